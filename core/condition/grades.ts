@@ -1,0 +1,15 @@
+/** Condition in four grades, 0 none to 3 major, in the manner of EN 16096 (from memory). */
+export const grades = [
+  { grade: 0, title: 'Sound', means: 'No damage seen.' },
+  { grade: 1, title: 'Minor', means: 'Small damage, stable; can wait.' },
+  { grade: 2, title: 'Moderate', means: 'Damage that wants work before it is used.' },
+  { grade: 3, title: 'Major', means: 'Serious or growing damage, or lost function.' },
+] as const
+export type Grade = (typeof grades)[number]['grade']
+
+export const presences = ['present', 'missing', 'not-looked'] as const
+export type Presence = (typeof presences)[number]
+export const presenceNames: Record<Presence, string> = { 'present': 'Present', 'missing': 'Missing', 'not-looked': 'Not yet looked at' }
+
+/** Parts of a machine when its model has no template of its own. */
+export const defaultAssemblies = ['Supply', 'Main board', 'Keyboard', 'Drives', 'Display', 'Case'] as const

@@ -1,0 +1,33 @@
+import type { Presence } from '../condition/grades'
+import type { RailVerdict } from '../power/rails'
+import type { GateResult, GateVerdict } from '../safety/gate'
+import type { PowerFacts } from '../safety/power-facts'
+import type { Life, Stage } from './stages'
+
+/** One machine as the planning rules see it: what is known, at one moment, with no names of people in it. */
+export interface MachineState {
+  stage: Stage
+  identified: boolean
+  provenanceKnown: boolean
+  lastPoweredKnown: boolean
+  accessoriesNoted: boolean
+  assemblies: { name: string, presence: Presence, grade: number | null }[]
+  facts: PowerFacts
+  gate: GateResult
+  gateInForce: GateVerdict
+  cleanings: number
+  waits: { what: string, over: boolean }[]
+  faults: { symptom: string, stopsMachine: boolean, open: boolean, observations: number, repairs: number }[]
+  wantedParts: { name: string, stopsStart: boolean }[]
+  rails: { name: string, verdict: RailVerdict }[]
+  railsVerdict: RailVerdict
+  signedOff: boolean
+  life: Life | null
+  /** Whole days since it was booked in. */
+  daysHere: number
+  /** Machines of the same model whose battery was found leaking. */
+  sistersWithLeakedBattery: number
+}
+
+/** An assembly is done once it was found missing, or found present and graded. */
+export const lookedAt = (a: MachineState['assemblies'][number]) => a.presence === 'missing' || (a.presence === 'present' && a.grade !== null)

@@ -1,0 +1,43 @@
+import { type Finding, finding } from '../kernel/finding'
+import type { RailVerdict } from '../power/rails'
+import { type GateVerdict, gateWords } from '../safety/gate'
+
+export interface SignOffInput {
+  gate: GateVerdict
+  rails: RailVerdict
+  /** Symptoms of open faults, and whether each stops the machine. */
+  openFaults: { symptom: string, stopsMachine: boolean }[]
+  /** What is still being waited for, such as drying. */
+  runningWaits: string[]
+}
+
+export interface SignOffResult { allowed: boolean, findings: Finding[] }
+
+/**
+ * Decides whether a machine may be signed off as proved.
+ * Refused while the gate is not clear, a rail is not good, a fault that stops the machine is open, or it is still drying.
+ * @returns findings; `allowed` when none of them stops it
+ * Source: common practice, no source.
+ */
+export function judgeSignOff({ gate, rails, openFaults, runningWaits }: SignOffInput): SignOffResult {
+  const findings: Finding[] = [
+    gate === 'clear-to-run'
+      ? finding('fine', 'sign-off.gate', 'The gate says: clear to run.', 'Nothing that keeps it off is open.')
+      : finding('stop', 'sign-off.gate', `The gate says: ${gateWords[gate].title.toLowerCase()}.`, 'Only a machine that is clear to run can be signed off.'),
+    railFinding(rails),
+    ...openFaults.map(fault => fault.stopsMachine
+      ? finding('stop', 'sign-off.fault', `Open fault that stops it: ${fault.symptom}.`, 'Close the fault with a repair, or record that it no longer stops the machine.')
+      : finding('care', 'sign-off.lesser-fault', `Open fault: ${fault.symptom}.`, 'It does not stop the machine; it stays in the record.')),
+    ...runningWaits.map(wait => finding('stop', 'sign-off.wait', `Still waiting: ${wait}.`, 'Let the wait run out, or end it with a reason.')),
+  ]
+  return { allowed: !findings.some(f => f.level === 'stop'), findings }
+}
+
+function railFinding(rails: RailVerdict): Finding {
+  switch (rails) {
+    case 'good': return finding('fine', 'sign-off.rails', 'Every rail is within limits.', 'Judged from the readings that decide.')
+    case 'reread': return finding('stop', 'sign-off.rails', 'A rail was low without a load.', 'Read it again under load.')
+    case 'out': return finding('stop', 'sign-off.rails', 'A rail is out of limits.', 'Repair the supply and read it again.')
+    case 'unread': return finding('stop', 'sign-off.rails', 'Not every rail has been read.', 'Read every rail under load.')
+  }
+}

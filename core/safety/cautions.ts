@@ -1,0 +1,20 @@
+/**
+ * The usual cautions, shown beside the step they belong to.
+ * Each names the hazard, the harm, the measures, who should do it, and whose rules apply. Common practice, no source.
+ */
+export interface Caution { title: string, harm: string, measures: string, who: string, rules: string }
+
+const localRules = 'Your local electrical code and your house rules apply.'
+
+export const cautions = {
+  'mains': { title: 'Mains voltage', harm: 'Shock, burns, fire.', measures: 'Unplug and wait before you open it. Switch at the extension lead, one hand, nobody alone.', who: 'People experienced with mains, with a second person there.', rules: localRules },
+  'stored-charge': { title: 'Stored charge', harm: 'Big capacitors can burn and shock long after the plug is out.', measures: 'Measure across each big capacitor, discharge through a resistor, measure again.', who: 'People who have been shown how.', rules: localRules },
+  'picture-tube': { title: 'Picture tube', harm: 'High voltage held for days; implosion throws glass.', measures: 'Leave the tube and its cap alone. Keep the covers on. Eye protection near bare glass.', who: 'Only people trained in picture tubes.', rules: localRules },
+  'battery': { title: 'Battery residue', harm: 'Caustic to skin and eyes; the crust is harmful to swallow or breathe.', measures: 'Gloves and glasses, ventilate, no food on the bench, bag the old cell.', who: 'Anyone with gloves and glasses on.', rules: 'Your local rules for hazardous waste apply.' },
+  'solvents': { title: 'Solvents', harm: 'Vapour harms and catches fire.', measures: 'Ventilate, small amounts, no flame or hot iron nearby, gloves that suit the solvent.', who: 'Anyone who has read the data sheet.', rules: 'The supplier’s safety data sheet and your fire rules apply.' },
+  'dust-mould': { title: 'Dust and mould', harm: 'Irritates the lungs; old dust may hold harmful fibres.', measures: 'Mask, work out of doors or at an extractor, never dry-brush mould indoors.', who: 'Anyone without a lung complaint, with a mask on.', rules: 'Your house rules on dust apply.' },
+  'solder': { title: 'Soldering', harm: 'Fume irritates; lead is poisonous; the iron burns.', measures: 'Extract the fume, wash your hands, no food on the bench.', who: 'People who have been shown how.', rules: 'Your house rules on soldering apply.' },
+  'wet': { title: 'Washing and drying', harm: 'Water left under parts shorts and corrodes once power is on.', measures: 'Rinse in distilled water, dry warm for hours, wait the wait out before power.', who: 'Anyone.', rules: 'Your house rules on the wash place apply.' },
+} as const satisfies Record<string, Caution>
+
+export type CautionName = keyof typeof cautions

@@ -1,0 +1,71 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { type GateInput, assessGate, openness } from './gate'
+import { type PowerFactName, type PowerFacts, factValue, powerFactNames, powerFacts, schools } from './power-facts'
+
+// The rules of the gate are common practice, no source; these checks are of the rules' logic.
+const best: PowerFacts = { filterCapacitors: 'replaced', battery: 'out', liquidOrDirt: 'no', burntTrace: 'no', shortedRail: 'no', mainsLead: 'sound', supply: 'known', fan: 'present', pictureTube: 'none', wiring: 'known', smoke: 'no', rails: 'good' }
+const gate = (facts: PowerFacts, school: GateInput['school'] = 'caps-first', inspectedBy = 'Ilka') => assessGate({ school, facts, inspectedBy })
+
+const anyFacts: fc.Arbitrary<PowerFacts> = fc.record(Object.fromEntries(
+  powerFactNames.map(name => [name, fc.option(fc.constantFrom(...Object.keys(powerFacts[name].values)), { nil: undefined })]),
+) as Record<PowerFactName, fc.Arbitrary<string | undefined>>)
+
+describe('the gate', () => {
+  it('is not yet assessed with nothing looked at, and says what to look at', () => {
+    const nothing = gate({}, 'caps-first', '')
+    expect(nothing.verdict).toBe('not-yet-assessed')
+    expect(nothing.toOpen).toHaveLength(powerFactNames.length + 1)
+  })
+
+  it('keeps a machine off for old capacitors under caps first, guards it under baseline first', () => {
+    expect(gate({ ...best, filterCapacitors: 'sound' }).verdict).toBe('keep-off')
+    expect(gate({ ...best, filterCapacitors: 'sound' }, 'baseline-first').verdict).toBe('guarded-start')
+    expect(gate({ ...best, filterCapacitors: 'cracked' }, 'baseline-first').verdict).toBe('keep-off')
+  })
+
+  it('guards the first start until the rails were read', () => {
+    expect(gate({ ...best, rails: 'unread' }).verdict).toBe('guarded-start')
+    expect(gate(best).verdict).toBe('clear-to-run')
+    expect(gate(best, 'caps-first', ' ').verdict).toBe('not-yet-assessed')
+  })
+
+  it.each([[{ battery: 'gone' }, 'facts.battery'], [{ colour: 'beige' }, 'facts.colour']])('refuses %o at %s', (facts, field) => {
+    expect(() => gate(facts as PowerFacts)).toThrow(expect.objectContaining({ field }) as Error)
+  })
+})
+
+describe('always', () => {
+  it('adding a hazard never opens it', () => {
+    fc.assert(fc.property(anyFacts, fc.constantFrom(...schools), fc.constantFrom(...powerFactNames), (facts, school, name) => {
+      const before = openness(gate(facts, school).verdict)
+      const inOrder = ['fine', 'note'].includes(factValue(name, facts[name])?.level ?? '')
+      for (const [value, row] of Object.entries(powerFacts[name].values)) {
+        const worse = row.level === 'stop' || (row.level === 'care' && inOrder)
+        if (worse) expect(openness(gate({ ...facts, [name]: value }, school).verdict)).toBeLessThanOrEqual(before)
+      }
+    }))
+  })
+
+  it('the strict school is never looser', () => {
+    fc.assert(fc.property(anyFacts, (facts) => {
+      expect(openness(gate(facts, 'caps-first').verdict)).toBeLessThanOrEqual(openness(gate(facts, 'baseline-first').verdict))
+    }))
+  })
+
+  it('every verdict has a reason, and whatever is not open says what would open it', () => {
+    fc.assert(fc.property(anyFacts, fc.constantFrom(...schools), (facts, school) => {
+      const result = gate(facts, school)
+      expect(result.findings.every(f => f.because.length > 0)).toBe(true)
+      expect(result.toOpen.length > 0).toBe(result.verdict !== 'clear-to-run')
+    }))
+  })
+
+  it('clearing the last reason opens it', () => {
+    fc.assert(fc.property(fc.constantFrom(...powerFactNames), fc.constantFrom(...schools), (name, school) => {
+      for (const value of Object.keys(powerFacts[name].values)) {
+        if (gate({ ...best, [name]: value }, school).verdict !== 'clear-to-run') expect(gate(best, school).verdict).toBe('clear-to-run')
+      }
+    }))
+  })
+})

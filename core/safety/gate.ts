@@ -1,0 +1,112 @@
+import { type Finding, commonPractice, finding, mostPressingFirst } from '../kernel/finding'
+import { InputError } from '../kernel/input-error'
+import { type FactValue, type PowerFactName, type PowerFacts, type School, factValue, powerFactNames, powerFacts, schoolNames } from './power-facts'
+
+/** From closed to open. */
+export const gateVerdicts = ['keep-off', 'not-yet-assessed', 'guarded-start', 'clear-to-run'] as const
+export type GateVerdict = (typeof gateVerdicts)[number]
+
+export interface GateInput { school: School, facts: PowerFacts, inspectedBy?: string }
+
+/** One thing that would open the gate further. */
+export interface Opening { code: string, do: string, who: string }
+
+export interface GateResult {
+  verdict: GateVerdict
+  school: School
+  findings: Finding[]
+  toOpen: Opening[]
+}
+
+/** Facts whose repair belongs to someone with experience of mains or of tubes. */
+const whoClears: Partial<Record<PowerFactName, string>> = {
+  filterCapacitors: 'someone experienced with mains supplies',
+  mainsLead: 'someone experienced with mains supplies',
+  supply: 'someone experienced with mains supplies',
+  shortedRail: 'a bench volunteer with a meter',
+  rails: 'two people, one at the switch',
+  pictureTube: 'someone trained in picture tubes',
+}
+const anyone = 'a bench volunteer'
+
+/**
+ * Computes whether a machine may be energised.
+ *
+ * Any reason to stop keeps it off. Otherwise, while a fact is missing or nobody has inspected it, it is not yet assessed.
+ * Otherwise any reason for care allows only a guarded start: attended, limited, a hand at the switch. Otherwise it is clear to run.
+ * Under *caps first*, old line-filter capacitors are a reason to stop, not for care.
+ * The verdict never says that a machine is safe; its findings say what was looked at.
+ *
+ * @param input the school, the facts found so far (left out: not looked at), and who inspected it
+ * @returns verdict, findings with the most pressing first, and what would open the gate
+ * @throws InputError for an unknown school, an unknown fact, or a value the fact does not have
+ * Source: common practice, no source; the table in `power-facts.ts`.
+ */
+export function assessGate({ school, facts, inspectedBy }: GateInput): GateResult {
+  check(school, facts)
+  const findings: Finding[] = []
+  const toOpen: Opening[] = []
+  const reason = (found: Finding, open?: Opening) => {
+    findings.push(found)
+    if (open) toOpen.push(open)
+  }
+
+  for (const name of powerFactNames) {
+    const kind = powerFacts[name]
+    const value = factValue(name, facts[name])
+    if (!value) {
+      const code = `gate.${name}.not-looked`
+      reason(finding('note', code, `${kind.title}: not looked at yet.`, kind.look, commonPractice), { code, do: `${kind.title}: find out. ${kind.look}`, who: anyone })
+      continue
+    }
+    const code = `gate.${name}.${facts[name]}`
+    const level = levelUnder(school, name, value, facts[name])
+    const because = level === value.level ? [value.because] : [value.because, `${schoolNames[school].title}: ${schoolNames[school].means}`]
+    reason(finding(level, code, value.says, because, commonPractice), value.open ? { code, do: value.open, who: whoClears[name] ?? anyone } : undefined)
+  }
+  if (!inspectedBy?.trim()) {
+    reason(finding('note', 'gate.not-inspected', 'Nobody has signed for the inspection.', 'The facts above count once somebody says that they looked.', commonPractice), { code: 'gate.not-inspected', do: 'Inspect the machine and put your name to it.', who: anyone })
+  }
+
+  const ordered = mostPressingFirst(findings)
+  return { verdict: verdictOf(ordered), school, findings: ordered, toOpen: ordered.flatMap(f => toOpen.filter(o => o.code === f.code)) }
+}
+
+function check(school: School, facts: PowerFacts) {
+  if (!schoolNames[school]) throw new InputError('school', school, `There is no school “${school}”. Choose ${Object.keys(schoolNames).join(' or ')}.`)
+  for (const [name, value] of Object.entries(facts)) {
+    const kind = powerFacts[name as PowerFactName]
+    if (!kind) throw new InputError(`facts.${name}`, value, `There is no fact “${name}”. Known are ${powerFactNames.join(', ')}.`)
+    if (value !== undefined && !factValue(name as PowerFactName, value)) throw new InputError(`facts.${name}`, value, `“${value}” will not do. Choose ${Object.keys(kind.values).join(', ')}, or leave it out.`)
+  }
+}
+
+function levelUnder(school: School, name: PowerFactName, value: FactValue, given: string | undefined): Finding['level'] {
+  return school === 'caps-first' && name === 'filterCapacitors' && given === 'sound' ? 'stop' : value.level
+}
+
+const unassessed = (f: Finding) => f.code === 'gate.not-inspected' || f.code.endsWith('.not-looked')
+
+function verdictOf(findings: Finding[]): GateVerdict {
+  if (findings.some(f => f.level === 'stop')) return 'keep-off'
+  if (findings.some(unassessed)) return 'not-yet-assessed'
+  return findings.some(f => f.level === 'care') ? 'guarded-start' : 'clear-to-run'
+}
+
+/** How far open a verdict is, 0 closed to 3 open. */
+export const openness = (verdict: GateVerdict): number => gateVerdicts.indexOf(verdict)
+
+export const gateWords: Record<GateVerdict, { title: string, means: string }> = {
+  'keep-off': { title: 'Keep off', means: 'Do not energise it. The reasons are below.' },
+  'not-yet-assessed': { title: 'Not yet assessed', means: 'Do not energise it: not everything has been looked at.' },
+  'guarded-start': { title: 'Guarded start', means: 'One attended start with limited current, a second person at the switch.' },
+  'clear-to-run': { title: 'Clear to run', means: 'Everything on the list has been checked. It can still fail: stay with it.' },
+}
+
+/** A coordinator's overrule of the gate, with the reason that was given. */
+export interface Overrule { verdict: GateVerdict, reason: string }
+
+/** The verdict that holds: the overrule where there is one, else the computed one. */
+export function gateInForce(computed: GateResult, overrule?: Overrule | null): GateVerdict {
+  return overrule?.verdict ?? computed.verdict
+}

@@ -1,0 +1,40 @@
+import { fileURLToPath } from 'node:url'
+import tailwindcss from '@tailwindcss/vite'
+
+const room = (name: string) => fileURLToPath(new URL(`./${name}`, import.meta.url))
+
+export default defineNuxtConfig({
+  compatibilityDate: '2026-01-01',
+  devtools: { enabled: false },
+  telemetry: false,
+  modules: ['@pinia/nuxt', 'nuxt-auth-utils'],
+  alias: { '#core': room('core') },
+  css: ['~/assets/theme.css'],
+  // Components are imported by name from their folder; the folder says which place they belong to.
+  components: [{ path: '~/components', pathPrefix: false }],
+  vite: { plugins: [tailwindcss()], build: { chunkSizeWarningLimit: 1200 } },
+  // The bench is a live application; only the passport has to read well without one.
+  routeRules: {
+    '/**': {
+      ssr: false,
+      headers: {
+        'x-content-type-options': 'nosniff',
+        'x-frame-options': 'DENY',
+        'referrer-policy': 'same-origin',
+        'permissions-policy': 'geolocation=(), microphone=()',
+      },
+    },
+    '/passport/**': { ssr: true, headers: { 'x-robots-tag': 'noindex', 'referrer-policy': 'no-referrer' } },
+  },
+  app: {
+    head: {
+      title: 'Jolly Bench',
+      htmlAttrs: { lang: 'en-GB' },
+      meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }],
+      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/icon.svg' }],
+    },
+  },
+  runtimeConfig: { session: { name: 'jolly-bench', maxAge: 60 * 60 * 24 * 14, password: '', cookie: { sameSite: 'strict', secure: false } } },
+  nitro: { externals: { external: ['better-sqlite3'] } },
+  typescript: { strict: true, tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } } },
+})

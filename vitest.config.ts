@@ -1,0 +1,18 @@
+import { fileURLToPath } from 'node:url'
+import { defineConfig } from 'vitest/config'
+
+const room = (name: string) => fileURLToPath(new URL(`./${name}`, import.meta.url))
+const alias = { '#core': room('core'), '#shared': room('shared') }
+
+export default defineConfig({
+  test: {
+    projects: [
+      { resolve: { alias }, test: { name: 'core', include: ['core/**/*.test.ts', 'shared/**/*.test.ts'] } },
+      { resolve: { alias }, test: { name: 'server', include: ['server/**/*.test.ts', 'scripts/**/*.test.ts'], testTimeout: 20_000 } },
+      {
+        resolve: { alias },
+        test: { name: 'browser', include: ['tests/e2e/**/*.test.ts'], testTimeout: 180_000, hookTimeout: 120_000, fileParallelism: false },
+      },
+    ],
+  },
+})
