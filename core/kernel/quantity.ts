@@ -7,14 +7,15 @@ import { InputError } from './input-error'
 const prefixes: Record<string, number> = {
   p: 1e-12, n: 1e-9, u: 1e-6, µ: 1e-6, μ: 1e-6, m: 1e-3, k: 1e3, K: 1e3, M: 1e6, G: 1e9,
 }
-const unitSpellings: Record<string, string[]> = {
+const unitSpellings = {
   V: ['V', 'volt', 'volts'],
   A: ['A', 'amp', 'amps'],
   Ω: ['Ω', 'Ω', 'ohm', 'ohms', 'R'],
   F: ['F'],
   kg: ['kg', 'kilo', 'kilos'],
-}
-export type QuantityUnit = keyof typeof unitSpellings & string
+} satisfies Record<string, string[]>
+/** The SI unit of a field; empty for a plain count. */
+export type QuantityUnit = keyof typeof unitSpellings | ''
 
 /**
  * Reads a quantity typed by a person.
@@ -25,13 +26,13 @@ export type QuantityUnit = keyof typeof unitSpellings & string
  * @throws InputError when it is no number, or carries another unit
  */
 export function parseQuantity(text: string, unit: QuantityUnit, field = 'value'): number {
-  const wrong = (what: string) => new InputError(field, text, `${what} Type a number in ${unit}, such as ${example(unit)}.`)
+  const wrong = (what: string) => new InputError(field, text, `${what} Type a number${unit && ` in ${unit}`}, such as ${examples[unit]}.`)
   const typed = text.trim().replace(/[−–]/g, '-').replace(/\s+/g, ' ')
   if (!typed) throw wrong('Nothing typed.')
   const match = /^([+-]?)(\d*)(?:[.,](\d+))?\s?(.*)$/u.exec(typed)
   if (!match || (!match[2] && !match[3])) throw wrong(`“${text}” is not a number.`)
   const [, sign = '', whole = '', decimals, rest = ''] = match
-  const spellings = unitSpellings[unit] ?? [unit]
+  const spellings = unit ? unitSpellings[unit] : []
 
   // A letter in the place of the decimal mark: 4k7, 5V1, 2R2.
   const inPlace = /^([a-zA-ZµμΩ])(\d+)\s?(.*)$/u.exec(rest)
@@ -43,7 +44,7 @@ export function parseQuantity(text: string, unit: QuantityUnit, field = 'value')
   }
 
   const scale = scaleOf(rest.trim(), spellings)
-  if (scale === undefined) throw wrong(`“${rest.trim()}” is not ${unit}.`)
+  if (scale === undefined) throw wrong(`“${rest.trim()}” does not belong here.`)
   return signed(sign, Number(`${whole || 0}.${decimals ?? 0}`) * scale)
 }
 
@@ -55,4 +56,4 @@ function scaleOf(tail: string, spellings: string[]): number | undefined {
 }
 
 const signed = (sign: string, value: number) => (sign === '-' ? -value : value)
-const example = (unit: string) => (unit === 'V' ? '-5.09' : unit === 'kg' ? '12.5' : '4k7')
+const examples: Record<QuantityUnit, string> = { 'V': '-5.09', 'A': '0.5', 'Ω': '4k7', 'F': '100n', 'kg': '12.5', '': '2' }

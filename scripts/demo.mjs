@@ -1,0 +1,23 @@
+/** `npm run demo`: installs and builds where needed, fills a fresh data folder with the demo collection, starts. */
+import { existsSync } from 'node:fs'
+import { join, resolve } from 'node:path'
+import { answering, built, endTogether, installed, must, root, serve } from './lib/setup.mjs'
+
+await installed()
+await built()
+const dataFolder = resolve(root, process.env.JOLLY_DATA ?? 'data/demo')
+const signIns = join(dataFolder, 'demo-sign-ins.json')
+if (!existsSync(signIns)) {
+  console.log('Filling the demo collection.')
+  await must('npx', ['tsx', 'scripts/fill-demo.ts', dataFolder])
+}
+const host = process.env.HOST ?? '127.0.0.1'
+const port = process.env.PORT ?? 3000
+const child = serve(dataFolder, { port, host, stdio: ['ignore', 'ignore', 'inherit'] })
+endTogether(child)
+const address = `http://${host}:${port}`
+await answering(child, address)
+const { readFileSync } = await import('node:fs')
+console.log(`\nJolly Bench: ${address}\n`)
+for (const { name, signInName, password, role } of JSON.parse(readFileSync(signIns, 'utf8'))) console.log(`  ${role.padEnd(12)} ${signInName.padEnd(8)} ${password}   ${name}`)
+console.log(`\nData: ${dataFolder}\nStop with Ctrl+C.`)

@@ -1,0 +1,101 @@
+import { spawn } from 'node:child_process'
+import { createHash, randomBytes } from 'node:crypto'
+import { existsSync, mkdirSync, readFileSync, readdirSync, writeFileSync } from 'node:fs'
+import { dirname, join, relative } from 'node:path'
+import { fileURLToPath } from 'node:url'
+
+/** What every command needs before it can do its work. Runs on a fresh clone: only what comes with Node is used. */
+export const root = join(dirname(fileURLToPath(import.meta.url)), '../..')
+process.chdir(root)
+process.env.NUXT_TELEMETRY_DISABLED = '1'
+
+/** Runs a program to its end and hands its output on. @returns its exit code */
+export function run(program, args, options = {}) {
+  return new Promise((done) => {
+    const child = spawn(program, args, { stdio: 'inherit', ...options })
+    child.on('error', () => done(127))
+    child.on('close', code => done(code ?? 1))
+  })
+}
+
+/** Runs a program that has to succeed. */
+export async function must(program, args, options) {
+  const code = await run(program, args, options)
+  if (code !== 0) throw new Error(`${[program, ...args].join(' ')} ended with ${code}.`)
+}
+
+const digest = (...parts) => parts.reduce((hash, part) => hash.update(part), createHash('sha256')).digest('hex')
+const remembered = (file, value) => existsSync(file) && readFileSync(file, 'utf8') === value
+function remember(file, value) {
+  mkdirSync(dirname(file), { recursive: true })
+  writeFileSync(file, value)
+}
+
+/** Installs the packages of the lock file, unless that was done for this lock file and this Node. */
+export async function installed() {
+  const stamp = 'node_modules/.jolly-bench-installed'
+  const wanted = digest(readFileSync('package-lock.json'), process.version)
+  if (remembered(stamp, wanted)) return
+  console.log('Installing packages; the first time this takes some minutes.')
+  // `npm ci` wants optional packages of other systems too, which not every registry serves.
+  await must('npm', ['install', '--no-audit', '--no-fund', '--loglevel=error'])
+  remember(stamp, digest(readFileSync('package-lock.json'), process.version))
+}
+
+const sources = ['app', 'core', 'public', 'server', 'shared', 'nuxt.config.ts', 'package.json', 'package-lock.json']
+
+function* filesIn(path) {
+  if (!existsSync(path)) return
+  const entries = path.includes('.') && !path.includes('/') ? null : readdirSync(path, { withFileTypes: true })
+  if (!entries) return yield path
+  for (const entry of entries.sort((a, b) => (a.name < b.name ? -1 : 1))) {
+    const inside = join(path, entry.name)
+    if (entry.isDirectory()) yield* filesIn(inside)
+    else if (!entry.name.includes('.test.')) yield inside
+  }
+}
+
+/** Builds the application, unless what it is built from has not changed. */
+export async function built() {
+  const stamp = '.output/.built-from'
+  const wanted = digest(...sources.flatMap(source => [...filesIn(source)].flatMap(file => [relative(root, join(root, file)), readFileSync(file)])))
+  if (remembered(stamp, wanted)) return
+  console.log('Building; this takes about half a minute.')
+  await must('npx', ['nuxt', 'build', '--logLevel=silent'])
+  remember(stamp, wanted)
+}
+
+/** The secret that seals session cookies: made at the first start, readable by its owner alone. */
+export function sessionSecret(dataFolder) {
+  const file = join(dataFolder, 'session-secret')
+  mkdirSync(dataFolder, { recursive: true })
+  if (!existsSync(file)) writeFileSync(file, randomBytes(32).toString('hex'), { mode: 0o600 })
+  return readFileSync(file, 'utf8')
+}
+
+/** Starts the built application on a data folder. @returns the child process */
+export function serve(dataFolder, { port, host, stdio = 'inherit' }) {
+  return spawn(process.execPath, ['.output/server/index.mjs'], {
+    cwd: root, stdio,
+    env: { ...process.env, NODE_ENV: 'production', JOLLY_DATA: dataFolder, PORT: String(port), HOST: host, NUXT_SESSION_PASSWORD: process.env.NUXT_SESSION_PASSWORD ?? sessionSecret(dataFolder) },
+  })
+}
+
+/** Waits until the application answers, or its process has ended. */
+export async function answering(child, address, seconds = 30) {
+  for (let tries = 0; tries < seconds * 20; tries++) {
+    if (child.exitCode !== null) throw new Error('The application ended before it answered.')
+    try {
+      if ((await fetch(`${address}/api/health`)).ok) return
+    }
+    catch { /* not listening yet */ }
+    await new Promise(next => setTimeout(next, 50))
+  }
+  throw new Error(`No answer at ${address} after ${seconds} seconds.`)
+}
+
+/** Hands the end of this command on to the server, and its end back. */
+export function endTogether(child) {
+  for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => child.kill(signal))
+  child.on('close', code => process.exit(code ?? 0))
+}

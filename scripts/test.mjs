@@ -1,0 +1,54 @@
+/**
+ * `npm test`: installs what is missing, then types, lint, unit, server, build, browser; ends with `N passed, N failed`.
+ */
+import { existsSync, mkdirSync, readFileSync } from 'node:fs'
+import { built, installed, must, run } from './lib/setup.mjs'
+
+const tally = { passed: 0, failed: 0 }
+
+async function step(title, work) {
+  console.log(`\n— ${title}`)
+  const began = Date.now()
+  const ok = await work()
+  tally[ok ? 'passed' : 'failed']++
+  console.log(`${ok ? 'passed' : 'FAILED'}: ${title} (${Math.round((Date.now() - began) / 1000)} s)`)
+}
+
+const ends = (program, ...args) => async () => await run(program, args) === 0
+
+/** One Vitest project, its tests counted one by one. */
+function tests(project) {
+  return async () => {
+    const report = `.cache/tests-${project}.json`
+    mkdirSync('.cache', { recursive: true })
+    const code = await run('npx', ['vitest', 'run', '--project', project, '--reporter=default', '--reporter=json', `--outputFile.json=${report}`])
+    const { numPassedTests, numFailedTests } = existsSync(report) ? JSON.parse(readFileSync(report, 'utf8')) : { numPassedTests: 0, numFailedTests: 1 }
+    tally.passed += numPassedTests
+    tally.failed += numFailedTests
+    return code === 0 && numPassedTests > 0
+  }
+}
+
+/** Chromium and its driver, from Debian when that can be done. */
+async function browserReady() {
+  if (existsSync('/usr/bin/chromium') && existsSync('/usr/bin/chromedriver')) return true
+  if (process.getuid?.() !== 0 || !existsSync('/usr/bin/apt-get')) {
+    console.error('Missing: /usr/bin/chromium and /usr/bin/chromedriver. On Debian: apt-get install chromium chromium-driver')
+    return false
+  }
+  await must('apt-get', ['update', '-qq'])
+  return await run('apt-get', ['install', '-y', '-qq', 'chromium', 'chromium-driver']) === 0
+}
+
+await installed()
+await must('npx', ['nuxt', 'prepare', '--logLevel=silent'])
+await step('types', ends('npm', 'run', '--silent', 'types'))
+await step('lint', ends('npm', 'run', '--silent', 'lint'))
+await step('unit tests', tests('core'))
+await step('server tests', tests('server'))
+await step('build', () => built().then(() => true, (error) => { console.error(error); return false }))
+await step('browser at hand', browserReady)
+await step('browser tests', tests('browser'))
+
+console.log(`\n${tally.passed} passed, ${tally.failed} failed`)
+process.exit(tally.failed ? 1 : 0)

@@ -1,0 +1,56 @@
+import type { CommandName } from '#shared/contracts/commands'
+import type { Role } from '#shared/contracts/vocabulary'
+
+const everyoneAtTheBench: Role[] = ['coordinator', 'volunteer']
+const coordinator: Role[] = ['coordinator']
+
+/** Who may do what. Reading the collection needs any role; the passport, the instruments and the health page need none. */
+export const mayDo: Record<CommandName, Role[]> = {
+  'book-in': everyoneAtTheBench,
+  'correct-identity': everyoneAtTheBench,
+  'add-claim': everyoneAtTheBench,
+  'note-accessory': everyoneAtTheBench,
+  'read-date-code': everyoneAtTheBench,
+  'move-to-stage': everyoneAtTheBench,
+  'put-on-bench': everyoneAtTheBench,
+
+  'add-assembly': everyoneAtTheBench,
+  'grade-assembly': everyoneAtTheBench,
+  'record-damage': everyoneAtTheBench,
+
+  'assess-power': everyoneAtTheBench,
+  'choose-school': coordinator,
+  'overrule-gate': coordinator,
+  'withdraw-overrule': coordinator,
+
+  'record-cleaning': everyoneAtTheBench,
+  'start-wait': everyoneAtTheBench,
+  'end-wait': everyoneAtTheBench,
+
+  'report-fault': everyoneAtTheBench,
+  'change-fault': everyoneAtTheBench,
+  'observe-fault': everyoneAtTheBench,
+  'repair-fault': everyoneAtTheBench,
+  'want-part': everyoneAtTheBench,
+  'settle-part': everyoneAtTheBench,
+
+  'expect-rails': everyoneAtTheBench,
+  'take-reading': everyoneAtTheBench,
+  'sign-off': everyoneAtTheBench,
+
+  'choose-life': coordinator,
+  'ask-question': everyoneAtTheBench,
+  'settle-question': everyoneAtTheBench,
+  'switch-passport': coordinator,
+  'pin-result': everyoneAtTheBench,
+  'strike-entry': everyoneAtTheBench,
+
+  'set-practice': coordinator,
+  'add-person': coordinator,
+  'change-person': coordinator,
+}
+
+export const may = (role: Role | undefined, command: CommandName): boolean => role !== undefined && mayDo[command].includes(role)
+
+/** The commands a role may use, for the interface to offer no others. */
+export const commandsOf = (role: Role): CommandName[] => (Object.keys(mayDo) as CommandName[]).filter(name => may(role, name))

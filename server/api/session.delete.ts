@@ -1,0 +1,4 @@
+export default defineAnswer(async (event) => {
+  await clearUserSession(event)
+  return { signedOut: true }
+})

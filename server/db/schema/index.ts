@@ -1,0 +1,4 @@
+export * from './collection'
+export * from './journal'
+export * from './machines'
+export * from './models'

@@ -1,0 +1,15 @@
+import { sqliteTable, text, unique } from 'drizzle-orm/sqlite-core'
+import type { ExpectedRail } from '#shared/contracts/shapes'
+import { key, uid, version, words } from './columns'
+
+/** What is known of a model: the parts it is made of and the rails to expect. */
+export const models = sqliteTable('models', {
+  id: key(),
+  uid: uid(),
+  version: version(),
+  maker: words('maker'),
+  name: text('name').notNull(),
+  about: words('about'),
+  assemblies: text('assemblies', { mode: 'json' }).$type<string[]>().notNull(),
+  rails: text('rails', { mode: 'json' }).$type<ExpectedRail[]>().notNull(),
+}, t => [unique().on(t.maker, t.name)])

@@ -1,0 +1,66 @@
+import { type CollectionCommandName, type CommandInput, type MachineCommandName } from '#shared/contracts/commands'
+import { endWait, recordCleaning, startWait } from './cleaning'
+import { addAssembly, gradeAssembly, recordDamage } from './condition'
+import { changeFault, observeFault, repairFault, reportFault, settlePart, wantPart } from './faults'
+import { addClaim, bookIn, chooseLife, correctIdentity, keepDateCode, moveToStage, noteAccessory, putOnBench, switchPassport } from './machines'
+import { askQuestion, pinResult, settleQuestion, strikeEntry } from './notes'
+import { addPerson, changePerson } from './people'
+import { assessPower, chooseSchool, expectRails, overruleGate, takeReading, withdrawOverrule } from './power'
+import { setPractice } from './practice'
+import { signOff } from './retest'
+import { type Bench, type MachineWork, type Person, type Work, carryOut, carryOutOn } from './work'
+
+/** Which service carries out which command. */
+const machineServices: { [N in MachineCommandName]: (work: MachineWork, input: CommandInput<N>) => unknown } = {
+  'correct-identity': correctIdentity,
+  'add-claim': addClaim,
+  'note-accessory': noteAccessory,
+  'read-date-code': keepDateCode,
+  'move-to-stage': moveToStage,
+  'put-on-bench': putOnBench,
+  'add-assembly': addAssembly,
+  'grade-assembly': gradeAssembly,
+  'record-damage': recordDamage,
+  'assess-power': assessPower,
+  'choose-school': chooseSchool,
+  'overrule-gate': overruleGate,
+  'withdraw-overrule': withdrawOverrule,
+  'record-cleaning': recordCleaning,
+  'start-wait': startWait,
+  'end-wait': endWait,
+  'report-fault': reportFault,
+  'change-fault': changeFault,
+  'observe-fault': observeFault,
+  'repair-fault': repairFault,
+  'want-part': wantPart,
+  'settle-part': settlePart,
+  'expect-rails': expectRails,
+  'take-reading': takeReading,
+  'sign-off': signOff,
+  'choose-life': chooseLife,
+  'ask-question': askQuestion,
+  'settle-question': settleQuestion,
+  'switch-passport': switchPassport,
+  'pin-result': pinResult,
+  'strike-entry': strikeEntry,
+}
+
+/** A new person's password arrives hashed: hashing takes its time and must not hold a transaction open. */
+type CollectionInput<N extends CollectionCommandName> = N extends 'add-person' ? Omit<CommandInput<'add-person'>, 'password'> & { passwordHash: string } : CommandInput<N>
+
+const collectionServices: { [N in CollectionCommandName]: (work: Work, input: CollectionInput<N>) => unknown } = {
+  'book-in': bookIn,
+  'set-practice': setPractice,
+  'add-person': addPerson,
+  'change-person': changePerson,
+}
+
+/** Carries out a command on the machine with this tag, with input that its contract has passed. */
+export function performOnMachine<N extends MachineCommandName>(bench: Bench, person: Person, tag: string, name: N, input: CommandInput<N>): unknown {
+  return carryOutOn(bench, person, tag, work => machineServices[name](work, input))
+}
+
+/** Carries out a command on the collection, with input that its contract has passed. */
+export function performOnCollection<N extends CollectionCommandName>(bench: Bench, person: Person, name: N, input: CollectionInput<N>): unknown {
+  return carryOut(bench, person, work => collectionServices[name](work, input))
+}

@@ -1,0 +1,142 @@
+import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm'
+import { type SQLiteTableWithColumns, type TableConfig } from 'drizzle-orm/sqlite-core'
+import { judgeRails } from '#core/power/rails'
+import { type GateResult, type GateVerdict, assessGate, gateInForce } from '#core/safety/gate'
+import { growingHarm } from '#core/safety/growing-harm'
+import type { School } from '#core/safety/power-facts'
+import type { MachineState } from '#core/planning/machine-state'
+import { nextMoves } from '#core/planning/next-moves'
+import { runOf } from '#core/planning/run'
+import { judgeSignOff } from '#core/retest/sign-off'
+import { accessories, assemblies, claims, cleanings, damages, dateCodes, faults, machines, models, observations, partNeeds, powerAssessments, questions, readings, repairs, signOffs, waits } from '../db/schema'
+import type { Tx } from './journal'
+import { practiceOf } from './practice'
+import type { MachineRow } from './work'
+
+/** Everything that is kept of one machine, gathered; what the rules of the core are asked about. */
+export interface MachineFile {
+  machine: MachineRow
+  model: typeof models.$inferSelect | undefined
+  /** The school that holds for it. */
+  school: School
+  power: typeof powerAssessments.$inferSelect
+  claims: (typeof claims.$inferSelect)[]
+  accessories: (typeof accessories.$inferSelect)[]
+  dateCodes: (typeof dateCodes.$inferSelect)[]
+  assemblies: (typeof assemblies.$inferSelect)[]
+  damages: (typeof damages.$inferSelect)[]
+  cleanings: (typeof cleanings.$inferSelect)[]
+  waits: (typeof waits.$inferSelect)[]
+  faults: (typeof faults.$inferSelect & { observations: (typeof observations.$inferSelect)[], repairs: (typeof repairs.$inferSelect)[] })[]
+  partNeeds: (typeof partNeeds.$inferSelect)[]
+  readings: (typeof readings.$inferSelect)[]
+  questions: (typeof questions.$inferSelect)[]
+  /** The sign-off that stands. */
+  signOff: typeof signOffs.$inferSelect | undefined
+  sisters: { tag: string, nickname: string, batteryLeaked: boolean }[]
+}
+
+export const loadMachine = (tx: Tx, machine: MachineRow): MachineFile => loadMachines(tx, [machine])[0]!
+
+/** Gathers the files of many machines with one query a table. */
+export function loadMachines(tx: Tx, rows: MachineRow[]): MachineFile[] {
+  const ids = rows.map(m => m.id)
+  const { school } = practiceOf(tx)
+  // eslint-disable-next-line @typescript-eslint/no-explicit-any -- the tables share their machine column, not a type
+  const of = <T extends SQLiteTableWithColumns<any>>(table: T): Map<number, T['$inferSelect'][]> => groupBy(
+    tx.select().from(table as SQLiteTableWithColumns<TableConfig>).where(and(inArray(table.machineId, ids), table.struckBy ? isNull(table.struckBy) : undefined)).orderBy(asc(table.id ?? sql`1`)).all() as T['$inferSelect'][],
+    row => (row as { machineId: number }).machineId,
+  )
+  const [power, said, came, codes, parts, damage, cleaned, waiting, faulty, needs, read, asked, signed] = [
+    of(powerAssessments), of(claims), of(accessories), of(dateCodes), of(assemblies), of(damages), of(cleanings), of(waits), of(faults), of(partNeeds), of(readings), of(questions), of(signOffs),
+  ] as const
+  const faultIds = [...faulty.values()].flat().map(f => f.id)
+  const observed = groupBy(tx.select().from(observations).where(and(inArray(observations.faultId, faultIds), isNull(observations.struckBy))).orderBy(asc(observations.id)).all(), o => o.faultId)
+  const repaired = groupBy(tx.select().from(repairs).where(inArray(repairs.faultId, faultIds)).orderBy(asc(repairs.id)).all(), r => r.faultId)
+  const modelRows = tx.select().from(models).all()
+  const family = groupBy(
+    tx.select({ id: machines.id, tag: machines.tag, nickname: machines.nickname, modelId: machines.modelId, batteryLeaked: powerAssessments.batteryHasLeaked }).from(machines).innerJoin(powerAssessments, eq(powerAssessments.machineId, machines.id)).where(sql`${machines.modelId} IS NOT NULL`).all(),
+    m => m.modelId!,
+  )
+
+  return rows.map(machine => ({
+    machine,
+    model: modelRows.find(m => m.id === machine.modelId),
+    power: power.get(machine.id)![0]!,
+    school: power.get(machine.id)![0]!.school ?? school,
+    claims: said.get(machine.id) ?? [],
+    accessories: came.get(machine.id) ?? [],
+    dateCodes: codes.get(machine.id) ?? [],
+    assemblies: parts.get(machine.id) ?? [],
+    damages: damage.get(machine.id) ?? [],
+    cleanings: cleaned.get(machine.id) ?? [],
+    waits: (waiting.get(machine.id) ?? []).filter(w => !w.endedAt),
+    faults: (faulty.get(machine.id) ?? []).map(f => ({ ...f, observations: observed.get(f.id) ?? [], repairs: repaired.get(f.id) ?? [] })),
+    partNeeds: needs.get(machine.id) ?? [],
+    readings: read.get(machine.id) ?? [],
+    questions: asked.get(machine.id) ?? [],
+    signOff: (signed.get(machine.id) ?? []).findLast(s => !s.endedAt),
+    sisters: (family.get(machine.modelId ?? -1) ?? []).filter(s => s.id !== machine.id).map(({ tag, nickname, batteryLeaked }) => ({ tag, nickname, batteryLeaked })),
+  }))
+}
+
+function groupBy<T, K>(rows: T[], keyOf: (row: T) => K): Map<K, T[]> {
+  const groups = new Map<K, T[]>()
+  for (const row of rows) groups.set(keyOf(row), [...groups.get(keyOf(row)) ?? [], row])
+  return groups
+}
+
+export interface Assessment {
+  gate: GateResult
+  inForce: GateVerdict
+  rails: ReturnType<typeof judgeRails> | null
+  state: MachineState
+  run: ReturnType<typeof runOf>
+  moves: ReturnType<typeof nextMoves>
+  harm: ReturnType<typeof growingHarm>
+  signOff: ReturnType<typeof judgeSignOff>
+}
+
+const day = 24 * 60 * 60 * 1000
+
+/** Asks every rule of the core about one machine: rails, then the gate that rests on them, then the run and what to do next. */
+export function assess(file: MachineFile, now: Date): Assessment {
+  const { machine, power } = file
+  const expected = machine.ownRails ?? file.model?.rails ?? []
+  const rails = expected.length ? judgeRails({ rails: expected.map(rail => ({ ...rail, readings: file.readings.filter(r => r.rail === rail.name) })) }) : null
+  const facts = { ...power.facts, rails: rails?.verdict ?? 'unread' }
+  const gate = assessGate({ school: file.school, facts, inspectedBy: power.inspectedBy })
+  const inForce = gateInForce(gate, power.overruleVerdict ? { verdict: power.overruleVerdict, reason: power.overruleReason } : null)
+  const sistersWithLeakedBattery = file.sisters.filter(s => s.batteryLeaked).length
+  const daysHere = Math.floor((now.getTime() - Date.parse(machine.bookedInAt)) / day)
+  const waiting = file.waits.map(w => ({ what: w.what, over: w.until <= now.toISOString() }))
+  const state: MachineState = {
+    stage: machine.stage,
+    identified: file.model !== undefined || machine.maker !== '',
+    provenanceKnown: machine.fromWhom !== '',
+    lastPoweredKnown: machine.lastPowered !== '' || machine.lastPoweredWhat !== '',
+    accessoriesNoted: file.accessories.length > 0,
+    assemblies: file.assemblies,
+    facts, gate, gateInForce: inForce,
+    cleanings: file.cleanings.length,
+    waits: waiting,
+    faults: file.faults.map(f => ({ symptom: f.symptom, stopsMachine: f.stopsMachine, open: f.open, observations: f.observations.length, repairs: f.repairs.length })),
+    wantedParts: file.partNeeds.filter(p => p.outcome === 'wanted'),
+    rails: rails?.rails ?? [],
+    railsVerdict: rails?.verdict ?? 'unread',
+    signedOff: file.signOff !== undefined,
+    life: machine.life,
+    daysHere,
+    sistersWithLeakedBattery,
+  }
+  return {
+    gate, inForce, rails, state,
+    run: runOf(state),
+    moves: nextMoves(state),
+    harm: growingHarm({ facts, sistersWithLeakedBattery, daysHere }),
+    signOff: judgeSignOff({
+      gate: inForce, rails: state.railsVerdict,
+      openFaults: state.faults.filter(f => f.open), runningWaits: waiting.filter(w => !w.over).map(w => w.what),
+    }),
+  }
+}

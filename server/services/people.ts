@@ -1,0 +1,52 @@
+import { and, eq, ne } from 'drizzle-orm'
+import { v7 as uuidv7 } from 'uuid'
+import { InputError } from '#core/kernel/input-error'
+import type { CommandInput, FirstStart } from '#shared/contracts/commands'
+import type { z } from 'zod'
+import { people, practice } from '../db/schema'
+import { append, collectionChain } from './journal'
+import type { Tx } from './journal'
+import { NotFound, NotNow } from './refusals'
+import { expectVersion } from './versions'
+import type { Bench, Work } from './work'
+
+export type PersonRow = typeof people.$inferSelect
+
+export const findPerson = (tx: Tx, id: number): PersonRow | undefined => tx.select().from(people).where(eq(people.id, id)).get()
+export const findBySignIn = (tx: Tx, signInName: string): PersonRow | undefined => tx.select().from(people).where(eq(people.signInName, signInName)).get()
+export const anyPeople = (tx: Tx): boolean => tx.select({ id: people.id }).from(people).limit(1).get() !== undefined
+
+/** What may be told of a person; never the password's hash. */
+export const listPeople = (tx: Tx) => tx.select({ id: people.id, version: people.version, name: people.name, signInName: people.signInName, role: people.role, active: people.active }).from(people).all()
+
+/** Sets up an empty collection with its first coordinator. @throws NotNow once anybody is there */
+export function firstStart({ db, now }: Bench, input: Omit<z.output<typeof FirstStart>, 'password'> & { passwordHash: string }): PersonRow {
+  const at = now().toISOString()
+  return db.transaction((tx) => {
+    if (anyPeople(tx)) throw new NotNow('The collection has been set up already. Sign in instead.')
+    const set = { name: input.collection, school: 'caps-first' as const, numbering: 'M-{year}-{n:3}', zone: Intl.DateTimeFormat().resolvedOptions().timeZone }
+    tx.insert(practice).values({ id: 1, ...set }).run()
+    const person = tx.insert(people).values({ uid: uuidv7(), name: input.name, signInName: input.signInName, passwordHash: input.passwordHash, role: 'coordinator' }).returning().get()
+    const entry = { chain: collectionChain, machineId: null, at, personId: person.id, by: person.name }
+    append(tx, { ...entry, kind: 'practice.set', data: set })
+    append(tx, { ...entry, kind: 'person.added', data: { name: person.name, role: person.role } })
+    return person
+  }, { behavior: 'immediate' })
+}
+
+export function addPerson(work: Work, input: Omit<CommandInput<'add-person'>, 'password'> & { passwordHash: string }): void {
+  if (findBySignIn(work.tx, input.signInName)) throw new InputError('signInName', input.signInName, `Sign-in name: ${input.signInName} is taken. Choose another.`)
+  work.tx.insert(people).values({ ...input, uid: uuidv7() }).run()
+  work.write('person.added', { name: input.name, role: input.role })
+}
+
+/** Changes a person's name, role or place among the active. The last active coordinator stays one. */
+export function changePerson(work: Work, { personId, version, ...input }: CommandInput<'change-person'>): void {
+  const before = findPerson(work.tx, personId)
+  if (!before) throw new NotFound('There is no such person.')
+  expectVersion(work, before, version, before.version, ['name', 'role', 'active'])
+  const others = work.tx.select().from(people).where(and(eq(people.role, 'coordinator'), eq(people.active, true), ne(people.id, personId))).all()
+  if (!others.length && (input.role !== 'coordinator' || !input.active)) throw new InputError('role', input.role, 'Role: there has to be one active coordinator. Make somebody else coordinator first.')
+  work.tx.update(people).set({ ...input, version: before.version + 1 }).where(eq(people.id, personId)).run()
+  work.write('person.changed', input)
+}

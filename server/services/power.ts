@@ -1,0 +1,60 @@
+import { eq } from 'drizzle-orm'
+import { InputError } from '#core/kernel/input-error'
+import { judgeRails } from '#core/power/rails'
+import { gateWords } from '#core/safety/gate'
+import { enteredFactNames } from '#core/safety/power-facts'
+import type { CommandInput } from '#shared/contracts/commands'
+import { machines, powerAssessments, readings } from '../db/schema'
+import { basisOf, endOverrule } from './consequences'
+import { assess, loadMachine } from './machine-file'
+import { NotNow } from './refusals'
+import { expectVersion } from './versions'
+import type { MachineWork } from './work'
+
+const assessmentOf = ({ tx, machine }: MachineWork) => tx.select().from(powerAssessments).where(eq(powerAssessments.machineId, machine.id)).get()!
+
+/** Keeps what was found of the facts that decide power. */
+export function assessPower(work: MachineWork, { version, facts, inspectedBy }: CommandInput<'assess-power'>): void {
+  const { tx, machine, write } = work
+  const before = assessmentOf(work)
+  expectVersion(work, { ...before, ...before.facts }, version, before.version, [...enteredFactNames, 'inspectedBy'])
+  const changes = enteredFactNames.filter(fact => facts[fact] !== before.facts[fact]).map(fact => ({ fact, to: facts[fact] ?? null }))
+  if (!changes.length && inspectedBy === before.inspectedBy) return
+  const batteryHasLeaked = before.batteryHasLeaked || facts.battery === 'leaking' || facts.battery === 'residue'
+  tx.update(powerAssessments).set({ facts, inspectedBy, batteryHasLeaked, version: before.version + 1 }).where(eq(powerAssessments.machineId, machine.id)).run()
+  write('power.assessed', { changes, inspected: inspectedBy !== '' })
+}
+
+export function chooseSchool(work: MachineWork, { school }: CommandInput<'choose-school'>): void {
+  const { tx, machine, write } = work
+  if (assessmentOf(work).school === school) return
+  tx.update(powerAssessments).set({ school }).where(eq(powerAssessments.machineId, machine.id)).run()
+  write('school.chosen', { school })
+}
+
+export function overruleGate(work: MachineWork, { verdict, reason }: CommandInput<'overrule-gate'>): void {
+  const { tx, machine, write, person } = work
+  const { gate } = assess(loadMachine(tx, machine), work.now)
+  if (gate.verdict === verdict) throw new InputError('verdict', verdict, `Verdict: the gate says ${gateWords[verdict].title} already. Choose another, or leave it.`)
+  tx.update(powerAssessments).set({ overruleVerdict: verdict, overruleReason: reason, overruledBy: person.name, overruleBasis: basisOf(gate) }).where(eq(powerAssessments.machineId, machine.id)).run()
+  write('gate.overruled', { computed: gate.verdict, verdict, reason })
+}
+
+export function withdrawOverrule(work: MachineWork): void {
+  if (!assessmentOf(work).overruleVerdict) throw new NotNow('The gate is not overruled.')
+  endOverrule(work, 'withdrawn')
+}
+
+export function expectRails({ tx, machine, write }: MachineWork, { rails }: CommandInput<'expect-rails'>): void {
+  judgeRails({ rails: rails.map(rail => ({ ...rail, readings: [] })) })
+  tx.update(machines).set({ ownRails: rails }).where(eq(machines.id, machine.id)).run()
+  write('rails.expected', { rails })
+}
+
+/** Keeps a reading, and in the history the judgement of the moment. */
+export function takeReading({ tx, machine, at, now, write }: MachineWork, { rail, valueV, load }: CommandInput<'take-reading'>): void {
+  const { id } = tx.insert(readings).values({ machineId: machine.id, rail, valueV, load, at }).returning().get()
+  const judged = assess(loadMachine(tx, machine), now).rails?.rails.find(r => r.name === rail)
+  if (!judged) throw new InputError('rail', rail, `Rail: ${rail} is not expected on ${machine.tag}. Choose one of the list, or add it to the rails expected.`)
+  write('reading.taken', { rail, valueV, load, says: judged.findings[0]?.says ?? '' }, { subject: { table: 'readings', id } })
+}

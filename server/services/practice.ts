@@ -1,0 +1,26 @@
+import { eq } from 'drizzle-orm'
+import { TZDate } from '@date-fns/tz'
+import { InputError } from '#core/kernel/input-error'
+import { checkTagPattern } from '#core/identify/tag'
+import type { CommandInput } from '#shared/contracts/commands'
+import { practice } from '../db/schema'
+import type { Tx } from './journal'
+import { NotNow } from './refusals'
+import { expectVersion } from './versions'
+import type { Work } from './work'
+
+/** The practice of the collection. @throws NotNow before the first start */
+export function practiceOf(tx: Tx): typeof practice.$inferSelect {
+  const row = tx.select().from(practice).get()
+  if (!row) throw new NotNow('The collection has not been set up yet. Open the first page to add its coordinator.')
+  return row
+}
+
+export function setPractice(work: Work, { version, ...input }: CommandInput<'set-practice'>): void {
+  const before = practiceOf(work.tx)
+  expectVersion(work, before, version, before.version, ['name', 'school', 'numbering', 'zone'])
+  checkTagPattern(input.numbering)
+  if (Number.isNaN(new TZDate(work.now.getTime(), input.zone).getTime())) throw new InputError('zone', input.zone, 'Time zone: not known here. Write it as Europe/Lisbon.')
+  work.tx.update(practice).set({ ...input, version: before.version + 1 }).where(eq(practice.id, 1)).run()
+  work.write('practice.set', input)
+}

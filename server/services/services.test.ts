@@ -1,0 +1,241 @@
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import Database from 'better-sqlite3'
+import { afterEach, beforeEach, describe, expect, it } from 'vitest'
+import type { InputError } from '#core/kernel/input-error'
+import { type CommandName, type CommandRequest, type MachineCommandName, commands } from '#shared/contracts/commands'
+import { type LiveChange, MachineSheet, MachineSummary, Passport } from '#shared/contracts/views'
+import { mayDo } from '../access/permissions'
+import { type Db, NewerDatabaseError, openDatabase } from '../db/connection'
+import { performOnCollection, performOnMachine } from './commands'
+import { verifyChains } from './journal'
+import { type PersonRow, addPerson, changePerson, firstStart } from './people'
+import { listMachines, machineSheet, passportOf, wantedParts } from './queries'
+import { NotNow, Stale } from './refusals'
+import { type Bench, carryOut } from './work'
+
+let folder: string
+let db: Db
+let bench: Bench
+let ilka: PersonRow
+let now: Date
+let heard: LiveChange[]
+
+beforeEach(() => {
+  folder = mkdtempSync(join(tmpdir(), 'jolly-bench-'))
+  db = openDatabase(folder)
+  now = new Date('2026-03-03T19:00:00Z')
+  heard = []
+  bench = { db, now: () => now, announce: change => void heard.push(change) }
+  ilka = firstStart(bench, { collection: 'Skerrow Head', name: 'Ilka Brandvold', signInName: 'ilka', passwordHash: 'x' })
+})
+
+afterEach(() => {
+  db.$client.close()
+  rmSync(folder, { recursive: true })
+})
+
+const bookIn = (more: Partial<CommandRequest<'book-in'>> = {}) =>
+  (performOnCollection(bench, ilka, 'book-in', commands['book-in'].parse({ name: 'Petrel 8S', maker: 'Tarnwick Instruments', acquired: 'given', fromWhom: 'Oona Tveit', owner: 'the museum', place: 'Buoy shed 3', ...more })) as { tag: string }).tag
+const perform = <N extends MachineCommandName>(tag: string, name: N, input: CommandRequest<N>) => performOnMachine(bench, ilka, tag, name, commands[name].parse(input) as never)
+const sheet = (tag: string) => machineSheet(db, now, tag)
+const goodFacts = { filterCapacitors: 'replaced', battery: 'out', liquidOrDirt: 'no', burntTrace: 'no', shortedRail: 'no', mainsLead: 'sound', supply: 'known', fan: 'none-fitted', pictureTube: 'none', wiring: 'known', smoke: 'no' }
+
+function clearToRun(tag: string) {
+  perform(tag, 'assess-power', { version: sheet(tag).power.version, facts: goodFacts, inspectedBy: 'Ilka' })
+  perform(tag, 'expect-rails', { rails: [{ name: '+5 V', nominalV: 5 }] })
+  perform(tag, 'take-reading', { rail: '+5 V', valueV: '5.02', load: 'loaded' })
+}
+
+describe('booking in', () => {
+  it('numbers, keeps everything that was said, and answers in the promised shape', () => {
+    const tag = bookIn({ claims: ['It is only a fuse'], accessories: ['Mains lead'], dateCodes: [{ part: 'IC7', code: '8235' }], lastPowered: '1998' })
+    expect(tag).toBe('M-2026-001')
+    expect(bookIn()).toBe('M-2026-002')
+    const seen = MachineSheet.parse(sheet(tag))
+    expect(seen.claims[0]?.says).toBe('It is only a fuse')
+    expect(seen.dateCodes[0]?.says).toBe('week 35 of 1982')
+    expect(seen.history.map(h => h.says).at(-1)).toBe('Booked in as M-2026-001: Petrel 8S by Tarnwick Instruments.')
+    expect(listMachines(db, now).map(m => MachineSummary.parse(m).tag)).toEqual(['M-2026-002', 'M-2026-001'])
+  })
+
+  it('refuses a day that has not come, and keeps nothing of it', () => {
+    expect(() => bookIn({ lastPowered: '2027' })).toThrow(expect.objectContaining({ field: 'lastPowered' }) as InputError)
+    expect(listMachines(db, now)).toEqual([])
+  })
+
+  it.each<[string, Partial<CommandRequest<'book-in'>>]>([
+    ['name', { name: ' ' }], ['fromWhom', { fromWhom: '' }], ['owner', { acquired: 'lent', owner: '' }], ['weightKg', { weightKg: 'heavy' }],
+    ['lastPowered', { lastPowered: '1998-02-30' }], ['dateCodes.0.code', { dateCodes: [{ code: '8253' }] }],
+  ])('names the field %s', (field, wrong) => {
+    const result = commands['book-in'].safeParse({ name: 'Gannet', acquired: 'given', fromWhom: 'X', ...wrong })
+    expect(result.error?.issues.map(i => i.path.join('.'))).toEqual([field])
+  })
+
+  it('finds by name, claim, note and fault, by beginnings of words, whatever is typed', () => {
+    const tag = bookIn({ nickname: 'Schoolroom', claims: ['smelt of burnt sugar'] })
+    bookIn({ name: 'Gannet', maker: 'Pentreath Micro' })
+    perform(tag, 'report-fault', { symptom: 'Rolling picture' })
+    for (const typed of ['school', 'burnt sug', 'ROLL', tag]) expect(listMachines(db, now, typed).map(m => m.tag)).toEqual([tag])
+    for (const typed of ['" OR *', 'NEAR(', 'nothing like it']) expect(listMachines(db, now, typed)).toEqual([])
+  })
+})
+
+describe('the gate and the sign-off', () => {
+  it('follow from facts and readings', () => {
+    const tag = bookIn()
+    expect(sheet(tag).power.inForce).toBe('not-yet-assessed')
+    perform(tag, 'assess-power', { version: 1, facts: goodFacts, inspectedBy: 'Ilka' })
+    expect(sheet(tag).power.inForce).toBe('guarded-start')
+    expect(() => perform(tag, 'sign-off', { statement: 'All keys' })).toThrow(NotNow)
+    clearToRun(tag)
+    expect(sheet(tag).power.inForce).toBe('clear-to-run')
+    perform(tag, 'sign-off', { statement: 'All keys' })
+    expect(sheet(tag).signOff.standing).toMatchObject({ by: 'Ilka Brandvold' })
+  })
+
+  it('a sign-off ends with what it rested on', () => {
+    const tag = bookIn()
+    clearToRun(tag)
+    perform(tag, 'sign-off', { statement: 'All keys' })
+    perform(tag, 'report-fault', { symptom: 'No picture' })
+    expect(sheet(tag).signOff.standing).toBeNull()
+    expect(sheet(tag).history[0]?.kind).toBe('sign-off.ended')
+  })
+
+  it('an overrule holds until the facts change', () => {
+    const tag = bookIn()
+    perform(tag, 'overrule-gate', { verdict: 'guarded-start', reason: 'Supply alone on the bench, board out' })
+    expect(sheet(tag).power).toMatchObject({ inForce: 'guarded-start', gate: { verdict: 'not-yet-assessed' } })
+    perform(tag, 'ask-question', { question: 'Whose initials are these?' })
+    expect(sheet(tag).power.overrule).not.toBeNull()
+    perform(tag, 'assess-power', { version: 1, facts: { burntTrace: 'yes' }, inspectedBy: '' })
+    expect(sheet(tag).power).toMatchObject({ inForce: 'keep-off', overrule: null })
+  })
+
+  it('a struck reading no longer counts, and stays in the history', () => {
+    const tag = bookIn()
+    clearToRun(tag)
+    perform(tag, 'take-reading', { rail: '+5 V', valueV: 9, load: 'loaded' })
+    expect(sheet(tag).rails?.verdict).toBe('out')
+    const wrong = sheet(tag).history[0]!
+    perform(tag, 'strike-entry', { entryId: wrong.id, reason: 'Probe was on the input' })
+    expect(sheet(tag).rails?.verdict).toBe('good')
+    expect(sheet(tag).history.find(h => h.id === wrong.id)?.struck?.reason).toBe('Probe was on the input')
+    expect(() => perform(tag, 'strike-entry', { entryId: wrong.id, reason: 'again' })).toThrow(NotNow)
+  })
+
+  it('warns of a sister whose battery leaked, also once it was cleaned', () => {
+    const tag = bookIn()
+    db.$client.exec('INSERT INTO models (uid, name, assemblies, rails) VALUES (\'m\', \'Petrel 8S\', \'[]\', \'[]\')')
+    db.$client.exec('UPDATE machines SET model_id = 1')
+    const sister = bookIn({ modelId: 1 })
+    perform(tag, 'assess-power', { version: 1, facts: { battery: 'leaking' } })
+    perform(tag, 'assess-power', { version: 2, facts: { battery: 'out' } })
+    expect(sheet(sister).moves[0]?.code).toBe('battery-sister')
+    expect(sheet(sister).harm.rank).toBeGreaterThan(0)
+  })
+})
+
+describe('waits and parts', () => {
+  it('a wait is over when its time has come, and can be ended once', () => {
+    const tag = bookIn()
+    expect(() => perform(tag, 'start-wait', { what: 'drying', until: '2026-03-03T18:00:00.000Z' })).toThrow(expect.objectContaining({ field: 'until' }) as InputError)
+    perform(tag, 'start-wait', { what: 'drying', until: '2026-03-04T08:00:00.000Z' })
+    expect(sheet(tag).waits[0]?.over).toBe(false)
+    now = new Date('2026-03-04T09:00:00Z')
+    expect(sheet(tag).waits[0]?.over).toBe(true)
+    const waitId = sheet(tag).waits[0]!.id
+    perform(tag, 'end-wait', { waitId })
+    expect(() => perform(tag, 'end-wait', { waitId })).toThrow(NotNow)
+  })
+
+  it('lists wanted parts, those that stop a start first', () => {
+    const tag = bookIn()
+    perform(tag, 'want-part', { name: 'Keycap', quantity: 2, stopsStart: false })
+    perform(tag, 'want-part', { name: 'Fuse', quantity: '1', stopsStart: true })
+    expect(wantedParts(db).map(p => p.name)).toEqual(['Fuse', 'Keycap'])
+    const { id, version } = wantedParts(db)[0]!
+    perform(tag, 'settle-part', { partId: id, version, outcome: 'fitted' })
+    expect(wantedParts(db).map(p => p.name)).toEqual(['Keycap'])
+  })
+})
+
+it('a stale change is answered with what stands now and who changed it', () => {
+  const tag = bookIn()
+  const { id, version } = sheet(tag).assemblies[0]!
+  perform(tag, 'grade-assembly', { assemblyId: id, version, presence: 'present', grade: 2, note: 'dusty' })
+  expect(() => perform(tag, 'grade-assembly', { assemblyId: id, version, presence: 'missing', grade: null })).toThrow(Stale)
+  try {
+    perform(tag, 'grade-assembly', { assemblyId: id, version, presence: 'missing', grade: null })
+  }
+  catch (stale) {
+    expect((stale as Stale).details()).toMatchObject({ current: { presence: 'present', grade: 2, note: 'dusty', version: 2 }, changedBy: 'Ilka Brandvold' })
+  }
+})
+
+describe('the history', () => {
+  it('is one whole chain a machine, and says which entry is broken', () => {
+    const tag = bookIn({ claims: ['untested'] })
+    expect(verifyChains(db)).toMatchObject({ broken: null, chains: 2 })
+    expect(() => db.$client.exec('UPDATE journal SET by = \'Nobody\' WHERE seq = 2')).toThrow(/append-only/)
+    expect(() => db.$client.exec('DELETE FROM journal')).toThrow(/append-only/)
+    db.$client.exec('DROP TRIGGER journal_is_not_changed; UPDATE journal SET data = replace(data, \'untested\', \'tested\') WHERE kind = \'claim.recorded\'')
+    expect(verifyChains(db).broken).toMatchObject({ chain: sheet(tag).uid, seq: 3, why: expect.stringContaining('hash') as string })
+  })
+
+  it('notices an end cut off', () => {
+    bookIn()
+    db.$client.exec('DROP TRIGGER journal_is_not_shortened; DELETE FROM journal WHERE id = (SELECT max(id) FROM journal)')
+    expect(verifyChains(db).broken?.why).toContain('cut off')
+  })
+
+  it('is announced once kept, and not when refused', () => {
+    const tag = bookIn()
+    heard.length = 0
+    expect(() => perform(tag, 'take-reading', { rail: '+5 V', valueV: 5, load: 'loaded' })).toThrow(expect.objectContaining({ field: 'rail' }) as InputError)
+    expect(heard).toEqual([])
+    expect(sheet(tag).readings).toEqual([])
+    perform(tag, 'put-on-bench', { onBench: false })
+    expect(heard).toEqual([{ at: now.toISOString(), by: 'Ilka Brandvold', tag, kinds: ['bench.changed'] }])
+  })
+})
+
+it('a passport shows neither donor, owner, place nor people, and nothing while it is off', () => {
+  const tag = bookIn({ claims: ['worked for Oona Tveit'] })
+  perform(tag, 'report-fault', { symptom: 'No sound' })
+  perform(tag, 'switch-passport', { on: true })
+  const token = sheet(tag).passport.path!.split('/').at(-1)!
+  const shown = JSON.stringify(Passport.parse(passportOf(db, now, token)))
+  expect(shown).toContain('No sound')
+  for (const secret of ['Oona', 'the museum', 'Buoy shed', 'Ilka']) expect(shown).not.toContain(secret)
+  expect(token.length).toBeGreaterThanOrEqual(32)
+  perform(tag, 'switch-passport', { on: false })
+  expect(() => passportOf(db, now, token)).toThrow(/switched off/)
+})
+
+describe('people', () => {
+  const change = (input: Parameters<typeof changePerson>[1]) => carryOut(bench, ilka, work => changePerson(work, input))
+
+  it('keep one active coordinator', () => {
+    expect(() => change({ personId: ilka.id, version: 1, name: 'Ilka', role: 'volunteer', active: true })).toThrow(expect.objectContaining({ field: 'role' }) as InputError)
+    carryOut(bench, ilka, work => addPerson(work, { name: 'Baraka', signInName: 'baraka', role: 'coordinator', passwordHash: 'x' }))
+    change({ personId: ilka.id, version: 1, name: 'Ilka', role: 'volunteer', active: true })
+  })
+
+  it('every command has its row in the table of who may do what', () => {
+    expect(Object.keys(mayDo).sort()).toEqual((Object.keys(commands) as CommandName[]).sort())
+  })
+})
+
+it('refuses a database of a newer program and leaves it as it is', () => {
+  db.$client.exec('INSERT INTO __drizzle_migrations (hash, created_at) VALUES (\'later\', 9999999999999)')
+  expect(() => openDatabase(folder)).toThrow(NewerDatabaseError)
+})
+
+it('keeps foreign keys and full synchronisation on', () => {
+  const pragma = (name: string) => db.$client.pragma(name, { simple: true })
+  expect([pragma('foreign_keys'), pragma('synchronous'), pragma('journal_mode')]).toEqual([1, 2, 'wal'])
+  expect(new Database(join(folder, 'jolly-bench.sqlite'), { readonly: true }).pragma('integrity_check', { simple: true })).toBe('ok')
+})

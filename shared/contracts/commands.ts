@@ -1,0 +1,124 @@
+import { z } from 'zod'
+import { damageKinds, severities } from '#core/condition/damage'
+import { presences } from '#core/condition/grades'
+import { readDateCode } from '#core/identify/date-code'
+import { lives, stages } from '#core/planning/stages'
+import { loads } from '#core/power/rails'
+import { gateVerdicts } from '#core/safety/gate'
+import { id, instant, oneOf, optionalQuantity, optionalText, quantity, roughDay, text, version } from './fields'
+import { ExpectedRail, PowerFactsShape, SchoolShape } from './shapes'
+import { acquisitions, notOurs, partOutcomes, roles } from './vocabulary'
+
+/**
+ * Everything that people can do, by name. Each command is one request, one row in the table of who may do what,
+ * one transaction and one entry or more in the history.
+ */
+
+const identity = {
+  name: text('Model or description', 80),
+  maker: optionalText('Maker', 80),
+  nickname: optionalText('Nickname', 60),
+  serial: optionalText('Serial number', 60),
+  weightKg: optionalQuantity('kg', 'Weight', { above: 0, upTo: 2000 }),
+  place: optionalText('Where it stands', 120),
+  acquired: oneOf(acquisitions, 'How it came'),
+  fromWhom: text('From whom', 120),
+  owner: optionalText('Whose it is', 120),
+  lastPowered: roughDay('Last powered'),
+  lastPoweredBy: optionalText('By whom', 120),
+  lastPoweredWhat: optionalText('What happened', 500),
+}
+
+const ownerNamed = <T extends { acquired: string, owner: string }>(machine: T, context: z.RefinementCtx<T>) => {
+  if (notOurs.some(a => a === machine.acquired) && !machine.owner) {
+    context.addIssue({ code: 'custom', path: ['owner'], message: 'Whose it is: a machine that is not the collection’s own needs its owner’s name.' })
+  }
+}
+
+/** A marking off a part that can be read as a date. */
+const dateCode = text('Date code', 60).superRefine((code, context) => {
+  if (!code) return
+  const { readings, findings } = readDateCode({ code })
+  if (!readings.length) context.addIssue({ code: 'custom', message: `${findings[0]?.says} ${findings[0]?.because[0]} Leave it out if it is no date.` })
+})
+
+export const BookIn = z.object({
+  ...identity,
+  modelId: id.nullable().default(null),
+  claims: z.array(text('Claim', 500)).max(20, 'Claims: twenty at most.').default([]),
+  accessories: z.array(text('What came with it', 120)).max(60, 'What came with it: sixty at most.').default([]),
+  dateCodes: z.array(z.object({ part: optionalText('Part', 60), code: dateCode })).max(200, 'Date codes: two hundred at most.').default([]),
+}).superRefine(ownerNamed)
+
+export const machineCommands = {
+  'correct-identity': z.object({ version, ...identity }).superRefine(ownerNamed),
+  'add-claim': z.object({ says: text('Claim', 500), byWhom: optionalText('By whom', 120) }),
+  'note-accessory': z.object({ name: text('What came with it', 120) }),
+  'read-date-code': z.object({ part: optionalText('Part', 60), code: dateCode }),
+  'move-to-stage': z.object({ stage: oneOf(stages, 'Stage') }),
+  'put-on-bench': z.object({ onBench: z.boolean() }),
+
+  'add-assembly': z.object({ name: text('Assembly', 60) }),
+  'grade-assembly': z.object({
+    assemblyId: id, version,
+    presence: oneOf(presences, 'Presence'),
+    grade: z.number().int().min(0).max(3).nullable(),
+    note: optionalText('Note', 500),
+  }).superRefine((a, context) => {
+    if (a.presence !== 'present' && a.grade !== null) context.addIssue({ code: 'custom', path: ['grade'], message: 'Grade: only what is present can be graded.' })
+  }),
+  'record-damage': z.object({
+    assemblyId: id.nullable(),
+    kind: oneOf(Object.keys(damageKinds) as [keyof typeof damageKinds, ...(keyof typeof damageKinds)[]], 'Kind'),
+    where: text('Where', 160),
+    extent: optionalText('Extent', 120),
+    severity: oneOf(severities, 'Severity'),
+  }),
+
+  'assess-power': z.object({ version, facts: PowerFactsShape.omit({ rails: true }), inspectedBy: optionalText('Inspected by', 80) }),
+  'choose-school': z.object({ school: SchoolShape.nullable() }),
+  'overrule-gate': z.object({ verdict: oneOf(gateVerdicts, 'Verdict'), reason: text('Reason', 500).min(10, 'Reason: say in a sentence why.') }),
+  'withdraw-overrule': z.object({}),
+
+  'record-cleaning': z.object({ what: text('What was cleaned', 200), withWhat: text('With what', 200), byWhom: optionalText('By whom', 80) }),
+  'start-wait': z.object({ what: text('What it waits for', 160), until: instant('Until') }),
+  'end-wait': z.object({ waitId: id }),
+
+  'report-fault': z.object({ symptom: text('Symptom', 200), firstSeen: roughDay('First seen'), stopsMachine: z.boolean().default(true) }),
+  'change-fault': z.object({ faultId: id, version, symptom: text('Symptom', 200), stopsMachine: z.boolean() }),
+  'observe-fault': z.object({ faultId: id, says: text('Observation', 1000) }),
+  'repair-fault': z.object({ faultId: id, did: text('What was done', 1000), closes: z.boolean() }),
+  'want-part': z.object({ name: text('Part', 120), quantity: quantity('', 'How many', { above: 0, upTo: 9999 }).pipe(z.number().int('How many: a whole number, please.')), stopsStart: z.boolean() }),
+  'settle-part': z.object({ partId: id, version, outcome: oneOf(partOutcomes, 'Outcome') }),
+
+  'expect-rails': z.object({ rails: z.array(ExpectedRail).min(1, 'Rails: name at least one.').max(20, 'Rails: twenty at most.') }),
+  'take-reading': z.object({ rail: text('Rail', 30), valueV: quantity('V', 'Reading', { above: -1000, upTo: 1000 }), load: oneOf(loads, 'Load') }),
+  'sign-off': z.object({ statement: text('What was tested', 1000) }),
+
+  'choose-life': z.object({ life: oneOf(lives, 'Life') }),
+  'ask-question': z.object({ question: text('Question', 500) }),
+  'settle-question': z.object({ questionId: id, answer: text('Answer', 1000) }),
+  'switch-passport': z.object({ on: z.boolean() }),
+  'pin-result': z.object({ tool: text('Instrument', 60), input: z.record(z.string(), z.unknown()) }),
+  'strike-entry': z.object({ entryId: id, reason: text('Reason', 300) }),
+} as const
+
+const password = z.string({ error: 'Password: type one.' }).min(10, 'Password: at least ten characters.').max(200, 'Password: at most 200 characters.')
+const signInName = text('Sign-in name', 40).regex(/^[a-z0-9._-]+$/, 'Sign-in name: small letters, digits, dot, hyphen.')
+
+export const collectionCommands = {
+  'book-in': BookIn,
+  'set-practice': z.object({ version, name: text('Name of the collection', 120), school: SchoolShape, numbering: text('Numbering', 40), zone: text('Time zone', 60) }),
+  'add-person': z.object({ name: text('Name', 80), signInName, password, role: oneOf(roles, 'Role') }),
+  'change-person': z.object({ personId: id, version, name: text('Name', 80), role: oneOf(roles, 'Role'), active: z.boolean() }),
+} as const
+
+export type MachineCommandName = keyof typeof machineCommands
+export type CollectionCommandName = keyof typeof collectionCommands
+export type CommandName = MachineCommandName | CollectionCommandName
+export const commands = { ...machineCommands, ...collectionCommands }
+export type CommandInput<N extends CommandName> = z.output<(typeof commands)[N]>
+export type CommandRequest<N extends CommandName> = z.input<(typeof commands)[N]>
+
+export const SignIn = z.object({ signInName: text('Sign-in name', 40), password: z.string().min(1, 'Password: type it here.').max(200) })
+export const FirstStart = z.object({ collection: text('Name of the collection', 120), name: text('Your name', 80), signInName, password })

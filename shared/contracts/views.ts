@@ -1,0 +1,123 @@
+import { z } from 'zod'
+import { presences } from '#core/condition/grades'
+import { damageKinds, severities } from '#core/condition/damage'
+import { lives, stages } from '#core/planning/stages'
+import { loads, railVerdicts } from '#core/power/rails'
+import { gateVerdicts } from '#core/safety/gate'
+import type { CommandName } from './commands'
+import { ExpectedRail, Finding, GateShape, JudgedRail, PowerFactsShape, SchoolShape } from './shapes'
+import { acquisitions, partOutcomes, roles } from './vocabulary'
+
+/** What the server answers with. */
+
+const id = z.number()
+const s = z.string()
+const b = z.boolean()
+
+export const Practice = z.object({ version: z.number(), name: s, school: SchoolShape, numbering: s, zone: s })
+export const PersonView = z.object({ id, version: z.number(), name: s, signInName: s, role: z.enum(roles), active: b })
+
+export const SessionView = z.object({
+  person: z.object({ id, name: s, role: z.enum(roles), may: z.array(s as unknown as z.ZodType<CommandName>) }).nullable(),
+  needsFirstStart: b,
+  collection: z.object({ name: s, zone: s }).nullable(),
+  /** The made-up people of the demo, on its sign-in page; nowhere else. */
+  demoSignIns: z.array(z.object({ name: s, signInName: s, password: s, role: z.enum(roles) })),
+})
+
+export const WaitView = z.object({ id, what: s, startedAt: s, until: s, over: b })
+export const NextMoveView = z.object({ code: s, says: s, why: s, who: s, stage: z.enum(stages) })
+const StageView = z.object({ stage: z.enum(stages), title: s, done: z.number(), of: z.number(), share: z.number(), steps: z.array(z.object({ says: s, done: b })) })
+
+/** One machine as lists show it. */
+export const MachineSummary = z.object({
+  tag: s, name: s, maker: s, nickname: s, place: s, stage: z.enum(stages), life: z.enum(lives).nullable(),
+  acquired: z.enum(acquisitions), onBench: b, daysHere: z.number(),
+  gate: z.enum(gateVerdicts), overruled: b,
+  waits: z.array(WaitView), moves: z.array(NextMoveView), run: z.array(StageView),
+  harm: z.object({ rank: z.number(), findings: z.array(Finding) }),
+  openFaults: z.array(s),
+})
+
+export const HistoryLine = z.object({
+  id, seq: z.number(), at: s, by: s, kind: s, says: s, hash: s,
+  strikeable: b, struck: z.object({ by: s, at: s, reason: s }).nullable(),
+})
+
+const Identity = z.object({
+  version: z.number(), name: s, maker: s, nickname: s, serial: s, weightKg: z.number().nullable(), place: s,
+  acquired: z.enum(acquisitions), fromWhom: s, owner: s, lastPowered: s, lastPoweredBy: s, lastPoweredWhat: s,
+})
+
+/** Everything about one machine, for those who work on it. */
+export const MachineSheet = z.object({
+  tag: s, uid: s, stage: z.enum(stages), onBench: b, life: z.enum(lives).nullable(), bookedInAt: s, daysHere: z.number(),
+  identity: Identity,
+  about: s,
+  sisters: z.array(z.object({ tag: s, nickname: s, batteryLeaked: b })),
+  claims: z.array(z.object({ id, says: s, byWhom: s })),
+  accessories: z.array(z.object({ id, name: s })),
+  dateCodes: z.array(z.object({ id, part: s, code: s, says: s, findings: z.array(Finding) })),
+  assemblies: z.array(z.object({ id, version: z.number(), name: s, presence: z.enum(presences), grade: z.number().nullable(), note: s })),
+  damages: z.array(z.object({ id, assembly: s, kind: z.enum(Object.keys(damageKinds) as [keyof typeof damageKinds]), where: s, extent: s, severity: z.enum(severities) })),
+  power: z.object({
+    version: z.number(), facts: PowerFactsShape, inspectedBy: s,
+    school: SchoolShape, ownSchool: SchoolShape.nullable(),
+    gate: GateShape, inForce: z.enum(gateVerdicts),
+    overrule: z.object({ verdict: z.enum(gateVerdicts), reason: s, by: s }).nullable(),
+  }),
+  cleanings: z.array(z.object({ id, what: s, withWhat: s, byWhom: s, at: s })),
+  waits: z.array(WaitView),
+  faults: z.array(z.object({
+    id, version: z.number(), symptom: s, firstSeen: s, stopsMachine: b, open: b,
+    observations: z.array(z.object({ id, says: s, at: s })),
+    repairs: z.array(z.object({ id, did: s, closes: b, at: s })),
+  })),
+  parts: z.array(z.object({ id, version: z.number(), name: s, quantity: z.number(), stopsStart: b, outcome: z.enum(partOutcomes) })),
+  expectedRails: z.array(ExpectedRail),
+  readings: z.array(z.object({ id, rail: s, valueV: z.number(), load: z.enum(loads), at: s })),
+  rails: z.object({ rails: z.array(JudgedRail), verdict: z.enum(railVerdicts), findings: z.array(Finding) }).nullable(),
+  signOff: z.object({ allowed: b, findings: z.array(Finding), standing: z.object({ statement: s, by: s, at: s }).nullable() }),
+  questions: z.array(z.object({ id, question: s, answer: s, settled: b })),
+  passport: z.object({ on: b, path: s.nullable() }),
+  run: z.array(StageView),
+  moves: z.array(NextMoveView),
+  harm: z.object({ rank: z.number(), findings: z.array(Finding) }),
+  history: z.array(HistoryLine),
+})
+
+export const ModelView = z.object({ id, maker: s, name: s, about: s, assemblies: z.array(s), rails: z.array(ExpectedRail), machines: z.array(z.object({ tag: s, nickname: s, gate: z.enum(gateVerdicts) })) })
+export const WantedPart = z.object({ id, version: z.number(), tag: s, machine: s, name: s, quantity: z.number(), stopsStart: b, wantedAt: s })
+
+/** What anybody with the link may read: no donor, owner, price, place or person. */
+export const Passport = z.object({
+  collection: s, tag: s, name: s, maker: s, serial: s, about: s, stage: z.enum(stages), life: z.enum(lives).nullable(), bookedInAt: s,
+  gate: z.enum(gateVerdicts),
+  assemblies: z.array(z.object({ name: s, presence: z.enum(presences), grade: z.number().nullable() })),
+  faults: z.array(z.object({ symptom: s, open: b })),
+  partsSought: z.array(z.object({ name: s, quantity: z.number() })),
+  questions: z.array(s),
+  dateCodes: z.array(s),
+  history: z.array(z.object({ at: s, says: s })),
+  proof: z.object({ entries: z.number(), hash: s }),
+})
+
+export type Practice = z.infer<typeof Practice>
+export type PersonView = z.infer<typeof PersonView>
+export type SessionView = z.infer<typeof SessionView>
+export type WaitView = z.infer<typeof WaitView>
+export type MachineSummary = z.infer<typeof MachineSummary>
+export type MachineSheet = z.infer<typeof MachineSheet>
+export type HistoryLine = z.infer<typeof HistoryLine>
+export type ModelView = z.infer<typeof ModelView>
+export type WantedPart = z.infer<typeof WantedPart>
+export type Passport = z.infer<typeof Passport>
+export type FindingView = z.infer<typeof Finding>
+
+/** A change that a second browser hears of. */
+export interface LiveChange { at: string, by: string, kinds: string[], tag: string | null }
+
+/** How a refused request is answered. */
+export interface ErrorAnswer {
+  error: { code: string, field?: string, message: string, fields?: Record<string, string>, because?: string[], current?: Record<string, unknown>, changedBy?: string, changedAt?: string }
+}

@@ -1,0 +1,86 @@
+import { z } from 'zod'
+import { damageKinds, severityNames } from '#core/condition/damage'
+import { grades, presenceNames } from '#core/condition/grades'
+import { lifeNames, stageNames } from '#core/planning/stages'
+import { loadWords, volts } from '#core/power/rails'
+import { gateWords } from '#core/safety/gate'
+import { type PowerFactName, factValue, powerFacts, schoolNames } from '#core/safety/power-facts'
+import { type Acquisition, type PartOutcome, type Role, acquisitionNames, partOutcomeNames, roleNames } from '../contracts/vocabulary'
+
+/**
+ * Every kind of entry in the history, and the one sentence it reads as: on screen, in print, in exports.
+ * `open` entries may be shown to anybody on a passport; the others name donors, owners, places, people or trust.
+ * `strikeable` entries are observations that a correction can take back.
+ */
+interface Kind<D> { data: z.ZodType<D>, reads: (d: D) => string, open: boolean, strikeable: boolean }
+
+const kind = <D>(data: z.ZodType<D>, reads: (d: D) => string, { open = true, strikeable = false } = {}): Kind<D> => ({ data, reads, open, strikeable })
+const closed = { open: false }
+const observed = { strikeable: true }
+
+const s = z.string()
+const n = z.number()
+const b = z.boolean()
+const word = <T extends string>() => z.string() as unknown as z.ZodType<T>
+const quote = (text: string) => `“${text}”`
+const ending = (text: string) => (/[.?…]$/.test(text) ? text : `${text}.`)
+
+export const journalKinds = {
+  'machine.booked-in': kind(z.object({ tag: s, name: s, maker: s }), d => `Booked in as ${d.tag}: ${d.name}${d.maker && ` by ${d.maker}`}.`),
+  'provenance.recorded': kind(z.object({ acquired: word<Acquisition>(), fromWhom: s, owner: s }), d => `${acquisitionNames[d.acquired]}, from ${d.fromWhom}${d.owner && `; it belongs to ${d.owner}`}.`, closed),
+  'identity.corrected': kind(z.object({ changes: z.array(z.object({ field: s, from: s, to: s })) }), d => `Identity corrected: ${d.changes.map(c => `${c.field} ${quote(c.from || 'nothing')} to ${quote(c.to || 'nothing')}`).join('; ')}.`, closed),
+  'claim.recorded': kind(z.object({ says: s, byWhom: s }), d => `Claimed${d.byWhom && ` by ${d.byWhom}`}: ${quote(d.says)}`, { open: false, strikeable: true }),
+  'last-powered.recorded': kind(z.object({ when: s, byWhom: s, what: s }), d => `Last powered ${d.when || 'at a time nobody knows'}${d.byWhom && ` by ${d.byWhom}`}${d.what && `: ${ending(d.what)}`}`, closed),
+  'accessory.noted': kind(z.object({ name: s }), d => `Came with it: ${ending(d.name)}`, observed),
+  'date-code.read': kind(z.object({ part: s, code: s, says: s }), d => `Date code ${d.code}${d.part && ` on ${d.part}`}: ${d.says}.`, observed),
+  'stage.moved': kind(z.object({ from: word<keyof typeof stageNames>(), to: word<keyof typeof stageNames>() }), d => `Moved from ${stageNames[d.from]} to ${stageNames[d.to]}.`),
+  'bench.changed': kind(z.object({ onBench: b }), d => (d.onBench ? 'Put on the bench.' : 'Taken off the bench.')),
+
+  'assembly.added': kind(z.object({ name: s }), d => `Assembly added: ${d.name}.`),
+  'assembly.graded': kind(z.object({ name: s, presence: word<keyof typeof presenceNames>(), grade: n.nullable(), note: s }), d => `${d.name}: ${d.grade === null ? presenceNames[d.presence].toLowerCase() : `grade ${d.grade}, ${grades[d.grade as 0]?.title.toLowerCase()}`}. ${d.note && ending(d.note)}`.trim()),
+  'damage.recorded': kind(z.object({ assembly: s, kind: word<keyof typeof damageKinds>(), where: s, extent: s, severity: word<keyof typeof severityNames>() }), d => `${severityNames[d.severity]} ${damageKinds[d.kind].toLowerCase()}${d.assembly && ` on ${d.assembly.toLowerCase()}`}, ${d.where}${d.extent && `, ${d.extent}`}.`, observed),
+
+  'power.assessed': kind(z.object({ changes: z.array(z.object({ fact: word<PowerFactName>(), to: s.nullable() })), inspected: b }), d => `${d.inspected ? 'Inspected for power' : 'Facts for power noted'}. ${d.changes.map(c => `${powerFacts[c.fact].title}: ${factValue(c.fact, c.to ?? undefined)?.label.toLowerCase() ?? 'not looked at'}`).join('; ')}${d.changes.length ? '.' : 'Nothing changed.'}`),
+  'school.chosen': kind(z.object({ school: word<keyof typeof schoolNames>().nullable() }), d => (d.school ? `For this machine: ${schoolNames[d.school].title.toLowerCase()}.` : 'For this machine: the school of the collection.')),
+  'gate.overruled': kind(z.object({ computed: word<keyof typeof gateWords>(), verdict: word<keyof typeof gateWords>(), reason: s }), d => `Gate overruled from ${gateWords[d.computed].title} to ${gateWords[d.verdict].title}: ${ending(d.reason)}`, closed),
+  'gate.overrule-ended': kind(z.object({ why: s }), d => `Overrule of the gate ended: ${ending(d.why)}`, closed),
+
+  'cleaning.done': kind(z.object({ what: s, withWhat: s, byWhom: s }), d => `Cleaned ${d.what} with ${d.withWhat}.`, observed),
+  'wait.started': kind(z.object({ what: s, until: s }), d => `Wait started: ${ending(d.what)}`),
+  'wait.ended': kind(z.object({ what: s, early: b }), d => `Wait ended${d.early ? ' early' : ''}: ${ending(d.what)}`),
+
+  'fault.reported': kind(z.object({ symptom: s, firstSeen: s, stopsMachine: b }), d => `Fault reported: ${d.symptom}${d.firstSeen && `, first seen ${d.firstSeen}`}${d.stopsMachine ? '; it stops the machine' : ''}.`),
+  'fault.changed': kind(z.object({ from: s, to: s, stopsMachine: b }), d => `Fault now reads: ${d.to}${d.stopsMachine ? '; it stops the machine' : '; it does not stop the machine'}.`),
+  'fault.observed': kind(z.object({ symptom: s, says: s }), d => `Observed on ${quote(d.symptom)}: ${ending(d.says)}`, observed),
+  'fault.repaired': kind(z.object({ symptom: s, did: s, closes: b }), d => `Repair on ${quote(d.symptom)}: ${ending(d.did)} ${d.closes ? 'That closed it.' : 'It did not close it.'}`),
+  'part.wanted': kind(z.object({ name: s, quantity: n, stopsStart: b }), d => `Wanted: ${d.quantity} × ${d.name}; ${d.stopsStart ? 'it cannot be started without' : 'it can be started without'}.`),
+  'part.settled': kind(z.object({ name: s, outcome: word<PartOutcome>() }), d => `${d.name}: ${partOutcomeNames[d.outcome].toLowerCase()}.`),
+
+  'rails.expected': kind(z.object({ rails: z.array(z.object({ name: s, nominalV: n })) }), d => `Rails expected: ${d.rails.map(r => r.name).join(', ')}.`),
+  'reading.taken': kind(z.object({ rail: s, valueV: n, load: word<keyof typeof loadWords>(), says: s }), d => `Read ${d.rail}: ${volts(d.valueV)} ${loadWords[d.load]}. ${d.says}`, observed),
+  'machine.signed-off': kind(z.object({ statement: s }), d => `Signed off: ${ending(d.statement)}`),
+  'sign-off.ended': kind(z.object({ why: s }), d => `The sign-off no longer stands: ${ending(d.why)}`),
+  'life.chosen': kind(z.object({ life: word<keyof typeof lifeNames>() }), d => `Its life from now on: ${lifeNames[d.life].title.toLowerCase()}.`),
+  'question.asked': kind(z.object({ question: s }), d => `Open question: ${ending(d.question)}`),
+  'question.settled': kind(z.object({ question: s, answer: s }), d => `Question settled: ${ending(d.question)} ${ending(d.answer)}`),
+  'passport.switched': kind(z.object({ on: b }), d => (d.on ? 'Public passport switched on.' : 'Public passport switched off.'), closed),
+  'result.pinned': kind(z.object({ tool: s, title: s, says: s }), d => `${d.title}: ${ending(d.says)}`),
+  'entry.struck': kind(z.object({ entryId: n, reason: s }), d => `Entry ${d.entryId} struck: ${ending(d.reason)}`, closed),
+
+  'practice.set': kind(z.object({ name: s, school: word<keyof typeof schoolNames>(), numbering: s, zone: s }), d => `Practice of ${d.name}: ${schoolNames[d.school].title.toLowerCase()}, numbering ${d.numbering}, zone ${d.zone}.`, closed),
+  'person.added': kind(z.object({ name: s, role: word<Role>() }), d => `${d.name} added as ${roleNames[d.role].toLowerCase()}.`, closed),
+  'person.changed': kind(z.object({ name: s, role: word<Role>(), active: b }), d => `${d.name} is ${d.active ? roleNames[d.role].toLowerCase() : 'no longer active'}.`, closed),
+} as const
+
+export type JournalKind = keyof typeof journalKinds
+export type JournalData<K extends JournalKind> = (typeof journalKinds)[K] extends Kind<infer D> ? D : never
+
+/** The sentence of an entry. Data of an older shape reads as its kind, rather than not at all. */
+export function sentenceOf(kindName: string, data: unknown): string {
+  const known = journalKinds[kindName as JournalKind] as Kind<unknown> | undefined
+  const parsed = known?.data.safeParse(data)
+  return parsed?.success && known ? known.reads(parsed.data) : `${kindName}.`
+}
+
+export const isOpen = (kindName: string) => journalKinds[kindName as JournalKind]?.open ?? false
+export const isStrikeable = (kindName: string) => journalKinds[kindName as JournalKind]?.strikeable ?? false
