@@ -39,7 +39,7 @@ export default tseslint.config(
       'vue/html-closing-bracket-newline': 'off',
       'vue/multiline-html-element-content-newline': 'off',
       'vue/first-attribute-linebreak': 'off',
-      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
       'eqeqeq': ['error', 'always'],
       'max-lines': ['error', { max: 420, skipBlankLines: true, skipComments: true }],
     },

@@ -1,0 +1,14 @@
+<script setup lang="ts">
+import type { MachineSheet } from '#shared/contracts/views'
+
+defineProps<{ sheet: MachineSheet }>()
+</script>
+
+<template>
+  <div class="grid items-start gap-4 lg:grid-cols-2">
+    <IdentityCard :sheet="sheet" class="lg:col-span-2" />
+    <ClaimsCard :sheet="sheet" />
+    <AccessoriesCard :sheet="sheet" />
+    <DateCodesCard :sheet="sheet" class="lg:col-span-2" />
+  </div>
+</template>

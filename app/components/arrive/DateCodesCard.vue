@@ -1,0 +1,19 @@
+<script setup lang="ts">
+import type { MachineSheet } from '#shared/contracts/views'
+
+/** Date codes off the chips, each with what it reads as. */
+defineProps<{ sheet: MachineSheet }>()
+const session = useSession()
+</script>
+
+<template>
+  <OneCard title="Date codes" hint="The machine is as young as its youngest original part.">
+    <EmptyPlace v-if="!sheet.dateCodes.length" says="No code read yet. Most are four digits: year and week." />
+    <ul v-else class="grid gap-2"><li v-for="code in sheet.dateCodes" :key="code.id" class="flex flex-wrap items-baseline gap-x-3"><span class="reading">{{ code.code }}</span><span>{{ code.says }}</span><span class="hint">{{ code.part }}</span></li></ul>
+    <AddPanel v-if="session.may('read-date-code')" label="Read a date code">
+      <CommandForm command="read-date-code" :machine="sheet.tag" :initial="{ code: '', part: '' }" label="Read a date code" submit="Keep the code">
+        <template #default="{ values }"><div class="grid gap-3 sm:grid-cols-2"><TextField name="code" label="Marking" numeric /><TextField name="part" label="On which part" /></div><DateCodeReadings :code="String(values.code ?? '')" /></template>
+      </CommandForm>
+    </AddPanel>
+  </OneCard>
+</template>

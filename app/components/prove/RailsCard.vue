@@ -1,0 +1,31 @@
+<script setup lang="ts">
+import { loadWords, volts } from '#core/power/rails'
+import type { MachineSheet } from '#shared/contracts/views'
+
+/** Every rail with its limits, the reading that decides, and what is said of it. */
+const props = defineProps<{ sheet: MachineSheet }>()
+const session = useSession()
+const times = useTimes()
+const readingsOf = (rail: string) => props.sheet.readings.filter(r => r.rail === rail)
+</script>
+
+<template>
+  <OneCard title="Rails" hint="Before power: resistance of every rail to ground. Then a load attached, the switch on the lead, one hand, the meter already on the rail.">
+    <CautionNote about="mains" />
+    <EmptyPlace v-if="!sheet.rails" says="No rail is expected yet. Name the rails of this machine, and each reading will be judged as it is typed." />
+    <ul v-else class="grid divide-y divide-line border-y border-line">
+      <li v-for="rail in sheet.rails.rails" :key="rail.name" class="grid items-center gap-x-4 gap-y-1 py-2 sm:grid-cols-[5rem_7.500rem_1fr_4.500rem]">
+        <h3>{{ rail.name }}</h3>
+        <span class="reading">{{ rail.deciding ? volts(rail.deciding.valueV) : '—' }}</span>
+        <span class="grid"><RailGauge v-bind="rail" :value-v="rail.deciding?.valueV" /><span class="hint">{{ volts(rail.lowV) }} to {{ volts(rail.highV) }}<template v-if="rail.deciding">, read {{ loadWords[rail.deciding.load] }}, {{ rail.deviationPct! > 0 ? '+' : '' }}{{ rail.deviationPct!.toFixed(1).replace('-', '−') }} %</template></span></span>
+        <RailVerdictWord :verdict="rail.verdict" />
+        <div class="sm:col-span-4">
+          <p v-for="found in rail.findings.filter(f => f.level !== 'fine')" :key="found.code">{{ found.says }} <span class="hint">{{ found.because.join(' ') }}</span></p>
+          <p v-if="readingsOf(rail.name).length > 1" class="hint figure">{{ readingsOf(rail.name).slice(-5).map(r => `${times.day(r.at)} ${volts(r.valueV)} ${loadWords[r.load]}`).join(' · ') }}</p>
+        </div>
+      </li>
+    </ul>
+    <AddPanel v-if="sheet.rails && session.may('take-reading')" label="Take a reading" open><ReadingForm :sheet="sheet" /></AddPanel>
+    <AddPanel v-if="session.may('expect-rails')" v-slot="{ close }" label="Change the rails expected" :open="!sheet.rails"><ExpectedRailsForm :sheet="sheet" @done="close()" /></AddPanel>
+  </OneCard>
+</template>

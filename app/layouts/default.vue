@@ -1,0 +1,44 @@
+<script setup lang="ts">
+import { Dialog, DialogPanel } from '@headlessui/vue'
+import { PhCaretLineLeft, PhCaretLineRight } from '@phosphor-icons/vue'
+import { useLocalStorage } from '@vueuse/core'
+
+const machines = useMachines()
+const { connected } = useLive()
+const drawer = ref(false)
+const help = ref(false)
+const folded = useLocalStorage('jolly-bench-shelf-folded', false)
+const route = useRoute()
+watch(() => route.fullPath, () => (drawer.value = false))
+
+const { active } = listenForShortcuts()
+useShortcuts([
+  { key: '?', says: 'Show the keys that work here', act: () => (help.value = true) },
+  { key: 't', says: 'Open the tool wall', act: () => void navigateTo('/tools') },
+])
+onMounted(() => machines.loadList())
+</script>
+
+<template>
+  <div class="min-h-dvh">
+    <a href="#place" class="sr-only focus:not-sr-only">Skip to the place</a>
+    <TopBar @shelf="drawer = true" />
+    <p v-if="!connected" role="status" class="no-print border-b border-care bg-care-wash px-4 py-1">The connection was lost; looking for it again. What you type is kept.</p>
+    <div class="flex items-start">
+      <aside class="no-print sticky top-12 hidden h-[calc(100dvh-3rem)] shrink-0 overflow-y-auto border-r border-line min-[900px]:block" :class="folded ? 'w-12' : 'w-62'">
+        <div class="flex justify-end p-1"><button type="button" class="button button-quiet min-h-0" :aria-expanded="!folded" @click="folded = !folded"><component :is="folded ? PhCaretLineRight : PhCaretLineLeft" aria-hidden="true" /><span :class="folded && 'sr-only'">{{ folded ? 'Unfold the shelf' : 'Fold away' }}</span></button></div>
+        <MachineShelf v-show="!folded" />
+      </aside>
+      <main id="place" class="min-w-0 flex-1 p-4 pb-16"><slot /></main>
+    </div>
+    <Dialog :open="drawer" class="relative z-50 min-[900px]:hidden" @close="drawer = false">
+      <div class="fixed inset-0 bg-ink/40" aria-hidden="true" />
+      <DialogPanel class="fixed inset-y-0 left-0 w-72 overflow-y-auto bg-mat">
+        <div class="p-2"><MachineFinder /></div>
+        <MachineShelf />
+        <button type="button" class="button m-2" @click="drawer = false">Close</button>
+      </DialogPanel>
+    </Dialog>
+    <ShortcutHelp v-model:open="help" :shortcuts="active" />
+  </div>
+</template>

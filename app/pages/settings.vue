@@ -1,0 +1,61 @@
+<script setup lang="ts">
+import { schoolNames, schools } from '#core/safety/power-facts'
+import type { PersonView, Practice } from '#shared/contracts/views'
+import { roleNames, roles } from '#shared/contracts/vocabulary'
+
+useHead({ title: 'Settings' })
+const api = useApi()
+const session = useSession()
+const machines = useMachines()
+const settings = ref<{ practice: Practice, people: PersonView[] }>()
+const trouble = ref('')
+const open = ref<number>()
+
+async function look() {
+  try {
+    settings.value = await api.get('/api/settings')
+    trouble.value = ''
+  }
+  catch (error) {
+    trouble.value = (error as Error).message
+  }
+}
+watch(() => machines.changes, () => void look())
+onMounted(look)
+const roleChoices = roles.map(value => ({ value, label: roleNames[value] }))
+const practice = computed(() => {
+  const { name = '', school, numbering = '', zone = '' } = settings.value?.practice ?? {}
+  return { name, school, numbering, zone }
+})
+const practiceWords = { name: 'Name of the collection', school: 'School', numbering: 'Numbering', zone: 'Time zone' }
+</script>
+
+<template>
+  <div class="grid max-w-5xl gap-4">
+    <header><h1>Settings</h1><p class="text-ink-2">How this collection works, and who is in it.</p></header>
+    <p v-if="trouble" role="alert" class="text-stop">{{ trouble }}</p>
+    <p v-else-if="!settings" role="status" class="hint">Fetching…</p>
+    <div v-else class="grid items-start gap-4 lg:grid-cols-2">
+      <OneCard title="Practice">
+        <CommandForm v-if="session.may('set-practice')" command="set-practice" :initial="practice" :fixed="{ version: settings.practice.version }" :words="practiceWords" label="Practice" submit="Keep the practice" keeps @done="session.load()">
+          <template #default="{ values }">
+            <TextField name="name" label="Name of the collection" />
+            <ChoiceField name="school" label="First power-up" :options="schools.map(value => ({ value, label: schoolNames[value].title }))" :hint="schoolNames[values.school as 'caps-first']?.means" />
+            <TextField name="numbering" label="Numbering" hint="{year} for the year, {n:3} for a number of three digits" />
+            <TextField name="zone" label="Time zone" hint="Such as Europe/Lisbon" />
+          </template>
+        </CommandForm>
+        <dl v-else class="grid gap-2"><div><dt class="hint">First power-up</dt><dd>{{ schoolNames[settings.practice.school].title }}. {{ schoolNames[settings.practice.school].means }}</dd></div><div><dt class="hint">Numbering</dt><dd class="figure">{{ settings.practice.numbering }}</dd></div><div><dt class="hint">Time zone</dt><dd>{{ settings.practice.zone }}</dd></div></dl>
+      </OneCard>
+      <OneCard title="People">
+        <ul class="grid divide-y divide-line">
+          <li v-for="person in settings.people" :key="person.id" class="grid gap-2 py-2">
+            <div class="flex flex-wrap items-baseline gap-x-3"><span class="font-semibold">{{ person.name }}</span><span class="figure hint">{{ person.signInName }}</span><span class="ml-auto" :class="!person.active && 'text-ink-2'">{{ person.active ? roleNames[person.role] : 'Not active' }}</span><button v-if="session.may('change-person')" type="button" class="button button-quiet" :aria-expanded="open === person.id" :aria-label="`Change ${person.name}`" @click="open = open === person.id ? undefined : person.id">{{ open === person.id ? 'Close' : 'Change' }}</button></div>
+            <CommandForm v-if="open === person.id" command="change-person" :initial="{ name: person.name, role: person.role, active: person.active }" :fixed="{ personId: person.id, version: person.version }" :words="{ name: 'Name', role: 'Role', active: 'Active' }" :label="`Change ${person.name}`" submit="Keep" keeps @done="open = undefined"><TextField name="name" label="Name" /><ChoiceField name="role" label="Role" :options="roleChoices" /><TickField name="active" label="May sign in" /></CommandForm>
+          </li>
+        </ul>
+        <AddPanel v-if="session.may('add-person')" v-slot="{ close }" label="Add a person"><CommandForm command="add-person" :initial="{ name: '', signInName: '', password: '', role: undefined }" label="Add a person" submit="Add" @done="close()"><TextField name="name" label="Name" /><TextField name="signInName" label="Sign-in name" hint="Small letters" /><TextField name="password" label="First password" type="password" hint="At least ten characters" autocomplete="new-password" /><ChoiceField name="role" label="Role" :options="roleChoices" /></CommandForm></AddPanel>
+      </OneCard>
+    </div>
+  </div>
+</template>
