@@ -1,7 +1,7 @@
 /** `npm run demo`: installs and builds where needed, fills a fresh data folder with the demo collection, starts. */
-import { existsSync } from 'node:fs'
+import { existsSync, readFileSync } from 'node:fs'
 import { join, resolve } from 'node:path'
-import { answering, built, endTogether, installed, must, root, serve } from './lib/setup.mjs'
+import { answering, built, endTogether, installed, must, portFree, root, serve } from './lib/setup.mjs'
 
 await installed()
 await built()
@@ -13,11 +13,11 @@ if (!existsSync(signIns)) {
 }
 const host = process.env.HOST ?? '127.0.0.1'
 const port = process.env.PORT ?? 3000
+await portFree(port, host)
 const child = serve(dataFolder, { port, host, stdio: ['ignore', 'ignore', 'inherit'] })
 endTogether(child)
 const address = `http://${host}:${port}`
 await answering(child, address)
-const { readFileSync } = await import('node:fs')
 console.log(`\nJolly Bench: ${address}\n`)
 for (const { name, signInName, password, role } of JSON.parse(readFileSync(signIns, 'utf8'))) console.log(`  ${role.padEnd(12)} ${signInName.padEnd(8)} ${password}   ${name}`)
 console.log(`\nData: ${dataFolder}\nStop with Ctrl+C.`)

@@ -26,8 +26,8 @@ onMounted(() => machines.loadList())
     <p v-if="!connected" role="status" class="no-print border-b border-care bg-care-wash px-4 py-1">The connection was lost; looking for it again. What you type is kept.</p>
     <div class="flex items-start">
       <aside class="no-print sticky top-12 hidden h-[calc(100dvh-3rem)] shrink-0 overflow-y-auto border-r border-line min-[900px]:block" :class="folded ? 'w-12' : 'w-62'">
-        <div class="flex justify-end p-1"><button type="button" class="button button-quiet min-h-0" :aria-expanded="!folded" @click="folded = !folded"><component :is="folded ? PhCaretLineRight : PhCaretLineLeft" aria-hidden="true" /><span :class="folded && 'sr-only'">{{ folded ? 'Unfold the shelf' : 'Fold away' }}</span></button></div>
         <MachineShelf v-show="!folded" />
+        <button type="button" class="button button-quiet m-1" :aria-expanded="!folded" @click="folded = !folded"><component :is="folded ? PhCaretLineRight : PhCaretLineLeft" aria-hidden="true" /><span :class="folded && 'sr-only'">{{ folded ? 'Unfold the shelf' : 'Fold away' }}</span></button>
       </aside>
       <main id="place" class="min-w-0 flex-1 p-4 pb-16"><slot /></main>
     </div>

@@ -29,6 +29,7 @@ const done = (result: unknown) => navigateTo(`/m/${(result as { tag: string }).t
       <template #default="{ values }">
         <WatchValues :values="values" @changed="v => { typedName = String(v.name ?? ''); typedMaker = String(v.maker ?? '') }" />
         <div class="grid items-start gap-4 lg:grid-cols-2">
+          <div class="grid gap-4">
           <OneCard title="What it is">
             <TextField name="name" label="Model or description" :suggestions="models.map(m => m.name)" />
             <TextField name="maker" label="Maker" :suggestions="[...new Set(models.map(m => m.maker))]" />
@@ -44,20 +45,23 @@ const done = (result: unknown) => navigateTo(`/m/${(result as { tag: string }).t
               <TextField name="place" label="Where it stands" />
             </div>
           </OneCard>
-          <OneCard title="How it came">
-            <ChoiceField name="acquired" label="How it came" :options="acquisitions.map(value => ({ value, label: acquisitionNames[value] }))" />
-            <TextField name="fromWhom" label="From whom" />
-            <TextField name="owner" label="Whose it is" hint="Needed where it is lent, or here for repair only" />
-          </OneCard>
           <OneCard title="When it last ran">
             <TextField name="lastPowered" label="Last powered" hint="A year, month or day: 1998, 1998-05 or 1998-05-17" />
             <TextField name="lastPoweredBy" label="By whom" />
             <TextField name="lastPoweredWhat" label="What happened" :lines="2" />
           </OneCard>
+          </div>
+          <div class="grid gap-4">
+          <OneCard title="How it came">
+            <ChoiceField name="acquired" label="How it came" :options="acquisitions.map(value => ({ value, label: acquisitionNames[value] }))" />
+            <TextField name="fromWhom" label="From whom" />
+            <TextField name="owner" label="Whose it is" hint="Needed where it is lent, or here for repair only" />
+          </OneCard>
           <OneCard title="Claimed and brought">
             <LinesField name="claims" label="Claims, one a line" hint="In their words. A claim is kept as a claim until it was tested." />
             <LinesField name="accessories" label="What came with it, one a line" hint="Supply, leads, manuals, media, box" />
           </OneCard>
+          </div>
           <OneCard title="Date codes" hint="As they stand on the chips; read as you type." class="lg:col-span-2"><DateCodesField name="dateCodes" /></OneCard>
         </div>
       </template>

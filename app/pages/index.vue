@@ -25,37 +25,36 @@ const named = (m: MachineSummary) => m.nickname || m.name
       <NuxtLink v-if="session.may('book-in')" to="/book-in" class="button">Book in the first one</NuxtLink>
     </EmptyPlace>
     <div v-else class="grid items-start gap-4 xl:grid-cols-[3fr_2fr]">
+      <OneCard title="Urgent" hint="What gets worse by waiting, worst first.">
+        <EmptyPlace v-if="!urgent.length" says="Nothing known gets worse by waiting." />
+        <ol v-else class="grid divide-y divide-line">
+          <li v-for="machine in urgent" :key="machine.tag" class="grid gap-0.5 py-2 first:pt-0">
+            <div class="flex flex-wrap items-center gap-2"><TagTape :tag="machine.tag" small /><NuxtLink :to="{ path: `/m/${machine.tag}`, query: { stage: 'make-safe' } }" class="font-semibold text-ink">{{ named(machine) }}</NuxtLink><span class="hint">{{ machine.name }}</span><GateSign :verdict="machine.gate" :overruled="machine.overruled" small class="ml-auto" /></div>
+            <div v-for="found in machine.harm.findings" :key="found.code" class="grid grid-cols-[4.25rem_1fr] gap-x-2"><LevelSign :level="found.level" /><span>{{ found.says }} <span class="hint">{{ found.because.join(' ') }}</span></span></div>
+          </li>
+        </ol>
+      </OneCard>
       <div class="grid gap-4">
-        <OneCard title="Urgent" hint="What gets worse by waiting, worst first.">
-          <EmptyPlace v-if="!urgent.length" says="Nothing known gets worse by waiting." />
-          <ol v-else class="grid divide-y divide-line">
-            <li v-for="machine in urgent" :key="machine.tag" class="grid gap-1 py-2 first:pt-0">
-              <NuxtLink :to="{ path: `/m/${machine.tag}`, query: { stage: 'make-safe' } }" class="flex flex-wrap items-center gap-2 text-ink no-underline"><TagTape :tag="machine.tag" small /><span class="font-semibold underline">{{ named(machine) }}</span><span class="hint">{{ machine.name }}</span><GateSign :verdict="machine.gate" small class="ml-auto" /></NuxtLink>
-              <p v-for="found in machine.harm.findings" :key="found.code" class="flex flex-wrap gap-x-2"><LevelSign :level="found.level" /><span>{{ found.says }}</span><span class="hint self-center">{{ found.because.join(' ') }}</span></p>
-            </li>
-          </ol>
-        </OneCard>
-        <OneCard title="Waiting" hint="Until when, and for what.">
+        <OneCard title="Waiting">
           <EmptyPlace v-if="!waiting.length" says="Nothing is drying, in the post or waiting for an answer." />
           <ul v-else class="grid divide-y divide-line">
-            <li v-for="{ machine, wait } in waiting" :key="wait.id" class="flex flex-wrap items-center gap-x-3 gap-y-1 py-2 first:pt-0">
-              <SandGlass :until="wait.until" class="w-24" />
-              <NuxtLink :to="{ path: `/m/${machine.tag}`, query: { stage: 'clean' } }" class="flex items-center gap-2"><TagTape :tag="machine.tag" small />{{ named(machine) }}</NuxtLink>
-              <span>{{ wait.what }}</span><span class="hint ml-auto">until {{ times.moment(wait.until) }}</span>
+            <li v-for="{ machine, wait } in waiting" :key="wait.id" class="grid gap-0.5 py-1.5 first:pt-0">
+              <div class="flex flex-wrap items-center gap-2"><SandGlass :until="wait.until" class="w-26" /><TagTape :tag="machine.tag" small /><NuxtLink :to="{ path: `/m/${machine.tag}`, query: { stage: 'clean' } }" class="text-ink">{{ named(machine) }}</NuxtLink></div>
+              <p class="text-[0.9375rem]"><span class="inline-block first-letter:uppercase">{{ wait.what }}</span> <span class="hint">until {{ times.moment(wait.until) }}</span></p>
+            </li>
+          </ul>
+        </OneCard>
+        <OneCard title="Next moves" hint="One for each machine on the bench.">
+          <EmptyPlace v-if="!moves.length" says="Nothing on the bench asks for a move." />
+          <ul v-else class="grid divide-y divide-line">
+            <li v-for="{ machine, move } in moves" :key="machine.tag" class="grid gap-0.5 py-2 first:pt-0">
+              <NuxtLink :to="{ path: `/m/${machine.tag}`, query: { stage: move.stage } }" class="font-semibold text-ink">{{ move.says }}</NuxtLink>
+              <span class="flex flex-wrap items-center gap-x-2"><TagTape :tag="machine.tag" small />{{ named(machine) }}</span>
+              <span class="hint">{{ move.why }} {{ stageNames[move.stage] }}, by {{ move.who }}.</span>
             </li>
           </ul>
         </OneCard>
       </div>
-      <OneCard title="Next moves" hint="One for each machine on the bench, with its reason.">
-        <EmptyPlace v-if="!moves.length" says="Nothing on the bench asks for a move." />
-        <ul v-else class="grid divide-y divide-line">
-          <li v-for="{ machine, move } in moves" :key="machine.tag" class="grid gap-0.5 py-2 first:pt-0">
-            <NuxtLink :to="{ path: `/m/${machine.tag}`, query: { stage: move.stage } }" class="flex items-baseline gap-2 text-ink"><span class="font-semibold">{{ move.says }}</span></NuxtLink>
-            <span class="hint">{{ move.why }}</span>
-            <span class="flex flex-wrap items-center gap-2 text-sm"><TagTape :tag="machine.tag" small />{{ named(machine) }}<span class="hint ml-auto">{{ stageNames[move.stage] }} · {{ move.who }}</span></span>
-          </li>
-        </ul>
-      </OneCard>
     </div>
   </div>
 </template>

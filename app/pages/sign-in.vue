@@ -37,7 +37,7 @@ const useSignIn = (signInName: string, password: string) => {
 </script>
 
 <template>
-  <main class="mx-auto grid max-w-3xl gap-6 p-4 pt-[10vh]">
+  <main class="mx-auto grid max-w-3xl gap-6 p-4 pt-[6vh]">
     <header>
       <p class="font-display text-4xl font-bold">Jolly Bench</p>
       <p class="mt-1 text-ink-2">{{ session.collection?.name }}</p>
@@ -55,7 +55,7 @@ const useSignIn = (signInName: string, password: string) => {
         <h2 id="demo">Demo: come in as</h2>
         <p class="hint">Made-up people of a made-up museum. One press signs in.</p>
         <ul class="grid gap-1">
-          <li v-for="one in session.demoSignIns" :key="one.signInName"><button type="button" class="flex w-full items-baseline gap-2 border border-transparent px-2 py-1 text-left hover:border-edge" @click="useSignIn(one.signInName, one.password)"><span class="font-semibold">{{ one.name }}</span><span class="hint">{{ roleNames[one.role] }}</span><span class="figure hint ml-auto">{{ one.signInName }} · {{ one.password }}</span></button></li>
+          <li v-for="one in session.demoSignIns" :key="one.signInName"><button type="button" class="grid w-full grid-cols-[1fr_auto] gap-x-3 border border-line px-3 py-1 text-left hover:border-enamel" @click="useSignIn(one.signInName, one.password)"><span class="font-semibold">{{ one.name }}</span><span class="hint">{{ roleNames[one.role] }}</span><span class="figure hint col-span-2">{{ one.signInName }} · {{ one.password }}</span></button></li>
         </ul>
       </section>
     </div>

@@ -50,5 +50,8 @@ export const useMachines = defineStore('machines', () => {
     if (count > before) void lookAgain()
   })
 
-  return { now, list, listed, sheet, failure, changes, loadList, loadSheet, lookAgain, onBench: computed(() => list.value.filter(m => m.onBench)) }
+  /** Harm that grows comes first, then the newest. */
+  const onBench = computed(() => list.value.filter(m => m.onBench).sort((a, b) => b.harm.rank - a.harm.rank))
+
+  return { now, list, listed, sheet, failure, changes, loadList, loadSheet, lookAgain, onBench }
 })

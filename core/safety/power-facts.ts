@@ -42,8 +42,8 @@ export const powerFacts = {
     look: 'Look where the mains comes in, often behind the switch: mostly a large and a small one, in clear or amber resin.',
     values: {
       'none-fitted': fine('None fitted', 'No line-filter capacitors are fitted.', 'There is none that could fail.'),
-      'sound': care('Seen, not cracked', 'The line-filter capacitors are the old ones, not cracked.', 'Old metallised-paper types fail with smoke, often within minutes.', 'Replace them with new safety-rated ones.'),
-      'cracked': stop('Cracked or bulging', 'A line-filter capacitor is cracked or bulging.', 'Damp gets in through the crack; it will fail with smoke. Every school agrees: never with a cracked one.', 'Replace them with new safety-rated ones.'),
+      'sound': care('Seen, not cracked', 'The line-filter capacitors are the old ones, not cracked.', 'Old metallised-paper types fail with smoke, often within minutes.', 'Replace the line-filter capacitors with new safety-rated ones.'),
+      'cracked': stop('Cracked or bulging', 'A line-filter capacitor is cracked or bulging.', 'Damp gets in through the crack; it will fail with smoke. Every school agrees: never with a cracked one.', 'Replace the line-filter capacitors with new safety-rated ones.'),
       'replaced': fine('Replaced', 'The line-filter capacitors have been replaced.', 'New safety-rated ones are fitted.'),
     },
   },
@@ -63,7 +63,7 @@ export const powerFacts = {
     look: 'Tide lines, damp, mud, thick dust, insects, conductive soot.',
     values: {
       no: fine('No', 'No liquid and no heavy dirt was seen.', 'Nothing was seen that would conduct where it should not.'),
-      yes: stop('Yes', 'There is liquid or heavy dirt inside.', 'Water, salt and soot conduct; across mains they burn.', 'Clean it, dry it through, and look again.'),
+      yes: stop('Yes', 'There is liquid or heavy dirt inside.', 'Water, salt and soot conduct; across mains they burn.', 'Clean the inside, dry it through, and look again.'),
     },
   },
   burntTrace: {
@@ -71,7 +71,7 @@ export const powerFacts = {
     look: 'Dark spots, lifted copper, a discoloured chip, the smell.',
     values: {
       no: fine('None seen', 'No burnt trace or part was seen.', 'Nothing was seen that has been overloaded.'),
-      yes: stop('Yes', 'A trace or part is burnt.', 'It shows which supply line was overloaded; what did it may still be there.', 'Find what overloaded it, repair it, and measure before power.'),
+      yes: stop('Yes', 'A trace or part is burnt.', 'It shows which supply line was overloaded; what did it may still be there.', 'Find what burnt the trace, repair it, and measure before power.'),
     },
   },
   shortedRail: {

@@ -1,5 +1,6 @@
 import { spawn } from 'node:child_process'
 import { createHash, randomBytes } from 'node:crypto'
+import { createServer } from 'node:net'
 import { existsSync, mkdirSync, readFileSync, readdirSync, writeFileSync } from 'node:fs'
 import { dirname, join, relative } from 'node:path'
 import { fileURLToPath } from 'node:url'
@@ -73,11 +74,24 @@ export function sessionSecret(dataFolder) {
   return readFileSync(file, 'utf8')
 }
 
+/** Ends with a clear message when something else answers at the address already. */
+export function portFree(port, host) {
+  return new Promise((free) => {
+    const probe = createServer()
+    probe.once('error', () => {
+      console.error(`Something else already listens at ${host}:${port}. Choose another port, such as PORT=3001.`)
+      process.exit(1)
+    })
+    probe.listen(Number(port), host, () => probe.close(free))
+  })
+}
+
 /** Starts the built application on a data folder. @returns the child process */
 export function serve(dataFolder, { port, host, stdio = 'inherit' }) {
   return spawn(process.execPath, ['.output/server/index.mjs'], {
     cwd: root, stdio,
-    env: { ...process.env, NODE_ENV: 'production', JOLLY_DATA: dataFolder, PORT: String(port), HOST: host, NUXT_SESSION_PASSWORD: process.env.NUXT_SESSION_PASSWORD ?? sessionSecret(dataFolder) },
+    // Open pages hold a connection for changes; a stopping server does not wait for them long.
+    env: { ...process.env, NODE_ENV: 'production', JOLLY_DATA: dataFolder, PORT: String(port), HOST: host, NITRO_SHUTDOWN_TIMEOUT: '1500', NUXT_SESSION_PASSWORD: process.env.NUXT_SESSION_PASSWORD ?? sessionSecret(dataFolder) },
   })
 }
 

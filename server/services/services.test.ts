@@ -71,6 +71,8 @@ describe('booking in', () => {
   ])('names the field %s', (field, wrong) => {
     const result = commands['book-in'].safeParse({ name: 'Gannet', acquired: 'given', fromWhom: 'X', ...wrong })
     expect(result.error?.issues.map(i => i.path.join('.'))).toEqual([field])
+    // Every message starts with the name of the field and says what would do.
+    expect(result.error?.issues[0]?.message).toMatch(/^(Model or description|From whom|Whose it is|Weight|Last powered): .{10,}|^“8253” cannot be a date code\. .{10,}/)
   })
 
   it('finds by name, claim, note and fault, by beginnings of words, whatever is typed', () => {

@@ -16,25 +16,33 @@ export const optionalText = (what: string, max = 200) => z.string().trim().max(m
 export const oneOf = <const T extends readonly [string, ...string[]]>(values: T, what: string) =>
   z.enum(values, { error: `${what}: choose one of the list.` })
 
+type Range = { above: number, upTo: number }
+
+/** Reads a number or what people write; what cannot be read, or lies outside, becomes a message. */
+const readQuantity = (unit: QuantityUnit, what: string, { above, upTo }: Range) => (given: number | string, context: z.RefinementCtx<number | string | null>): number => {
+  const refuse = (message: string) => {
+    context.addIssue({ code: 'custom', message: `${what}: ${message}` })
+    return z.NEVER
+  }
+  try {
+    const value = typeof given === 'number' ? given : parseQuantity(given, unit)
+    return Number.isFinite(value) && value > above && value <= upTo ? value : refuse(`more than ${above} and up to ${upTo}${unit && ` ${unit}`}, please.`)
+  }
+  catch (error) {
+    if (!(error instanceof InputError)) throw error
+    return refuse(error.message)
+  }
+}
+
 /** A quantity, as a number in the unit or as people write it. */
-export const quantity = (unit: QuantityUnit, what: string, { above, upTo }: { above: number, upTo: number }) => z
-  .union([z.number(), z.string()], { error: `${what}: type a number in ${unit}.` })
-  .transform((given, context) => {
-    if (typeof given === 'number') return given
-    try {
-      return parseQuantity(given, unit)
-    }
-    catch (error) {
-      if (!(error instanceof InputError)) throw error
-      context.addIssue({ code: 'custom', message: `${what}: ${error.message}` })
-      return z.NEVER
-    }
-  })
-  .refine(value => Number.isFinite(value) && value > above && value <= upTo, `${what}: more than ${above} and up to ${upTo} ${unit}, please.`)
+export const quantity = (unit: QuantityUnit, what: string, range: Range) =>
+  z.union([z.number(), z.string()], { error: `${what}: type a number.` }).transform(readQuantity(unit, what, range))
 
 /** A quantity that may be left out. */
-export const optionalQuantity = (...args: Parameters<typeof quantity>) =>
-  z.union([z.literal('').transform(() => null), z.null(), quantity(...args)]).default(null)
+export const optionalQuantity = (unit: QuantityUnit, what: string, range: Range) =>
+  z.union([z.number(), z.string(), z.null()], { error: `${what}: type a number, or leave it out.` })
+    .transform((given, context) => (given === null || (typeof given === 'string' && !given.trim()) ? null : readQuantity(unit, what, range)(given, context)))
+    .default(null)
 
 /** A day, month or year in the past, as ISO writes it: 1998, 1998-05 or 1998-05-17. */
 export const roughDay = (what: string) => z.string().trim()

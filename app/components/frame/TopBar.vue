@@ -30,7 +30,7 @@ async function leave() {
         <MachineFinder v-if="session.person" class="hidden sm:block" />
         <NuxtLink v-else-if="route.path !== '/sign-in'" to="/sign-in" class="button">Sign in</NuxtLink>
         <Menu v-if="session.person" as="div" class="relative">
-          <MenuButton class="button button-quiet"><PhUser aria-hidden="true" /><span class="max-w-32 truncate">{{ session.person.name }}</span></MenuButton>
+          <MenuButton class="button button-quiet"><PhUser aria-hidden="true" /><span class="max-w-40 truncate max-sm:sr-only">{{ session.person.name }}</span></MenuButton>
           <MenuItems class="absolute right-0 z-50 mt-1 w-64 border border-edge bg-card p-1 shadow-lg">
             <p class="hint px-3 py-2">{{ roleNames[session.person.role] }}</p>
             <MenuItem v-slot="{ active }"><button type="button" class="flex w-full items-center gap-2 px-3 py-2 text-left" :class="active && 'bg-mat'" @click="mode = mode === 'dark' ? 'light' : 'dark'"><component :is="mode === 'dark' ? PhSun : PhMoon" aria-hidden="true" />{{ mode === 'dark' ? 'Light surface' : 'Dark surface' }}</button></MenuItem>

@@ -21,7 +21,7 @@ const words = { presence: 'Presence', grade: 'Grade', note: 'Note' }
           <span v-if="assembly.grade !== null" class="font-semibold" :class="gradeInk[assembly.grade]">Grade {{ assembly.grade }}, {{ grades[assembly.grade]?.title.toLowerCase() }}</span>
           <span v-else class="text-ink-2">{{ assembly.presence === 'present' ? 'Present, no grade yet' : presenceNames[assembly.presence] }}</span>
           <span class="hint min-w-0 flex-1">{{ assembly.note }}</span>
-          <button v-if="session.may('grade-assembly')" type="button" class="button button-quiet" :aria-expanded="open === assembly.id" :aria-label="`${open === assembly.id ? 'Close' : 'Look at'} ${assembly.name}`" @click="open = open === assembly.id ? undefined : assembly.id">{{ open === assembly.id ? 'Close' : 'Look at it' }}</button>
+          <button v-if="session.may('grade-assembly')" type="button" class="button button-quiet" :aria-expanded="open === assembly.id" @click="open = open === assembly.id ? undefined : assembly.id">{{ open === assembly.id ? 'Close' : 'Look at' }} <span class="sr-only">{{ assembly.name }}</span></button>
         </div>
         <CommandForm v-if="open === assembly.id" command="grade-assembly" :machine="sheet.tag" :initial="{ presence: assembly.presence, grade: assembly.grade, note: assembly.note }" :fixed="{ assemblyId: assembly.id, version: assembly.version }" :words="words" :label="`Condition of ${assembly.name}`" submit="Keep what was found" keeps class="bg-mat p-3" @done="open = undefined">
           <template #default="{ values }">

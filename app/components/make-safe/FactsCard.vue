@@ -16,9 +16,12 @@ const options = (name: (typeof enteredFactNames)[number]) => Object.entries(powe
 
 <template>
   <OneCard title="Facts for power" hint="Unplugged, covers off. Leave out what nobody has looked at.">
-    <CautionNote about="mains" />
-    <CautionNote about="stored-charge" />
-    <CautionNote v-if="sheet.power.facts.pictureTube && sheet.power.facts.pictureTube !== 'none'" about="picture-tube" />
+    <div class="grid gap-2 sm:grid-cols-2">
+      <CautionNote about="mains" />
+      <CautionNote about="stored-charge" />
+      <CautionNote v-if="sheet.power.facts.pictureTube && sheet.power.facts.pictureTube !== 'none'" about="picture-tube" />
+      <CautionNote v-if="sheet.power.facts.battery && sheet.power.facts.battery !== 'none-fitted'" about="battery" />
+    </div>
     <CommandForm v-if="session.may('assess-power')" command="assess-power" :machine="sheet.tag" :initial="initial" :fixed="{ version: sheet.power.version }" :words="words" label="Facts for power" submit="Keep these facts" keeps>
       <template #default="{ values }">
         <WatchValues :values="values" @changed="$emit('typed', $event)" />

@@ -26,9 +26,9 @@ function judged(values: Record<string, unknown>): FindingView[] {
 <template>
   <CommandForm command="take-reading" :machine="sheet.tag" :initial="initial" label="Take a reading" submit="Keep the reading">
     <template #default="{ values }">
-      <div class="grid gap-3 sm:grid-cols-3">
+      <div class="flex flex-wrap gap-x-6 gap-y-3">
         <ChoiceField name="rail" label="Rail" :options="rails.map(r => ({ value: r.name, label: r.name }))" />
-        <TextField name="valueV" label="Reading in volts" numeric />
+        <TextField name="valueV" label="Reading in volts" numeric class="w-40" />
         <ChoiceField name="load" label="Load" :options="loads.map(value => ({ value, label: loadWords[value].replace(/^./, c => c.toUpperCase()) }))" />
       </div>
       <div aria-live="polite" class="min-h-6"><FindingList :findings="judged(values)" /></div>

@@ -19,9 +19,9 @@ const choose = (name: PowerFactName, value: string) => (facts[name] = value === 
 <template>
   <div class="grid items-start gap-4 lg:grid-cols-[3fr_2fr]">
     <OneCard title="Facts">
-      <RadioGroup v-model="school" class="grid gap-1"><RadioGroupLabel class="font-semibold">School</RadioGroupLabel><div class="flex flex-wrap pl-px"><RadioGroupOption v-for="one in schools" :key="one" :value="one" class="choice">{{ schoolNames[one].title }}</RadioGroupOption></div><p class="hint">{{ schoolNames[school].means }}</p></RadioGroup>
+      <RadioGroup v-model="school" class="grid gap-1"><RadioGroupLabel as="span" class="font-semibold">School</RadioGroupLabel><div class="flex flex-wrap pl-px"><RadioGroupOption v-for="one in schools" :key="one" :value="one" class="choice">{{ schoolNames[one].title }}</RadioGroupOption></div><p class="hint">{{ schoolNames[school].means }}</p></RadioGroup>
       <div class="grid divide-y divide-line border-y border-line">
-        <RadioGroup v-for="name in powerFactNames" :key="name" :model-value="facts[name] ?? 'not-looked'" class="grid gap-1 py-2" @update:model-value="choose(name, $event)"><RadioGroupLabel class="font-semibold">{{ powerFacts[name].title }}</RadioGroupLabel><div class="flex flex-wrap gap-y-1 pl-px"><RadioGroupOption v-for="[value, row] in options(name)" :key="value" :value="value" class="choice">{{ row.label }}</RadioGroupOption><RadioGroupOption value="not-looked" class="choice">Not looked at</RadioGroupOption></div></RadioGroup>
+        <RadioGroup v-for="name in powerFactNames" :key="name" :model-value="facts[name] ?? 'not-looked'" class="grid gap-1 py-2" @update:model-value="choose(name, $event)"><RadioGroupLabel as="span" class="font-semibold">{{ powerFacts[name].title }}</RadioGroupLabel><div class="flex flex-wrap gap-y-1 pl-px"><RadioGroupOption v-for="[value, row] in options(name)" :key="value" :value="value" class="choice">{{ row.label }}</RadioGroupOption><RadioGroupOption value="not-looked" class="choice">Not looked at</RadioGroupOption></div></RadioGroup>
       </div>
       <FieldFrame id="inspected" label="Inspected by"><input id="inspected" v-model="inspectedBy" class="entry" autocomplete="off"></FieldFrame>
     </OneCard>

@@ -9,9 +9,8 @@ const caution = computed(() => cautions[props.about])
 </script>
 
 <template>
-  <Disclosure v-slot="{ open }" as="aside" class="border-l-4 border-care bg-care-wash px-3 py-2 text-[0.9375rem]" :aria-label="`Caution: ${caution.title}`">
-    <p><strong>{{ caution.title }}.</strong> {{ caution.harm }} {{ caution.measures }}</p>
-    <DisclosureButton class="mt-1 inline-flex items-center gap-1 text-ink underline underline-offset-2"><PhCaretRight aria-hidden="true" :class="open && 'rotate-90'" />Who, and whose rules</DisclosureButton>
+  <Disclosure v-slot="{ open }" as="aside" class="border-l-4 border-care bg-care-wash px-3 py-1.5 text-sm" :aria-label="`Caution: ${caution.title}`">
+    <p><strong>{{ caution.title }}.</strong> {{ caution.harm }} {{ caution.measures }} <DisclosureButton class="inline-flex items-center gap-0.5 whitespace-nowrap underline underline-offset-2"><PhCaretRight aria-hidden="true" :class="open && 'rotate-90'" />Who, and whose rules</DisclosureButton></p>
     <DisclosurePanel class="mt-1"><p>{{ caution.who }}</p><p>{{ caution.rules }}</p></DisclosurePanel>
   </Disclosure>
 </template>

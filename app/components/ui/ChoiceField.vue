@@ -15,7 +15,7 @@ const chosen = computed({ get: () => (value.value === undefined ? '' : value.val
 
 <template>
   <RadioGroup v-model="chosen" class="grid content-start gap-1" :aria-describedby="message ? `${id}-message` : undefined">
-    <RadioGroupLabel :class="quietLabel ? 'hint' : 'font-semibold'">{{ label }}</RadioGroupLabel>
+    <RadioGroupLabel as="span" :class="quietLabel ? 'hint' : 'font-semibold'">{{ label }}</RadioGroupLabel>
     <div class="flex flex-wrap gap-y-1 pl-px">
       <RadioGroupOption v-for="option in options" :key="String(option.value)" :value="option.value as NonNullable<V>" class="choice">{{ option.label }}</RadioGroupOption>
     </div>

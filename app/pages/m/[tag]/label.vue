@@ -26,7 +26,7 @@ const print = () => window.print()
     <p v-if="trouble" role="alert">{{ trouble }}</p>
     <p v-else-if="!sheet" role="status" class="hint">Fetching…</p>
     <article v-else class="grid gap-3 border-2 border-ink bg-white p-5 text-black" aria-label="Label inside">
-      <header class="flex items-start justify-between gap-4"><div><p class="font-display text-2xl font-bold">{{ sheet.identity.nickname || sheet.identity.name }}</p><p>{{ sheet.identity.name }}<template v-if="sheet.identity.maker">, {{ sheet.identity.maker }}</template><template v-if="sheet.identity.serial">, no. {{ sheet.identity.serial }}</template></p></div><TagTape :tag="tag" /></header>
+      <header class="flex items-start justify-between gap-4"><div><h1>{{ sheet.identity.nickname || sheet.identity.name }}</h1><p>{{ sheet.identity.name }}<template v-if="sheet.identity.maker">, {{ sheet.identity.maker }}</template><template v-if="sheet.identity.serial">, no. {{ sheet.identity.serial }}</template></p></div><TagTape :tag="tag" /></header>
       <p>{{ session.collection?.name }}, {{ times.day(new Date().toISOString()) }}</p>
       <section><h2>Replaced and repaired</h2><ul v-if="replaced.length" class="ml-5 list-disc"><li v-for="one in replaced" :key="one">{{ one }}</li></ul><p v-else>Nothing.</p></section>
       <section><h2>Rails as last read</h2><p v-if="sheet.rails" class="figure">{{ sheet.rails.rails.map(r => `${r.name}: ${r.deciding ? `${r.deciding.valueV} V` : 'not read'}`).join('   ') }}</p><p v-else>Not read.</p></section>

@@ -1,0 +1,129 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { commands, machineCommands } from '#shared/contracts/commands'
+import { mayDo } from '../../server/access/permissions'
+import { type Application, startApplication } from './support/application'
+import { Visitor } from './support/visitor'
+
+let application: Application
+let visitor: Visitor
+let tag: string
+let baraka: string
+let petra: string
+
+beforeAll(async () => {
+  application = await startApplication()
+  visitor = await Visitor.arrives(application.address)
+  ;[baraka, petra] = await Promise.all([application.cookieOf('baraka', 'slack-water-12'), application.cookieOf('petra', 'chart-table-16')])
+  tag = await application.tagOf('Chart room', baraka)
+})
+afterAll(async () => {
+  await visitor?.leaves()
+  await application?.stop()
+})
+
+const pathOf = (name: string) => (name in machineCommands ? `/api/machines/${tag}/${name}` : `/api/collection/${name}`)
+const names = Object.keys(commands) as (keyof typeof commands)[]
+
+describe('by direct request', () => {
+  it('nobody who is not signed in changes or reads anything', async () => {
+    for (const name of names) expect((await application.ask(pathOf(name), { method: 'POST', body: {} })).status, name).toBe(401)
+    for (const path of ['/api/machines', `/api/machines/${tag}`, '/api/parts', '/api/models', '/api/settings', '/api/live']) expect((await application.ask(path)).status, path).toBe(401)
+  })
+
+  it('a role does what its row in the table says, and no more', async () => {
+    for (const name of names) {
+      expect((await application.ask(pathOf(name), { method: 'POST', body: {}, cookie: petra })).status, name).toBe(403)
+      const { status } = await application.ask(pathOf(name), { method: 'POST', body: { nonsense: true }, cookie: baraka })
+      expect(status === 403, name).toBe(!mayDo[name].includes('volunteer'))
+    }
+  })
+
+  it('a request that another site made is refused', async () => {
+    const body = { onBench: false }
+    for (const headers of [{ 'sec-fetch-site': 'cross-site' }, { origin: 'http://elsewhere.example' }] as Record<string, string>[]) {
+      expect((await application.ask(pathOf('put-on-bench'), { method: 'POST', body, cookie: baraka, headers })).status).toBe(403)
+    }
+  })
+
+  it('guessing a password is slowed, and an unknown name is answered like a wrong password', async () => {
+    const attempt = async (signInName: string) => {
+      const answer = await application.ask('/api/session', { method: 'POST', body: { signInName, password: 'not the one' } })
+      return { status: answer.status, message: ((await answer.json()) as { error: { message: string } }).error.message }
+    }
+    expect(await attempt('nobody')).toEqual(await attempt('rua'))
+    for (let i = 0; i < 5; i++) await attempt('rua')
+    expect((await attempt('rua')).status).toBe(429)
+  })
+
+  it('instruments answer anybody, and refuse bad input at its field', async () => {
+    const { tools } = await (await application.ask('/api/tools')).json() as { tools: { id: string, example: unknown }[] }
+    expect(tools.map(t => t.id)).toEqual(expect.arrayContaining(['identify/date-code', 'power/rails', 'safety/gate']))
+    for (const { id, example } of tools) {
+      const answer = await application.ask(`/api/tools/${id}`, { method: 'POST', body: example })
+      expect([answer.status, Object.keys(await answer.json() as object)], id).toEqual([200, ['result']])
+    }
+    const refused = await application.ask('/api/tools/power/rails', { method: 'POST', body: { rails: [{ name: '+5 V', nominalV: 0, readings: [] }] } })
+    expect([refused.status, await refused.json()]).toMatchObject([422, { error: { code: 'bad-input', field: 'rails.0.nominalV' } }])
+    const tooLarge = await application.ask('/api/tools/identify/date-code', { method: 'POST', body: { code: 'x'.repeat(1_100_000) } })
+    expect(tooLarge.status).toBe(413)
+    expect(await (await application.ask('/api/health')).json()).toMatchObject({ ok: true })
+  })
+})
+
+describe('in the interface', () => {
+  it('a signed-out visitor gets to the sign-in page and to the tool wall, no further', async () => {
+    await visitor.open(`/m/${tag}`)
+    await visitor.sees('Demo: come in as')
+    await visitor.open('/tools/identify/date-code')
+    await visitor.fill('As it stands on the part', '8253')
+    await visitor.sees('1982 has only 52 weeks')
+    expect(await visitor.text()).not.toContain('Pin the result')
+  })
+
+  it('a volunteer is not offered what only coordinators may do', async () => {
+    await visitor.signIn('baraka')
+    await visitor.open(`/m/${tag}?stage=make-safe`)
+    await visitor.sees('Facts for power')
+    expect(await visitor.offers('Overrule the gate')).toBe(false)
+    await visitor.open(`/m/${tag}?stage=home`)
+    await visitor.sees('A coordinator chooses it.', 'A coordinator switches it.')
+    await visitor.open('/settings')
+    await visitor.sees('Practice')
+    expect(await visitor.offers('Add a person')).toBe(false)
+  })
+
+  it('a reader sees the sheet and no form', async () => {
+    await visitor.press('Baraka Otieno')
+    await visitor.press('Sign out')
+    await visitor.sees('Demo: come in as')
+    await visitor.signIn('petra')
+    await visitor.open(`/m/${tag}?stage=mend`)
+    await visitor.sees('Faults')
+    expect(await visitor.driver.executeScript('return document.querySelectorAll("main form").length')).toBe(0)
+  })
+})
+
+it('an empty folder asks for its first coordinator, once', async () => {
+  const fresh = await startApplication({ demo: false })
+  const first = await Visitor.arrives(fresh.address)
+  try {
+    await first.open('/')
+    await first.sees('An empty bench')
+    await first.fill('Name of the collection', 'Harbour light')
+    await first.fill('Your name', 'Ines Moreau')
+    await first.fill('Sign-in name', 'ines')
+    await first.fill('Password', 'short')
+    await first.press('Set up the bench')
+    await first.sees('at least ten characters')
+    await first.fill('Password', 'a long enough one')
+    await first.press('Set up the bench')
+    await first.sees('Book in the first one')
+    const again = { collection: 'x', name: 'x', signInName: 'x', password: 'another long one' }
+    expect((await fresh.ask('/api/first-start', { method: 'POST', body: again })).status).toBe(409)
+    expect(await (await fresh.ask('/api/session')).json()).toMatchObject({ demoSignIns: [] })
+  }
+  finally {
+    await first.leaves()
+    await fresh.stop()
+  }
+})

@@ -1,0 +1,53 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { stages } from '#core/planning/stages'
+import { type Application, startApplication } from './support/application'
+import { Visitor } from './support/visitor'
+
+let application: Application
+let ilka: Visitor
+let cookie: string
+
+beforeAll(async () => {
+  application = await startApplication()
+  ilka = await Visitor.arrives(application.address)
+  cookie = await application.cookieOf('ilka', 'lantern-room-7')
+})
+afterAll(async () => {
+  await ilka?.leaves()
+  await application?.stop()
+})
+
+describe.each(['light', 'dark'])('axe finds nothing on a %s surface', (theme) => {
+  const clean = async (path: string, ...seen: string[]) => {
+    await ilka.open(path)
+    await ilka.driver.executeScript(`localStorage.setItem('jolly-bench-theme', '${theme}')`)
+    await ilka.open(path)
+    await ilka.sees(...seen)
+    expect(await ilka.violations(), path).toEqual([])
+  }
+
+  it('signed out', async () => {
+    await ilka.open('/')
+    await ilka.driver.manage().deleteAllCookies()
+    await clean('/sign-in', 'Demo: come in as')
+    await clean('/tools', 'Every instrument on its own')
+    const { passport } = await (await application.ask(`/api/machines/${await application.tagOf('Weather club', cookie)}`, { cookie })).json() as { passport: { path: string } }
+    await clean(passport.path, 'machine passport')
+  })
+
+  it('in every place', async () => {
+    await ilka.signIn('ilka')
+    await clean('/', 'Urgent', 'Next moves')
+    await clean('/store', '23 machines')
+    await clean('/parts', 'A start depends on them')
+    await clean('/settings', 'People')
+    await clean('/book-in', 'What it is')
+    for (const [id, seen] of [['identify/date-code', 'Readings'], ['power/rails', 'Add a rail'], ['safety/gate', 'What would open it']] as const) await clean(`/tools/${id}`, seen)
+  })
+
+  it('on every stage of a sheet, and on the label', async () => {
+    const tag = await application.tagOf('Harbour office', cookie)
+    for (const stage of stages) await clean(`/m/${tag}?stage=${stage}`, 'Harbour office', 'Next moves')
+    await clean(`/m/${tag}/label`, 'Replaced and repaired')
+  })
+})

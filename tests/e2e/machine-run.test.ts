@@ -1,0 +1,166 @@
+import { afterAll, beforeAll, expect, it } from 'vitest'
+import { type Application, startApplication } from './support/application'
+import { Visitor } from './support/visitor'
+
+let application: Application
+let ilka: Visitor
+
+beforeAll(async () => {
+  application = await startApplication()
+  ilka = await Visitor.arrives(application.address)
+  await ilka.signIn('ilka')
+})
+afterAll(async () => {
+  await ilka?.leaves()
+  await application?.stop()
+})
+
+/** Shows a stage of the open machine, through the run at the top. */
+const stage = async (title: string) => {
+  await ilka.driver.executeScript(`[...document.querySelectorAll('[aria-label="The run"] button')].find(b => b.textContent.trim().startsWith('${title}')).click()`)
+  await ilka.sees(title)
+}
+
+it('a machine goes from the back door to a printed label', async () => {
+  // Arrive
+  await ilka.press('Book in a machine')
+  await ilka.fill('Model or description', 'petrel 8')
+  await ilka.sees('Known model.', 'three-rail memory')
+  await ilka.fill('Maker', 'Tarnwick Instruments')
+  await ilka.fill('Nickname', 'Breakwater')
+  await ilka.fill('Weight', '3,2 kg')
+  await ilka.choose('How it came', 'Given')
+  await ilka.fill('From whom', 'the harbour pilot')
+  await ilka.fill('Last powered', '1991')
+  await ilka.fill('Claims, one a line', 'It is only a fuse\nWorked when stored')
+  await ilka.press('Add a marking')
+  await ilka.fill('Marking 1', '8253')
+  await ilka.sees('1982 has only 52 weeks')
+  await ilka.fill('Marking 1', '8153')
+  await ilka.sees('Most likely week 53 of 1981')
+  await ilka.press('Book in', 'Book in')
+  await ilka.sees('Breakwater', 'Not yet assessed', '“It is only a fuse”', 'week 53 of 1981', '3.2 kg')
+
+  // Look
+  await stage('Look')
+  await ilka.press('Move to Look')
+  await ilka.press('Look at Main board')
+  await ilka.choose('Is it there?', 'Present')
+  await ilka.choose('Condition', '1 Minor')
+  await ilka.fill('Note', 'dull sockets')
+  await ilka.press('Keep what was found')
+  await ilka.sees('Grade 1, minor')
+  await ilka.press('Record damage')
+  await ilka.choose('Kind', 'Tide line')
+  await ilka.fill('Where exactly', 'lower board edge')
+  await ilka.choose('Severity', 'Slight')
+  await ilka.press('Record it')
+  await ilka.sees('Slight tide line, lower board edge.')
+
+  // Make safe: closed, then guarded, each judged before it is kept
+  await stage('Make safe')
+  const answers = { 'Line-filter capacitors': 'Seen, not cracked', 'Battery': 'None fitted', 'Liquid or heavy dirt': 'No', 'Burnt trace or part': 'None seen', 'Short on a rail': 'Measured, none', 'Mains lead': 'Sound', 'Power supply': 'Known', 'Fan': 'None by design', 'Picture tube': 'None', 'Wiring': 'As built, or understood', 'Smoke or smell reported': 'No' }
+  for (const [fact, value] of Object.entries(answers)) await ilka.choose(fact, value)
+  await ilka.fill('Inspected by', 'Ilka')
+  await ilka.sees('As entered below, not kept yet', 'Do not energise it. The reasons are below.')
+  await ilka.press('Keep these facts')
+  await ilka.sees('Inspected for power.')
+  await ilka.choose('Line-filter capacitors', 'Replaced')
+  await ilka.press('Keep these facts')
+  await ilka.sees('One attended start with limited current')
+
+  // Clean, and a wait that shows on the shelf
+  await stage('Clean')
+  await ilka.fill('What was cleaned', 'the case')
+  await ilka.fill('With what', 'soapy water')
+  await ilka.press('Record it')
+  await ilka.sees('Cleaned the case with soapy water.')
+  await ilka.press('Start a wait')
+  await ilka.fill('What it waits for', 'case drying')
+  await ilka.press('Start the wait', 'Start a wait')
+  await ilka.sees('Wait started: case drying.', '8 h')
+
+  // Mend
+  await stage('Mend')
+  await ilka.fill('Symptom', 'No picture')
+  await ilka.press('Report it')
+  await ilka.sees('Stops the machine')
+  await ilka.press('Add an observation')
+  await ilka.fill('What was observed', 'Random characters: the video circuit works')
+  await ilka.press('Keep the observation')
+  await ilka.sees('Observed on “No picture”')
+  await ilka.press('Want a part')
+  await ilka.fill('Part', 'Memory chip')
+  await ilka.flip('The machine cannot be started without it')
+  await ilka.press('Put it on the list')
+  await ilka.sees('Cannot be started without it')
+
+  // Prove: refused with every reason, readings judged as typed
+  await stage('Prove')
+  await ilka.fill('What was tested', 'All keys')
+  await ilka.press('Sign it off')
+  await ilka.sees('It cannot be signed off yet.', 'Open fault that stops it: No picture.', 'Still waiting: case drying.', 'Not every rail has been read.')
+  await ilka.choose('Rail', '+12 V')
+  await ilka.fill('Reading in volts', '10.9')
+  await ilka.choose('Load', 'Without load')
+  await ilka.sees('+12 V is low: 10.9 V without load. Read it again under load.')
+  await ilka.press('Keep the reading')
+  await ilka.sees('A rail was low without a load.')
+  for (const [rail, value] of [['+12 V', '11.75'], ['+5 V', '4.96'], ['-5 V', '−5,09']] as const) {
+    await ilka.choose('Rail', rail)
+    await ilka.choose('Load', 'Under load')
+    await ilka.fill('Reading in volts', value)
+    await ilka.press('Keep the reading')
+    await ilka.sees(`Read ${rail}: ${value.replace(',', '.')} V under load.`)
+  }
+  await ilka.sees('+12 V was low only without a load.', 'Clear to run')
+
+  await stage('Mend')
+  await ilka.press('Found and fitted')
+  await ilka.press('Enter a repair')
+  await ilka.fill('What was done', 'Replaced the memory chip')
+  await ilka.flip('It closed the fault')
+  await ilka.press('Keep the repair')
+  await ilka.sees('That closed it.')
+  await stage('Clean')
+  await ilka.press('End it early')
+  await ilka.sees('Wait ended early: case drying.')
+  await stage('Prove')
+  await ilka.press('Move to Prove')
+  await ilka.fill('What was tested', 'All keys, tape in and out')
+  await ilka.press('Sign it off')
+  await ilka.sees('Signed off by Ilka Brandvold')
+
+  // Home: life, question, passport, label
+  await stage('Home')
+  await ilka.press('Choose Demonstration')
+  await ilka.sees('Its life from now on: demonstration.')
+  await ilka.press('Move to Home')
+  await ilka.press('Ask a question')
+  await ilka.fill('Question', 'Who wrote on the lid?')
+  await ilka.press('Keep the question')
+  await ilka.sees('Who wrote on the lid?')
+  await ilka.press('Switch it on')
+  await ilka.sees('Anybody with this link can read it')
+  const path = await ilka.driver.executeScript<string>('return document.querySelector(\'a[href^="/passport/"]\').getAttribute("href")')
+  const shown = await (await application.ask(path)).text()
+  expect(shown).toContain('No picture')
+  for (const secret of ['harbour pilot', 'Ilka', 'only a fuse']) expect(shown).not.toContain(secret)
+
+  await ilka.press('Open the label')
+  await ilka.sees('Replaced the memory chip', '1 × Memory chip', '+5 V: 4.96 V', 'demonstration', 'Who wrote on the lid?')
+  expect((await ilka.print()).subarray(0, 5).toString()).toBe('%PDF-')
+})
+
+it('is found again by what was said of it, and answers keys', async () => {
+  await ilka.open('/store')
+  await ilka.fill('Find by name, claim, note or fault', 'only fuse')
+  await ilka.sees('2 machines', 'Breakwater', 'Harbour office')
+  await ilka.open('/')
+  await ilka.sees('Urgent')
+  await ilka.driver.actions().sendKeys('t').perform()
+  await ilka.sees('Every instrument on its own')
+  await ilka.press('Power gate Computes whether a machine may be energised, with reasons and what would open the gate.'.replace(/^/, 'safety/gate '))
+  await ilka.choose('School', 'Caps first')
+  await ilka.sees('Do not energise it. The reasons are below.')
+})

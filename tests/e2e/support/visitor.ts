@@ -1,0 +1,127 @@
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { createRequire } from 'node:module'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { Builder, Key, type WebDriver, type WebElement } from 'selenium-webdriver'
+import chrome from 'selenium-webdriver/chrome.js'
+import { people } from '../../../demo/people'
+
+const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
+const patienceMs = 15_000
+
+/** Finds what a person would: a control by its visible label, a button or link by its words, within a form or card of that name. */
+const finder = `
+  const [kind, name, within] = arguments
+  const words = e => (e.getAttribute('aria-label') || e.innerText || e.textContent || '').replace(/\\s+/g, ' ').trim()
+  const seen = e => e.getClientRects().length > 0
+  const called = e => e.getAttribute('aria-label') || words(document.getElementById(e.getAttribute('aria-labelledby') || '') || document.createElement('i'))
+  const scopes = within ? [...document.querySelectorAll('form, section, article, [role=dialog], nav, li')].filter(e => seen(e) && (called(e) === within)) : [document]
+  const all = selector => scopes.flatMap(s => [...s.querySelectorAll(selector)]).filter(seen)
+  if (kind === 'field') {
+    const label = all('label').find(l => words(l) === name && l.htmlFor)
+    return (label && document.getElementById(label.htmlFor)) || all('input, textarea, select').find(e => e.getAttribute('aria-label') === name) || null
+  }
+  if (kind === 'switch') { const label = all('label').find(l => words(l) === name); return label ? label.parentElement.querySelector('[role=switch]') : null }
+  if (kind.startsWith('choice:')) {
+    const group = all('[role=radiogroup]').find(g => called(g) === kind.slice(7))
+    return group ? [...group.querySelectorAll('[role=radio]')].find(r => words(r) === name) || null : null
+  }
+  if (kind === 'press') return all('button, a, summary').find(e => words(e) === name && !e.disabled) || null
+  return null`
+
+/** One person at one browser. */
+export class Visitor {
+  private constructor(readonly driver: WebDriver, private readonly address: string, private readonly profile: string) {}
+
+  static async arrives(address: string): Promise<Visitor> {
+    const profile = mkdtempSync(join(tmpdir(), 'jolly-bench-chromium-'))
+    const options = new chrome.Options()
+    options.addArguments('--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--window-size=1280,800', `--user-data-dir=${profile}`)
+    options.setBinaryPath('/usr/bin/chromium')
+    const driver = await new Builder().forBrowser('chrome').setChromeOptions(options).setChromeService(new chrome.ServiceBuilder('/usr/bin/chromedriver')).build()
+    return new Visitor(driver, address, profile)
+  }
+
+  async leaves() {
+    await this.driver.quit()
+    rmSync(this.profile, { recursive: true, force: true })
+  }
+
+  open = (path: string) => this.driver.get(this.address + path)
+
+  async signIn(signInName: (typeof people)[number]['signInName']) {
+    const { password, name } = people.find(p => p.signInName === signInName)!
+    await this.open('/sign-in')
+    await this.fill('Sign-in name', signInName)
+    await this.fill('Password', password)
+    await this.press('Sign in', 'Sign in')
+    // The sign-in page of the demo names everybody, so it has to be gone first.
+    await this.seesNoMore('Demo: come in as')
+    await this.sees(name)
+  }
+
+  private async find(kind: string, name: string, within?: string): Promise<WebElement> {
+    return await this.driver.wait(() => this.driver.executeScript<WebElement | null>(finder, kind, name, within), patienceMs, `${kind} “${name}”${within ? ` in ${within}` : ''} was not found`) as WebElement
+  }
+
+  async fill(label: string, text: string, within?: string) {
+    const field = await this.find('field', label, within)
+    // As a person empties it; the driver's own clearing is not heard by the page.
+    await field.sendKeys(Key.chord(Key.CONTROL, 'a'), Key.BACK_SPACE, text)
+  }
+
+  async valueOf(label: string, within?: string) {
+    return await (await this.find('field', label, within)).getAttribute('value')
+  }
+
+  async choose(group: string, option: string, within?: string) {
+    const choice = await this.find(`choice:${group}`, option, within)
+    await this.driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', choice)
+    await choice.click()
+  }
+
+  async flip(label: string, within?: string) {
+    await (await this.find('switch', label, within)).click()
+  }
+
+  async press(words: string, within?: string) {
+    // The page may be drawn anew between finding and pressing; then it is found again.
+    await this.driver.wait(async () => {
+      const target = await this.find('press', words, within)
+      try {
+        await this.driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', target)
+        await target.click()
+        return true
+      }
+      catch (error) {
+        if (['StaleElementReferenceError', 'ElementClickInterceptedError'].includes((error as Error).name)) return false
+        throw error
+      }
+    }, patienceMs)
+  }
+
+  text = () => this.driver.executeScript<string>('return document.body.innerText.replace(/\\s+/g, " ")')
+
+  async sees(...texts: string[]) {
+    for (const text of texts) await this.driver.wait(async () => (await this.text()).includes(text), patienceMs, `“${text}” was not seen`)
+  }
+
+  async seesNoMore(text: string) {
+    await this.driver.wait(async () => !(await this.text()).includes(text), patienceMs, `“${text}” is still seen`)
+  }
+
+  /** Whether something can be pressed right now. */
+  offers = async (words: string, within?: string) => await this.driver.executeScript(finder, 'press', words, within) !== null
+
+  /** The page as the printer gets it: a PDF. The types of the driver do not know this call yet. */
+  async print(): Promise<Buffer> {
+    const driver = this.driver as unknown as { printPage: (options: object) => Promise<string> }
+    return Buffer.from(await driver.printPage({}), 'base64')
+  }
+
+  /** Violations that axe finds on the page, each with where. */
+  async violations(): Promise<string[]> {
+    await this.driver.executeScript(axeSource)
+    return await this.driver.executeAsyncScript<string[]>(`const done = arguments[0]; axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'] }).then(r => done(r.violations.flatMap(v => v.nodes.map(n => v.id + ': ' + n.target + ' ' + (n.any[0]?.message || n.failureSummary || '')))))`)
+  }
+}

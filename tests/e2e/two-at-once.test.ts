@@ -1,0 +1,66 @@
+import { afterAll, beforeAll, expect, it } from 'vitest'
+import { type Application, startApplication } from './support/application'
+import { Visitor } from './support/visitor'
+
+let application: Application
+let ilka: Visitor
+let baraka: Visitor
+let sheet: string
+
+beforeAll(async () => {
+  application = await startApplication()
+  ;[ilka, baraka] = await Promise.all([Visitor.arrives(application.address), Visitor.arrives(application.address)])
+  await Promise.all([ilka.signIn('ilka'), baraka.signIn('baraka')])
+  sheet = `/m/${await application.tagOf('Quay desk', await application.cookieOf('ilka', 'lantern-room-7'))}`
+})
+afterAll(async () => {
+  await Promise.all([ilka?.leaves(), baraka?.leaves()])
+  await application?.stop()
+})
+
+it('one sees what the other does, without reloading', async () => {
+  await ilka.open(`${sheet}?stage=mend`)
+  await baraka.open(`${sheet}?stage=mend`)
+  await baraka.sees('Two keyboard columns dead')
+  await ilka.press('Report a fault')
+  await ilka.fill('Symptom', 'Cursor does not blink')
+  await ilka.press('Report it')
+  await baraka.sees('Cursor does not blink')
+})
+
+it('a stale edit is offered both versions, and either can be kept', async () => {
+  await ilka.open(`${sheet}?stage=look`)
+  await baraka.open(`${sheet}?stage=look`)
+  for (const visitor of [ilka, baraka]) await visitor.press('Look at Case')
+  await ilka.fill('Note', 'glue taken off')
+  await baraka.fill('Note', 'hinge is cracked')
+  await ilka.press('Keep what was found')
+  await ilka.sees('Case: grade 1, minor. Glue'.replace('Glue', 'glue taken off.'))
+  await baraka.press('Keep what was found')
+  await baraka.sees('Ilka Brandvold changed this', 'glue taken off', 'Nothing of yours is lost')
+  expect(await baraka.valueOf('Note', 'Condition of Case')).toBe('hinge is cracked')
+  await baraka.press('Keep mine')
+  await ilka.sees('hinge is cracked')
+
+  // The other way round: taking theirs fills the form with it, and it can be kept as it is.
+  await baraka.press('Look at Case')
+  await baraka.fill('Note', 'hinge mended')
+  await ilka.press('Look at Case')
+  await ilka.fill('Note', 'hinge and feet gone')
+  await ilka.press('Keep what was found')
+  await baraka.sees('hinge and feet gone')
+  await baraka.press('Keep what was found')
+  await baraka.press('Take theirs')
+  expect(await baraka.valueOf('Note', 'Condition of Case')).toBe('hinge and feet gone')
+})
+
+it('finds its way back after the server was restarted', async () => {
+  await ilka.open(sheet)
+  await ilka.sees('Quay desk')
+  await application.restart()
+  await baraka.open(`${sheet}?stage=mend`)
+  await baraka.press('Report a fault')
+  await baraka.fill('Symptom', 'Fan hums')
+  await baraka.press('Report it')
+  await ilka.sees('Fault reported: Fan hums')
+})
