@@ -93,7 +93,7 @@ export function deviationPct(valueV: number, nominalV: number): number {
 function findingsFor(rail: Rail, reading: RailReading, { lowV, highV, tolerancePct }: { lowV: number, highV: number, tolerancePct: number }, all: Rail[], source: string): Finding[] {
   const { valueV, load } = reading
   const read = `${volts(valueV)} ${loadWords[load]}`
-  const allowed = `${volts(lowV)} to ${volts(highV)} is allowed: ${volts(rail.nominalV)} within ${tolerancePct} %`
+  const allowed = `${volts(lowV)} to ${volts(highV)} is allowed: ${volts(rail.nominalV)} within ${tolerancePct} %.`
   const share = valueV / rail.nominalV
   const within = (value: number, nominalV: number) => Math.abs(value / nominalV - 1) * 100 <= toleranceFor(nominalV).tolerancePct
 
@@ -150,6 +150,9 @@ function overall(rails: JudgedRail[], verdict: RailVerdict): Finding {
     case 'good': return finding('fine', 'rails.good', rails.length === 1 ? 'The rail is within limits.' : `All ${rails.length} rails are within limits.`, because)
   }
 }
+
+/** A verdict as the history writes it behind a reading. */
+export const railVerdictWords: Record<RailVerdict, string> = { good: 'within limits', reread: 'low without load, to be read again', out: 'out of limits', unread: 'not judged' }
 
 export const loadWords: Record<Load, string> = { unloaded: 'without load', loaded: 'under load', unknown: 'load not noted' }
 

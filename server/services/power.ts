@@ -56,5 +56,5 @@ export function takeReading({ tx, machine, at, now, write }: MachineWork, { rail
   const { id } = tx.insert(readings).values({ machineId: machine.id, rail, valueV, load, at }).returning().get()
   const judged = assess(loadMachine(tx, machine), now).rails?.rails.find(r => r.name === rail)
   if (!judged) throw new InputError('rail', rail, `Rail: ${rail} is not expected on ${machine.tag}. Choose one of the list, or add it to the rails expected.`)
-  write('reading.taken', { rail, valueV, load, says: judged.findings[0]?.says ?? '' }, { subject: { table: 'readings', id } })
+  write('reading.taken', { rail, valueV, load, verdict: judged.verdict }, { subject: { table: 'readings', id } })
 }

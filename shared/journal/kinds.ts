@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { damageKinds, severityNames } from '#core/condition/damage'
 import { grades, presenceNames } from '#core/condition/grades'
 import { lifeNames, stageNames } from '#core/planning/stages'
-import { loadWords, volts } from '#core/power/rails'
+import { type RailVerdict, loadWords, railVerdictWords, volts } from '#core/power/rails'
 import { gateWords } from '#core/safety/gate'
 import { type PowerFactName, factValue, powerFacts, schoolNames } from '#core/safety/power-facts'
 import { type Acquisition, type PartOutcome, type Role, acquisitionNames, partOutcomeNames, roleNames } from '../contracts/vocabulary'
@@ -57,7 +57,7 @@ export const journalKinds = {
   'part.settled': kind(z.object({ name: s, outcome: word<PartOutcome>() }), d => `${d.name}: ${partOutcomeNames[d.outcome].toLowerCase()}.`),
 
   'rails.expected': kind(z.object({ rails: z.array(z.object({ name: s, nominalV: n })) }), d => `Rails expected: ${d.rails.map(r => r.name).join(', ')}.`),
-  'reading.taken': kind(z.object({ rail: s, valueV: n, load: word<keyof typeof loadWords>(), says: s }), d => `Read ${d.rail}: ${volts(d.valueV)} ${loadWords[d.load]}. ${d.says}`, observed),
+  'reading.taken': kind(z.object({ rail: s, valueV: n, load: word<keyof typeof loadWords>(), verdict: word<RailVerdict>() }), d => `Read ${d.rail}: ${volts(d.valueV)} ${loadWords[d.load]}; ${railVerdictWords[d.verdict]}.`, observed),
   'machine.signed-off': kind(z.object({ statement: s }), d => `Signed off: ${ending(d.statement)}`),
   'sign-off.ended': kind(z.object({ why: s }), d => `The sign-off no longer stands: ${ending(d.why)}`),
   'life.chosen': kind(z.object({ life: word<keyof typeof lifeNames>() }), d => `Its life from now on: ${lifeNames[d.life].title.toLowerCase()}.`),

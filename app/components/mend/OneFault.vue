@@ -8,7 +8,7 @@ const times = useTimes()
 const doing = ref<'observe' | 'repair' | 'change'>()
 const story = computed(() => [
   ...props.fault.observations.map(o => ({ key: `o${o.id}`, at: o.at, word: 'Found', says: o.says })),
-  ...props.fault.repairs.map(r => ({ key: `r${r.id}`, at: r.at, word: r.closes ? 'Repair, closed it' : 'Repair, did not close it', says: r.did })),
+  ...props.fault.repairs.map(r => ({ key: `r${r.id}`, at: r.at, word: r.closes ? 'Repair, closed' : 'Repair, still open', says: r.did })),
 ].sort((a, b) => a.at.localeCompare(b.at)))
 const begin = (what: typeof doing.value) => (doing.value = doing.value === what ? undefined : what)
 </script>
@@ -20,7 +20,7 @@ const begin = (what: typeof doing.value) => (doing.value = doing.value === what 
       <span v-if="!fault.open" class="font-semibold text-fine">Closed</span><span v-else-if="fault.stopsMachine" class="font-semibold text-stop">Stops the machine</span><span v-else class="font-semibold text-care">Does not stop it</span>
       <span v-if="fault.firstSeen" class="hint">First seen {{ fault.firstSeen }}</span>
     </header>
-    <ol v-if="story.length" class="grid gap-1.5"><li v-for="one in story" :key="one.key" class="grid gap-x-3 sm:grid-cols-[11rem_1fr]"><span class="hint">{{ times.day(one.at) }}, {{ one.word.toLowerCase() }}</span><span>{{ one.says }}</span></li></ol>
+    <ol v-if="story.length" class="grid gap-1.5"><li v-for="one in story" :key="one.key" class="grid gap-x-3 sm:grid-cols-[13rem_1fr]"><span class="hint">{{ times.day(one.at) }}, {{ one.word.toLowerCase() }}</span><span>{{ one.says }}</span></li></ol>
     <p v-else class="hint">Nothing observed yet.</p>
     <div class="flex flex-wrap gap-1">
       <button v-if="session.may('observe-fault')" type="button" class="button button-quiet" :aria-expanded="doing === 'observe'" @click="begin('observe')">Add an observation</button>

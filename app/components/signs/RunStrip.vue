@@ -21,7 +21,7 @@ onMounted(() => {
     </span>
   </div>
   <div v-else ref="strip" class="flex items-end overflow-x-auto" role="group" aria-label="The run" tabindex="-1">
-    <button v-for="(tile, i) in run" :key="tile.stage" type="button" class="relative min-w-21 flex-1 overflow-hidden border border-edge bg-field text-left not-first:-ml-px" :class="[tile.stage === current ? 'h-16' : 'h-13', tile.stage === viewed && 'z-10 border-2 border-enamel']" :aria-pressed="tile.stage === viewed" @click="$emit('view', tile.stage)">
+    <button v-for="(tile, i) in run" :key="tile.stage" type="button" class="relative min-w-24 flex-1 overflow-hidden border border-edge bg-field text-left not-first:-ml-px" :class="[tile.stage === current ? 'h-16' : 'h-13', tile.stage === viewed && 'z-10 border-2 border-enamel']" :aria-pressed="tile.stage === viewed" @click="$emit('view', tile.stage)">
       <span class="absolute inset-x-0 bottom-0 bg-verdigris/30 transition-[height]" :style="{ height: `${tile.share * 100}%` }" aria-hidden="true" />
       <span class="relative grid px-2 py-1">
         <span class="font-display font-semibold whitespace-nowrap" :class="tile.stage === current && 'underline decoration-2 underline-offset-4'">{{ tile.title }}</span>

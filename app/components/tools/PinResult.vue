@@ -11,9 +11,11 @@ const pinned = ref('')
 <template>
   <OneCard title="Pin the result" hint="What the instrument shows now goes into the history of a machine.">
     <p v-if="!input" class="hint">Nothing to pin yet: give the instrument something to work on.</p>
-    <CommandForm v-else command="pin-result" :machine="tag" :initial="{}" :fixed="{ tool, input }" label="Pin the result" submit="Pin it" keeps @done="pinned = tag">
+    <template v-else>
       <div class="grid max-w-sm gap-1"><label for="pin-to" class="font-semibold">To which machine</label><select id="pin-to" v-model="tag" class="entry"><option value="" disabled>Choose a machine</option><option v-for="machine in machines.list" :key="machine.tag" :value="machine.tag">{{ machine.tag }} {{ machine.nickname || machine.name }}</option></select></div>
-      <template #beside><span v-if="pinned" class="inline-flex items-center gap-1"><PhPushPin aria-hidden="true" />Pinned to <NuxtLink :to="`/m/${pinned}`">{{ pinned }}</NuxtLink></span></template>
-    </CommandForm>
+      <CommandForm v-if="tag" command="pin-result" :machine="tag" :initial="{}" :fixed="{ tool, input }" label="Pin the result" submit="Pin it" keeps @done="pinned = tag">
+        <template #beside><span v-if="pinned" class="inline-flex items-center gap-1"><PhPushPin aria-hidden="true" />Pinned to <NuxtLink :to="`/m/${pinned}`">{{ pinned }}</NuxtLink></span></template>
+      </CommandForm>
+    </template>
   </OneCard>
 </template>

@@ -49,6 +49,8 @@ export class Visitor {
 
   open = (path: string) => this.driver.get(this.address + path)
 
+  size = (width: number, height: number) => (this.driver as chrome.Driver).sendDevToolsCommand('Emulation.setDeviceMetricsOverride', { width, height, deviceScaleFactor: 1, mobile: false })
+
   async signIn(signInName: (typeof people)[number]['signInName']) {
     const { password, name } = people.find(p => p.signInName === signInName)!
     await this.open('/sign-in')

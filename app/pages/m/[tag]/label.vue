@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { PhPrinter } from '@phosphor-icons/vue'
 import { gateWords } from '#core/safety/gate'
+import { volts } from '#core/power/rails'
 import { lifeNames } from '#core/planning/stages'
 
 /** The label that goes inside the case: dated, with what was done and what to watch. */
@@ -29,7 +30,7 @@ const print = () => window.print()
       <header class="flex items-start justify-between gap-4"><div><h1>{{ sheet.identity.nickname || sheet.identity.name }}</h1><p>{{ sheet.identity.name }}<template v-if="sheet.identity.maker">, {{ sheet.identity.maker }}</template><template v-if="sheet.identity.serial">, no. {{ sheet.identity.serial }}</template></p></div><TagTape :tag="tag" /></header>
       <p>{{ session.collection?.name }}, {{ times.day(new Date().toISOString()) }}</p>
       <section><h2>Replaced and repaired</h2><ul v-if="replaced.length" class="ml-5 list-disc"><li v-for="one in replaced" :key="one">{{ one }}</li></ul><p v-else>Nothing.</p></section>
-      <section><h2>Rails as last read</h2><p v-if="sheet.rails" class="figure">{{ sheet.rails.rails.map(r => `${r.name}: ${r.deciding ? `${r.deciding.valueV} V` : 'not read'}`).join('   ') }}</p><p v-else>Not read.</p></section>
+      <section><h2>Rails as last read</h2><p v-if="sheet.rails" class="figure">{{ sheet.rails.rails.map(r => `${r.name}: ${r.deciding ? volts(r.deciding.valueV) : 'not read'}`).join(' · ') }}</p><p v-else>Not read.</p></section>
       <p><strong>When this was written:</strong> {{ gateWords[sheet.power.inForce].title.toLowerCase() }}; {{ sheet.signOff.standing ? `signed off ${times.day(sheet.signOff.standing.at)}` : 'not signed off' }}<template v-if="sheet.life">; {{ lifeNames[sheet.life].title.toLowerCase() }}</template>. Check again before power.</p>
       <section v-if="sheet.questions.some(q => !q.settled)"><h2>Still open</h2><ul class="ml-5 list-disc"><li v-for="q in sheet.questions.filter(q => !q.settled)" :key="q.id">{{ q.question }}</li></ul></section>
     </article>

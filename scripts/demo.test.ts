@@ -1,0 +1,54 @@
+import { execFile } from 'node:child_process'
+import { mkdtempSync, readFileSync, rmSync, statSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { promisify } from 'node:util'
+import Database from 'better-sqlite3'
+import { afterAll, beforeAll, expect, it } from 'vitest'
+import { stages } from '#core/planning/stages'
+import { gateVerdicts } from '#core/safety/gate'
+import { openDatabase } from '../server/db/connection'
+import { listMachines, machineSheet } from '../server/services/queries'
+import { sessionSecret } from './lib/setup.mjs'
+
+const runTsx = (script: string, args: string[], env: Record<string, string> = {}) => promisify(execFile)('npx', ['tsx', script, ...args], { env: { ...process.env, ...env } })
+let folder: string
+
+beforeAll(async () => {
+  folder = mkdtempSync(join(tmpdir(), 'jolly-bench-demo-'))
+  await runTsx('scripts/fill-demo.ts', [folder])
+}, 60_000)
+afterAll(() => rmSync(folder, { recursive: true }))
+
+it('the demo shows every stage, every sign of the gate, waits that run and waits that are over', () => {
+  const db = openDatabase(folder)
+  const machines = listMachines(db, new Date())
+  expect(new Set(machines.map(m => m.stage))).toEqual(new Set(stages))
+  expect(new Set(machines.map(m => m.gate))).toEqual(new Set(gateVerdicts))
+  expect(new Set(machines.flatMap(m => m.waits).map(w => w.over))).toEqual(new Set([true, false]))
+  expect(machines.some(m => m.harm.rank > 0)).toBe(true)
+  expect(machines.every(m => machineSheet(db, new Date(), m.tag).history.length > 0)).toBe(true)
+  // A year of history: nothing happened tomorrow, and the oldest machine has been here for most of a year.
+  const ages = machines.map(m => m.daysHere)
+  expect([Math.min(...ages) >= 0, Math.max(...ages) > 300]).toEqual([true, true])
+  db.$client.close()
+})
+
+it('verify finds the demo whole, and names the first entry that was tampered with', async () => {
+  const whole = await runTsx('scripts/verify.ts', [], { JOLLY_DATA: folder })
+  expect(whole.stdout).toMatch(/^Whole: \d+ entries in 24 chains\.\n$/)
+  const client = new Database(join(folder, 'jolly-bench.sqlite'))
+  const id = (client.prepare('SELECT id FROM journal WHERE kind = \'fault.reported\' ORDER BY id LIMIT 1').get() as { id: number }).id
+  client.exec(`DROP TRIGGER journal_is_not_changed; UPDATE journal SET by = 'Nobody' WHERE id = ${id}`)
+  client.close()
+  const broken = await runTsx('scripts/verify.ts', [], { JOLLY_DATA: folder }).catch((error: { code: number, stdout: string }) => error)
+  expect(broken).toMatchObject({ code: 1, stdout: expect.stringContaining(`row ${id}`) as string })
+}, 60_000)
+
+it('the secret of the sessions is made once and readable by its owner alone', () => {
+  const secret = sessionSecret(folder)
+  expect(secret).toMatch(/^[0-9a-f]{64}$/)
+  expect(sessionSecret(folder)).toBe(secret)
+  expect(statSync(join(folder, 'session-secret')).mode & 0o777).toBe(0o600)
+  expect(readFileSync(join(folder, 'demo-sign-ins.json'), 'utf8')).not.toContain('hash')
+})

@@ -1,0 +1,20 @@
+import { ESLint } from 'eslint'
+import { expect, it } from 'vitest'
+
+const eslint = new ESLint()
+const complaints = async (filePath: string, code: string) => (await eslint.lintText(code, { filePath }))[0]!.messages.map(m => m.ruleId)
+
+it.each([
+  ['core/power/new.ts', '../../shared/contracts/views'], ['core/power/new.ts', '#shared/tools/index'], ['core/power/new.ts', 'node:fs'], ['core/power/new.ts', 'vue'],
+  ['shared/tools/new.ts', '../../server/db/connection'], ['server/services/new.ts', '../../app/stores/session'], ['app/pages/new.ts', '~~/server/services/work'], ['app/pages/new.ts', '../../server/services/work'],
+])('%s may not import %s', async (file, from) => {
+  expect(await complaints(file, `import { x } from '${from}'\nexport const y = x\n`)).toContain('no-restricted-imports')
+})
+
+it.each([['app/pages/new.ts', '#shared/contracts/views'], ['server/services/new.ts', '#core/power/rails'], ['shared/tools/new.ts', '#core/power/rails']])('%s may import %s', async (file, from) => {
+  expect(await complaints(file, `import { x } from '${from}'\nexport const y = x\n`)).toEqual([])
+})
+
+it('core has neither clock nor dice', async () => {
+  expect(await complaints('core/power/new.ts', 'export const now = () => [new Date(), Date.now(), Math.random()]\n')).toEqual(expect.arrayContaining(['no-restricted-syntax', 'no-restricted-properties']))
+})

@@ -1,0 +1,69 @@
+import { describe, expect, it } from 'vitest'
+import { type JournalData, type JournalKind, isOpen, isStrikeable, journalKinds, sentenceOf } from './kinds'
+
+/** One entry of every kind, and the sentence it reads as. A new kind without its line here does not compile. */
+const examples: { [K in JournalKind]: [JournalData<K>, string] } = {
+  'machine.booked-in': [{ tag: 'SH-2026-031', name: 'Petrel 8', maker: 'Tarnwick Instruments' }, 'Booked in as SH-2026-031: Petrel 8 by Tarnwick Instruments.'],
+  'provenance.recorded': [{ acquired: 'lent', fromWhom: 'the keepers’ trust', owner: 'the keepers’ trust' }, 'Lent to us, from the keepers’ trust; it belongs to the keepers’ trust.'],
+  'identity.corrected': [{ changes: [{ field: 'serial number', from: '', to: '17' }] }, 'Identity corrected: serial number “nothing” to “17”.'],
+  'claim.recorded': [{ says: 'only a fuse', byWhom: 'the giver' }, 'Claimed by the giver: “only a fuse”'],
+  'last-powered.recorded': [{ when: '', byWhom: '', what: 'smoked' }, 'Last powered at a time nobody knows: smoked.'],
+  'accessory.noted': [{ name: 'Mains lead' }, 'Came with it: Mains lead.'],
+  'date-code.read': [{ part: 'IC7', code: '8235', says: 'week 35 of 1982' }, 'Date code 8235 on IC7: week 35 of 1982.'],
+  'stage.moved': [{ from: 'mend', to: 'clean' }, 'Moved from Mend to Clean.'],
+  'bench.changed': [{ onBench: false }, 'Taken off the bench.'],
+  'assembly.added': [{ name: 'Drive C' }, 'Assembly added: Drive C.'],
+  'assembly.graded': [{ name: 'Case', presence: 'present', grade: 1, note: 'ticket glue' }, 'Case: grade 1, minor. ticket glue.'],
+  'damage.recorded': [{ assembly: 'Main board', kind: 'tide-line', where: 'lower edge', extent: '40 mm', severity: 'severe' }, 'Severe tide line on main board, lower edge, 40 mm.'],
+  'power.assessed': [{ changes: [{ fact: 'battery', to: 'out' }, { fact: 'fan', to: null }], inspected: true }, 'Inspected for power. Battery: out, nothing left behind; Fan: not looked at.'],
+  'school.chosen': [{ school: 'baseline-first' }, 'For this machine: baseline first.'],
+  'gate.overruled': [{ computed: 'keep-off', verdict: 'guarded-start', reason: 'Supply alone, board out' }, 'Gate overruled from Keep off to Guarded start: Supply alone, board out.'],
+  'gate.overrule-ended': [{ why: 'the facts have changed' }, 'Overrule of the gate ended: the facts have changed.'],
+  'cleaning.done': [{ what: 'the case', withWhat: 'soapy water', byWhom: 'Hanneke' }, 'Cleaned the case with soapy water.'],
+  'wait.started': [{ what: 'board drying', until: '2026-03-04T08:00:00.000Z' }, 'Wait started: board drying.'],
+  'wait.ended': [{ what: 'board drying', early: true }, 'Wait ended early: board drying.'],
+  'fault.reported': [{ symptom: 'No picture', firstSeen: '2026', stopsMachine: true }, 'Fault reported: No picture, first seen 2026; it stops the machine.'],
+  'fault.changed': [{ from: 'a', to: 'Rolling picture', stopsMachine: false }, 'Fault now reads: Rolling picture; it does not stop the machine.'],
+  'fault.observed': [{ symptom: 'No picture', says: 'Set a channel off?' }, 'Observed on “No picture”: Set a channel off?'],
+  'fault.repaired': [{ symptom: 'No picture', did: 'Retuned', closes: false }, 'Repair on “No picture”: Retuned. It did not close it.'],
+  'part.wanted': [{ name: 'Fuse', quantity: 2, stopsStart: true }, 'Wanted: 2 × Fuse; it cannot be started without.'],
+  'part.settled': [{ name: 'Fuse', outcome: 'fitted' }, 'Fuse: found and fitted.'],
+  'rails.expected': [{ rails: [{ name: '+5 V', nominalV: 5 }, { name: '-5 V', nominalV: -5 }] }, 'Rails expected: +5 V, -5 V.'],
+  'reading.taken': [{ rail: '-5 V', valueV: -5.09, load: 'loaded', verdict: 'good' }, 'Read -5 V: −5.09 V under load; within limits.'],
+  'machine.signed-off': [{ statement: 'All keys' }, 'Signed off: All keys.'],
+  'sign-off.ended': [{ why: 'A rail is out of limits.' }, 'The sign-off no longer stands: A rail is out of limits.'],
+  'life.chosen': [{ life: 'hands-on' }, 'Its life from now on: hands-on.'],
+  'question.asked': [{ question: 'Whose initials?' }, 'Open question: Whose initials?'],
+  'question.settled': [{ question: 'Whose initials?', answer: 'The tester’s' }, 'Question settled: Whose initials? The tester’s.'],
+  'passport.switched': [{ on: true }, 'Public passport switched on.'],
+  'result.pinned': [{ tool: 'identify/date-code', title: 'Date code', says: 'Most likely week 35 of 1982.' }, 'Date code: Most likely week 35 of 1982.'],
+  'entry.struck': [{ entryId: 7, reason: 'wrong rail' }, 'Entry 7 struck: wrong rail.'],
+  'practice.set': [{ name: 'Skerrow Head', school: 'caps-first', numbering: 'SH-{n}', zone: 'UTC' }, 'Practice of Skerrow Head: caps first, numbering SH-{n}, zone UTC.'],
+  'person.added': [{ name: 'Rua', role: 'volunteer' }, 'Rua added as volunteer.'],
+  'person.changed': [{ name: 'Rua', role: 'volunteer', active: false }, 'Rua is no longer active.'],
+}
+
+describe('every kind of entry', () => {
+  it.each(Object.entries(examples))('%s reads as one sentence', (kind, [data, sentence]) => {
+    expect(sentenceOf(kind, JSON.parse(JSON.stringify(data)))).toBe(sentence)
+  })
+
+  it('that names a donor, an owner, a claimant, a person or trust stays off the passport', () => {
+    expect(Object.keys(journalKinds).filter(kind => !isOpen(kind)).sort()).toEqual([
+      'claim.recorded', 'entry.struck', 'gate.overrule-ended', 'gate.overruled', 'identity.corrected', 'last-powered.recorded',
+      'passport.switched', 'person.added', 'person.changed', 'practice.set', 'provenance.recorded',
+    ])
+    // Who cleaned is kept, and not told.
+    expect(sentenceOf('cleaning.done', examples['cleaning.done'][0])).not.toContain('Hanneke')
+  })
+
+  it('can be struck only where it is an observation', () => {
+    expect(isStrikeable('reading.taken')).toBe(true)
+    expect(isStrikeable('machine.signed-off')).toBe(false)
+  })
+
+  it('of an unknown or older shape still reads as something, and is shown to nobody outside', () => {
+    expect(sentenceOf('reading.taken', { volts: 5 })).toBe('reading.taken.')
+    expect([isOpen('of.tomorrow'), isStrikeable('of.tomorrow')]).toEqual([false, false])
+  })
+})
