@@ -28,7 +28,7 @@ export function bookIn(work: Work, input: CommandInput<'book-in'>): { tag: strin
   const inUse = tx.select({ tag: machines.tag }).from(machines).all().map(m => m.tag)
   const tag = nextTag(practiceOf(tx).numbering, work.now.getUTCFullYear(), inUse)
   const { claims: said, accessories: came, dateCodes: codes, ...identity } = input
-  const machine = tx.insert(machines).values({ ...identity, uid: uuidv7(), tag, bookedInAt: at }).returning().get()
+  const machine = tx.insert(machines).values({ ...identity, name: model?.name ?? input.name, maker: model?.maker ?? input.maker, uid: uuidv7(), tag, bookedInAt: at }).returning().get()
   tx.insert(powerAssessments).values({ machineId: machine.id, facts: {} }).run()
   tx.insert(assemblies).values((model?.assemblies.length ? model.assemblies : defaultAssemblies).map(name => ({ machineId: machine.id, name }))).run()
 

@@ -1,5 +1,4 @@
 import { eq } from 'drizzle-orm'
-import { TZDate } from '@date-fns/tz'
 import { InputError } from '#core/kernel/input-error'
 import { checkTagPattern } from '#core/identify/tag'
 import type { CommandInput } from '#shared/contracts/commands'
@@ -8,6 +7,15 @@ import type { Tx } from './journal'
 import { NotNow } from './refusals'
 import { expectVersion } from './versions'
 import type { Work } from './work'
+
+function knownZone(zone: string): boolean {
+  try {
+    return Boolean(new Intl.DateTimeFormat('en-GB', { timeZone: zone }))
+  }
+  catch {
+    return false
+  }
+}
 
 /** The practice of the collection. @throws NotNow before the first start */
 export function practiceOf(tx: Tx): typeof practice.$inferSelect {
@@ -20,7 +28,7 @@ export function setPractice(work: Work, { version, ...input }: CommandInput<'set
   const before = practiceOf(work.tx)
   expectVersion(work, before, version, before.version, ['name', 'school', 'numbering', 'zone'])
   checkTagPattern(input.numbering)
-  if (Number.isNaN(new TZDate(work.now.getTime(), input.zone).getTime())) throw new InputError('zone', input.zone, 'Time zone: not known here. Write it as Europe/Lisbon.')
+  if (!knownZone(input.zone)) throw new InputError('zone', input.zone, 'Time zone: not known here. Write it as Europe/Lisbon.')
   work.tx.update(practice).set({ ...input, version: before.version + 1 }).where(eq(practice.id, 1)).run()
   work.write('practice.set', input)
 }

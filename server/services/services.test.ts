@@ -217,6 +217,15 @@ it('a passport shows neither donor, owner, place nor people, and nothing while i
   expect(() => passportOf(db, now, token)).toThrow(/switched off/)
 })
 
+it('refuses numbering and zones that would not do, at their fields', () => {
+  const set = (more: object) => performOnCollection(bench, ilka, 'set-practice', { version: 1, name: 'Skerrow Head', school: 'baseline-first', numbering: 'SH-{n:3}', zone: 'Europe/Dublin', ...more })
+  expect(() => set({ numbering: 'SH' })).toThrow(expect.objectContaining({ field: 'numbering' }) as InputError)
+  expect(() => set({ zone: 'Skerrow/Head' })).toThrow(expect.objectContaining({ field: 'zone' }) as InputError)
+  set({})
+  expect(bookIn()).toBe('SH-001')
+  expect(() => set({})).toThrow(Stale)
+})
+
 describe('people', () => {
   const change = (input: Parameters<typeof changePerson>[1]) => carryOut(bench, ilka, work => changePerson(work, input))
 

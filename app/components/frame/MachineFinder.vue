@@ -10,7 +10,7 @@ const found = ref<MachineSummary[]>([])
 const trouble = ref('')
 const field = useTemplateRef<{ el: HTMLInputElement }>('field')
 
-useShortcuts([{ key: '/', says: 'Find a machine', act: () => (field.value?.el as HTMLInputElement | undefined)?.focus() }])
+useShortcuts([{ key: '/', says: 'Find a machine', act: () => field.value?.el.focus() }])
 
 watchDebounced(typed, async (text) => {
   try {
@@ -25,6 +25,8 @@ watchDebounced(typed, async (text) => {
 function open(machine: MachineSummary | null) {
   if (!machine) return
   typed.value = ''
+  // The keys of the sheet should work at once.
+  void nextTick(() => field.value?.el.blur())
   void navigateTo(`/m/${machine.tag}`)
 }
 </script>

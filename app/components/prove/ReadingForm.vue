@@ -6,7 +6,9 @@ import type { FindingView, MachineSheet } from '#shared/contracts/views'
 /** One reading, judged as it is typed: together with the readings there are, as it will be once kept. */
 const props = defineProps<{ sheet: MachineSheet }>()
 const rails = computed(() => props.sheet.expectedRails)
-const initial = computed(() => ({ rail: rails.value[0]?.name ?? '', valueV: '', load: 'loaded' as const }))
+// The next rail that wants a reading comes up by itself.
+const next = computed(() => props.sheet.rails?.rails.find(r => r.verdict === 'unread' || r.verdict === 'reread') ?? rails.value[0])
+const initial = computed(() => ({ rail: next.value?.name ?? '', valueV: '', load: 'loaded' as const }))
 
 function judged(values: Record<string, unknown>): FindingView[] {
   const rail = rails.value.find(r => r.name === values.rail)

@@ -82,6 +82,12 @@ export class Visitor {
     await choice.click()
   }
 
+  async select(label: string, option: string) {
+    const list = await this.find('field', label)
+    await this.driver.wait(() => this.driver.executeScript('return [...arguments[0].options].some(o => o.text.trim() === arguments[1])', list, option), patienceMs, `${option} is not in ${label}`)
+    await list.sendKeys(option)
+  }
+
   async flip(label: string, within?: string) {
     await (await this.find('switch', label, within)).click()
   }
