@@ -14,6 +14,7 @@ export const cautions = {
   'solvents': { title: 'Solvents', harm: 'Vapour harms and catches fire.', measures: 'Ventilate, small amounts, no flame or hot iron nearby, gloves that suit the solvent.', who: 'Anyone who has read the data sheet.', rules: 'The supplier’s safety data sheet and your fire rules apply.' },
   'dust-mould': { title: 'Dust and mould', harm: 'Irritates the lungs; old dust may hold harmful fibres.', measures: 'Mask, work out of doors or at an extractor, never dry-brush mould indoors.', who: 'Anyone without a lung complaint, with a mask on.', rules: 'Your house rules on dust apply.' },
   'solder': { title: 'Soldering', harm: 'Fume irritates; lead is poisonous; the iron burns.', measures: 'Extract the fume, wash your hands, no food on the bench.', who: 'People who have been shown how.', rules: 'Your house rules on soldering apply.' },
+  'lifting': { title: 'Lifting', harm: 'Backs, toes, and the machine.', measures: 'Clear the way, agree on the words, bend the knees, keep it close.', who: 'People who feel able to; nobody is asked twice.', rules: 'Your house rules on manual handling apply.' },
   'wet': { title: 'Washing and drying', harm: 'Water left under parts shorts and corrodes once power is on.', measures: 'Rinse in distilled water, dry warm for hours, wait the wait out before power.', who: 'Anyone.', rules: 'Your house rules on the wash place apply.' },
 } as const satisfies Record<string, Caution>
 

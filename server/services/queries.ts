@@ -1,5 +1,6 @@
 import { asc, desc, eq } from 'drizzle-orm'
 import { readDateCode } from '#core/identify/date-code'
+import { dateMachine } from '#core/identify/dating'
 import type { HistoryLine, MachineSheet, MachineSummary, ModelView, Passport, WaitView, WantedPart } from '#shared/contracts/views'
 import { isOpen, isStrikeable, sentenceOf } from '#shared/journal/kinds'
 import { journal, machines, models, partNeeds } from '../db/schema'
@@ -34,6 +35,9 @@ function machineByTag(tx: Tx, tag: string) {
   return machine
 }
 
+/** When it was made, as far as its parts tell. */
+const datingOf = (file: MachineFile) => (file.dateCodes.length ? dateMachine({ codes: file.dateCodes.map(({ code, part, reworked, socketed }) => ({ code, place: part, reworked, socketed })) }) : null)
+
 /** Everything about one machine. @throws NotFound */
 export function machineSheet(tx: Tx, now: Date, tag: string): MachineSheet {
   const machine = machineByTag(tx, tag)
@@ -48,10 +52,8 @@ export function machineSheet(tx: Tx, now: Date, tag: string): MachineSheet {
     sisters: file.sisters,
     claims: file.claims.map(({ id, says, byWhom }) => ({ id, says, byWhom })),
     accessories: file.accessories.map(({ id, name }) => ({ id, name })),
-    dateCodes: file.dateCodes.map(({ id, part, code }) => {
-      const { readings, findings } = readDateCode({ code })
-      return { id, part, code, says: readings[0]?.says ?? 'no date', findings }
-    }),
+    dateCodes: file.dateCodes.map(({ id, part, code, reworked, socketed }) => ({ id, part, code, reworked, socketed, says: readDateCode({ code }).readings[0]?.says ?? 'no date' })),
+    dating: datingOf(file),
     assemblies: file.assemblies.map(({ id, version, name, presence, grade, note }) => ({ id, version, name, presence, grade, note })),
     damages: file.damages.map(({ id, assemblyId, kind, where, extent, severity }) => ({ id, assembly: file.assemblies.find(a => a.id === assemblyId)?.name ?? '', kind, where, extent, severity })),
     power: {
@@ -123,6 +125,7 @@ export function passportOf(tx: Tx, now: Date, token: string): Passport {
     partsSought: file.partNeeds.filter(p => p.outcome === 'wanted').map(({ name, quantity }) => ({ name, quantity })),
     questions: file.questions.filter(q => !q.settledAt).map(q => q.question),
     dateCodes: file.dateCodes.map(({ part, code }) => `${code}${part && ` on ${part}`}: ${readDateCode({ code }).readings[0]?.says ?? 'no date'}`),
+    made: datingOf(file)?.findings[0]?.says ?? '',
     history: history.filter(line => isOpen(line.kind) && !line.struck).map(({ at, says }) => ({ at, says })),
     proof: { entries: history.length, hash: history[0]?.hash ?? '' },
   }

@@ -42,19 +42,22 @@ const dateCode = text('Date code', 60).superRefine((code, context) => {
   if (!readings.length) context.addIssue({ code: 'custom', message: `${findings[0]?.says} ${findings[0]?.because[0]} Leave it out if it is no date.` })
 })
 
+/** A code as found on a part; reworked and socketed parts may be of a later service. */
+const DateCodeRead = z.object({ part: optionalText('Part', 60), code: dateCode, reworked: z.boolean().default(false), socketed: z.boolean().default(false) })
+
 export const BookIn = z.object({
   ...identity,
   modelId: id.nullable().default(null),
   claims: z.array(text('Claim', 500)).max(20, 'Claims: twenty at most.').default([]),
   accessories: z.array(text('What came with it', 120)).max(60, 'What came with it: sixty at most.').default([]),
-  dateCodes: z.array(z.object({ part: optionalText('Part', 60), code: dateCode })).max(200, 'Date codes: two hundred at most.').default([]),
+  dateCodes: z.array(DateCodeRead).max(200, 'Date codes: two hundred at most.').default([]),
 }).superRefine(ownerNamed)
 
 export const machineCommands = {
   'correct-identity': z.object({ version, ...identity }).superRefine(ownerNamed),
   'add-claim': z.object({ says: text('Claim', 500), byWhom: optionalText('By whom', 120) }),
   'note-accessory': z.object({ name: text('What came with it', 120) }),
-  'read-date-code': z.object({ part: optionalText('Part', 60), code: dateCode }),
+  'read-date-code': DateCodeRead,
   'move-to-stage': z.object({ stage: oneOf(stages, 'Stage') }),
   'put-on-bench': z.object({ onBench: z.boolean() }),
 

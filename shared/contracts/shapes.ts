@@ -23,6 +23,15 @@ export const JudgedRail = z.object({
   verdict: z.enum(railVerdicts), findings: z.array(Finding),
 })
 
+const day = z.string()
+export const DatingShape = z.object({
+  interval: z.object({ notBefore: day, notAfter: day }).nullable(),
+  likelyQuarter: z.string().nullable(),
+  used: z.array(z.object({ code: z.string(), place: z.string(), socketed: z.boolean(), says: z.string(), firstDay: day, lastDay: day })),
+  leftOut: z.array(z.object({ code: z.string(), place: z.string(), why: z.string(), firstDay: day.optional(), lastDay: day.optional() })),
+  findings: z.array(Finding),
+})
+
 /** What was found of each fact that decides power; left out where nobody has looked. */
 export const PowerFactsShape = z.object(Object.fromEntries(powerFactNames.map((name) => {
   const { title, values } = powerFacts[name]

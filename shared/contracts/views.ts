@@ -5,7 +5,7 @@ import { lives, stages } from '#core/planning/stages'
 import { loads, railVerdicts } from '#core/power/rails'
 import { gateVerdicts } from '#core/safety/gate'
 import type { CommandName } from './commands'
-import { ExpectedRail, Finding, GateShape, JudgedRail, PowerFactsShape, SchoolShape } from './shapes'
+import { DatingShape, ExpectedRail, Finding, GateShape, JudgedRail, PowerFactsShape, SchoolShape } from './shapes'
 import { acquisitions, partOutcomes, roles } from './vocabulary'
 
 /** What the server answers with. */
@@ -57,7 +57,8 @@ export const MachineSheet = z.object({
   sisters: z.array(z.object({ tag: s, nickname: s, batteryLeaked: b })),
   claims: z.array(z.object({ id, says: s, byWhom: s })),
   accessories: z.array(z.object({ id, name: s })),
-  dateCodes: z.array(z.object({ id, part: s, code: s, says: s, findings: z.array(Finding) })),
+  dateCodes: z.array(z.object({ id, part: s, code: s, reworked: b, socketed: b, says: s })),
+  dating: DatingShape.nullable(),
   assemblies: z.array(z.object({ id, version: z.number(), name: s, presence: z.enum(presences), grade: z.number().nullable(), note: s })),
   damages: z.array(z.object({ id, assembly: s, kind: z.enum(Object.keys(damageKinds) as [keyof typeof damageKinds]), where: s, extent: s, severity: z.enum(severities) })),
   power: z.object({
@@ -98,6 +99,7 @@ export const Passport = z.object({
   partsSought: z.array(z.object({ name: s, quantity: z.number() })),
   questions: z.array(s),
   dateCodes: z.array(s),
+  made: s,
   history: z.array(z.object({ at: s, says: s })),
   proof: z.object({ entries: z.number(), hash: s }),
 })

@@ -9,7 +9,7 @@ const examples: { [K in JournalKind]: [JournalData<K>, string] } = {
   'claim.recorded': [{ says: 'only a fuse', byWhom: 'the giver' }, 'Claimed by the giver: “only a fuse”'],
   'last-powered.recorded': [{ when: '', byWhom: '', what: 'smoked' }, 'Last powered at a time nobody knows: smoked.'],
   'accessory.noted': [{ name: 'Mains lead' }, 'Came with it: Mains lead.'],
-  'date-code.read': [{ part: 'IC7', code: '8235', says: 'week 35 of 1982' }, 'Date code 8235 on IC7: week 35 of 1982.'],
+  'date-code.read': [{ part: 'IC7', code: '8235', reworked: true, socketed: true, says: 'week 35 of 1982' }, 'Date code 8235 on IC7, reworked, in a socket: week 35 of 1982.'],
   'stage.moved': [{ from: 'mend', to: 'clean' }, 'Moved from Mend to Clean.'],
   'bench.changed': [{ onBench: false }, 'Taken off the bench.'],
   'assembly.added': [{ name: 'Drive C' }, 'Assembly added: Drive C.'],

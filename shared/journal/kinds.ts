@@ -32,7 +32,7 @@ export const journalKinds = {
   'claim.recorded': kind(z.object({ says: s, byWhom: s }), d => `Claimed${d.byWhom && ` by ${d.byWhom}`}: ${quote(d.says)}`, { open: false, strikeable: true }),
   'last-powered.recorded': kind(z.object({ when: s, byWhom: s, what: s }), d => `Last powered ${d.when || 'at a time nobody knows'}${d.byWhom && ` by ${d.byWhom}`}${d.what && `: ${ending(d.what)}`}`, closed),
   'accessory.noted': kind(z.object({ name: s }), d => `Came with it: ${ending(d.name)}`, observed),
-  'date-code.read': kind(z.object({ part: s, code: s, says: s }), d => `Date code ${d.code}${d.part && ` on ${d.part}`}: ${d.says}.`, observed),
+  'date-code.read': kind(z.object({ part: s, code: s, reworked: b.default(false), socketed: b.default(false), says: s }), d => `Date code ${d.code}${d.part && ` on ${d.part}`}${d.reworked ? ', reworked' : ''}${d.socketed ? ', in a socket' : ''}: ${d.says}.`, observed),
   'stage.moved': kind(z.object({ from: word<keyof typeof stageNames>(), to: word<keyof typeof stageNames>() }), d => `Moved from ${stageNames[d.from]} to ${stageNames[d.to]}.`),
   'bench.changed': kind(z.object({ onBench: b }), d => (d.onBench ? 'Put on the bench.' : 'Taken off the bench.')),
 

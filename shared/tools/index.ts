@@ -1,9 +1,12 @@
+import { conditionCorrosionRating } from './condition-corrosion-rating'
 import { identifyDateCode } from './identify-date-code'
+import { identifyDating } from './identify-dating'
 import { powerRails } from './power-rails'
 import { safetyGate } from './safety-gate'
+import { safetyLift } from './safety-lift'
 import type { Tool } from './tool'
 
 /** Every instrument, in the order of the work. */
-export const tools = [identifyDateCode, safetyGate, powerRails] as unknown as Tool<never, unknown>[]
+export const tools = [identifyDateCode, identifyDating, safetyLift, conditionCorrosionRating, safetyGate, powerRails] as unknown as Tool<never, unknown>[]
 
 export const toolById = (id: string) => tools.find(tool => tool.id === id)

@@ -9,6 +9,7 @@ defineProps<{ sheet: MachineSheet }>()
     <IdentityCard :sheet="sheet" class="lg:col-span-2" />
     <ClaimsCard :sheet="sheet" />
     <AccessoriesCard :sheet="sheet" />
+    <LiftCard v-if="sheet.identity.weightKg !== null" :mass-kg="sheet.identity.weightKg" class="lg:col-span-2" />
     <DateCodesCard :sheet="sheet" class="lg:col-span-2" />
   </div>
 </template>

@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import { type DateCodeResult, defaultEarliestYear, defaultLatestYear, readDateCode } from '#core/identify/date-code'
-import { InputError } from '#core/kernel/input-error'
+import { defaultEarliestYear, defaultLatestYear, readDateCode } from '#core/identify/date-code'
 import { identifyDateCode } from '#shared/tools/identify-date-code'
 
 /** Type a marking, see every date it could be. */
@@ -8,24 +7,10 @@ const emit = defineEmits<{ input: [input: Record<string, unknown> | undefined] }
 const code = ref(identifyDateCode.example.code)
 const earliestYear = ref(defaultEarliestYear)
 const latestYear = ref(defaultLatestYear)
-const result = ref<DateCodeResult>()
-const trouble = ref<{ field: string, message: string }>()
-
-watchEffect(() => {
-  const input = { code: code.value, earliestYear: Number(earliestYear.value), latestYear: Number(latestYear.value) }
-  try {
-    result.value = readDateCode(input)
-    trouble.value = undefined
-    emit('input', input)
-  }
-  catch (error) {
-    if (!(error instanceof InputError)) throw error
-    result.value = undefined
-    trouble.value = { field: error.field, message: error.message }
-    emit('input', undefined)
-  }
-})
-const at = (field: string) => (trouble.value?.field === field ? trouble.value.message : undefined)
+const { result, at } = useInstrument(
+  () => ({ code: code.value, earliestYear: Number(earliestYear.value), latestYear: Number(latestYear.value) }),
+  readDateCode, input => emit('input', input),
+)
 </script>
 
 <template>

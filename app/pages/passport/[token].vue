@@ -27,7 +27,7 @@ const day = (at: string) => new Intl.DateTimeFormat('en-GB', { day: 'numeric', m
       </header>
       <section v-if="passport.partsSought.length"><h2>Parts sought</h2><ul class="ml-5 list-disc"><li v-for="part in passport.partsSought" :key="part.name">{{ part.quantity }} × {{ part.name }}</li></ul></section>
       <section><h2>Condition</h2><dl class="grid gap-x-6 sm:grid-cols-2"><div v-for="a in passport.assemblies" :key="a.name" class="flex justify-between gap-3 border-b border-line py-1"><dt>{{ a.name }}</dt><dd>{{ a.grade === null ? presenceNames[a.presence] : `Grade ${a.grade}, ${grades[a.grade]?.title.toLowerCase()}` }}</dd></div></dl></section>
-      <section v-if="passport.dateCodes.length"><h2>Date codes</h2><ul class="ml-5 list-disc"><li v-for="code in passport.dateCodes" :key="code">{{ code }}</li></ul></section>
+      <section v-if="passport.dateCodes.length"><h2>Date codes</h2><p>{{ passport.made }}</p><ul class="ml-5 list-disc"><li v-for="code in passport.dateCodes" :key="code">{{ code }}</li></ul></section>
       <section><h2>Faults</h2><ul v-if="passport.faults.length" class="ml-5 list-disc"><li v-for="fault in passport.faults" :key="fault.symptom">{{ fault.symptom }} <span class="hint">{{ fault.open ? 'open' : 'closed' }}</span></li></ul><p v-else>None known.</p></section>
       <section v-if="passport.questions.length"><h2>Open questions</h2><ul class="ml-5 list-disc"><li v-for="question in passport.questions" :key="question">{{ question }}</li></ul></section>
       <section><h2>History</h2><ol class="grid gap-1"><li v-for="(line, i) in passport.history" :key="i" class="grid gap-x-4 sm:grid-cols-[7.500rem_1fr]"><span class="hint figure">{{ day(line.at) }}</span><span>{{ line.says }}</span></li></ol></section>

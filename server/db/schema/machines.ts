@@ -61,7 +61,7 @@ export const claims = sqliteTable('claims', { id: key(), machineId: machineId(),
 
 export const accessories = sqliteTable('accessories', { id: key(), machineId: machineId(), name: text('name').notNull(), struckBy: struckBy() }, t => [index('accessories_machine').on(t.machineId)])
 
-export const dateCodes = sqliteTable('date_codes', { id: key(), machineId: machineId(), part: words('part'), code: text('code').notNull(), struckBy: struckBy() }, t => [index('date_codes_machine').on(t.machineId)])
+export const dateCodes = sqliteTable('date_codes', { id: key(), machineId: machineId(), part: words('part'), code: text('code').notNull(), reworked: flag('reworked').default(false), socketed: flag('socketed').default(false), struckBy: struckBy() }, t => [index('date_codes_machine').on(t.machineId)])
 
 export const assemblies = sqliteTable('assemblies', {
   id: key(), machineId: machineId(), version: version(),

@@ -1,0 +1,17 @@
+<script setup lang="ts">
+import { judgeLift } from '#core/safety/lift'
+
+/** What it takes to lift this machine from the floor to a bench. */
+const props = defineProps<{ massKg: number }>()
+const benchCm = 90
+const floorCm = 20
+const result = computed(() => judgeLift({ massKg: props.massKg, fromHeightCm: floorCm, toHeightCm: benchCm, grip: 'poor' }))
+</script>
+
+<template>
+  <OneCard title="Lifting" :hint="`${massKg} kg, from the floor to a bench, no handles.`">
+    <template #aside><NuxtLink to="/tools/safety/lift">Another way of lifting</NuxtLink></template>
+    <FindingList :findings="result.findings" brief />
+    <CautionNote v-if="result.people > 1" about="lifting" />
+  </OneCard>
+</template>
