@@ -23,7 +23,7 @@ export interface LiftResult {
   limitKg: number
   /** Mass over limit; above 1 it is too much for one. */
   index: number
-  /** People needed; more than three means lifting gear. */
+  /** People needed; more than four means lifting gear. */
   people: number
   multipliers: { reach: number, height: number, distance: number, turn: number, grip: number }
   findings: Finding[]
@@ -33,8 +33,10 @@ const niosh = 'revised NIOSH lifting equation, Waters et al. 1993, from memory'
 const loadConstantKg = 23
 /** ISO 11228-1: nobody lifts more than this alone. */
 export const referenceMassKg = 25
-/** Several people lift less than the sum of what each can: two thirds for two, half for three. */
-const teamShare = [1, 2 / 3, 1 / 2]
+/** Several people lift less than the sum of what each can. Source: ISO/TR 12295, from memory. */
+const teamShare = 0.85
+/** A machine has four corners. */
+const peopleAtMost = 4
 
 const gripMultiplier = (grip: Grip, heightCm: number) => (grip === 'poor' ? 0.9 : grip === 'fair' && heightCm < 75 ? 0.95 : 1)
 
@@ -57,7 +59,7 @@ function limitAt(heightCm: number, { reachCm, distanceCm, turnDeg, grip }: { rea
  * @param input mass in kg, heights and reach in cm, turn in degrees
  * @returns limit in kg, index, people needed, the multipliers at the worse end, findings
  * @throws InputError for a mass, height, reach or turn outside what the equation covers
- * Source: revised NIOSH equation (Waters et al. 1993, from memory); 25 kg reference mass (ISO 11228-1, from memory); shares of a team are common practice, no source.
+ * Source: revised NIOSH equation (Waters et al. 1993, from memory); 25 kg reference mass (ISO 11228-1, from memory); share of a team (ISO/TR 12295, from memory).
  */
 export function judgeLift(input: LiftInput): LiftResult {
   const { massKg, fromHeightCm, toHeightCm, reachCm = 40, turnDeg = 0, grip = 'fair', stairs = false } = input
@@ -74,7 +76,7 @@ export function judgeLift(input: LiftInput): LiftResult {
   const ends = [fromHeightCm, toHeightCm].map(height => limitAt(height, { reachCm: Math.max(25, reachCm), distanceCm, turnDeg, grip }))
   const { limitKg, multipliers } = ends.reduce((worse, end) => (end.limitKg < worse.limitKg ? end : worse))
   const index = massKg / limitKg
-  const byLimit = teamShare.findIndex((share, i) => massKg <= limitKg * (i + 1) * share) + 1 || teamShare.length + 1
+  const byLimit = massKg <= limitKg ? 1 : Math.max(2, Math.ceil(massKg / (limitKg * teamShare)))
   const people = Math.max(byLimit, massKg > referenceMassKg ? 2 : 1)
   return { limitKg, index, people, multipliers, findings: judge(massKg, limitKg, people, stairs) }
 }
@@ -84,8 +86,8 @@ function judge(massKg: number, limitKg: number, people: number, stairs: boolean)
   const because = [`${kg(massKg)} against ${kg(limitKg)}, the limit for one person this way.`]
   const findings = [people === 1
     ? finding('fine', 'lift.one', 'Within the limit for one practised adult.', because, niosh)
-    : people <= teamShare.length
-      ? finding('care', 'lift.team', `${people} people are needed.`, [...because, 'Together people lift less than the sum of what each can.'], niosh)
+    : people <= peopleAtMost
+      ? finding('care', 'lift.team', `${people} people are needed.`, [...because, 'Together people lift about 85 % of the sum of what each can.'], `${niosh}; ISO/TR 12295, from memory`)
       : finding('stop', 'lift.gear', 'Too heavy to be lifted by hand this way. Use a trolley, a lift table or a hoist.', because, niosh)]
   if (massKg > referenceMassKg) findings.push(finding('care', 'lift.reference-mass', 'More than the 25 kg that one person should lift under the best conditions.', `${kg(massKg)} against ${referenceMassKg} kg.`, 'ISO 11228-1, from memory'))
   if (stairs) findings.push(finding(massKg > referenceMassKg ? 'stop' : 'care', 'lift.stairs', massKg > referenceMassKg ? 'Not up or down stairs by hand. Take it apart, or use a stair climber.' : 'Stairs: clear them, and keep somebody below who carries nothing.', 'The equation is for a firm, level floor; stairs are how backs are hurt.', commonPractice))

@@ -16,7 +16,7 @@ export const safetyLift = defineTool({
     multipliers: z.object({ reach: z.number(), height: z.number(), distance: z.number(), turn: z.number(), grip: z.number() }),
     findings: z.array(Finding),
   }),
-  example: { massKg: 21, fromHeightCm: 20, toHeightCm: 90, reachCm: 35, grip: 'poor' as const },
+  example: { massKg: 21, fromHeightCm: 20, toHeightCm: 90, reachCm: 30, grip: 'fair' as const },
   run: judgeLift,
   findings: output => output.findings,
 })

@@ -35,5 +35,5 @@ const told = computed(() => `Strip of ${props.dating.used.length} codes that cou
 </script>
 
 <template>
-  <figure role="img" :aria-label="told"><VChart :option="option" class="h-24 w-full" autoresize /></figure>
+  <figure role="img" :aria-label="told" class="h-24"><VChart :option="option" autoresize /></figure>
 </template>

@@ -5,11 +5,11 @@ import { judgeLift } from '#core/safety/lift'
 const props = defineProps<{ massKg: number }>()
 const benchCm = 90
 const floorCm = 20
-const result = computed(() => judgeLift({ massKg: props.massKg, fromHeightCm: floorCm, toHeightCm: benchCm, grip: 'poor' }))
+const result = computed(() => judgeLift({ massKg: props.massKg, fromHeightCm: floorCm, toHeightCm: benchCm, reachCm: 30 }))
 </script>
 
 <template>
-  <OneCard title="Lifting" :hint="`${massKg} kg, from the floor to a bench, no handles.`">
+  <OneCard title="Lifting" :hint="`${massKg} kg, from the floor to a bench, held close.`">
     <template #aside><NuxtLink to="/tools/safety/lift">Another way of lifting</NuxtLink></template>
     <FindingList :findings="result.findings" brief />
     <CautionNote v-if="result.people > 1" about="lifting" />

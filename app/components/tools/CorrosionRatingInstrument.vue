@@ -5,7 +5,7 @@ import { conditionCorrosionRating } from '#shared/tools/condition-corrosion-rati
 
 /** Areas in, rating out, with its place among the bands. */
 const emit = defineEmits<{ input: [input: Record<string, unknown> | undefined] }>()
-const typed = ref(conditionCorrosionRating.example.areasPct.join('; '))
+const typed = ref(conditionCorrosionRating.example.areasPct.join(' '))
 const steel = ref(conditionCorrosionRating.example.steel ?? false)
 const { result, at } = useInstrument(
   () => ({ areasPct: typed.value.split(/[;\s]+/).filter(Boolean).map(word => parseQuantity(word.replace(/%$/, ''), '', 'areasPct')), steel: steel.value }),

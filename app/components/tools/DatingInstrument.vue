@@ -30,7 +30,7 @@ const { result, at } = useInstrument(
   <div class="grid items-start gap-4 lg:grid-cols-[22rem_1fr]">
     <OneCard title="Codes">
       <FieldFrame id="codes" v-slot="{ described }" label="One a line" hint="Code, place, and the words socketed or reworked, with commas between" :message="at('codes')"><textarea id="codes" v-model="typed" class="entry figure" rows="8" :aria-describedby="described" :aria-invalid="!!at('codes')" /></FieldFrame>
-      <div class="grid grid-cols-2 gap-3">
+      <div class="grid gap-3">
         <FieldFrame id="notBefore" label="Not before"><input id="notBefore" v-model="bound.notBefore" type="date" class="entry figure"></FieldFrame>
         <FieldFrame id="notAfter" label="Not after" :message="at('bounds.0')"><input id="notAfter" v-model="bound.notAfter" type="date" class="entry figure" :aria-invalid="!!at('bounds.0')"></FieldFrame>
       </div>

@@ -30,7 +30,7 @@ const { result, at } = useInstrument(
     </OneCard>
     <OneCard title="What it takes">
       <template v-if="result">
-        <dl class="grid grid-cols-3 gap-3" aria-live="polite"><div><dt class="hint">Limit for one</dt><dd class="reading">{{ result.limitKg.toFixed(1) }} kg</dd></div><div><dt class="hint">Lifting index</dt><dd class="reading">{{ result.index.toFixed(2) }}</dd></div><div><dt class="hint">People</dt><dd class="reading">{{ result.people > 3 ? 'gear' : result.people }}</dd></div></dl>
+        <dl class="grid grid-cols-3 gap-3" aria-live="polite"><div><dt class="hint">Limit for one</dt><dd class="reading">{{ result.limitKg.toFixed(1) }} kg</dd></div><div><dt class="hint">Lifting index</dt><dd class="reading">{{ result.index.toFixed(2) }}</dd></div><div><dt class="hint">People</dt><dd class="reading">{{ result.people > 4 ? 'gear' : result.people }}</dd></div></dl>
         <FindingList :findings="result.findings" />
       </template>
       <EmptyPlace v-else says="Fill in the lift; what it takes stands here." />
