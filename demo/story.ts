@@ -3,9 +3,9 @@ import type { ModelKey } from './models'
 import type { Who } from './people'
 
 /** The grammar in which the demo machines' stories are told. Names stand for rows; the filler looks up their keys. */
-type ByName = { assembly?: string, fault?: string, question?: string, part?: string, wait?: string, rails?: unknown }
+type ByName = { assembly?: string, fault?: string, question?: string, part?: string, claim?: string }
 type Without<T, K extends PropertyKey> = T extends unknown ? Omit<T, K> : never
-type RequestByName<N extends MachineCommandName> = Without<CommandRequest<N>, 'version' | 'assemblyId' | 'faultId' | 'questionId' | 'partId' | 'waitId' | 'until'> & ByName & { hours?: number }
+type RequestByName<N extends MachineCommandName> = Without<CommandRequest<N>, 'version' | 'assemblyId' | 'faultId' | 'questionId' | 'partId' | 'claimId' | 'waitId' | 'until'> & ByName & { hours?: number }
 
 export interface Step { daysAgo: number, who: Who, command: MachineCommandName, input: Record<string, unknown> }
 export interface Story { model?: ModelKey, daysAgo: number, who: Who, arrives: Partial<CommandRequest<'book-in'>> & { fromWhom: string, acquired: CommandRequest<'book-in'>['acquired'] }, steps: Step[] }

@@ -34,7 +34,7 @@ const [first, ...others] = people
 const coordinator = firstStart(bench, { collection: 'Skerrow Head Signal Museum', name: first.name, signInName: first.signInName, passwordHash: await hash.make(first.password) })
 for (const { password, ...person } of others) performOnCollection(bench, coordinator, 'add-person', { ...person, passwordHash: await hash.make(password) })
 performOnCollection(bench, coordinator, 'set-practice', { version: practiceOf(db).version, name: 'Skerrow Head Signal Museum', school: 'caps-first', numbering: 'SH-{year}-{n:3}', zone: 'Europe/Dublin' })
-const modelIds = new Map(Object.entries(models).map(([key, model]) => [key as ModelKey, db.insert(schema.models).values({ ...model, assemblies: [...model.assemblies], rails: [...model.rails], uid: uuidv7() }).returning().get().id]))
+const modelIds = new Map(Object.entries(models).map(([key, model]) => [key as ModelKey, db.insert(schema.models).values({ ...model, assemblies: [...model.assemblies], usualKit: [...model.usualKit], rails: [...model.rails], uid: uuidv7() }).returning().get().id]))
 
 /** All that happened, oldest first, whichever machine it happened to. */
 const stories: Story[] = [...gannets, ...desks, ...small]
@@ -58,10 +58,11 @@ function takeStep(story: Story, { who, command, input }: Step) {
   const assembly = named(input.assembly, sheet.assemblies, 'name')
   const fault = named(input.fault, sheet.faults, 'symptom')
   const part = named(input.part, sheet.parts, 'name')
+  const claim = named(input.claim, sheet.claims, 'says')
   const request = {
     ...input,
-    assemblyId: assembly?.id ?? null, faultId: fault?.id, partId: part?.id,
-    version: (assembly ?? fault ?? part ?? sheet.power).version,
+    assemblyId: assembly?.id ?? null, faultId: fault?.id, partId: part?.id, claimId: claim?.id,
+    version: (assembly ?? fault ?? part ?? claim ?? sheet.power).version,
     until: typeof input.hours === 'number' ? new Date(now.getTime() + input.hours * 60 * 60 * 1000).toISOString() : undefined,
   }
   performOnMachine(bench, findBySignIn(db, who)!, tag, command as MachineCommandName, commands[command].parse(request) as never)

@@ -27,6 +27,8 @@ try {
   await take('today', '/', 'Next moves')
   await take('store', '/store', '23 machines')
   await take('book-in', '/book-in', 'What it is')
+  await take('sheet-arrive', `/m/${await tag('Harbour office')}?stage=arrive`, 'Date codes')
+  await take('tool-dating', '/tools/identify/dating', 'Made between')
   await take('sheet-look', `/m/${await tag('Schoolroom A')}?stage=look`, 'Assemblies')
   await take('sheet-make-safe', `/m/${await tag('Chart room')}?stage=make-safe`, 'What would open it')
   await take('sheet-prove', `/m/${await tag('Harbour office')}?stage=prove`, 'Take a reading')

@@ -15,6 +15,7 @@ export const cautions = {
   'dust-mould': { title: 'Dust and mould', harm: 'Irritates the lungs; old dust may hold harmful fibres.', measures: 'Mask, work out of doors or at an extractor, never dry-brush mould indoors.', who: 'Anyone without a lung complaint, with a mask on.', rules: 'Your house rules on dust apply.' },
   'solder': { title: 'Soldering', harm: 'Fume irritates; lead is poisonous; the iron burns.', measures: 'Extract the fume, wash your hands, no food on the bench.', who: 'People who have been shown how.', rules: 'Your house rules on soldering apply.' },
   'lifting': { title: 'Lifting', harm: 'Backs, toes, and the machine.', measures: 'Clear the way, agree on the words, bend the knees, keep it close.', who: 'People who feel able to; nobody is asked twice.', rules: 'Your house rules on manual handling apply.' },
+  'media': { title: 'Original media', harm: 'A dirty head or a perished roller destroys what may be the only copy.', measures: 'Nothing original goes into a drive until its transport has been cleaned and passed with a blank.', who: 'Whoever passed the drive.', rules: 'Your house rules on handling originals apply.' },
   'wet': { title: 'Washing and drying', harm: 'Water left under parts shorts and corrodes once power is on.', measures: 'Rinse in distilled water, dry warm for hours, wait the wait out before power.', who: 'Anyone.', rules: 'Your house rules on the wash place apply.' },
 } as const satisfies Record<string, Caution>
 

@@ -16,7 +16,7 @@ export const desks: Story[] = [
     moved(205, 'baraka', 'look'), ...graded(200, 'baraka', { 'Supply': [2, 'fuses are fine; no 5 V'], 'Main board': [0], 'Card cage': [1], 'Drive A': [1], 'Drive B': [1], 'Keyboard': [0], 'Display': [1], 'Case': [0] }),
     moved(190, 'teodor', 'make-safe'), assessed(190, 'teodor', { ...inOrder, filterCapacitors: 'sound', fan: 'present' }, 'Teodor'), assessed(120, 'teodor', { ...inOrder, fan: 'present' }, 'Teodor'),
     moved(95, 'baraka', 'mend'), ...read(95, 'baraka', 'unloaded', { '+5 V': 0.04, '+12 V': 11.1, '-12 V': -11.9 }),
-    did(95, 'baraka', 'report-fault', { symptom: 'No 5 V', stopsMachine: true }), did(95, 'baraka', 'observe-fault', { fault: 'No 5 V', says: '9 V into the regulator, next to nothing out' }),
+    did(95, 'baraka', 'report-fault', { symptom: 'No 5 V', stopsMachine: true }), did(95, 'baraka', 'judge-claim', { claim: 'It is only a fuse', verdict: 'refuted', because: 'Both fuses are whole; the 5 V regulator is dead' }), did(95, 'baraka', 'observe-fault', { fault: 'No 5 V', says: '9 V into the regulator, next to nothing out' }),
     did(60, 'baraka', 'repair-fault', { fault: 'No 5 V', did: 'Replaced the 7805 regulator, new heat-sink paste', closes: true }),
     ...read(60, 'baraka', 'unloaded', { '+5 V': 5.06, '+12 V': 11.2 }), ...read(53, 'baraka', 'loaded', { '+5 V': 5.02, '-12 V': -11.8 }),
     did(53, 'baraka', 'report-fault', { symptom: 'Drive B seeks twice', stopsMachine: false }), moved(20, 'baraka', 'prove'),

@@ -16,7 +16,7 @@ export const gannets: Story[] = [
     did(221, 'teodor', 'settle-part', { part: 'Line-filter capacitor, class X2, 100 nF', outcome: 'fitted' }), assessed(221, 'teodor', tube, 'Teodor'),
     ...read(221, 'teodor', 'loaded', { '+5 V': 5.03, '+12 V': 11.92 }),
     moved(214, 'hanneke', 'clean'), did(214, 'hanneke', 'record-cleaning', { what: 'the case', withWhat: 'soapy water and a soft pad', byWhom: 'Hanneke' }),
-    moved(200, 'maeve', 'prove'), did(198, 'maeve', 'sign-off', { statement: 'All keys, both ports, three hours of ticket printing without a jam' }),
+    moved(200, 'maeve', 'prove'), did(199, 'maeve', 'judge-claim', { claim: 'Working when the doors closed', verdict: 'confirmed', because: 'It ran as it came, once the capacitors were replaced' }), did(198, 'maeve', 'sign-off', { statement: 'All keys, both ports, three hours of ticket printing without a jam' }),
     did(197, 'ilka', 'choose-life', { life: 'hands-on' }), moved(196, 'ilka', 'home'), did(196, 'ilka', 'put-on-bench', { onBench: false }), did(196, 'ilka', 'switch-passport', { on: true }),
   ] },
   { ...lot(300, 'Ticket hall 2', ['Working when the doors closed'], ['Mains lead', 'Roll of blank tickets']), steps: [
@@ -31,7 +31,7 @@ export const gannets: Story[] = [
     assessed(200, 'teodor', tube, 'Teodor'), ...read(200, 'teodor', 'loaded', { '+5 V': 5.01, '+12 V': 12.02 }),
     moved(120, 'joaquim', 'mend'),
     did(118, 'joaquim', 'report-fault', { symptom: 'Two keyboard columns dead', firstSeen: '2009', stopsMachine: false }),
-    did(111, 'joaquim', 'observe-fault', { fault: 'Two keyboard columns dead', says: 'Bridging row 3 and column 5 at the connector types a letter: the electronics are fine' }),
+    did(112, 'joaquim', 'judge-claim', { claim: 'Screen came on, keyboard odd', verdict: 'confirmed', because: 'The screen comes on; two columns are dead' }), did(111, 'joaquim', 'observe-fault', { fault: 'Two keyboard columns dead', says: 'Bridging row 3 and column 5 at the connector types a letter: the electronics are fine' }),
     did(97, 'joaquim', 'repair-fault', { fault: 'Two keyboard columns dead', did: 'Silver paint over the crease', closes: false }),
     did(90, 'joaquim', 'observe-fault', { fault: 'Two keyboard columns dead', says: 'Worked for an evening, dead again when cold' }),
     did(90, 'joaquim', 'want-part', { name: 'Membrane for the Gannet', quantity: 1, stopsStart: false }),

@@ -9,6 +9,7 @@ export const mayDo: Record<CommandName, Role[]> = {
   'book-in': everyoneAtTheBench,
   'correct-identity': everyoneAtTheBench,
   'add-claim': everyoneAtTheBench,
+  'judge-claim': everyoneAtTheBench,
   'note-accessory': everyoneAtTheBench,
   'read-date-code': everyoneAtTheBench,
   'move-to-stage': everyoneAtTheBench,

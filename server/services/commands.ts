@@ -2,7 +2,7 @@ import { type CollectionCommandName, type CommandInput, type MachineCommandName 
 import { endWait, recordCleaning, startWait } from './cleaning'
 import { addAssembly, gradeAssembly, recordDamage } from './condition'
 import { changeFault, observeFault, repairFault, reportFault, settlePart, wantPart } from './faults'
-import { addClaim, bookIn, chooseLife, correctIdentity, keepDateCode, moveToStage, noteAccessory, putOnBench, switchPassport } from './machines'
+import { addClaim, bookIn, chooseLife, correctIdentity, judgeClaim, keepDateCode, moveToStage, noteAccessory, putOnBench, switchPassport } from './machines'
 import { askQuestion, pinResult, settleQuestion, strikeEntry } from './notes'
 import { addPerson, changePerson } from './people'
 import { assessPower, chooseSchool, expectRails, overruleGate, takeReading, withdrawOverrule } from './power'
@@ -14,6 +14,7 @@ import { type Bench, type MachineWork, type Person, type Work, carryOut, carryOu
 const machineServices: { [N in MachineCommandName]: (work: MachineWork, input: CommandInput<N>) => unknown } = {
   'correct-identity': correctIdentity,
   'add-claim': addClaim,
+  'judge-claim': judgeClaim,
   'note-accessory': noteAccessory,
   'read-date-code': keepDateCode,
   'move-to-stage': moveToStage,

@@ -1,5 +1,5 @@
 import { randomBytes } from 'node:crypto'
-import { eq } from 'drizzle-orm'
+import { and, eq } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
 import { InputError } from '#core/kernel/input-error'
 import { readDateCode } from '#core/identify/date-code'
@@ -8,7 +8,7 @@ import { defaultAssemblies } from '#core/condition/grades'
 import type { CommandInput } from '#shared/contracts/commands'
 import { accessories, assemblies, claims, dateCodes, machines, models, powerAssessments } from '../db/schema'
 import { practiceOf } from './practice'
-import { NotNow } from './refusals'
+import { NotFound, NotNow } from './refusals'
 import { expectVersion } from './versions'
 import type { MachineWork, Work } from './work'
 
@@ -63,6 +63,16 @@ export function correctIdentity(work: MachineWork, { version, ...input }: Comman
 export function addClaim({ tx, machine, write }: MachineWork, input: CommandInput<'add-claim'>): void {
   const { id } = tx.insert(claims).values({ machineId: machine.id, ...input }).returning().get()
   write('claim.recorded', input, { subject: { table: 'claims', id } })
+}
+
+/** What an observation, a reading or a test says of a claim. The claim stays as it was made. */
+export function judgeClaim(work: MachineWork, { claimId, version, verdict, because }: CommandInput<'judge-claim'>): void {
+  const { tx, machine, write } = work
+  const claim = tx.select().from(claims).where(and(eq(claims.id, claimId), eq(claims.machineId, machine.id))).get()
+  if (!claim) throw new NotFound(`${machine.tag} has no such claim.`)
+  expectVersion(work, claim, version, claim.version, ['verdict', 'because'])
+  tx.update(claims).set({ verdict, because, version: claim.version + 1 }).where(eq(claims.id, claimId)).run()
+  write('claim.judged', { says: claim.says, verdict, because })
 }
 
 export function noteAccessory({ tx, machine, write }: MachineWork, input: CommandInput<'note-accessory'>): void {

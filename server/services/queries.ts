@@ -1,9 +1,10 @@
-import { asc, desc, eq } from 'drizzle-orm'
+import { and, asc, count, desc, eq, isNull } from 'drizzle-orm'
 import { readDateCode } from '#core/identify/date-code'
 import { dateMachine } from '#core/identify/dating'
+import { compareKit } from '#core/identify/kit'
 import type { HistoryLine, MachineSheet, MachineSummary, ModelView, Passport, WaitView, WantedPart } from '#shared/contracts/views'
 import { isOpen, isStrikeable, sentenceOf } from '#shared/journal/kinds'
-import { journal, machines, models, partNeeds } from '../db/schema'
+import { claims, journal, machines, models, partNeeds } from '../db/schema'
 import type { Tx } from './journal'
 import { type MachineFile, assess, loadMachine, loadMachines } from './machine-file'
 import { practiceOf } from './practice'
@@ -35,6 +36,13 @@ function machineByTag(tx: Tx, tag: string) {
   return machine
 }
 
+/** How claims made with machines from one source have fared. */
+function sourceFared(tx: Tx, fromWhom: string) {
+  const rows = tx.select({ verdict: claims.verdict, n: count() }).from(claims).innerJoin(machines, eq(machines.id, claims.machineId))
+    .where(and(eq(machines.fromWhom, fromWhom), isNull(claims.struckBy))).groupBy(claims.verdict).all()
+  return { confirmed: 0, refuted: 0, undecided: 0, open: 0, ...Object.fromEntries(rows.map(r => [r.verdict, r.n])) }
+}
+
 /** When it was made, as far as its parts tell. */
 const datingOf = (file: MachineFile) => (file.dateCodes.length ? dateMachine({ codes: file.dateCodes.map(({ code, part, reworked, socketed }) => ({ code, place: part, reworked, socketed })) }) : null)
 
@@ -50,7 +58,9 @@ export function machineSheet(tx: Tx, now: Date, tag: string): MachineSheet {
     identity: { version, name, maker, nickname, serial, weightKg, place, acquired, fromWhom, owner, lastPowered, lastPoweredBy, lastPoweredWhat },
     about: file.model?.about ?? '',
     sisters: file.sisters,
-    claims: file.claims.map(({ id, says, byWhom }) => ({ id, says, byWhom })),
+    claims: file.claims.map(({ id, version, says, byWhom, verdict, because }) => ({ id, version, says, byWhom, verdict, because })),
+    sourceFared: sourceFared(tx, machine.fromWhom),
+    kit: compareKit(file.model?.usualKit ?? [], file.accessories.map(a => a.name)).map(item => ({ ...item, wanted: file.partNeeds.some(p => p.outcome === 'wanted' && p.name === item.name) })),
     accessories: file.accessories.map(({ id, name }) => ({ id, name })),
     dateCodes: file.dateCodes.map(({ id, part, code, reworked, socketed }) => ({ id, part, code, reworked, socketed, says: readDateCode({ code }).readings[0]?.says ?? 'no date' })),
     dating: datingOf(file),

@@ -84,6 +84,23 @@ describe('booking in', () => {
   })
 })
 
+it('keeps a claim as it was made, with what was found of it, and counts how its source has fared', () => {
+  const tag = bookIn({ claims: ['It is only a fuse', 'Worked when stored'] })
+  const other = bookIn({ claims: ['untested'] })
+  const [claim] = sheet(tag).claims
+  perform(tag, 'judge-claim', { claimId: claim!.id, version: 1, verdict: 'refuted', because: 'both fuses whole' })
+  expect(() => perform(tag, 'judge-claim', { claimId: claim!.id, version: 1, verdict: 'confirmed', because: 'x' })).toThrow(Stale)
+  expect(sheet(tag).claims[0]).toMatchObject({ says: 'It is only a fuse', verdict: 'refuted', because: 'both fuses whole' })
+  expect(sheet(other).sourceFared).toEqual({ confirmed: 0, refuted: 1, undecided: 0, open: 2 })
+})
+
+it('dates a machine from its codes, and leaves a struck one out', () => {
+  const tag = bookIn({ dateCodes: [{ code: '8235' }, { code: '8240' }, { code: '8241' }, { code: '8801', socketed: true }] })
+  expect(sheet(tag).dating).toMatchObject({ likelyQuarter: '1982-Q4', leftOut: [{ code: '8801' }] })
+  perform(tag, 'strike-entry', { entryId: sheet(tag).history.find(h => h.says.includes('8241'))!.id, reason: 'misread' })
+  expect(sheet(tag).dating?.used.map(u => u.code)).toEqual(['8235', '8240'])
+})
+
 describe('the gate and the sign-off', () => {
   it('follow from facts and readings', () => {
     const tag = bookIn()

@@ -7,7 +7,7 @@ import { loads } from '#core/power/rails'
 import { gateVerdicts } from '#core/safety/gate'
 import { id, instant, oneOf, optionalQuantity, optionalText, quantity, roughDay, text, version } from './fields'
 import { ExpectedRail, PowerFactsShape, SchoolShape } from './shapes'
-import { acquisitions, notOurs, partOutcomes, roles } from './vocabulary'
+import { acquisitions, claimVerdicts, notOurs, partOutcomes, roles } from './vocabulary'
 
 /**
  * Everything that people can do, by name. Each command is one request, one row in the table of who may do what,
@@ -56,6 +56,7 @@ export const BookIn = z.object({
 export const machineCommands = {
   'correct-identity': z.object({ version, ...identity }).superRefine(ownerNamed),
   'add-claim': z.object({ says: text('Claim', 500), byWhom: optionalText('By whom', 120) }),
+  'judge-claim': z.object({ claimId: id, version, verdict: oneOf(claimVerdicts, 'Verdict'), because: text('Because of', 500) }),
   'note-accessory': z.object({ name: text('What came with it', 120) }),
   'read-date-code': DateCodeRead,
   'move-to-stage': z.object({ stage: oneOf(stages, 'Stage') }),

@@ -6,7 +6,7 @@ import { loads, railVerdicts } from '#core/power/rails'
 import { gateVerdicts } from '#core/safety/gate'
 import type { CommandName } from './commands'
 import { DatingShape, ExpectedRail, Finding, GateShape, JudgedRail, PowerFactsShape, SchoolShape } from './shapes'
-import { acquisitions, partOutcomes, roles } from './vocabulary'
+import { acquisitions, claimVerdicts, partOutcomes, roles } from './vocabulary'
 
 /** What the server answers with. */
 
@@ -55,7 +55,11 @@ export const MachineSheet = z.object({
   identity: Identity,
   about: s,
   sisters: z.array(z.object({ tag: s, nickname: s, batteryLeaked: b })),
-  claims: z.array(z.object({ id, says: s, byWhom: s })),
+  claims: z.array(z.object({ id, version: z.number(), says: s, byWhom: s, verdict: z.enum(claimVerdicts), because: s })),
+  /** How the claims of the same source have fared over all machines, this one included. */
+  sourceFared: z.object({ confirmed: z.number(), refuted: z.number(), undecided: z.number(), open: z.number() }),
+  /** The model's usual kit, and what of it came. */
+  kit: z.array(z.object({ name: s, came: b, wanted: b })),
   accessories: z.array(z.object({ id, name: s })),
   dateCodes: z.array(z.object({ id, part: s, code: s, reworked: b, socketed: b, says: s })),
   dating: DatingShape.nullable(),

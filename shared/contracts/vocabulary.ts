@@ -9,6 +9,10 @@ export const acquisitionNames: Record<Acquisition, string> = { 'given': 'Given',
 /** Ways of coming in that leave the machine somebody else's. */
 export const notOurs: readonly Acquisition[] = ['lent', 'for-repair']
 
+export const claimVerdicts = ['open', 'confirmed', 'refuted', 'undecided'] as const
+export type ClaimVerdict = (typeof claimVerdicts)[number]
+export const claimVerdictNames: Record<ClaimVerdict, string> = { open: 'Not tested yet', confirmed: 'Confirmed', refuted: 'Refuted', undecided: 'Undecided' }
+
 export const partOutcomes = ['wanted', 'fitted', 'not-needed'] as const
 export type PartOutcome = (typeof partOutcomes)[number]
 export const partOutcomeNames: Record<PartOutcome, string> = { 'wanted': 'Wanted', 'fitted': 'Found and fitted', 'not-needed': 'No longer needed' }

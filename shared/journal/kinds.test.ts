@@ -7,6 +7,7 @@ const examples: { [K in JournalKind]: [JournalData<K>, string] } = {
   'provenance.recorded': [{ acquired: 'lent', fromWhom: 'the keepers’ trust', owner: 'the keepers’ trust' }, 'Lent to us, from the keepers’ trust; it belongs to the keepers’ trust.'],
   'identity.corrected': [{ changes: [{ field: 'serial number', from: '', to: '17' }] }, 'Identity corrected: serial number “nothing” to “17”.'],
   'claim.recorded': [{ says: 'only a fuse', byWhom: 'the giver' }, 'Claimed by the giver: “only a fuse”'],
+  'claim.judged': [{ says: 'only a fuse', verdict: 'refuted', because: 'both fuses whole' }, 'Claim “only a fuse”: refuted. both fuses whole.'],
   'last-powered.recorded': [{ when: '', byWhom: '', what: 'smoked' }, 'Last powered at a time nobody knows: smoked.'],
   'accessory.noted': [{ name: 'Mains lead' }, 'Came with it: Mains lead.'],
   'date-code.read': [{ part: 'IC7', code: '8235', reworked: true, socketed: true, says: 'week 35 of 1982' }, 'Date code 8235 on IC7, reworked, in a socket: week 35 of 1982.'],
@@ -50,7 +51,7 @@ describe('every kind of entry', () => {
 
   it('that names a donor, an owner, a claimant, a person or trust stays off the passport', () => {
     expect(Object.keys(journalKinds).filter(kind => !isOpen(kind)).sort()).toEqual([
-      'claim.recorded', 'entry.struck', 'gate.overrule-ended', 'gate.overruled', 'identity.corrected', 'last-powered.recorded',
+      'claim.judged', 'claim.recorded', 'entry.struck', 'gate.overrule-ended', 'gate.overruled', 'identity.corrected', 'last-powered.recorded',
       'passport.switched', 'person.added', 'person.changed', 'practice.set', 'provenance.recorded',
     ])
     // Who cleaned is kept, and not told.

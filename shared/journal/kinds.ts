@@ -5,7 +5,7 @@ import { lifeNames, stageNames } from '#core/planning/stages'
 import { type RailVerdict, loadWords, railVerdictWords, volts } from '#core/power/rails'
 import { gateWords } from '#core/safety/gate'
 import { type PowerFactName, factValue, powerFacts, schoolNames } from '#core/safety/power-facts'
-import { type Acquisition, type PartOutcome, type Role, acquisitionNames, partOutcomeNames, roleNames } from '../contracts/vocabulary'
+import { type Acquisition, type ClaimVerdict, type PartOutcome, type Role, acquisitionNames, claimVerdictNames, partOutcomeNames, roleNames } from '../contracts/vocabulary'
 
 /**
  * Every kind of entry in the history, and the one sentence it reads as: on screen, in print, in exports.
@@ -30,6 +30,7 @@ export const journalKinds = {
   'provenance.recorded': kind(z.object({ acquired: word<Acquisition>(), fromWhom: s, owner: s }), d => `${acquisitionNames[d.acquired]}, from ${d.fromWhom}${d.owner && `; it belongs to ${d.owner}`}.`, closed),
   'identity.corrected': kind(z.object({ changes: z.array(z.object({ field: s, from: s, to: s })) }), d => `Identity corrected: ${d.changes.map(c => `${c.field} ${quote(c.from || 'nothing')} to ${quote(c.to || 'nothing')}`).join('; ')}.`, closed),
   'claim.recorded': kind(z.object({ says: s, byWhom: s }), d => `Claimed${d.byWhom && ` by ${d.byWhom}`}: ${quote(d.says)}`, { open: false, strikeable: true }),
+  'claim.judged': kind(z.object({ says: s, verdict: word<ClaimVerdict>(), because: s }), d => `Claim ${quote(d.says)}: ${claimVerdictNames[d.verdict].toLowerCase()}. ${ending(d.because)}`, closed),
   'last-powered.recorded': kind(z.object({ when: s, byWhom: s, what: s }), d => `Last powered ${d.when || 'at a time nobody knows'}${d.byWhom && ` by ${d.byWhom}`}${d.what && `: ${ending(d.what)}`}`, closed),
   'accessory.noted': kind(z.object({ name: s }), d => `Came with it: ${ending(d.name)}`, observed),
   'date-code.read': kind(z.object({ part: s, code: s, reworked: b.default(false), socketed: b.default(false), says: s }), d => `Date code ${d.code}${d.part && ` on ${d.part}`}${d.reworked ? ', reworked' : ''}${d.socketed ? ', in a socket' : ''}: ${d.says}.`, observed),

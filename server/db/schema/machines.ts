@@ -6,7 +6,7 @@ import type { Load } from '#core/power/rails'
 import type { GateVerdict } from '#core/safety/gate'
 import type { PowerFacts, School } from '#core/safety/power-facts'
 import type { ExpectedRail } from '#shared/contracts/shapes'
-import type { Acquisition, PartOutcome } from '#shared/contracts/vocabulary'
+import type { Acquisition, ClaimVerdict, PartOutcome } from '#shared/contracts/vocabulary'
 import { flag, key, struckBy, uid, version, words } from './columns'
 import { models } from './models'
 
@@ -57,7 +57,7 @@ export const powerAssessments = sqliteTable('power_assessments', {
   overruleBasis: words('overrule_basis'),
 })
 
-export const claims = sqliteTable('claims', { id: key(), machineId: machineId(), says: text('says').notNull(), byWhom: words('by_whom'), struckBy: struckBy() }, t => [index('claims_machine').on(t.machineId)])
+export const claims = sqliteTable('claims', { id: key(), machineId: machineId(), version: version(), says: text('says').notNull(), byWhom: words('by_whom'), verdict: text('verdict').$type<ClaimVerdict>().notNull().default('open'), because: words('because'), struckBy: struckBy() }, t => [index('claims_machine').on(t.machineId)])
 
 export const accessories = sqliteTable('accessories', { id: key(), machineId: machineId(), name: text('name').notNull(), struckBy: struckBy() }, t => [index('accessories_machine').on(t.machineId)])
 

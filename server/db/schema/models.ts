@@ -11,5 +11,7 @@ export const models = sqliteTable('models', {
   name: text('name').notNull(),
   about: words('about'),
   assemblies: text('assemblies', { mode: 'json' }).$type<string[]>().notNull(),
+  /** What it is usually complete with. */
+  usualKit: text('usual_kit', { mode: 'json' }).$type<string[]>().notNull().default([]),
   rails: text('rails', { mode: 'json' }).$type<ExpectedRail[]>().notNull(),
 }, t => [unique().on(t.maker, t.name)])
