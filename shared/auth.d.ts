@@ -1,6 +1,6 @@
-/** What the sealed session cookie holds: who, and nothing else. */
+/** What the sealed session cookie holds: who, and the end of the hash of the password they came in with. */
 declare module '#auth-utils' {
-  interface User { id: number }
+  interface User { id: number, seal: string }
 }
 
 export {}

@@ -93,9 +93,6 @@ function verdictOf(findings: Finding[]): GateVerdict {
   return findings.some(f => f.level === 'care') ? 'guarded-start' : 'clear-to-run'
 }
 
-/** How far open a verdict is, 0 closed to 3 open. */
-export const openness = (verdict: GateVerdict): number => gateVerdicts.indexOf(verdict)
-
 export const gateWords: Record<GateVerdict, { title: string, means: string }> = {
   'keep-off': { title: 'Keep off', means: 'Do not energise it. The reasons are below.' },
   'not-yet-assessed': { title: 'Not yet assessed', means: 'Do not energise it: not everything has been looked at.' },

@@ -49,6 +49,7 @@ export const mayDo: Record<CommandName, Role[]> = {
   'set-practice': coordinator,
   'add-person': coordinator,
   'change-person': coordinator,
+  'set-password': coordinator,
 }
 
 export const may = (role: Role | undefined, command: CommandName): boolean => role !== undefined && mayDo[command].includes(role)

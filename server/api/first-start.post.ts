@@ -1,10 +1,10 @@
 import { FirstStart } from '#shared/contracts/commands'
-import { firstStart } from '../services/people'
+import { firstStart, sealOf } from '../services/people'
 
 /** Sets up an empty collection; refused once anybody is there. */
 export default defineAnswer(async (event) => {
   const { password, ...input } = await readInput(event, FirstStart)
   const person = firstStart(useBench(), { ...input, passwordHash: await hashPassword(password) })
-  await replaceUserSession(event, { user: { id: person.id } })
+  await replaceUserSession(event, { user: { id: person.id, seal: sealOf(person) } })
   return { name: person.name }
 })

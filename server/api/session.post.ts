@@ -1,7 +1,7 @@
 import { getRequestIP } from 'h3'
 import { InputError } from '#core/kernel/input-error'
 import { SignIn } from '#shared/contracts/commands'
-import { findBySignIn } from '../services/people'
+import { findBySignIn, sealOf } from '../services/people'
 
 /** Signs in. A name that is not known takes as long to refuse as a wrong password. */
 export default defineAnswer(async (event) => {
@@ -12,7 +12,7 @@ export default defineAnswer(async (event) => {
   const right = await verifyPassword(person?.passwordHash ?? await unknownHash(), password)
   if (!person?.active || !right) throw new InputError('password', '', 'Name and password do not go together. Check both.')
   await forgetTries(key)
-  await replaceUserSession(event, { user: { id: person.id } })
+  await replaceUserSession(event, { user: { id: person.id, seal: sealOf(person) } })
   return { name: person.name }
 })
 

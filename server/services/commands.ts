@@ -4,7 +4,7 @@ import { addAssembly, gradeAssembly, recordDamage } from './condition'
 import { changeFault, observeFault, repairFault, reportFault, settlePart, wantPart } from './faults'
 import { addClaim, bookIn, chooseLife, correctIdentity, judgeClaim, keepDateCode, moveToStage, noteAccessory, putOnBench, switchPassport } from './machines'
 import { askQuestion, pinResult, settleQuestion, strikeEntry } from './notes'
-import { addPerson, changePerson } from './people'
+import { addPerson, changePerson, setPassword } from './people'
 import { assessPower, chooseSchool, expectRails, overruleGate, takeReading, withdrawOverrule } from './power'
 import { setPractice } from './practice'
 import { signOff } from './retest'
@@ -46,14 +46,16 @@ const machineServices: { [N in MachineCommandName]: (work: MachineWork, input: C
   'strike-entry': strikeEntry,
 }
 
-/** A new person's password arrives hashed: hashing takes its time and must not hold a transaction open. */
-type CollectionInput<N extends CollectionCommandName> = N extends 'add-person' ? Omit<CommandInput<'add-person'>, 'password'> & { passwordHash: string } : CommandInput<N>
+/** Passwords arrive hashed: hashing takes its time and must not hold a transaction open. */
+export type Hashed<I> = I extends { password: string } ? Omit<I, 'password'> & { passwordHash: string } : I
+export type CollectionInput<N extends CollectionCommandName> = Hashed<CommandInput<N>>
 
 const collectionServices: { [N in CollectionCommandName]: (work: Work, input: CollectionInput<N>) => unknown } = {
   'book-in': bookIn,
   'set-practice': setPractice,
   'add-person': addPerson,
   'change-person': changePerson,
+  'set-password': setPassword,
 }
 
 /** Carries out a command on the machine with this tag, with input that its contract has passed. */

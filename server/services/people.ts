@@ -50,3 +50,14 @@ export function changePerson(work: Work, { personId, version, ...input }: Comman
   work.tx.update(people).set({ ...input, version: before.version + 1 }).where(eq(people.id, personId)).run()
   work.write('person.changed', input)
 }
+
+/** Gives a person a new password; whoever is signed in with the old one is not any more. */
+export function setPassword(work: Work, { personId, passwordHash }: { personId: number, passwordHash: string }): void {
+  const person = findPerson(work.tx, personId)
+  if (!person) throw new NotFound('There is no such person.')
+  work.tx.update(people).set({ passwordHash }).where(eq(people.id, personId)).run()
+  work.write('person.password-set', { name: person.name })
+}
+
+/** What a session remembers of the password it was opened with. */
+export const sealOf = (person: PersonRow): string => person.passwordHash.slice(-16)

@@ -10,7 +10,7 @@ import { mayDo } from '../access/permissions'
 import { type Db, NewerDatabaseError, openDatabase } from '../db/connection'
 import { performOnCollection, performOnMachine } from './commands'
 import { verifyChains } from './journal'
-import { type PersonRow, addPerson, changePerson, firstStart } from './people'
+import { type PersonRow, addPerson, changePerson, findPerson, firstStart, sealOf, setPassword } from './people'
 import { listMachines, machineSheet, passportOf, wantedParts } from './queries'
 import { NotNow, Stale } from './refusals'
 import { type Bench, carryOut } from './work'
@@ -28,7 +28,7 @@ beforeEach(() => {
   now = new Date('2026-03-03T19:00:00Z')
   heard = []
   bench = { db, now: () => now, announce: change => void heard.push(change) }
-  ilka = firstStart(bench, { collection: 'Skerrow Head', name: 'Ilka Brandvold', signInName: 'ilka', passwordHash: 'x' })
+  ilka = firstStart(bench, { collection: 'Skerrow Head', name: 'Ilka Brandvold', signInName: 'ilka', passwordHash: '$scrypt$a-hash-of-some-length' })
 })
 
 afterEach(() => {
@@ -250,6 +250,13 @@ describe('people', () => {
     expect(() => change({ personId: ilka.id, version: 1, name: 'Ilka', role: 'volunteer', active: true })).toThrow(expect.objectContaining({ field: 'role' }) as InputError)
     carryOut(bench, ilka, work => addPerson(work, { name: 'Baraka', signInName: 'baraka', role: 'coordinator', passwordHash: 'x' }))
     change({ personId: ilka.id, version: 1, name: 'Ilka', role: 'volunteer', active: true })
+  })
+
+  it('a new password ends what was opened with the old one', () => {
+    const seal = sealOf(findPerson(db, ilka.id)!)
+    carryOut(bench, ilka, work => setPassword(work, { personId: ilka.id, passwordHash: '$scrypt$another-hash-of-another-one' }))
+    expect(sealOf(findPerson(db, ilka.id)!)).not.toBe(seal)
+    expect(JSON.stringify(db.$client.prepare('SELECT data FROM journal').all())).not.toContain('another-hash')
   })
 
   it('every command has its row in the table of who may do what', () => {

@@ -4,7 +4,7 @@ import { InputError } from '#core/kernel/input-error'
 import type { CommandName } from '#shared/contracts/commands'
 import type { ErrorAnswer } from '#shared/contracts/views'
 import { may } from '../access/permissions'
-import { findPerson, type PersonRow } from '../services/people'
+import { findPerson, type PersonRow, sealOf } from '../services/people'
 import { NotAllowed, Refusal } from '../services/refusals'
 import { useBench } from './bench'
 
@@ -47,11 +47,11 @@ function refusalOf(error: unknown): { status: number, answer: ErrorAnswer } {
   return { status: 500, answer: { error: { code: 'failed', message: 'Something went wrong on our side. Nothing was changed. Try again; if it stays, tell whoever looks after this program.' } } }
 }
 
-/** Whoever is signed in; a person made inactive is not. */
+/** Whoever is signed in; a person made inactive is not, nor one whose password was set anew. */
 export async function personOf(event: H3Event): Promise<PersonRow | null> {
   const { user } = await getUserSession(event)
   const person = user ? findPerson(useBench().db, user.id) : undefined
-  return person?.active ? person : null
+  return person?.active && user?.seal === sealOf(person) ? person : null
 }
 
 /** @throws NotSignedIn, answered with 401 */

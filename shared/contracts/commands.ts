@@ -114,6 +114,7 @@ export const collectionCommands = {
   'book-in': BookIn,
   'set-practice': z.object({ version, name: text('Name of the collection', 120), school: SchoolShape, numbering: text('Numbering', 40), zone: text('Time zone', 60) }),
   'add-person': z.object({ name: text('Name', 80), signInName, password, role: oneOf(roles, 'Role') }),
+  'set-password': z.object({ personId: id, password }),
   'change-person': z.object({ personId: id, version, name: text('Name', 80), role: oneOf(roles, 'Role'), active: z.boolean() }),
 } as const
 

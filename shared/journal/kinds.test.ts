@@ -41,6 +41,7 @@ const examples: { [K in JournalKind]: [JournalData<K>, string] } = {
   'entry.struck': [{ entryId: 7, reason: 'wrong rail' }, 'Entry 7 struck: wrong rail.'],
   'practice.set': [{ name: 'Skerrow Head', school: 'caps-first', numbering: 'SH-{n}', zone: 'UTC' }, 'Practice of Skerrow Head: caps first, numbering SH-{n}, zone UTC.'],
   'person.added': [{ name: 'Rua', role: 'volunteer' }, 'Rua added as volunteer.'],
+  'person.password-set': [{ name: 'Rua' }, 'Rua was given a new password.'],
   'person.changed': [{ name: 'Rua', role: 'volunteer', active: false }, 'Rua is no longer active.'],
 }
 
@@ -52,7 +53,7 @@ describe('every kind of entry', () => {
   it('that names a donor, an owner, a claimant, a person or trust stays off the passport', () => {
     expect(Object.keys(journalKinds).filter(kind => !isOpen(kind)).sort()).toEqual([
       'claim.judged', 'claim.recorded', 'entry.struck', 'gate.overrule-ended', 'gate.overruled', 'identity.corrected', 'last-powered.recorded',
-      'passport.switched', 'person.added', 'person.changed', 'practice.set', 'provenance.recorded',
+      'passport.switched', 'person.added', 'person.changed', 'person.password-set', 'practice.set', 'provenance.recorded',
     ])
     // Who cleaned is kept, and not told.
     expect(sentenceOf('cleaning.done', examples['cleaning.done'][0])).not.toContain('Hanneke')

@@ -70,6 +70,7 @@ export const journalKinds = {
 
   'practice.set': kind(z.object({ name: s, school: word<keyof typeof schoolNames>(), numbering: s, zone: s }), d => `Practice of ${d.name}: ${schoolNames[d.school].title.toLowerCase()}, numbering ${d.numbering}, zone ${d.zone}.`, closed),
   'person.added': kind(z.object({ name: s, role: word<Role>() }), d => `${d.name} added as ${roleNames[d.role].toLowerCase()}.`, closed),
+  'person.password-set': kind(z.object({ name: s }), d => `${d.name} was given a new password.`, closed),
   'person.changed': kind(z.object({ name: s, role: word<Role>(), active: b }), d => `${d.name} is ${d.active ? roleNames[d.role].toLowerCase() : 'no longer active'}.`, closed),
 } as const
 

@@ -1,0 +1,34 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { z } from 'zod'
+import { timeLeft } from './timeLeft'
+import { zodForForms } from './zodForForms'
+import { instantOf, localOf } from './zonedTime'
+
+describe('the clock on the wall', () => {
+  it('is an hour ahead of UTC in a Dublin summer, and level with it in winter', () => {
+    expect(instantOf('2026-07-01T08:00', 'Europe/Dublin')).toBe('2026-07-01T07:00:00.000Z')
+    expect(instantOf('2026-01-01T08:00', 'Europe/Dublin')).toBe('2026-01-01T08:00:00.000Z')
+    expect(instantOf('2026-07-01', 'Europe/Dublin')).toBeUndefined()
+  })
+
+  it('goes there and back in any zone', () => {
+    const zones = fc.constantFrom('UTC', 'Europe/Dublin', 'America/St_Johns', 'Pacific/Auckland', 'Asia/Kathmandu')
+    // Noon is never skipped or doubled by a change of the clocks.
+    fc.assert(fc.property(zones, fc.integer({ min: 0, max: 20_000 }), (zone, dayNumber) => {
+      const noon = `${new Date(dayNumber * 86_400_000).toISOString().slice(0, 10)}T12:00`
+      expect(localOf(new Date(instantOf(noon, zone)!), zone)).toBe(noon)
+    }))
+  })
+})
+
+it.each([['2026-03-03T19:00:00Z', 'over'], ['2026-03-03T19:00:30Z', '1 min'], ['2026-03-03T19:59:00Z', '59 min'], ['2026-03-04T08:00:00Z', '13 h'], ['2026-03-06T08:00:00Z', '3 d']])('until %s: %s', (until, left) => {
+  expect(timeLeft(until, new Date('2026-03-03T19:00:00Z'))).toBe(left)
+})
+
+it('a contract checks a form by what will be sent, and puts each message at its field', async () => {
+  const contract = z.object({ version: z.number(), name: z.string().min(1, 'Name it.'), codes: z.array(z.object({ code: z.string().min(4, 'Four characters.') })) })
+  const schema = zodForForms(() => contract, values => ({ ...values, version: 3 }))
+  expect(await schema.parse({ name: '', codes: [{ code: '8235' }, { code: '82' }] })).toMatchObject({ errors: [{ path: 'name', errors: ['Name it.'] }, { path: 'codes.1.code', errors: ['Four characters.'] }] })
+  expect(await schema.parse({ name: 'a', codes: [] })).toMatchObject({ errors: [], value: { name: 'a' } })
+})
