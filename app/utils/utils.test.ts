@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { z } from 'zod'
+import { flat } from './flat'
 import { timeLeft } from './timeLeft'
 import { zodForForms } from './zodForForms'
 import { instantOf, localOf } from './zonedTime'
@@ -24,6 +25,10 @@ describe('the clock on the wall', () => {
 
 it.each([['2026-03-03T19:00:00Z', 'over'], ['2026-03-03T19:00:30Z', '1 min'], ['2026-03-03T19:59:00Z', '59 min'], ['2026-03-04T08:00:00Z', '13 h'], ['2026-03-06T08:00:00Z', '3 d']])('until %s: %s', (until, left) => {
   expect(timeLeft(until, new Date('2026-03-03T19:00:00Z'))).toBe(left)
+})
+
+it('an object lies flat by its paths, lists and nothings as they are', () => {
+  expect(flat({ a: 1, facts: { battery: 'out', fan: null, deep: { er: [1] } } })).toEqual({ 'a': 1, 'facts.battery': 'out', 'facts.fan': null, 'facts.deep.er': [1] })
 })
 
 it('a contract checks a form by what will be sent, and puts each message at its field', async () => {

@@ -17,7 +17,7 @@ const assessmentOf = ({ tx, machine }: MachineWork) => tx.select().from(powerAss
 export function assessPower(work: MachineWork, { version, facts, inspectedBy }: CommandInput<'assess-power'>): void {
   const { tx, machine, write } = work
   const before = assessmentOf(work)
-  expectVersion(work, { ...before, ...before.facts }, version, before.version, [...enteredFactNames, 'inspectedBy'])
+  expectVersion(work, before, version, before.version, ['facts', 'inspectedBy'])
   const changes = enteredFactNames.filter(fact => facts[fact] !== before.facts[fact]).map(fact => ({ fact, to: facts[fact] ?? null }))
   if (!changes.length && inspectedBy === before.inspectedBy) return
   const batteryHasLeaked = before.batteryHasLeaked || facts.battery === 'leaking' || facts.battery === 'residue'

@@ -112,7 +112,7 @@ it('people and practice: added, changed, and refused where it would not do', asy
   await ilka.seesNoMore('Ends every session')
   expect((await application.ask('/api/parts', { cookie: opened })).status).toBe(401)
   expect((await application.ask('/api/parts', { cookie: await application.cookieOf('oskar', 'a chart of the outer bank') })).status).toBe(200)
-  await ilka.press('Change Oskar Lehtinen')
+  await ilka.press('Close Oskar Lehtinen')
   await ilka.press('Change Ilka Brandvold')
   await ilka.choose('Role', 'Reader', 'Change Ilka Brandvold')
   await ilka.press('Keep', 'Change Ilka Brandvold')

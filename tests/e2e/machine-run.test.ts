@@ -160,7 +160,7 @@ it('is found again by what was said of it, and answers keys', async () => {
   await ilka.sees('Urgent')
   await ilka.driver.actions().sendKeys('t').perform()
   await ilka.sees('Every instrument on its own')
-  await ilka.press('Power gate Computes whether a machine may be energised, with reasons and what would open the gate.'.replace(/^/, 'safety/gate '))
+  await ilka.press('safety/gate Power gate Computes whether a machine may be energised, with reasons and what would open the gate.')
   await ilka.choose('School', 'Caps first')
   await ilka.sees('Do not energise it. The reasons are below.')
 })

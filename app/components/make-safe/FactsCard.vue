@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { enteredFactNames, powerFacts } from '#core/safety/power-facts'
+import { enteredFactNames, factValue, powerFacts } from '#core/safety/power-facts'
 import type { MachineSheet } from '#shared/contracts/views'
 
 /** The facts that decide power, each with how to find out. */
@@ -10,7 +10,8 @@ const initial = computed(() => {
   const { rails: _, ...facts } = props.sheet.power.facts
   return { facts, inspectedBy: props.sheet.power.inspectedBy }
 })
-const words = computed(() => ({ ...Object.fromEntries(enteredFactNames.map(name => [name, powerFacts[name].title])), inspectedBy: 'Inspected by' }))
+const words = computed(() => ({ ...Object.fromEntries(enteredFactNames.map(name => [`facts.${name}`, powerFacts[name].title])), inspectedBy: 'Inspected by' }))
+const show = (field: string, value: unknown) => (field.startsWith('facts.') ? factValue(field.slice(6) as 'battery', value as string | undefined)?.label ?? 'Not looked at' : undefined)
 const options = (name: (typeof enteredFactNames)[number]) => Object.entries(powerFacts[name].values).map(([value, { label }]) => ({ value, label }))
 </script>
 
@@ -22,7 +23,7 @@ const options = (name: (typeof enteredFactNames)[number]) => Object.entries(powe
       <CautionNote v-if="sheet.power.facts.pictureTube && sheet.power.facts.pictureTube !== 'none'" about="picture-tube" />
       <CautionNote v-if="sheet.power.facts.battery && sheet.power.facts.battery !== 'none-fitted'" about="battery" />
     </div>
-    <CommandForm v-if="session.may('assess-power')" command="assess-power" :machine="sheet.tag" :initial="initial" :fixed="{ version: sheet.power.version }" :words="words" label="Facts for power" submit="Keep these facts" keeps>
+    <CommandForm v-if="session.may('assess-power')" command="assess-power" :machine="sheet.tag" :initial="initial" :fixed="{ version: sheet.power.version }" :words="words" :show="show" label="Facts for power" submit="Keep these facts" keeps>
       <template #default="{ values }">
         <WatchValues :values="values" @changed="$emit('typed', $event)" />
         <div class="grid divide-y divide-line border-y border-line"><ChoiceField v-for="name in enteredFactNames" :key="name" :name="`facts.${name}`" :label="powerFacts[name].title" :options="options(name)" :hint="powerFacts[name].look" class="py-2.5" /></div>

@@ -19,44 +19,47 @@ const props = defineProps<{
   keeps?: boolean
   /** Words for fields, for the comparison of two versions. */
   words?: Record<string, string>
+  /** What a value is called on screen, for the same comparison. */
+  show?: (field: string, value: unknown) => string | undefined
 }>()
 const emit = defineEmits<{ done: [result: unknown] }>()
 
 const { submitCommand, busy, saved, failure, because, stale } = useCommand(() => props.command, () => props.machine)
 const copyOf = (what: object) => JSON.parse(JSON.stringify(what)) as Record<string, unknown>
-const newerVersion = ref<number>()
-const whole = (values: object) => ({ ...values, ...props.fixed, ...(newerVersion.value === undefined ? {} : { version: newerVersion.value }) })
+const givenVersion = () => (props.fixed && 'version' in props.fixed ? props.fixed.version as number : undefined)
 
-const { handleSubmit, setErrors, resetForm, values, setValues } = useForm({
+/** What the row said when typing began, and the version it had then; not one that arrived since. */
+const start = ref(copyOf(props.initial))
+const version = ref(givenVersion())
+const whole = (values: object) => ({ ...values, ...props.fixed, ...(version.value === undefined ? {} : { version: version.value }) })
+
+const { handleSubmit, setErrors, resetForm, values } = useForm({
   initialValues: copyOf(props.initial),
   validationSchema: zodForForms(() => commands[props.command], whole),
 })
 
+/** Puts exactly this into the form; what it does not hold is emptied. */
+const putIn = (content: Record<string, unknown>) => resetForm({ values: copyOf(content) }, { force: true })
+
 // A row that changed elsewhere is shown as it is now, unless somebody is in the middle of changing it here.
-const touched = computed(() => JSON.stringify(values) !== JSON.stringify(lastInitial.value))
-const lastInitial = ref(copyOf(props.initial))
-const versionRead = ref(props.fixed && 'version' in props.fixed ? props.fixed.version : undefined)
+const touched = computed(() => JSON.stringify(values) !== JSON.stringify(start.value))
 watch(() => [props.initial, props.fixed] as const, ([initial]) => {
   if (!props.keeps || touched.value || stale.value) return
-  lastInitial.value = copyOf(initial)
-  versionRead.value = props.fixed && 'version' in props.fixed ? props.fixed.version : undefined
-  resetForm({ values: lastInitial.value })
+  start.value = copyOf(initial)
+  version.value = givenVersion()
+  putIn(start.value)
 })
 
 const send = handleSubmit(async () => {
-  // The version that was on screen when typing began, not one that arrived since.
-  const version = newerVersion.value ?? versionRead.value
-  const request = { ...values, ...props.fixed, ...(version === undefined ? {} : { version }) }
-  const { result, fields } = await submitCommand(request as CommandRequest<N>)
+  const { result, fields } = await submitCommand(whole(values) as CommandRequest<N>)
   if (fields) return setErrors(fields)
   if (result === undefined) return
-  newerVersion.value = undefined
   if (props.keeps) {
-    lastInitial.value = copyOf(values)
-    versionRead.value = typeof version === 'number' ? version + 1 : undefined
+    start.value = copyOf(values)
+    if (version.value !== undefined) version.value++
   }
   else {
-    resetForm({ values: copyOf(props.initial) })
+    putIn(props.initial)
   }
   emit('done', result)
 }, ({ errors }) => {
@@ -68,18 +71,16 @@ const send = handleSubmit(async () => {
 const form = useTemplateRef<HTMLFormElement>('form')
 
 function keepMine() {
-  newerVersion.value = stale.value?.current?.version as number
+  version.value = stale.value?.current?.version as number
   stale.value = undefined
   void send()
 }
 
 function takeTheirs() {
-  const { version, ...theirs } = stale.value?.current ?? {}
-  const known = Object.fromEntries(Object.entries(theirs).filter(([field]) => field in values))
-  setValues(known)
-  lastInitial.value = { ...copyOf(values), ...known }
-  versionRead.value = version as typeof versionRead.value
-  newerVersion.value = undefined
+  const { version: newest, ...theirs } = stale.value?.current ?? {}
+  start.value = copyOf({ ...values, ...Object.fromEntries(Object.entries(theirs).filter(([field]) => field in values)) })
+  putIn(start.value)
+  version.value = newest as number
   stale.value = undefined
 }
 </script>
@@ -87,7 +88,7 @@ function takeTheirs() {
 <template>
   <form ref="form" :aria-label="label" novalidate class="grid content-start gap-3" @submit.prevent="send">
     <slot :values="values" />
-    <TwoVersions v-if="stale" :stale="stale" :mine="values" :words="words ?? {}" @keep-mine="keepMine" @take-theirs="takeTheirs" />
+    <TwoVersions v-if="stale" :stale="stale" :mine="values" :words="words ?? {}" :show="show" @keep-mine="keepMine" @take-theirs="takeTheirs" />
     <div v-if="failure" role="alert" class="border-l-4 border-stop bg-stop-wash px-3 py-2">
       <p>{{ failure }}</p>
       <ul v-if="because.length" class="ml-5 list-disc"><li v-for="reason in because" :key="reason">{{ reason }}</li></ul>

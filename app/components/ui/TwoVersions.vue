@@ -2,14 +2,19 @@
 import type { ErrorAnswer } from '#shared/contracts/views'
 
 /** Somebody else changed the same thing: both versions side by side, and a choice. */
-const props = defineProps<{ stale: ErrorAnswer['error'], mine: Record<string, unknown>, words: Record<string, string> }>()
+const props = defineProps<{ stale: ErrorAnswer['error'], mine: Record<string, unknown>, words: Record<string, string>, show?: (field: string, value: unknown) => string | undefined }>()
 defineEmits<{ keepMine: [], takeTheirs: [] }>()
 
 const times = useTimes()
-const shown = (value: unknown) => (value === null || value === undefined || value === '' ? '—' : typeof value === 'boolean' ? (value ? 'yes' : 'no') : String(value))
-const differing = computed(() => Object.keys(props.stale.current ?? {})
-  .filter(field => field in props.mine && shown(props.mine[field]) !== shown(props.stale.current?.[field]))
-  .map(field => ({ field: props.words[field] ?? field, theirs: shown(props.stale.current?.[field]), mine: shown(props.mine[field]) })))
+const shown = (field: string, value: unknown) => props.show?.(field, value)
+  ?? (value === null || value === undefined || value === '' ? '—' : typeof value === 'boolean' ? (value ? 'yes' : 'no') : String(value))
+const differing = computed(() => {
+  const [theirs, mine] = [flat(props.stale.current ?? {}), flat(props.mine)]
+  return [...new Set([...Object.keys(theirs), ...Object.keys(mine)])]
+    .filter(field => field !== 'version')
+    .map(field => ({ field: props.words[field] ?? field, theirs: shown(field, theirs[field]), mine: shown(field, mine[field]) }))
+    .filter(row => row.theirs !== row.mine)
+})
 </script>
 
 <template>
