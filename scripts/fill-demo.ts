@@ -33,7 +33,7 @@ const hash = new Hash(new Scrypt({}))
 const [first, ...others] = people
 const coordinator = firstStart(bench, { collection: 'Skerrow Head Signal Museum', name: first.name, signInName: first.signInName, passwordHash: await hash.make(first.password) })
 for (const { password, ...person } of others) performOnCollection(bench, coordinator, 'add-person', { ...person, passwordHash: await hash.make(password) })
-performOnCollection(bench, coordinator, 'set-practice', { version: practiceOf(db).version, name: 'Skerrow Head Signal Museum', school: 'caps-first', numbering: 'SH-{year}-{n:3}', zone: 'Europe/Dublin' })
+performOnCollection(bench, coordinator, 'set-practice', { version: practiceOf(db).version, name: 'Skerrow Head Signal Museum', school: 'caps-first', numbering: 'SH-{year}-{n:3}', zone: 'Europe/Dublin', currency: 'EUR' })
 const modelIds = new Map(Object.entries(models).map(([key, model]) => [key as ModelKey, db.insert(schema.models).values({ ...model, assemblies: [...model.assemblies], usualKit: [...model.usualKit], rails: [...model.rails], uid: uuidv7() }).returning().get().id]))
 
 /** All that happened, oldest first, whichever machine it happened to. */

@@ -75,7 +75,7 @@ it.each([
   [{ corroded: [], sound: [[0, 0]] }, 'corroded'], [{ corroded: [[0, 0]], sound: [] }, 'sound'], [{ corroded: [[2, 0]], sound: [[0, 0]] }, 'corroded.0'],
   [{ corroded: [[0, 0]], sound: [[0.9, 0.9]] }, 'corroded'], [{ corroded: [[0, 0]], sound: [[0, 0]], outline: [[0, 0], [1, 1]] }, 'outline'],
 ])('refuses %j at %s', (samples, field) => {
-  expect(() => measureCorrosionNow(image, { outline: [], ...samples } as CorrosionSamples)).toThrow(expect.objectContaining({ field }) as Error)
+  expect(() => measureCorrosionNow(image, { outline: [], ...samples } as unknown as CorrosionSamples)).toThrow(expect.objectContaining({ field }) as Error)
 })
 
 it.each([

@@ -12,6 +12,15 @@ export interface MachineState {
   lastPoweredKnown: boolean
   accessoriesNoted: boolean
   assemblies: { name: string, presence: Presence, grade: number | null }[]
+  /** Checks that damage implies. */
+  checks: { says: string, why: string, done: boolean }[]
+  /** Fixings that were not counted back, with the step they belong to. */
+  fixingsMissing: { says: string, where: string }[]
+  /** What somebody did before us and nobody understands yet. */
+  interventionsOpen: number
+  /** It belongs to somebody else, and nobody has recorded what may be done. */
+  consentWanted: boolean
+  pathChosen: boolean
   facts: PowerFacts
   gate: GateResult
   gateInForce: GateVerdict

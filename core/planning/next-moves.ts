@@ -16,6 +16,8 @@ const rules: Rule[] = [
   m => m.facts.battery === undefined && m.sistersWithLeakedBattery > 0
     ? [move('battery-sister', 'make-safe', 'Open it and take the battery out', `${m.sistersWithLeakedBattery} of the same model had a leaking battery.`)]
     : [],
+  m => m.fixingsMissing.map(f => move('fixing-missing', 'look', f.says, `${f.where} A loose screw shorts what it lies on.`)),
+  m => m.consentWanted ? [move('consent', 'arrive', 'Ask its owner what may be done', 'It belongs to somebody else, and no consent has been recorded.', 'the coordinator')] : [],
   m => m.waits.filter(w => w.over).map(w => move('wait-over', 'clean', `Go on: ${w.what}`, 'The wait is over.')),
   m => m.gateInForce === 'keep-off'
     ? m.gate.toOpen.filter(o => m.gate.findings.some(f => f.code === o.code && f.level === 'stop')).map(o => move(o.code, 'make-safe', o.do, m.gate.findings.find(f => f.code === o.code)?.says ?? '', o.who))
@@ -24,6 +26,12 @@ const rules: Rule[] = [
     const unseen = m.assemblies.filter(a => !lookedAt(a)).map(a => a.name)
     return unseen.length ? [move('look', 'look', `Look at: ${quoted(unseen)}`, `${unseen.length} of ${m.assemblies.length} assemblies have no grade yet.`)] : []
   },
+  (m) => {
+    const open = m.checks.filter(c => !c.done)
+    return open.length ? [move('checks', 'look', open.length === 1 ? open[0]!.says : `${open[0]!.says}, and ${open.length - 1} more checks`, open[0]!.why)] : []
+  },
+  m => m.interventionsOpen ? [move('interventions', 'look', `Understand what was done to it before: ${m.interventionsOpen}`, 'Nothing of it is undone before somebody knows why it was done.')] : [],
+  m => !m.pathChosen && ['look', 'make-safe'].includes(m.stage) && m.assemblies.length > 0 && m.assemblies.every(lookedAt) ? [move('path', 'look', 'Choose its path', 'Every assembly has been looked at.', 'the coordinator')] : [],
   (m) => {
     const unknown = m.gate.findings.filter(f => f.code.endsWith('.not-looked') || f.code === 'gate.not-inspected')
     return unknown.length ? [move('assess', 'make-safe', 'Assess the gate', `${unknown.length === 1 ? 'One answer is' : `${unknown.length} answers are`} missing before anybody may start it.`)] : []

@@ -14,7 +14,7 @@ const stepsOf: Record<Stage, (m: MachineState) => RunStep[]> = {
     step('When it last ran', m.lastPoweredKnown),
     step('What came with it', m.accessoriesNoted),
   ],
-  'look': m => m.assemblies.map(a => step(a.name, lookedAt(a))),
+  'look': m => [...m.assemblies.map(a => step(a.name, lookedAt(a))), ...m.checks.map(c => step(c.says, c.done))],
   'make-safe': m => enteredFactNames.map((name) => {
     const value = factValue(name, m.facts[name])
     return step(powerFacts[name].title, value !== undefined && value.level !== 'stop')

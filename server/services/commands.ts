@@ -1,13 +1,18 @@
 import { type CollectionCommandName, type CommandInput, type MachineCommandName } from '#shared/contracts/commands'
 import { endWait, recordCleaning, startWait } from './cleaning'
-import { addAssembly, gradeAssembly, recordDamage } from './condition'
+import { addAssembly, gradeAssembly } from './assemblies'
+import { changeDamage, logIntervention, recordDamage, settleCheck, settleIntervention } from './condition'
 import { changeFault, observeFault, repairFault, reportFault, settlePart, wantPart } from './faults'
-import { addClaim, bookIn, chooseLife, correctIdentity, judgeClaim, keepDateCode, moveToStage, noteAccessory, putOnBench, switchPassport } from './machines'
+import { addClaim, bookIn, bookInLot, chooseLife, correctIdentity, judgeClaim, keepDateCode, moveToStage, noteAccessory, putOnBench, switchPassport } from './machines'
+import { addModel, changeModel } from './models'
 import { askQuestion, pinResult, settleQuestion, strikeEntry } from './notes'
+import { changeOpeningStep, countBack, recordOpeningStep, reuseOpening } from './opening'
 import { addPerson, changePerson, setPassword } from './people'
+import { addPhotograph, describePhotograph, keepCorrosion, setScale } from './photographs'
 import { assessPower, chooseSchool, expectRails, overruleGate, takeReading, withdrawOverrule } from './power'
 import { setPractice } from './practice'
 import { signOff } from './retest'
+import { appraise, choosePath, recordConsent, recordSpending, writeToOwner } from './stewardship'
 import { type Bench, type MachineWork, type Person, type Work, carryOut, carryOutOn } from './work'
 
 /** Which service carries out which command. */
@@ -22,6 +27,23 @@ const machineServices: { [N in MachineCommandName]: (work: MachineWork, input: C
   'add-assembly': addAssembly,
   'grade-assembly': gradeAssembly,
   'record-damage': recordDamage,
+  'change-damage': changeDamage,
+  'settle-check': settleCheck,
+  'add-photograph': addPhotograph,
+  'describe-photograph': describePhotograph,
+  'set-scale': setScale,
+  'keep-corrosion': keepCorrosion,
+  'record-opening-step': recordOpeningStep,
+  'change-opening-step': changeOpeningStep,
+  'reuse-opening': reuseOpening,
+  'count-back': countBack,
+  'log-intervention': logIntervention,
+  'settle-intervention': settleIntervention,
+  'record-consent': recordConsent,
+  'record-spending': recordSpending,
+  'appraise': appraise,
+  'choose-path': choosePath,
+  'write-to-owner': writeToOwner,
   'assess-power': assessPower,
   'choose-school': chooseSchool,
   'overrule-gate': overruleGate,
@@ -52,6 +74,9 @@ export type CollectionInput<N extends CollectionCommandName> = Hashed<CommandInp
 
 const collectionServices: { [N in CollectionCommandName]: (work: Work, input: CollectionInput<N>) => unknown } = {
   'book-in': bookIn,
+  'book-in-lot': bookInLot,
+  'add-model': addModel,
+  'change-model': changeModel,
   'set-practice': setPractice,
   'add-person': addPerson,
   'change-person': changePerson,

@@ -1,34 +1,57 @@
-import { and, eq } from 'drizzle-orm'
+import { and, eq, isNull } from 'drizzle-orm'
+import { checkMark } from '#core/condition/marks'
 import { InputError } from '#core/kernel/input-error'
 import type { CommandInput } from '#shared/contracts/commands'
-import { assemblies, damages } from '../db/schema'
-import { NotFound } from './refusals'
+import { checksDone, damages, interventions } from '../db/schema'
+import { assemblyName } from './assemblies'
+import { openChecks } from './checks'
+import { photographOf } from './photographs'
+import { NotFound, NotNow } from './refusals'
 import { expectVersion } from './versions'
 import type { MachineWork } from './work'
 
-function assemblyOf({ tx, machine }: MachineWork, id: number) {
-  const assembly = tx.select().from(assemblies).where(and(eq(assemblies.id, id), eq(assemblies.machineId, machine.id))).get()
-  if (!assembly) throw new NotFound(`${machine.tag} has no such assembly.`)
-  return assembly
-}
-
-export function addAssembly({ tx, machine, write }: MachineWork, { name }: CommandInput<'add-assembly'>): void {
-  const there = tx.select().from(assemblies).where(and(eq(assemblies.machineId, machine.id), eq(assemblies.name, name))).get()
-  if (there) throw new InputError('name', name, `Assembly: ${name} is in the list already. Give this one a name of its own, such as ${name} 2.`)
-  tx.insert(assemblies).values({ machineId: machine.id, name }).run()
-  write('assembly.added', { name })
-}
-
-export function gradeAssembly(work: MachineWork, { assemblyId, version, ...found }: CommandInput<'grade-assembly'>): void {
-  const assembly = assemblyOf(work, assemblyId)
-  expectVersion(work, assembly, version, assembly.version, ['presence', 'grade', 'note'])
-  work.tx.update(assemblies).set({ ...found, version: assembly.version + 1 }).where(eq(assemblies.id, assembly.id)).run()
-  work.write('assembly.graded', { name: assembly.name, ...found })
-}
-
 export function recordDamage(work: MachineWork, input: CommandInput<'record-damage'>): void {
-  const assembly = input.assemblyId === null ? '' : assemblyOf(work, input.assemblyId).name
+  const assembly = assemblyName(work, input.assemblyId)
+  if ((input.mark === null) !== (input.photographId === null)) throw new InputError('mark', input.mark, 'A mark needs its photograph, and the other way round.')
+  if (input.mark && input.photographId !== null) {
+    photographOf(work, input.photographId)
+    checkMark(input.mark)
+  }
   const { id } = work.tx.insert(damages).values({ machineId: work.machine.id, ...input }).returning().get()
   const { kind, where, extent, severity } = input
   work.write('damage.recorded', { assembly, kind, where, extent, severity }, { subject: { table: 'damages', id } })
+}
+
+export function changeDamage(work: MachineWork, { damageId, version, ...found }: CommandInput<'change-damage'>): void {
+  const damage = work.tx.select().from(damages).where(and(eq(damages.id, damageId), eq(damages.machineId, work.machine.id), isNull(damages.struckBy))).get()
+  if (!damage) throw new NotFound(`${work.machine.tag} has no such damage.`)
+  expectVersion(work, damage, version, damage.version, ['assemblyId', 'kind', 'where', 'extent', 'severity'])
+  work.tx.update(damages).set({ ...found, version: damage.version + 1 }).where(eq(damages.id, damageId)).run()
+  const { assemblyId, ...rest } = found
+  work.write('damage.changed', { assembly: assemblyName(work, assemblyId), ...rest })
+}
+
+/** Says what came of a check that damage implied. @throws NotNow when nothing implies it any more, or somebody has done it */
+export function settleCheck(work: MachineWork, { code, outcome, note }: CommandInput<'settle-check'>): void {
+  const { tx, machine, at, person, write } = work
+  const check = openChecks(tx, machine.id).find(c => c.code === code)
+  if (!check) throw new NotNow('Somebody has done this check already, or nothing asks for it any more.')
+  const { id } = tx.insert(checksDone).values({ machineId: machine.id, code, outcome, note, at, byWhom: person.name }).returning().get()
+  write('check.settled', { says: check.says, outcome, note }, { subject: { table: 'checks_done', id } })
+}
+
+export function logIntervention(work: MachineWork, { understood, ...found }: CommandInput<'log-intervention'>): void {
+  const assembly = assemblyName(work, found.assemblyId)
+  if (found.photographId !== null) photographOf(work, found.photographId)
+  const { id } = work.tx.insert(interventions).values({ machineId: work.machine.id, ...found, state: understood ? 'understood' : 'not-understood' }).returning().get()
+  work.write('intervention.logged', { kind: found.kind, assembly, where: found.where, note: found.note, understood }, { subject: { table: 'interventions', id } })
+}
+
+/** What somebody before us did is understood, or undone; either way it says why. */
+export function settleIntervention(work: MachineWork, { interventionId, version, state, note }: CommandInput<'settle-intervention'>): void {
+  const row = work.tx.select().from(interventions).where(and(eq(interventions.id, interventionId), eq(interventions.machineId, work.machine.id), isNull(interventions.struckBy))).get()
+  if (!row) throw new NotFound(`${work.machine.tag} has no such intervention.`)
+  expectVersion(work, row, version, row.version, ['state', 'note'])
+  work.tx.update(interventions).set({ state, note, version: row.version + 1 }).where(eq(interventions.id, interventionId)).run()
+  work.write('intervention.settled', { kind: row.kind, where: row.where, state, note })
 }

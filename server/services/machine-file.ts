@@ -8,8 +8,11 @@ import type { MachineState } from '#core/planning/machine-state'
 import { nextMoves } from '#core/planning/next-moves'
 import { runOf } from '#core/planning/run'
 import { judgeSignOff } from '#core/retest/sign-off'
-import { accessories, assemblies, claims, cleanings, damages, dateCodes, faults, machines, models, observations, partNeeds, powerAssessments, questions, readings, repairs, signOffs, waits } from '../db/schema'
+import { reassemble } from '#core/opening/reassembly'
+import { accessories, appraisals, assemblies, checksDone, claims, cleanings, consents, corrosions, damages, dateCodes, faults, interventions, letters, machines, models, observations, openingSteps, partNeeds, photographs, powerAssessments, questions, readings, repairs, signOffs, spendings, waits } from '../db/schema'
+import { checksFor } from './checks'
 import type { Tx } from './journal'
+import { notOurs } from '#shared/contracts/vocabulary'
 import { practiceOf } from './practice'
 import type { MachineRow } from './work'
 
@@ -33,7 +36,16 @@ export interface MachineFile {
   questions: (typeof questions.$inferSelect)[]
   /** The sign-off that stands. */
   signOff: typeof signOffs.$inferSelect | undefined
-  sisters: { tag: string, nickname: string, batteryLeaked: boolean }[]
+  sisters: { id: number, tag: string, nickname: string, batteryLeaked: boolean, signedOff: boolean }[]
+  photographs: (typeof photographs.$inferSelect)[]
+  corrosions: (typeof corrosions.$inferSelect)[]
+  checksDone: (typeof checksDone.$inferSelect)[]
+  openingSteps: (typeof openingSteps.$inferSelect)[]
+  interventions: (typeof interventions.$inferSelect)[]
+  consent: typeof consents.$inferSelect | null
+  spendings: (typeof spendings.$inferSelect)[]
+  appraisal: typeof appraisals.$inferSelect | null
+  letters: (typeof letters.$inferSelect)[]
 }
 
 export const loadMachine = (tx: Tx, machine: MachineRow): MachineFile => loadMachines(tx, [machine])[0]!
@@ -50,12 +62,13 @@ export function loadMachines(tx: Tx, rows: MachineRow[]): MachineFile[] {
   const [power, said, came, codes, parts, damage, cleaned, waiting, faulty, needs, read, asked, signed] = [
     of(powerAssessments), of(claims), of(accessories), of(dateCodes), of(assemblies), of(damages), of(cleanings), of(waits), of(faults), of(partNeeds), of(readings), of(questions), of(signOffs),
   ] as const
+  const look = { photographs: of(photographs), corrosions: of(corrosions), checksDone: of(checksDone), openingSteps: of(openingSteps), interventions: of(interventions), consents: of(consents), spendings: of(spendings), appraisals: of(appraisals), letters: of(letters) }
   const faultIds = [...faulty.values()].flat().map(f => f.id)
   const observed = groupBy(tx.select().from(observations).where(and(inArray(observations.faultId, faultIds), isNull(observations.struckBy))).orderBy(asc(observations.id)).all(), o => o.faultId)
   const repaired = groupBy(tx.select().from(repairs).where(inArray(repairs.faultId, faultIds)).orderBy(asc(repairs.id)).all(), r => r.faultId)
   const modelRows = tx.select().from(models).all()
   const family = groupBy(
-    tx.select({ id: machines.id, tag: machines.tag, nickname: machines.nickname, modelId: machines.modelId, batteryLeaked: powerAssessments.batteryHasLeaked }).from(machines).innerJoin(powerAssessments, eq(powerAssessments.machineId, machines.id)).where(sql`${machines.modelId} IS NOT NULL`).all(),
+    tx.select({ id: machines.id, tag: machines.tag, nickname: machines.nickname, modelId: machines.modelId, batteryLeaked: powerAssessments.batteryHasLeaked, signedOff: sql<number>`EXISTS (SELECT 1 FROM ${signOffs} WHERE ${signOffs.machineId} = ${machines.id} AND ${signOffs.endedAt} IS NULL)` }).from(machines).innerJoin(powerAssessments, eq(powerAssessments.machineId, machines.id)).where(sql`${machines.modelId} IS NOT NULL`).all(),
     m => m.modelId!,
   )
 
@@ -76,7 +89,16 @@ export function loadMachines(tx: Tx, rows: MachineRow[]): MachineFile[] {
     readings: read.get(machine.id) ?? [],
     questions: asked.get(machine.id) ?? [],
     signOff: (signed.get(machine.id) ?? []).findLast(s => !s.endedAt),
-    sisters: (family.get(machine.modelId ?? -1) ?? []).filter(s => s.id !== machine.id).map(({ tag, nickname, batteryLeaked }) => ({ tag, nickname, batteryLeaked })),
+    sisters: (family.get(machine.modelId ?? -1) ?? []).filter(s => s.id !== machine.id).map(({ id, tag, nickname, batteryLeaked, signedOff }) => ({ id, tag, nickname, batteryLeaked, signedOff: Boolean(signedOff) })),
+    photographs: look.photographs.get(machine.id) ?? [],
+    corrosions: look.corrosions.get(machine.id) ?? [],
+    checksDone: look.checksDone.get(machine.id) ?? [],
+    openingSteps: (look.openingSteps.get(machine.id) ?? []).sort((a, b) => a.step - b.step),
+    interventions: look.interventions.get(machine.id) ?? [],
+    consent: look.consents.get(machine.id)?.[0] ?? null,
+    spendings: look.spendings.get(machine.id) ?? [],
+    appraisal: look.appraisals.get(machine.id)?.[0] ?? null,
+    letters: look.letters.get(machine.id) ?? [],
   }))
 }
 
@@ -117,6 +139,11 @@ export function assess(file: MachineFile, now: Date): Assessment {
     lastPoweredKnown: machine.lastPowered !== '' || machine.lastPoweredWhat !== '',
     accessoriesNoted: file.accessories.length > 0,
     assemblies: file.assemblies,
+    checks: checksFor(file.damages, file.assemblies).map(({ code, says, why }) => ({ says, why, done: file.checksDone.some(c => c.code === code) })),
+    fixingsMissing: reassemble(file.openingSteps).findings.filter(f => f.code === 'opening.missing').map(f => ({ says: f.says, where: f.because[0] ?? '' })),
+    interventionsOpen: file.interventions.filter(i => i.state === 'not-understood').length,
+    consentWanted: notOurs.some(a => a === machine.acquired) && !file.consent,
+    pathChosen: (file.appraisal?.path ?? null) !== null,
     facts, gate, gateInForce: inForce,
     cleanings: file.cleanings.length,
     waits: waiting,

@@ -14,7 +14,7 @@ import type { MachineWork, Work } from './work'
 
 /** Words for the fields of the identity, as the history writes them. */
 const identityFields = {
-  name: 'model', maker: 'maker', nickname: 'nickname', serial: 'serial number', weightKg: 'weight in kg', place: 'place',
+  name: 'model', maker: 'maker', nickname: 'nickname', serial: 'serial number', variant: 'board issue or variant', weightKg: 'weight in kg', place: 'place',
   acquired: 'how it came', fromWhom: 'from whom', owner: 'owner', lastPowered: 'last powered', lastPoweredBy: 'powered by', lastPoweredWhat: 'what happened',
 } as const
 
@@ -42,6 +42,21 @@ export function bookIn(work: Work, input: CommandInput<'book-in'>): { tag: strin
   came.forEach(name => noteAccessory(on, { name }))
   codes.forEach(code => keepDateCode(on, code))
   return { tag }
+}
+
+/** Books many machines in, all or none. @throws InputError naming the row */
+export function bookInLot(work: Work, { machines: rows }: CommandInput<'book-in-lot'>): { tags: string[] } {
+  return {
+    tags: rows.map((row, i) => {
+      try {
+        return bookIn(work, row).tag
+      }
+      catch (error) {
+        if (error instanceof InputError) throw new InputError(`machines.${i}.${error.field}`, error.value, error.message)
+        throw error
+      }
+    }),
+  }
 }
 
 function notInFuture(day: string, now: Date) {

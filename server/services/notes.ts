@@ -3,7 +3,7 @@ import { InputError } from '#core/kernel/input-error'
 import type { CommandInput } from '#shared/contracts/commands'
 import { isStrikeable } from '#shared/journal/kinds'
 import { toolById } from '#shared/tools/index'
-import { accessories, claims, cleanings, damages, dateCodes, journal, observations, questions, readings } from '../db/schema'
+import { accessories, checksDone, claims, cleanings, corrosions, damages, dateCodes, interventions, journal, observations, photographs, questions, readings, spendings } from '../db/schema'
 import { NotFound, NotNow } from './refusals'
 import type { MachineWork } from './work'
 
@@ -24,6 +24,7 @@ export function settleQuestion({ tx, machine, at, write }: MachineWork, { questi
 export function pinResult({ write }: MachineWork, { tool: toolId, input }: CommandInput<'pin-result'>): void {
   const tool = toolById(toolId)
   if (!tool) throw new InputError('tool', toolId, `There is no instrument ${toolId}.`)
+  if ('work' in tool) throw new NotNow('Keep this measurement with its photograph, on the sheet of the machine.')
   const parsed = tool.input.safeParse(input)
   if (!parsed.success) throw new InputError(`input.${parsed.error.issues[0]?.path.join('.')}`, input, parsed.error.issues[0]?.message ?? 'The input does not fit the instrument.')
   const findings = tool.findings(tool.run(parsed.data))
@@ -31,7 +32,7 @@ export function pinResult({ write }: MachineWork, { tool: toolId, input }: Comma
 }
 
 /** Observations that a correction can take back; what they say stays in the history, struck. */
-const strikeableTables = { claims, accessories, date_codes: dateCodes, damages, cleanings, observations, readings }
+const strikeableTables = { claims, accessories, date_codes: dateCodes, damages, cleanings, observations, readings, photographs, corrosions, checks_done: checksDone, interventions, spendings }
 
 export function strikeEntry({ tx, machine, write }: MachineWork, { entryId, reason }: CommandInput<'strike-entry'>): void {
   const entry = tx.select().from(journal).where(and(eq(journal.id, entryId), eq(journal.machineId, machine.id))).get()

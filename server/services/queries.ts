@@ -7,6 +7,7 @@ import { isOpen, isStrikeable, sentenceOf } from '#shared/journal/kinds'
 import { claims, journal, machines, models, partNeeds } from '../db/schema'
 import type { Tx } from './journal'
 import { type MachineFile, assess, loadMachine, loadMachines } from './machine-file'
+import { lookOf } from './sheet-look'
 import { practiceOf } from './practice'
 import { NotFound } from './refusals'
 import { findMachines } from './search'
@@ -51,13 +52,13 @@ export function machineSheet(tx: Tx, now: Date, tag: string): MachineSheet {
   const machine = machineByTag(tx, tag)
   const file = loadMachine(tx, machine)
   const { gate, inForce, rails, run, moves, harm, signOff, state } = assess(file, now)
-  const { version, name, maker, nickname, serial, weightKg, place, acquired, fromWhom, owner, lastPowered, lastPoweredBy, lastPoweredWhat } = machine
+  const { version, name, maker, nickname, serial, variant, weightKg, place, acquired, fromWhom, owner, lastPowered, lastPoweredBy, lastPoweredWhat } = machine
   const { power } = file
   return {
     tag, uid: machine.uid, stage: machine.stage, onBench: machine.onBench, life: machine.life, bookedInAt: machine.bookedInAt, daysHere: state.daysHere,
-    identity: { version, name, maker, nickname, serial, weightKg, place, acquired, fromWhom, owner, lastPowered, lastPoweredBy, lastPoweredWhat },
+    identity: { version, name, maker, nickname, serial, variant, weightKg, place, acquired, fromWhom, owner, lastPowered, lastPoweredBy, lastPoweredWhat },
     about: file.model?.about ?? '',
-    sisters: file.sisters,
+    sisters: file.sisters.map(({ tag, nickname, batteryLeaked, signedOff }) => ({ tag, nickname, batteryLeaked, signedOff })),
     claims: file.claims.map(({ id, version, says, byWhom, verdict, because }) => ({ id, version, says, byWhom, verdict, because })),
     sourceFared: sourceFared(tx, machine.fromWhom),
     kit: compareKit(file.model?.usualKit ?? [], file.accessories.map(a => a.name)).map(item => ({ ...item, wanted: file.partNeeds.some(p => p.outcome === 'wanted' && p.name === item.name) })),
@@ -65,7 +66,7 @@ export function machineSheet(tx: Tx, now: Date, tag: string): MachineSheet {
     dateCodes: file.dateCodes.map(({ id, part, code, reworked, socketed }) => ({ id, part, code, reworked, socketed, says: readDateCode({ code }).readings[0]?.says ?? 'no date' })),
     dating: datingOf(file),
     assemblies: file.assemblies.map(({ id, version, name, presence, grade, note }) => ({ id, version, name, presence, grade, note })),
-    damages: file.damages.map(({ id, assemblyId, kind, where, extent, severity }) => ({ id, assembly: file.assemblies.find(a => a.id === assemblyId)?.name ?? '', kind, where, extent, severity })),
+    ...lookOf(tx, file),
     power: {
       version: power.version, facts: { ...power.facts, rails: state.facts.rails }, inspectedBy: power.inspectedBy,
       school: file.school, ownSchool: power.school, gate, inForce,
@@ -106,9 +107,12 @@ export function historyOf(tx: Tx, machineId: number): HistoryLine[] {
 
 export function listModels(tx: Tx, now: Date): ModelView[] {
   const files = loadMachines(tx, tx.select().from(machines).orderBy(asc(machines.tag)).all())
-  return tx.select().from(models).orderBy(asc(models.maker), asc(models.name)).all().map(({ id, maker, name, about, assemblies, rails }) => ({
-    id, maker, name, about, assemblies, rails,
-    machines: files.filter(f => f.machine.modelId === id).map(f => ({ tag: f.machine.tag, nickname: f.machine.nickname, gate: assess(f, now).inForce })),
+  return tx.select().from(models).orderBy(asc(models.maker), asc(models.name)).all().map(({ uid: _, ...model }) => ({
+    ...model,
+    machines: files.filter(f => f.machine.modelId === model.id).map(f => ({
+      tag: f.machine.tag, nickname: f.machine.nickname, variant: f.machine.variant, gate: assess(f, now).inForce, batteryLeaked: f.power.batteryHasLeaked,
+      faults: f.faults.map(({ symptom, open }) => ({ symptom, open })), openingSteps: f.openingSteps.length,
+    })),
   }))
 }
 

@@ -235,7 +235,7 @@ it('a passport shows neither donor, owner, place nor people, and nothing while i
 })
 
 it('refuses numbering and zones that would not do, at their fields', () => {
-  const set = (more: object) => performOnCollection(bench, ilka, 'set-practice', { version: 1, name: 'Skerrow Head', school: 'baseline-first', numbering: 'SH-{n:3}', zone: 'Europe/Dublin', ...more })
+  const set = (more: object) => performOnCollection(bench, ilka, 'set-practice', { version: 1, name: 'Skerrow Head', school: 'baseline-first', numbering: 'SH-{n:3}', zone: 'Europe/Dublin', currency: 'EUR', ...more })
   expect(() => set({ numbering: 'SH' })).toThrow(expect.objectContaining({ field: 'numbering' }) as InputError)
   expect(() => set({ zone: 'Skerrow/Head' })).toThrow(expect.objectContaining({ field: 'zone' }) as InputError)
   set({})

@@ -69,9 +69,9 @@ export async function requireLeave(event: H3Event, command: CommandName): Promis
 }
 
 /** The body, read as JSON and checked. @throws TooLarge, ZodError */
-export async function readInput<S extends z.ZodType>(event: H3Event, schema: S): Promise<z.output<S>> {
+export async function readInput<S extends z.ZodType>(event: H3Event, schema: S, largestBytes = largestBodyBytes): Promise<z.output<S>> {
   const length = Number(getHeader(event, 'content-length') ?? Number.NaN)
-  if (!(length <= largestBodyBytes)) throw new TooLarge('The request is larger than one megabyte, or does not say how large it is.')
+  if (!(length <= largestBytes)) throw new TooLarge(`The request is larger than ${Math.round(largestBytes / 1e6)} MB, or does not say how large it is.`)
   let body: unknown
   try {
     body = await readBody(event)

@@ -1,13 +1,15 @@
 import { z } from 'zod'
 import { damageKinds, severities } from '#core/condition/damage'
+import { type InterventionKind, interventionKinds, interventionStates } from '#core/condition/interventions'
 import { presences } from '#core/condition/grades'
+import { type Path, paths } from '#core/condition/triage'
 import { readDateCode } from '#core/identify/date-code'
 import { lives, stages } from '#core/planning/stages'
 import { loads } from '#core/power/rails'
 import { gateVerdicts } from '#core/safety/gate'
 import { id, instant, oneOf, optionalQuantity, optionalText, quantity, roughDay, text, version } from './fields'
-import { ExpectedRail, PowerFactsShape, SchoolShape } from './shapes'
-import { acquisitions, claimVerdicts, notOurs, partOutcomes, roles } from './vocabulary'
+import { ConsentShape, CorrosionInputs, ExpectedRail, MarkShape, PowerFactsShape, ScaleShape, SchoolShape, SignificanceShape } from './shapes'
+import { acquisitions, checkOutcomes, claimVerdicts, notOurs, partOutcomes, roles } from './vocabulary'
 
 /**
  * Everything that people can do, by name. Each command is one request, one row in the table of who may do what,
@@ -19,6 +21,7 @@ const identity = {
   maker: optionalText('Maker', 80),
   nickname: optionalText('Nickname', 60),
   serial: optionalText('Serial number', 60),
+  variant: optionalText('Board issue or variant', 60),
   weightKg: optionalQuantity('kg', 'Weight', { above: 0, upTo: 2000 }),
   place: optionalText('Where it stands', 120),
   acquired: oneOf(acquisitions, 'How it came'),
@@ -53,6 +56,44 @@ export const BookIn = z.object({
   dateCodes: z.array(DateCodeRead).max(200, 'Date codes: two hundred at most.').default([]),
 }).superRefine(ownerNamed)
 
+const photographId = id.nullable().default(null)
+const amount = (what: string) => quantity('', what, { above: -0.001, upTo: 1_000_000 })
+const DamageAsSeen = {
+  assemblyId: id.nullable().default(null),
+  kind: oneOf(Object.keys(damageKinds) as [keyof typeof damageKinds, ...(keyof typeof damageKinds)[]], 'Kind'),
+  where: text('Where', 160),
+  extent: optionalText('Extent', 120),
+  severity: oneOf(severities, 'Severity'),
+}
+const OpeningStep = {
+  what: text('What was undone', 200),
+  fixings: z.array(z.object({
+    count: quantity('', 'How many', { above: 0, upTo: 200 }).pipe(z.number().int('How many: a whole number, please.')),
+    head: optionalText('Head', 40), lengthMm: optionalQuantity('', 'Length in mm', { above: 0, upTo: 500 }), tray: optionalText('Tray cell', 20),
+  })).max(12, 'Fixings: twelve kinds in one step at most.').default([]),
+  connectors: z.array(text('Connector', 120)).max(30, 'Connectors: thirty at most.').default([]),
+  hides: optionalText('What hides here', 200),
+  hazard: optionalText('What may tear or break', 200),
+  photographId,
+}
+const Model = {
+  maker: text('Maker', 80), name: text('Model', 80), about: optionalText('About it', 1000),
+  variants: z.array(text('Board issue or variant', 160)).max(30, 'Thirty at most.'),
+  usualKit: z.array(text('Usual kit', 80)).max(40, 'Forty at most.'),
+  assemblies: z.array(text('Assembly', 60)).max(60, 'Sixty at most.'),
+  knownFaults: z.array(text('Known fault', 300)).max(60, 'Sixty at most.'),
+  rails: z.array(ExpectedRail).max(20, 'Rails: twenty at most.'),
+  weightKg: optionalQuantity('kg', 'Weight', { above: 0, upTo: 2000 }),
+  madeFrom: optionalQuantity('', 'Made from', { above: 1900, upTo: 2100 }), madeTo: optionalQuantity('', 'Made to', { above: 1900, upTo: 2100 }),
+}
+const madeInOrder = <T extends { madeFrom: number | null, madeTo: number | null }>({ madeFrom, madeTo }: T, context: z.RefinementCtx<T>) => {
+  if (madeFrom !== null && madeTo !== null && madeTo < madeFrom) context.addIssue({ code: 'custom', path: ['madeTo'], message: 'Made to: this year lies before the first one.' })
+}
+const inOrder = (low: string, high: string) => <T extends object>(given: T, context: z.RefinementCtx<T>) => {
+  const values = given as Record<string, number>
+  if (values[high]! < values[low]!) context.addIssue({ code: 'custom', path: [high], message: 'The higher figure comes here; this one is below the other.' })
+}
+
 export const machineCommands = {
   'correct-identity': z.object({ version, ...identity }).superRefine(ownerNamed),
   'add-claim': z.object({ says: text('Claim', 500), byWhom: optionalText('By whom', 120) }),
@@ -71,13 +112,32 @@ export const machineCommands = {
   }).superRefine((a, context) => {
     if (a.presence !== 'present' && a.grade !== null) context.addIssue({ code: 'custom', path: ['grade'], message: 'Grade: only what is present can be graded.' })
   }),
-  'record-damage': z.object({
-    assemblyId: id.nullable(),
-    kind: oneOf(Object.keys(damageKinds) as [keyof typeof damageKinds, ...(keyof typeof damageKinds)[]], 'Kind'),
-    where: text('Where', 160),
-    extent: optionalText('Extent', 120),
-    severity: oneOf(severities, 'Severity'),
-  }),
+  'record-damage': z.object({ ...DamageAsSeen, photographId, mark: MarkShape.nullable().default(null) }),
+  'change-damage': z.object({ damageId: id, version, ...DamageAsSeen }),
+  'settle-check': z.object({ code: text('Check', 120), outcome: oneOf(checkOutcomes, 'Outcome'), note: optionalText('What was found', 300) })
+    .superRefine((c, context) => { if (c.outcome === 'found' && !c.note) context.addIssue({ code: 'custom', path: ['note'], message: 'What was found: say it in a few words.' }) }),
+
+  'add-photograph': z.object({ hash: z.string().regex(/^[0-9a-f]{64}$/, 'Photograph: its file is not known here. Send it again.'), name: text('Name of the file', 200), assemblyId: id.nullable().default(null), caption: optionalText('Caption', 200) }),
+  'describe-photograph': z.object({ photographId: id, version, assemblyId: id.nullable(), caption: optionalText('Caption', 200) }),
+  'set-scale': z.object({ photographId: id, version, scale: ScaleShape.nullable() }),
+  'keep-corrosion': z.object({ photographId: id, what: text('What was measured', 120), inputs: CorrosionInputs, steel: z.boolean(), areaPct: z.number().min(0).max(100), errorPct: z.number().min(0).max(100) }),
+
+  'record-opening-step': z.object(OpeningStep),
+  'change-opening-step': z.object({ stepId: id, version, ...OpeningStep }),
+  'reuse-opening': z.object({ fromTag: text('From which machine', 40) }),
+  'count-back': z.object({ stepId: id, version, back: z.array(quantity('', 'Counted back', { above: -1, upTo: 400 }).pipe(z.number().int('Counted back: a whole number, please.'))).max(12) }),
+  'log-intervention': z.object({ kind: oneOf(Object.keys(interventionKinds) as [InterventionKind, ...InterventionKind[]], 'Kind'), assemblyId: id.nullable().default(null), where: text('Where', 160), note: optionalText('Note', 500), understood: z.boolean().default(false), photographId }),
+  'settle-intervention': z.object({ interventionId: id, version, state: oneOf(interventionStates, 'State'), note: text('Why', 500) }),
+
+  'record-consent': z.object({ version, allowed: ConsentShape.shape.allowed, upTo: amount('Up to what cost'), mustAsk: optionalText('What must be asked', 500), agreedWith: text('Agreed with', 120), agreedOn: roughDay('Agreed on') }),
+  'record-spending': z.object({ what: text('What for', 160), amount: quantity('', 'Amount', { above: 0, upTo: 1_000_000 }) }),
+  'appraise': z.object({
+    version, significance: SignificanceShape,
+    hoursLow: amount('Hours, at least'), hoursHigh: amount('Hours, at most'), costLow: amount('Cost, at least'), costHigh: amount('Cost, at most'),
+    irreplaceable: z.array(text('Assembly', 60)).max(100).default([]),
+  }).superRefine(inOrder('hoursLow', 'hoursHigh')).superRefine(inOrder('costLow', 'costHigh')),
+  'choose-path': z.object({ path: oneOf(Object.keys(paths) as [Path, ...Path[]], 'Path'), reason: text('Reason', 500) }),
+  'write-to-owner': z.object({ questions: z.array(text('Question', 300)).min(1, 'Questions: ask at least one; it is what the letter is for.').max(20, 'Questions: twenty at most.'), photographIds: z.array(id).max(8, 'Photographs: eight at most.').default([]), to: z.union([z.literal(''), z.email('E-mail address: write it as somebody@example.org, or leave it empty to post the letter.')]).default(''), answerBy: instant('Answer by') }),
 
   'assess-power': z.object({ version, facts: PowerFactsShape.omit({ rails: true }), inspectedBy: optionalText('Inspected by', 80) }),
   'choose-school': z.object({ school: SchoolShape.nullable() }),
@@ -112,7 +172,10 @@ const signInName = text('Sign-in name', 40).regex(/^[a-z0-9._-]+$/, 'Sign-in nam
 
 export const collectionCommands = {
   'book-in': BookIn,
-  'set-practice': z.object({ version, name: text('Name of the collection', 120), school: SchoolShape, numbering: text('Numbering', 40), zone: text('Time zone', 60) }),
+  'book-in-lot': z.object({ machines: z.array(BookIn).min(1, 'No machine to book in.').max(200, 'Two hundred machines at a time.') }),
+  'add-model': z.object(Model).superRefine(madeInOrder),
+  'change-model': z.object({ modelId: id, version, ...Model }).superRefine(madeInOrder),
+  'set-practice': z.object({ version, name: text('Name of the collection', 120), school: SchoolShape, numbering: text('Numbering', 40), zone: text('Time zone', 60), currency: z.string().trim().toUpperCase().regex(/^[A-Z]{3}$/, 'Currency: three letters, such as EUR.').default('EUR') }),
   'add-person': z.object({ name: text('Name', 80), signInName, password, role: oneOf(roles, 'Role') }),
   'set-password': z.object({ personId: id, password }),
   'change-person': z.object({ personId: id, version, name: text('Name', 80), role: oneOf(roles, 'Role'), active: z.boolean() }),

@@ -1,8 +1,13 @@
 import { z } from 'zod'
+import { presences } from '#core/condition/grades'
+import { markForms } from '#core/condition/marks'
+import { type Path, paths } from '#core/condition/triage'
 import { levels } from '#core/kernel/finding'
+import { openingStates } from '#core/opening/reassembly'
 import { loads, railVerdicts } from '#core/power/rails'
 import { gateVerdicts } from '#core/safety/gate'
 import { type PowerFactName, powerFactNames, powerFacts, schools } from '#core/safety/power-facts'
+import { type WorkAsked, worksAsked } from '#core/stewardship/consent'
 import { oneOf, text } from './fields'
 
 /** Shapes that requests, answers and stored rows share. */
@@ -22,6 +27,37 @@ export const JudgedRail = z.object({
   deviationPct: z.number().optional(),
   verdict: z.enum(railVerdicts), findings: z.array(Finding),
 })
+
+/** A point as shares of width and height. */
+export const PointShape = z.tuple([z.number().min(0).max(1), z.number().min(0).max(1)]).readonly()
+export const MarkShape = z.object({ form: z.enum(markForms), points: z.array(PointShape).min(1).max(2000) })
+export const ScaleShape = z.object({ from: PointShape, to: PointShape, distanceMm: z.number().positive().max(5000) })
+
+/** What a measurement of corrosion was made from, so that it can be made again. */
+export const CorrosionInputs = z.object({
+  outline: z.array(PointShape).max(2000), corroded: z.array(PointShape).min(1).max(60), sound: z.array(PointShape).min(1).max(60), threshold: z.number().gt(0).lt(1),
+})
+export type CorrosionInputs = z.output<typeof CorrosionInputs>
+
+const range = z.object({ low: z.number(), high: z.number() })
+export const TriageShape = z.object({
+  paths: z.array(z.object({ path: z.enum(Object.keys(paths) as [Path, ...Path[]]), title: z.string(), terms: z.array(z.object({ says: z.string(), weight: z.number() })), balance: z.number(), findings: z.array(Finding), ask: z.array(z.string()) })),
+  wouldChange: z.array(z.object({ says: z.string(), to: z.enum(Object.keys(paths) as [Path, ...Path[]]) })),
+  ask: z.array(z.string()),
+  findings: z.array(Finding),
+})
+const criterion = z.number().int().min(0, 'From 0, not at all, to 3, very much.').max(3, 'From 0, not at all, to 3, very much.')
+export const SignificanceShape = z.object({ historic: criterion, research: criterion, rarity: criterion, completeness: criterion, show: criterion })
+export const ConsentShape = z.object({ allowed: z.array(z.enum(Object.keys(worksAsked) as [WorkAsked, ...WorkAsked[]])), upTo: z.number().min(0), mustAsk: z.string() })
+export const TriageInputShape = z.object({
+  assemblies: z.array(z.object({ name: z.string(), presence: z.enum(presences), grade: z.number().int().min(0).max(3).nullable(), irreplaceable: z.boolean().optional() })).min(1).max(100),
+  significance: SignificanceShape, hours: range, cost: range,
+  sisters: z.object({ running: z.number().int().min(0), wanting: z.number().int().min(0) }),
+  ours: z.boolean(), consent: ConsentShape.nullable().optional(), currency: z.string().max(3).optional(),
+})
+
+export const FixingShape = z.object({ count: z.number(), head: z.string(), lengthMm: z.number().nullable(), tray: z.string(), back: z.number().nullable() })
+export const OpeningStepShape = z.object({ step: z.number(), what: z.string(), state: z.enum(openingStates), fixings: z.array(FixingShape), connectors: z.array(z.string()), hides: z.string(), hazard: z.string() })
 
 const day = z.string()
 export const DatingShape = z.object({

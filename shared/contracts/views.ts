@@ -1,12 +1,16 @@
 import { z } from 'zod'
 import { presences } from '#core/condition/grades'
 import { damageKinds, severities } from '#core/condition/damage'
+import { type InterventionKind, interventionKinds, interventionStates } from '#core/condition/interventions'
+import { type Path, paths } from '#core/condition/triage'
+import { type WorkAsked, worksAsked } from '#core/stewardship/consent'
 import { lives, stages } from '#core/planning/stages'
 import { loads, railVerdicts } from '#core/power/rails'
 import { gateVerdicts } from '#core/safety/gate'
+import type { Letter } from '#core/stewardship/letter'
 import type { CommandName } from './commands'
-import { DatingShape, ExpectedRail, Finding, GateShape, JudgedRail, PowerFactsShape, SchoolShape } from './shapes'
-import { acquisitions, claimVerdicts, partOutcomes, roles } from './vocabulary'
+import { CorrosionInputs, DatingShape, ExpectedRail, Finding, GateShape, JudgedRail, MarkShape, OpeningStepShape, PowerFactsShape, ScaleShape, SchoolShape, SignificanceShape, TriageShape } from './shapes'
+import { acquisitions, checkOutcomes, claimVerdicts, partOutcomes, roles } from './vocabulary'
 
 /** What the server answers with. */
 
@@ -14,7 +18,7 @@ const id = z.number()
 const s = z.string()
 const b = z.boolean()
 
-export const Practice = z.object({ version: z.number(), name: s, school: SchoolShape, numbering: s, zone: s })
+export const Practice = z.object({ version: z.number(), name: s, school: SchoolShape, numbering: s, zone: s, currency: s })
 export const PersonView = z.object({ id, version: z.number(), name: s, signInName: s, role: z.enum(roles), active: b })
 
 export const SessionView = z.object({
@@ -45,8 +49,16 @@ export const HistoryLine = z.object({
 })
 
 const Identity = z.object({
-  version: z.number(), name: s, maker: s, nickname: s, serial: s, weightKg: z.number().nullable(), place: s,
+  version: z.number(), name: s, maker: s, nickname: s, serial: s, variant: s, weightKg: z.number().nullable(), place: s,
   acquired: z.enum(acquisitions), fromWhom: s, owner: s, lastPowered: s, lastPoweredBy: s, lastPoweredWhat: s,
+})
+
+export const PhotographView = z.object({
+  id, version: z.number(), uid: s, hash: s, name: s, caption: s, assembly: s, assemblyId: z.number().nullable(),
+  widthPx: z.number(), heightPx: z.number(), takenAt: s, at: s, by: s, scale: ScaleShape.nullable(),
+})
+export const CorrosionView = z.object({
+  id, photographId: z.number(), what: s, inputs: CorrosionInputs, steel: b, areaPct: z.number(), errorPct: z.number(), areaMm2: z.number().nullable(), rating: z.number(), rustDegree: z.number().nullable(), at: s, by: s,
 })
 
 /** Everything about one machine, for those who work on it. */
@@ -54,7 +66,7 @@ export const MachineSheet = z.object({
   tag: s, uid: s, stage: z.enum(stages), onBench: b, life: z.enum(lives).nullable(), bookedInAt: s, daysHere: z.number(),
   identity: Identity,
   about: s,
-  sisters: z.array(z.object({ tag: s, nickname: s, batteryLeaked: b })),
+  sisters: z.array(z.object({ tag: s, nickname: s, batteryLeaked: b, signedOff: b })),
   claims: z.array(z.object({ id, version: z.number(), says: s, byWhom: s, verdict: z.enum(claimVerdicts), because: s })),
   /** How the claims of the same source have fared over all machines, this one included. */
   sourceFared: z.object({ confirmed: z.number(), refuted: z.number(), undecided: z.number(), open: z.number() }),
@@ -64,13 +76,31 @@ export const MachineSheet = z.object({
   dateCodes: z.array(z.object({ id, part: s, code: s, reworked: b, socketed: b, says: s })),
   dating: DatingShape.nullable(),
   assemblies: z.array(z.object({ id, version: z.number(), name: s, presence: z.enum(presences), grade: z.number().nullable(), note: s })),
-  damages: z.array(z.object({ id, assembly: s, kind: z.enum(Object.keys(damageKinds) as [keyof typeof damageKinds]), where: s, extent: s, severity: z.enum(severities) })),
+  damages: z.array(z.object({ id, version: z.number(), assemblyId: z.number().nullable(), photographId: z.number().nullable(), mark: MarkShape.nullable(), assembly: s, kind: z.enum(Object.keys(damageKinds) as [keyof typeof damageKinds]), where: s, extent: s, severity: z.enum(severities) })),
   power: z.object({
     version: z.number(), facts: PowerFactsShape, inspectedBy: s,
     school: SchoolShape, ownSchool: SchoolShape.nullable(),
     gate: GateShape, inForce: z.enum(gateVerdicts),
     overrule: z.object({ verdict: z.enum(gateVerdicts), reason: s, by: s }).nullable(),
   }),
+  photographs: z.array(PhotographView),
+  corrosions: z.array(CorrosionView),
+  checks: z.array(z.object({ code: s, says: s, why: s, source: s, done: z.object({ outcome: z.enum(checkOutcomes), note: s, by: s, at: s }).nullable() })),
+  opening: z.object({
+    steps: z.array(OpeningStepShape.extend({ id, version: z.number(), photographId: z.number().nullable(), findings: z.array(Finding) })),
+    findings: z.array(Finding), out: z.number(), back: z.number(),
+    /** Sisters whose record could be taken over. */
+    from: z.array(z.object({ tag: s, nickname: s, steps: z.number() })),
+  }),
+  interventions: z.array(z.object({ id, version: z.number(), kind: z.enum(Object.keys(interventionKinds) as [InterventionKind, ...InterventionKind[]]), assembly: s, where: s, note: s, state: z.enum(interventionStates), photographId: z.number().nullable() })),
+  stewardship: z.object({
+    ours: b, currency: s,
+    consent: z.object({ version: z.number(), allowed: z.array(z.enum(Object.keys(worksAsked) as [WorkAsked, ...WorkAsked[]])), upTo: z.number(), mustAsk: s, agreedWith: s, agreedOn: s }).nullable(),
+    spent: z.number(), spendings: z.array(z.object({ id, what: s, amount: z.number(), at: s })),
+    letters: z.array(z.object({ id, subject: s, at: s, by: s, sent: b })),
+  }),
+  appraisal: z.object({ version: z.number(), significance: SignificanceShape, hoursLow: z.number(), hoursHigh: z.number(), costLow: z.number(), costHigh: z.number(), irreplaceable: z.array(s), path: z.enum(Object.keys(paths) as [Path, ...Path[]]).nullable(), pathReason: s }).nullable(),
+  triage: TriageShape.nullable(),
   cleanings: z.array(z.object({ id, what: s, withWhat: s, byWhom: s, at: s })),
   waits: z.array(WaitView),
   faults: z.array(z.object({
@@ -91,7 +121,11 @@ export const MachineSheet = z.object({
   history: z.array(HistoryLine),
 })
 
-export const ModelView = z.object({ id, maker: s, name: s, about: s, assemblies: z.array(s), rails: z.array(ExpectedRail), machines: z.array(z.object({ tag: s, nickname: s, gate: z.enum(gateVerdicts) })) })
+export const ModelView = z.object({
+  id, version: z.number(), maker: s, name: s, about: s, variants: z.array(s), usualKit: z.array(s), assemblies: z.array(s), knownFaults: z.array(s), rails: z.array(ExpectedRail),
+  weightKg: z.number().nullable(), madeFrom: z.number().nullable(), madeTo: z.number().nullable(),
+  machines: z.array(z.object({ tag: s, nickname: s, variant: s, gate: z.enum(gateVerdicts), batteryLeaked: b, faults: z.array(z.object({ symptom: s, open: b })), openingSteps: z.number() })),
+})
 export const WantedPart = z.object({ id, version: z.number(), tag: s, machine: s, name: s, quantity: z.number(), stopsStart: b, wantedAt: s })
 
 /** What anybody with the link may read: no donor, owner, price, place or person. */
@@ -116,6 +150,9 @@ export type MachineSummary = z.infer<typeof MachineSummary>
 export type MachineSheet = z.infer<typeof MachineSheet>
 export type HistoryLine = z.infer<typeof HistoryLine>
 export type ModelView = z.infer<typeof ModelView>
+export type PhotographView = z.infer<typeof PhotographView>
+export type CorrosionView = z.infer<typeof CorrosionView>
+export interface LetterView extends Letter { uid: string, tag: string, owner: string, at: string, photographs: { hash: string, caption: string }[] }
 export type WantedPart = z.infer<typeof WantedPart>
 export type Passport = z.infer<typeof Passport>
 export type FindingView = z.infer<typeof Finding>

@@ -13,6 +13,10 @@ export const claimVerdicts = ['open', 'confirmed', 'refuted', 'undecided'] as co
 export type ClaimVerdict = (typeof claimVerdicts)[number]
 export const claimVerdictNames: Record<ClaimVerdict, string> = { open: 'Not tested yet', confirmed: 'Confirmed', refuted: 'Refuted', undecided: 'Undecided' }
 
+export const checkOutcomes = ['nothing', 'found'] as const
+export type CheckOutcome = (typeof checkOutcomes)[number]
+export const checkOutcomeNames: Record<CheckOutcome, string> = { nothing: 'Nothing found', found: 'Something found' }
+
 export const partOutcomes = ['wanted', 'fitted', 'not-needed'] as const
 export type PartOutcome = (typeof partOutcomes)[number]
 export const partOutcomeNames: Record<PartOutcome, string> = { 'wanted': 'Wanted', 'fitted': 'Found and fitted', 'not-needed': 'No longer needed' }

@@ -16,6 +16,24 @@ const examples: { [K in JournalKind]: [JournalData<K>, string] } = {
   'assembly.added': [{ name: 'Drive C' }, 'Assembly added: Drive C.'],
   'assembly.graded': [{ name: 'Case', presence: 'present', grade: 1, note: 'ticket glue' }, 'Case: grade 1, minor. ticket glue.'],
   'damage.recorded': [{ assembly: 'Main board', kind: 'tide-line', where: 'lower edge', extent: '40 mm', severity: 'severe' }, 'Severe tide line on main board, lower edge, 40 mm.'],
+  'damage.changed': [{ assembly: 'Main board', kind: 'crust', where: 'edge', extent: '', severity: 'clear' }, 'Damage now reads: clear crust on main board, edge.'],
+  'check.settled': [{ says: 'Look under every socket', outcome: 'found', note: 'two green pins' }, 'Look under every socket. Something found: two green pins.'],
+  'photograph.added': [{ name: 'a.jpg', assembly: 'Supply', caption: 'As found', hash: '0' }, 'Photograph added of supply: As found.'],
+  'photograph.described': [{ assembly: '', caption: 'Lower edge' }, 'Photograph now reads: Lower edge.'],
+  'scale.set': [{ photograph: 'Lower edge', distanceMm: 2.54 }, 'Scale set on photograph “Lower edge”, from 2.54 mm.'],
+  'corrosion.measured': [{ what: 'lower edge', areaPct: 4.25, errorPct: 1.5, rating: 4, rustDegree: null }, 'Corrosion measured, lower edge: 4.3 % ± 1.5, rating 4 of 10.'],
+  'opening.step': [{ step: 1, what: 'Lid off', fixings: ['4 × 8 mm pan'] }, 'Opened, step 1: Lid off (4 × 8 mm pan).'],
+  'opening.reused': [{ fromTag: 'SH-2026-004', steps: 5 }, 'Opening record of SH-2026-004 taken over: 5 steps ahead.'],
+  'opening.back': [{ step: 1, what: 'Lid off', missing: 1 }, 'Put back, step 1: Lid off; 1 missing.'],
+  'intervention.logged': [{ kind: 'added-wire', assembly: 'Main board', where: 'from pin 8 to nowhere', note: '', understood: false }, 'Somebody was here before: added wire on main board, from pin 8 to nowhere; not understood yet.'],
+  'intervention.settled': [{ kind: 'added-wire', where: 'pin 8', state: 'undone', note: 'it shorted +12 V' }, 'Added wire, pin 8: undone. it shorted +12 V.'],
+  'machine.appraised': [{ hoursLow: 10, hoursHigh: 20, costLow: 0, costHigh: 45.5, currency: 'EUR' }, 'Appraised: 10 to 20 hours, 0.00 EUR to 45.50 EUR.'],
+  'path.chosen': [{ path: 'conserve', reason: 'The only one known' }, 'Path chosen: conserve as found. The only one known.'],
+  'consent.recorded': [{ agreedWith: 'the trust', agreedOn: '2026-03-01', allowed: ['open', 'clean'], upTo: 50, currency: 'EUR', mustAsk: 'paint' }, 'Agreed with the trust on 2026-03-01: open it and look, clean it; up to 50.00 EUR; to be asked: paint.'],
+  'money.spent': [{ what: 'capacitors', amount: 12.5, currency: 'EUR' }, 'Spent 12.50 EUR: capacitors.'],
+  'owner.written-to': [{ owner: 'the trust', questions: ['May we start it?'] }, 'Letter to the trust: May we start it?'],
+  'model.added': [{ maker: 'Tarnwick Instruments', name: 'Petrel 8' }, 'Model added: Petrel 8 by Tarnwick Instruments.'],
+  'model.changed': [{ maker: 'Tarnwick Instruments', name: 'Petrel 8' }, 'Model changed: Petrel 8 by Tarnwick Instruments.'],
   'power.assessed': [{ changes: [{ fact: 'battery', to: 'out' }, { fact: 'fan', to: null }], inspected: true }, 'Inspected for power. Battery: out, nothing left behind; Fan: not looked at.'],
   'school.chosen': [{ school: 'baseline-first' }, 'For this machine: baseline first.'],
   'gate.overruled': [{ computed: 'keep-off', verdict: 'guarded-start', reason: 'Supply alone, board out' }, 'Gate overruled from Keep off to Guarded start: Supply alone, board out.'],
@@ -52,8 +70,8 @@ describe('every kind of entry', () => {
 
   it('that names a donor, an owner, a claimant, a person or trust stays off the passport', () => {
     expect(Object.keys(journalKinds).filter(kind => !isOpen(kind)).sort()).toEqual([
-      'claim.judged', 'claim.recorded', 'entry.struck', 'gate.overrule-ended', 'gate.overruled', 'identity.corrected', 'last-powered.recorded',
-      'passport.switched', 'person.added', 'person.changed', 'person.password-set', 'practice.set', 'provenance.recorded',
+      'claim.judged', 'claim.recorded', 'consent.recorded', 'entry.struck', 'gate.overrule-ended', 'gate.overruled', 'identity.corrected', 'last-powered.recorded',
+      'machine.appraised', 'model.added', 'model.changed', 'money.spent', 'owner.written-to', 'passport.switched', 'path.chosen', 'person.added', 'person.changed', 'person.password-set', 'practice.set', 'provenance.recorded',
     ])
     // Who cleaned is kept, and not told.
     expect(sentenceOf('cleaning.done', examples['cleaning.done'][0])).not.toContain('Hanneke')

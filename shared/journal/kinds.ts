@@ -1,11 +1,14 @@
 import { z } from 'zod'
 import { damageKinds, severityNames } from '#core/condition/damage'
 import { grades, presenceNames } from '#core/condition/grades'
+import { type InterventionKind, type InterventionState, interventionKinds, interventionStateNames } from '#core/condition/interventions'
+import { type Path, paths } from '#core/condition/triage'
 import { lifeNames, stageNames } from '#core/planning/stages'
 import { type RailVerdict, loadWords, railVerdictWords, volts } from '#core/power/rails'
 import { gateWords } from '#core/safety/gate'
 import { type PowerFactName, factValue, powerFacts, schoolNames } from '#core/safety/power-facts'
-import { type Acquisition, type ClaimVerdict, type PartOutcome, type Role, acquisitionNames, claimVerdictNames, partOutcomeNames, roleNames } from '../contracts/vocabulary'
+import { type WorkAsked, money, worksAsked } from '#core/stewardship/consent'
+import { type Acquisition, type CheckOutcome, type ClaimVerdict, type PartOutcome, type Role, acquisitionNames, checkOutcomeNames, claimVerdictNames, partOutcomeNames, roleNames } from '../contracts/vocabulary'
 
 /**
  * Every kind of entry in the history, and the one sentence it reads as: on screen, in print, in exports.
@@ -41,6 +44,23 @@ export const journalKinds = {
   'assembly.graded': kind(z.object({ name: s, presence: word<keyof typeof presenceNames>(), grade: n.nullable(), note: s }), d => `${d.name}: ${d.grade === null ? presenceNames[d.presence].toLowerCase() : `grade ${d.grade}, ${grades[d.grade as 0]?.title.toLowerCase()}`}. ${d.note && ending(d.note)}`.trim()),
   'damage.recorded': kind(z.object({ assembly: s, kind: word<keyof typeof damageKinds>(), where: s, extent: s, severity: word<keyof typeof severityNames>() }), d => `${severityNames[d.severity]} ${damageKinds[d.kind].toLowerCase()}${d.assembly && ` on ${d.assembly.toLowerCase()}`}, ${d.where}${d.extent && `, ${d.extent}`}.`, observed),
 
+  'damage.changed': kind(z.object({ assembly: s, kind: word<keyof typeof damageKinds>(), where: s, extent: s, severity: word<keyof typeof severityNames>() }), d => `Damage now reads: ${severityNames[d.severity].toLowerCase()} ${damageKinds[d.kind].toLowerCase()}${d.assembly && ` on ${d.assembly.toLowerCase()}`}, ${d.where}${d.extent && `, ${d.extent}`}.`),
+  'check.settled': kind(z.object({ says: s, outcome: word<CheckOutcome>(), note: s }), d => `${ending(d.says)} ${checkOutcomeNames[d.outcome]}${d.note && `: ${d.note}`}.`, observed),
+  'photograph.added': kind(z.object({ name: s, assembly: s, caption: s, hash: s }), d => `Photograph added${d.assembly && ` of ${d.assembly.toLowerCase()}`}: ${ending(d.caption || d.name)}`, observed),
+  'photograph.described': kind(z.object({ assembly: s, caption: s }), d => `Photograph${d.assembly && ` of ${d.assembly.toLowerCase()}`} now reads: ${ending(d.caption || 'no caption')}`),
+  'scale.set': kind(z.object({ photograph: s, distanceMm: n.nullable() }), d => (d.distanceMm === null ? `Scale taken off photograph ${quote(d.photograph)}.` : `Scale set on photograph ${quote(d.photograph)}, from ${d.distanceMm} mm.`)),
+  'corrosion.measured': kind(z.object({ what: s, areaPct: n, errorPct: n, rating: n, rustDegree: n.nullable() }), d => `Corrosion measured, ${d.what}: ${d.areaPct.toFixed(1)} % ± ${d.errorPct.toFixed(1)}, rating ${d.rating} of 10${d.rustDegree === null ? '' : `, Ri ${d.rustDegree}`}.`, observed),
+  'opening.step': kind(z.object({ step: n, what: s, fixings: z.array(s) }), d => `Opened, step ${d.step}: ${d.what}${d.fixings.length ? ` (${d.fixings.join('; ')})` : ''}.`),
+  'opening.reused': kind(z.object({ fromTag: s, steps: n }), d => `Opening record of ${d.fromTag} taken over: ${d.steps} steps ahead.`),
+  'opening.back': kind(z.object({ step: n, what: s, missing: n }), d => `Put back, step ${d.step}: ${d.what}${d.missing > 0 ? `; ${d.missing} missing` : d.missing < 0 ? `; ${-d.missing} too many` : ''}.`),
+  'intervention.logged': kind(z.object({ kind: word<InterventionKind>(), assembly: s, where: s, note: s, understood: b }), d => `Somebody was here before: ${interventionKinds[d.kind].toLowerCase()}${d.assembly && ` on ${d.assembly.toLowerCase()}`}, ${d.where}${d.note && `, ${d.note}`}; ${d.understood ? 'understood' : 'not understood yet'}.`, observed),
+  'intervention.settled': kind(z.object({ kind: word<InterventionKind>(), where: s, state: word<InterventionState>(), note: s }), d => `${interventionKinds[d.kind]}, ${d.where}: ${interventionStateNames[d.state].toLowerCase()}. ${ending(d.note)}`),
+  'machine.appraised': kind(z.object({ hoursLow: n, hoursHigh: n, costLow: n, costHigh: n, currency: s }), d => `Appraised: ${d.hoursLow} to ${d.hoursHigh} hours, ${money(d.costLow, d.currency)} to ${money(d.costHigh, d.currency)}.`, closed),
+  'path.chosen': kind(z.object({ path: word<Path>(), reason: s }), d => `Path chosen: ${paths[d.path].title.toLowerCase()}. ${ending(d.reason)}`, closed),
+  'consent.recorded': kind(z.object({ agreedWith: s, agreedOn: s, allowed: z.array(word<WorkAsked>()), upTo: n, currency: s, mustAsk: s }), d => `Agreed with ${d.agreedWith}${d.agreedOn && ` on ${d.agreedOn}`}: ${d.allowed.map(w => worksAsked[w].toLowerCase()).join(', ') || 'nothing yet'}; up to ${money(d.upTo, d.currency)}${d.mustAsk && `; to be asked: ${d.mustAsk}`}.`, closed),
+  'money.spent': kind(z.object({ what: s, amount: n, currency: s }), d => `Spent ${money(d.amount, d.currency)}: ${ending(d.what)}`, { open: false, strikeable: true }),
+  'owner.written-to': kind(z.object({ owner: s, questions: z.array(s) }), d => `Letter to ${d.owner}: ${d.questions.map(ending).join(' ')}`, closed),
+
   'power.assessed': kind(z.object({ changes: z.array(z.object({ fact: word<PowerFactName>(), to: s.nullable() })), inspected: b }), d => `${d.inspected ? 'Inspected for power' : 'Facts for power noted'}. ${d.changes.map(c => `${powerFacts[c.fact].title}: ${factValue(c.fact, c.to ?? undefined)?.label.toLowerCase() ?? 'not looked at'}`).join('; ')}${d.changes.length ? '.' : 'Nothing changed.'}`),
   'school.chosen': kind(z.object({ school: word<keyof typeof schoolNames>().nullable() }), d => (d.school ? `For this machine: ${schoolNames[d.school].title.toLowerCase()}.` : 'For this machine: the school of the collection.')),
   'gate.overruled': kind(z.object({ computed: word<keyof typeof gateWords>(), verdict: word<keyof typeof gateWords>(), reason: s }), d => `Gate overruled from ${gateWords[d.computed].title} to ${gateWords[d.verdict].title}: ${ending(d.reason)}`, closed),
@@ -69,6 +89,8 @@ export const journalKinds = {
   'entry.struck': kind(z.object({ entryId: n, reason: s }), d => `Entry ${d.entryId} struck: ${ending(d.reason)}`, closed),
 
   'practice.set': kind(z.object({ name: s, school: word<keyof typeof schoolNames>(), numbering: s, zone: s }), d => `Practice of ${d.name}: ${schoolNames[d.school].title.toLowerCase()}, numbering ${d.numbering}, zone ${d.zone}.`, closed),
+  'model.added': kind(z.object({ maker: s, name: s }), d => `Model added: ${d.name} by ${d.maker}.`, closed),
+  'model.changed': kind(z.object({ maker: s, name: s }), d => `Model changed: ${d.name} by ${d.maker}.`, closed),
   'person.added': kind(z.object({ name: s, role: word<Role>() }), d => `${d.name} added as ${roleNames[d.role].toLowerCase()}.`, closed),
   'person.password-set': kind(z.object({ name: s }), d => `${d.name} was given a new password.`, closed),
   'person.changed': kind(z.object({ name: s, role: word<Role>(), active: b }), d => `${d.name} is ${d.active ? roleNames[d.role].toLowerCase() : 'no longer active'}.`, closed),

@@ -1,4 +1,6 @@
+import { conditionCorrosionArea } from './condition-corrosion-area'
 import { conditionCorrosionRating } from './condition-corrosion-rating'
+import { conditionTriage } from './condition-triage'
 import { identifyDateCode } from './identify-date-code'
 import { identifyDating } from './identify-dating'
 import { powerRails } from './power-rails'
@@ -7,6 +9,8 @@ import { safetyLift } from './safety-lift'
 import type { Tool } from './tool'
 
 /** Every instrument, in the order of the work. */
-export const tools = [identifyDateCode, identifyDating, safetyLift, conditionCorrosionRating, safetyGate, powerRails] as unknown as Tool<never, unknown>[]
+export const tools = [
+  identifyDateCode, identifyDating, safetyLift, conditionCorrosionArea, conditionCorrosionRating, conditionTriage, safetyGate, powerRails,
+] as unknown as Tool[]
 
 export const toolById = (id: string) => tools.find(tool => tool.id === id)

@@ -1,5 +1,6 @@
 import { getRouterParam } from 'h3'
 import { toolById } from '#shared/tools/index'
+import { hands } from '../../files/hands'
 import { NotFound } from '../../services/refusals'
 
 /** Runs an instrument for anybody: it keeps nothing. */
@@ -7,6 +8,6 @@ export default defineAnswer(async (event) => {
   const id = getRouterParam(event, 'id') ?? ''
   const tool = toolById(id)
   if (!tool) throw new NotFound(`There is no instrument ${id}. GET /api/tools lists them.`)
-  const input = await readInput(event, tool.input)
-  return { result: tool.run(input) }
+  if ('work' in tool) return { result: await tool.work(await readInput(event, tool.input, tool.largestBodyBytes), hands) }
+  return { result: tool.run(await readInput(event, tool.input)) }
 })

@@ -12,6 +12,8 @@ export const practice = sqliteTable('practice', {
   school: text('school').$type<School>().notNull(),
   numbering: text('numbering').notNull(),
   zone: text('zone').notNull(),
+  /** ISO 4217 code of the money it counts in. */
+  currency: text('currency').notNull().default('EUR'),
 }, t => [check('one_row', sql`${t.id} = 1`)])
 
 export const people = sqliteTable('people', {

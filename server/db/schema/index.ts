@@ -1,4 +1,5 @@
 export * from './collection'
 export * from './journal'
+export * from './look'
 export * from './machines'
 export * from './models'

@@ -1,5 +1,6 @@
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core'
 import type { DamageKind, Severity } from '#core/condition/damage'
+import type { Mark } from '#core/condition/marks'
 import type { Presence } from '#core/condition/grades'
 import type { Life, Stage } from '#core/planning/stages'
 import type { Load } from '#core/power/rails'
@@ -21,6 +22,8 @@ export const machines = sqliteTable('machines', {
   maker: words('maker'),
   nickname: words('nickname'),
   serial: words('serial'),
+  /** Board issue or variant. */
+  variant: words('variant'),
   weightKg: real('weight_kg'),
   place: words('place'),
   acquired: text('acquired').$type<Acquisition>().notNull(),
@@ -39,7 +42,7 @@ export const machines = sqliteTable('machines', {
   passportOn: flag('passport_on').default(false),
 })
 
-const machineId = () => integer('machine_id').notNull().references(() => machines.id)
+export const machineId = () => integer('machine_id').notNull().references(() => machines.id)
 
 export const powerAssessments = sqliteTable('power_assessments', {
   machineId: machineId().primaryKey(),
@@ -72,11 +75,14 @@ export const assemblies = sqliteTable('assemblies', {
 }, t => [index('assemblies_machine').on(t.machineId)])
 
 export const damages = sqliteTable('damages', {
-  id: key(), machineId: machineId(), assemblyId: integer('assembly_id').references(() => assemblies.id),
+  id: key(), machineId: machineId(), version: version(), assemblyId: integer('assembly_id').references(() => assemblies.id),
   kind: text('kind').$type<DamageKind>().notNull(),
   where: text('place').notNull(),
   extent: words('extent'),
   severity: text('severity').$type<Severity>().notNull(),
+  /** Where it is marked: photograph and shape. A plain number, for photographs know of machines already. */
+  photographId: integer('photograph_id'),
+  mark: text('mark', { mode: 'json' }).$type<Mark>(),
   struckBy: struckBy(),
 }, t => [index('damages_machine').on(t.machineId)])
 

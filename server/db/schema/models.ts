@@ -1,4 +1,4 @@
-import { sqliteTable, text, unique } from 'drizzle-orm/sqlite-core'
+import { integer, real, sqliteTable, text, unique } from 'drizzle-orm/sqlite-core'
 import type { ExpectedRail } from '#shared/contracts/shapes'
 import { key, uid, version, words } from './columns'
 
@@ -13,5 +13,11 @@ export const models = sqliteTable('models', {
   assemblies: text('assemblies', { mode: 'json' }).$type<string[]>().notNull(),
   /** What it is usually complete with. */
   usualKit: text('usual_kit', { mode: 'json' }).$type<string[]>().notNull().default([]),
+  /** Board issues and variants, each with how to tell it. */
+  variants: text('variants', { mode: 'json' }).$type<string[]>().notNull().default([]),
+  knownFaults: text('known_faults', { mode: 'json' }).$type<string[]>().notNull().default([]),
+  weightKg: real('weight_kg'),
+  madeFrom: integer('made_from'),
+  madeTo: integer('made_to'),
   rails: text('rails', { mode: 'json' }).$type<ExpectedRail[]>().notNull(),
 }, t => [unique().on(t.maker, t.name)])

@@ -1,0 +1,1 @@
+export { hands } from '../../server/files/hands'
