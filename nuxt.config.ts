@@ -37,6 +37,6 @@ export default defineNuxtConfig({
     },
   },
   runtimeConfig: { session: { name: 'jolly-bench', maxAge: 60 * 60 * 24 * 14, password: '', cookie: { sameSite: 'strict', secure: false } } },
-  nitro: { externals: { external: ['better-sqlite3'] } },
+  nitro: { externals: { external: ['better-sqlite3', 'sharp'] } },
   typescript: { strict: true, tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } } },
 })

@@ -11,7 +11,7 @@ export default defineConfig({
       { resolve: { alias }, test: { name: 'server', include: ['server/**/*.test.ts', 'scripts/**/*.test.ts'], testTimeout: 20_000 } },
       {
         resolve: { alias },
-        test: { name: 'browser', include: ['tests/e2e/**/*.test.ts'], testTimeout: 180_000, hookTimeout: 120_000, fileParallelism: false },
+        test: { name: 'browser', include: ['tests/e2e/**/*.test.ts'], testTimeout: 180_000, hookTimeout: 120_000, globalSetup: ['tests/e2e/support/fill-once.ts'], fileParallelism: false },
       },
     ],
   },

@@ -1,11 +1,14 @@
 import type { CommandRequest, MachineCommandName } from '#shared/contracts/commands'
+import type { Point } from '#core/condition/marks'
 import type { ModelKey } from './models'
 import type { Who } from './people'
+import { size } from './photographs/drawing'
+import type { PictureName } from './photographs/index'
 
 /** The grammar in which the demo machines' stories are told. Names stand for rows; the filler looks up their keys. */
-type ByName = { assembly?: string, fault?: string, question?: string, part?: string, claim?: string }
+type ByName = { assembly?: string, fault?: string, question?: string, part?: string, claim?: string, photograph?: string, step?: number, picture?: PictureName }
 type Without<T, K extends PropertyKey> = T extends unknown ? Omit<T, K> : never
-type RequestByName<N extends MachineCommandName> = Without<CommandRequest<N>, 'version' | 'assemblyId' | 'faultId' | 'questionId' | 'partId' | 'claimId' | 'waitId' | 'until'> & ByName & { hours?: number }
+type RequestByName<N extends MachineCommandName> = Without<CommandRequest<N>, 'version' | 'assemblyId' | 'faultId' | 'questionId' | 'partId' | 'claimId' | 'waitId' | 'photographId' | 'stepId' | 'interventionId' | 'until' | 'answerBy' | 'hash' | 'name' | 'areaPct' | 'errorPct'> & Partial<Pick<CommandRequest<N>, 'name' & keyof CommandRequest<N>>> & ByName & { hours?: number }
 
 export interface Step { daysAgo: number, who: Who, command: MachineCommandName, input: Record<string, unknown> }
 export interface Story { model?: ModelKey, daysAgo: number, who: Who, arrives: Partial<CommandRequest<'book-in'>> & { fromWhom: string, acquired: CommandRequest<'book-in'>['acquired'] }, steps: Step[] }
@@ -26,6 +29,20 @@ export const assessed = (daysAgo: number, who: Who, facts: Record<string, string
 /** Readings of one evening, all with the same load. */
 export const read = (daysAgo: number, who: Who, load: 'loaded' | 'unloaded', rails: Record<string, number>): Step[] =>
   Object.entries(rails).map(([rail, valueV]) => did(daysAgo, who, 'take-reading', { rail, valueV, load }))
+
+/** A photograph taken at the bench; from then on it goes by its caption. */
+export const shot = (daysAgo: number, who: Who, picture: PictureName, caption: string, assembly?: string): Step => did(daysAgo, who, 'add-photograph', { picture, caption, assembly })
+
+/** Places on a photograph, from the pixels of the drawing. */
+export const places = (...px: [x: number, y: number][]): Point[] => px.map(([x, y]) => [Number((x / size.width).toFixed(4)), Number((y / size.height).toFixed(4))])
+
+/** Damage outlined on a photograph. */
+export const marked = (daysAgo: number, who: Who, photograph: string, damage: Omit<CommandRequest<'record-damage'>, 'assemblyId' | 'photographId' | 'mark'> & { assembly: string }, points: Point[], form: 'polygon' | 'line' | 'point' = 'polygon'): Step =>
+  did(daysAgo, who, 'record-damage', { ...damage, photograph, mark: { form, points } })
+
+/** A step of opening, with its fixings as count, head, length in mm and tray. */
+export const undid = (daysAgo: number, who: Who, what: string, fixings: [count: number, head: string, lengthMm: number | null, tray: string][] = [], more: { connectors?: string[], hides?: string, hazard?: string, photograph?: string } = {}): Step =>
+  did(daysAgo, who, 'record-opening-step', { what, fixings: fixings.map(([count, head, lengthMm, tray]) => ({ count, head, lengthMm, tray })), ...more })
 
 /** Moves through the stages in order, some days between each. */
 export const moved = (daysAgo: number, who: Who, stage: CommandRequest<'move-to-stage'>['stage']): Step => did(daysAgo, who, 'move-to-stage', { stage })

@@ -8,8 +8,8 @@ const narrow = [390, 844] as const
 
 const application = await startApplication()
 const visitor = await Visitor.arrives(application.address)
-const cookie = await application.cookieOf('ilka', 'lantern-room-7')
-const tag = (nickname: string) => application.tagOf(nickname, cookie)
+const cookie = await application.cookieOf('ilka')
+const tag = (nickname: string) => application.tagOf(nickname)
 
 async function take(name: string, path: string, seen: string, [width, height]: readonly [number, number] = wide, theme = 'light') {
   await visitor.size(width, height)

@@ -3,22 +3,9 @@ import type { WantedPart } from '#shared/contracts/views'
 
 useHead({ title: 'Parts' })
 const api = useApi()
-const machines = useMachines()
 const times = useTimes()
-const parts = ref<WantedPart[]>()
-const trouble = ref('')
-
-async function look() {
-  try {
-    parts.value = (await api.get<{ parts: WantedPart[] }>('/api/parts')).parts
-    trouble.value = ''
-  }
-  catch (error) {
-    trouble.value = (error as Error).message
-  }
-}
-watch(() => machines.changes, () => void look())
-onMounted(look)
+const { found, trouble } = useLooked(() => api.get<{ parts: WantedPart[] }>('/api/parts'))
+const parts = computed(() => found.value?.parts)
 const groups = computed(() => [
   { title: 'A start depends on them', parts: parts.value?.filter(p => p.stopsStart) ?? [] },
   { title: 'Can be started without', parts: parts.value?.filter(p => !p.stopsStart) ?? [] },

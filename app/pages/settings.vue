@@ -6,28 +6,14 @@ import { roleNames, roles } from '#shared/contracts/vocabulary'
 useHead({ title: 'Settings' })
 const api = useApi()
 const session = useSession()
-const machines = useMachines()
-const settings = ref<{ practice: Practice, people: PersonView[] }>()
-const trouble = ref('')
+const { found: settings, trouble } = useLooked(() => api.get<{ practice: Practice, people: PersonView[] }>('/api/settings'))
 const open = ref<number>()
-
-async function look() {
-  try {
-    settings.value = await api.get('/api/settings')
-    trouble.value = ''
-  }
-  catch (error) {
-    trouble.value = (error as Error).message
-  }
-}
-watch(() => machines.changes, () => void look())
-onMounted(look)
 const roleChoices = roles.map(value => ({ value, label: roleNames[value] }))
 const practice = computed(() => {
-  const { name = '', school, numbering = '', zone = '' } = settings.value?.practice ?? {}
-  return { name, school, numbering, zone }
+  const { name = '', school, numbering = '', zone = '', currency = '' } = settings.value?.practice ?? {}
+  return { name, school, numbering, zone, currency }
 })
-const practiceWords = { name: 'Name of the collection', school: 'School', numbering: 'Numbering', zone: 'Time zone' }
+const practiceWords = { name: 'Name of the collection', school: 'School', numbering: 'Numbering', zone: 'Time zone', currency: 'Currency' }
 </script>
 
 <template>
@@ -43,9 +29,10 @@ const practiceWords = { name: 'Name of the collection', school: 'School', number
             <ChoiceField name="school" label="First power-up" :options="schools.map(value => ({ value, label: schoolNames[value].title }))" :hint="schoolNames[values.school as 'caps-first']?.means" />
             <TextField name="numbering" label="Numbering" hint="{year} for the year, {n:3} for a number of three digits" />
             <TextField name="zone" label="Time zone" hint="Such as Europe/Lisbon" />
+            <TextField name="currency" label="Currency" hint="Three letters, such as EUR" />
           </template>
         </CommandForm>
-        <dl v-else class="grid gap-2"><div><dt class="hint">First power-up</dt><dd>{{ schoolNames[settings.practice.school].title }}. {{ schoolNames[settings.practice.school].means }}</dd></div><div><dt class="hint">Numbering</dt><dd class="figure">{{ settings.practice.numbering }}</dd></div><div><dt class="hint">Time zone</dt><dd>{{ settings.practice.zone }}</dd></div></dl>
+        <dl v-else class="grid gap-2"><div><dt class="hint">First power-up</dt><dd>{{ schoolNames[settings.practice.school].title }}. {{ schoolNames[settings.practice.school].means }}</dd></div><div><dt class="hint">Numbering</dt><dd class="figure">{{ settings.practice.numbering }}</dd></div><div><dt class="hint">Time zone</dt><dd>{{ settings.practice.zone }}</dd></div><div><dt class="hint">Currency</dt><dd>{{ settings.practice.currency }}</dd></div></dl>
       </OneCard>
       <OneCard title="People">
         <ul class="grid divide-y divide-line">

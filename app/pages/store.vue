@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PhPlus } from '@phosphor-icons/vue'
+import { PhPlus, PhRows } from '@phosphor-icons/vue'
 import { useDebounceFn } from '@vueuse/core'
 import { lifeNames, stageNames } from '#core/planning/stages'
 import { type GateVerdict, gateVerdicts, gateWords } from '#core/safety/gate'
@@ -8,38 +8,24 @@ import type { MachineSummary } from '#shared/contracts/views'
 useHead({ title: 'Store' })
 const api = useApi()
 const session = useSession()
-const machines = useMachines()
 const route = useRoute()
 const typed = ref(String(route.query.find ?? ''))
 const gate = ref<GateVerdict>()
-const found = ref<MachineSummary[]>()
-const trouble = ref('')
-
-async function look() {
-  try {
-    found.value = (await api.get<{ machines: MachineSummary[] }>('/api/machines', { find: typed.value })).machines
-    trouble.value = ''
-  }
-  catch (error) {
-    trouble.value = (error as Error).message
-  }
-}
+const { found, trouble, look } = useLooked(() => api.get<{ machines: MachineSummary[] }>('/api/machines', { find: typed.value }))
 const lookSoon = useDebounceFn(look, 150)
 watch(typed, () => {
   void lookSoon()
   void navigateTo({ query: typed.value ? { find: typed.value } : {} }, { replace: true })
 })
-watch(() => machines.changes, () => void look())
-onMounted(look)
 
-const shown = computed(() => found.value?.filter(m => !gate.value || m.gate === gate.value))
+const shown = computed(() => found.value?.machines.filter(m => !gate.value || m.gate === gate.value))
 </script>
 
 <template>
   <div class="grid gap-4">
     <header class="flex flex-wrap items-center justify-between gap-2">
       <div><h1>Store</h1><p class="text-ink-2">Every machine, on the bench or off it.</p></div>
-      <NuxtLink v-if="session.may('book-in')" to="/book-in" class="button button-main"><PhPlus aria-hidden="true" />Book in a machine</NuxtLink>
+      <span v-if="session.may('book-in')" class="flex flex-wrap gap-2"><NuxtLink to="/book-in/lot" class="button"><PhRows aria-hidden="true" />Book in a job lot</NuxtLink><NuxtLink to="/book-in" class="button button-main"><PhPlus aria-hidden="true" />Book in a machine</NuxtLink></span>
     </header>
     <div class="flex flex-wrap items-end gap-4">
       <div class="grid min-w-64 flex-1 gap-1"><label for="store-find" class="font-semibold">Find by name, claim, note or fault</label><input id="store-find" v-model="typed" type="search" class="entry" autocomplete="off"></div>

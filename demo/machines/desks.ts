@@ -1,11 +1,15 @@
-import { type Story, assessed, did, graded, inOrder, moved, read } from '../story'
+import { type Story, assessed, did, graded, inOrder, marked, moved, places, read, shot } from '../story'
 
 /** Desktops, the minicomputer on loan, and the portables. */
 export const desks: Story[] = [
   { model: 'sextant-16', daysAgo: 64, who: 'ilka', arrives: { nickname: 'Lifeboat house', acquired: 'given', fromWhom: 'the lifeboat crew', owner: 'the museum', serial: 'OF16-2207', weightKg: 21, lastPowered: '2025-12', lastPoweredBy: 'the coxswain', lastPoweredWhat: 'was running when the sea came in', place: 'Wash place', claims: ['It stood in salt water for an hour', 'Somebody rinsed it with a hose'], accessories: ['Keyboard', 'Mains lead', 'Box of crew rosters'] }, steps: [
     moved(63, 'rua', 'look'), ...graded(61, 'rua', { 'Supply': [3, 'tide line across the transformer'], 'Main board': [2, 'green crust on the lower edge'], 'Card cage': [2], 'Drive A': [3, 'spindle seized'], 'Drive B': [2], 'Keyboard': [1], 'Display': [0], 'Case': [2] }),
-    did(61, 'rua', 'record-damage', { assembly: 'Supply', kind: 'tide-line', where: 'transformer and lower board edge', extent: 'to 40 mm', severity: 'severe' }),
-    did(61, 'rua', 'record-damage', { assembly: 'Main board', kind: 'crust', where: 'edge connector, pins 1 to 12', extent: 'about 300 mm²', severity: 'clear' }),
+    shot(61, 'rua', 'sextant-supply', 'Supply with its tide line', 'Supply'), shot(61, 'rua', 'sextant-board', 'Board, lower edge', 'Main board'), shot(61, 'rua', 'sextant-bottom', 'Bottom of the case', 'Case'),
+    marked(61, 'rua', 'Supply with its tide line', { assembly: 'Supply', kind: 'tide-line', where: 'transformer and lower board edge', extent: 'to 40 mm', severity: 'severe' }, places([60, 790], [480, 770], [900, 795], [1300, 790], [1740, 775]), 'line'),
+    marked(61, 'rua', 'Board, lower edge', { assembly: 'Main board', kind: 'crust', where: 'edge connector, pins 1 to 12', extent: 'about 300 mm²', severity: 'clear' }, places([245, 1075], [430, 1055], [580, 1070], [905, 1065], [1055, 1095], [1050, 1160], [250, 1155])),
+    marked(61, 'rua', 'Bottom of the case', { assembly: 'Case', kind: 'rust', where: 'inside of the bottom', severity: 'slight' }, places([560, 780]), 'point'),
+    did(60, 'rua', 'settle-check', { code: 'water.0.supply', outcome: 'found', note: 'salt under the mains inlet' }),
+    did(60, 'ilka', 'appraise', { significance: { historic: 3, research: 1, rarity: 1, completeness: 2, show: 1 }, hoursLow: 60, hoursHigh: 120, costLow: 80, costHigh: 240, irreplaceable: ['Display'] }),
     moved(58, 'teodor', 'make-safe'), assessed(58, 'teodor', { filterCapacitors: 'cracked', battery: 'none-fitted', liquidOrDirt: 'yes', burntTrace: 'no', mainsLead: 'sound', supply: 'known', fan: 'missing', pictureTube: 'none', wiring: 'known', smoke: 'no' }, 'Teodor'),
     did(57, 'teodor', 'want-part', { name: 'Line-filter capacitor, class X2, 470 nF', quantity: 1, stopsStart: true }),
     did(57, 'teodor', 'want-part', { name: '80 mm fan, 12 V', quantity: 1, stopsStart: false }),
@@ -22,6 +26,7 @@ export const desks: Story[] = [
     did(53, 'baraka', 'report-fault', { symptom: 'Drive B seeks twice', stopsMachine: false }), moved(20, 'baraka', 'prove'),
   ] },
   { model: 'sextant-16', daysAgo: 270, who: 'ilka', arrives: { nickname: 'Pilot roster', acquired: 'for-repair', fromWhom: 'the pilots’ association', owner: 'the pilots’ association', weightKg: 21, lastPowered: '2026-01', place: 'Gone home', claims: ['It stopped after lunch'], accessories: ['Keyboard', 'Mains lead'] }, steps: [
+    did(269, 'ilka', 'record-consent', { allowed: ['open', 'clean', 'start', 'repair'], upTo: 60, mustAsk: '', agreedWith: 'the chairman', agreedOn: '2026-02' }), did(247, 'baraka', 'record-spending', { what: 'crimp terminals', amount: 4.2 }),
     moved(265, 'baraka', 'look'), ...graded(262, 'baraka', { 'Supply': [1], 'Main board': [0], 'Card cage': [0], 'Drive A': [0], 'Drive B': ['-'], 'Keyboard': [0], 'Display': ['-'], 'Case': [0] }),
     moved(260, 'teodor', 'make-safe'), assessed(260, 'teodor', { ...inOrder, fan: 'present' }, 'Teodor'), moved(255, 'baraka', 'mend'),
     did(255, 'baraka', 'report-fault', { symptom: 'Dead after a click', firstSeen: '2026-01', stopsMachine: true }), did(250, 'baraka', 'observe-fault', { fault: 'Dead after a click', says: 'Loose wire at the inlet; both fuses whole' }),
@@ -30,19 +35,24 @@ export const desks: Story[] = [
   ] },
   { model: 'buoymaster', daysAgo: 150, who: 'ilka', arrives: { nickname: 'Outer bank', acquired: 'lent', fromWhom: 'the lighthouse keepers’ trust', owner: 'the lighthouse keepers’ trust', serial: 'BM-014', weightKg: 118, lastPowered: '1996', lastPoweredBy: 'the last keeper', lastPoweredWhat: 'shut down in good order', place: 'Gallery back room', claims: ['Complete but for one card'], accessories: ['Front panel key', 'Paper tape, two boxes', 'Service binder'] }, steps: [
     moved(140, 'maeve', 'look'), ...graded(130, 'maeve', { 'Supply': [1, 'two large filter capacitors'], 'Processor cards': [1], 'Core and memory cards': [1], 'Front panel': [0], 'Disk drive': [2, 'foam perished'], 'Desk': [1] }),
-    did(130, 'maeve', 'ask-question', { question: 'Which card belongs in slot 9?' }),
+    did(130, 'maeve', 'ask-question', { question: 'Which card belongs in slot 9?' }), shot(131, 'maeve', 'buoymaster-cage', 'Card cage before anything was touched', 'Processor cards'),
+    marked(130, 'maeve', 'Card cage before anything was touched', { assembly: 'Processor cards', kind: 'missing', where: 'slot 9', severity: 'clear' }, places([1074, 590]), 'point'),
     moved(100, 'teodor', 'make-safe'), assessed(100, 'teodor', { ...inOrder, filterCapacitors: 'sound', fan: 'present', battery: 'none-fitted' }, 'Teodor'),
-    did(99, 'ilka', 'want-part', { name: 'Line-filter capacitor, class X2, 1 µF', quantity: 2, stopsStart: true }), did(6, 'ilka', 'start-wait', { what: 'the owner’s answer about new line-filter capacitors', hours: 24 * 20 }),
+    did(99, 'ilka', 'want-part', { name: 'Line-filter capacitor, class X2, 1 µF', quantity: 2, stopsStart: true }),
+    did(98, 'ilka', 'record-consent', { allowed: ['open', 'clean', 'start', 'show'], upTo: 120, mustAsk: 'anything that is soldered', agreedWith: 'the trust’s secretary', agreedOn: '2026-08' }),
+    did(40, 'maeve', 'record-spending', { what: 'two anti-static bags for large cards, distilled water', amount: 38.5 }),
+    did(20, 'ilka', 'appraise', { significance: { historic: 3, research: 2, rarity: 3, completeness: 2, show: 2 }, hoursLow: 90, hoursHigh: 160, costLow: 60, costHigh: 310, irreplaceable: ['Core and memory cards', 'Processor cards'] }),
+    did(6, 'ilka', 'write-to-owner', { questions: ['May we replace the two line-filter capacitors, and keep the old ones with the machine?', 'May it cost up to 310 EUR?', 'Do you know which card belongs in slot 9?'], to: 'secretary@keepers.example', hours: 24 * 20 }),
   ] },
   { model: 'lumen', daysAgo: 120, who: 'ilka', arrives: { nickname: 'Two-tone', acquired: 'bought', fromWhom: 'an auction', owner: 'the museum', weightKg: 11, lastPowered: '2024', lastPoweredBy: 'the seller', lastPoweredWhat: 'showed a bright line', place: 'Bench 1', claims: ['Works, needs a clean'], accessories: ['Mains lead', 'Carrying strap'] }, steps: [
     moved(116, 'sunniva', 'look'), ...graded(115, 'sunniva', { 'Supply': [1], 'Main board': [0], 'Picture tube and its board': [1], 'Keyboard': [0], 'Drive': [0], 'Bezel': [1, 'lower half yellow, upper half white'], 'Case': [1] }),
-    did(115, 'sunniva', 'record-damage', { assembly: 'Bezel', kind: 'stain', where: 'lower half', extent: 'the whole half', severity: 'clear' }),
+    shot(115, 'sunniva', 'lumen-bezel', 'Bezel, half yellow', 'Bezel'), marked(115, 'sunniva', 'Bezel, half yellow', { assembly: 'Bezel', kind: 'stain', where: 'lower half', extent: 'the whole half', severity: 'clear' }, places([130, 610], [390, 610], [390, 905], [1410, 905], [1410, 610], [1670, 610], [1670, 1100], [130, 1100])),
     moved(100, 'teodor', 'make-safe'), assessed(100, 'teodor', { ...inOrder, pictureTube: 'enclosed' }, 'Teodor'), ...read(92, 'teodor', 'loaded', { '+5 V': 5.04, '+12 V': 12.05, '-12 V': -11.7 }),
     moved(40, 'sunniva', 'clean'), did(3, 'sunniva', 'record-cleaning', { what: 'keycaps', withWhat: 'warm soapy water', byWhom: 'Sunniva' }), did(1.2, 'sunniva', 'start-wait', { what: 'lower bezel under peroxide cream', hours: 8 }),
   ] },
   { model: 'lumen', daysAgo: 33, who: 'baraka', arrives: { nickname: 'Chart room', acquired: 'given', fromWhom: 'a yacht club', owner: 'the museum', weightKg: 11, lastPowered: '2015', lastPoweredBy: 'the club’s treasurer', lastPoweredWhat: 'it smoked when tried', place: 'Bench 3', claims: ['It smoked when I tried it'], accessories: ['Mains lead'] }, steps: [
     moved(26, 'sunniva', 'look'), ...graded(26, 'sunniva', { 'Supply': [2, 'brown film, one resin capacitor split'], 'Main board': [0], 'Bezel': [0], 'Case': [1] }),
-    did(26, 'sunniva', 'record-damage', { assembly: 'Supply', kind: 'burn', where: 'beside the mains switch', extent: '15 mm', severity: 'clear' }),
+    shot(26, 'sunniva', 'lumen-supply', 'Burnt place beside the mains switch', 'Supply'), marked(26, 'sunniva', 'Burnt place beside the mains switch', { assembly: 'Supply', kind: 'burn', where: 'beside the mains switch', extent: '15 mm', severity: 'clear' }, places([830, 265], [900, 245], [970, 275], [985, 340], [940, 405], [860, 410], [815, 350])),
     moved(19, 'teodor', 'make-safe'), assessed(19, 'teodor', { filterCapacitors: 'cracked', smoke: 'yes', burntTrace: 'yes', battery: 'none-fitted', pictureTube: 'open' }, 'Teodor'),
   ] },
   { model: 'spindrift', daysAgo: 230, who: 'ilka', arrives: { nickname: 'Sixty passes', acquired: 'given', fromWhom: 'the weather office', owner: 'the museum', weightKg: 13, lastPowered: '2019', place: 'Bench 2', claims: ['Crashes now and then'], accessories: ['Keyboard', 'Mains lead'], dateCodes: [{ part: 'memory bank 0', code: '8814' }, { part: 'memory bank 1', code: '8816' }] }, steps: [

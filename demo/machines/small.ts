@@ -1,10 +1,27 @@
-import { type Story, assessed, did, external, graded, inOrder, moved, read } from '../story'
+import { type Story, assessed, did, external, graded, inOrder, marked, moved, places, read, shot, undid } from '../story'
+
+/** First to last pin of a 16-pin package, on every photograph of a Petrel 8S board. */
+const pinRow = { from: places([171, 454])[0]!, to: places([325, 454])[0]!, distanceMm: 17.78 }
+/** The same surface and the same spots on both visits. */
+const belowBarrel = {
+  outline: places([660, 855], [757, 855], [757, 902], [1000, 902], [1000, 1000], [660, 1000]),
+  corroded: places([705, 892], [720, 872], [790, 960], [830, 935], [880, 932]), sound: places([970, 980], [985, 935], [676, 990]), threshold: 0.5,
+}
 
 /** Home and classroom micros, and the two home-built tide predictors. */
 export const small: Story[] = [
   { model: 'petrel-8s', daysAgo: 45, who: 'baraka', arrives: { nickname: 'Schoolroom A', acquired: 'given', fromWhom: 'the island school', owner: 'the museum', serial: '8S-40117', weightKg: 3, lastPowered: '1999', place: 'Bench 1', claims: ['Worked when stored'], accessories: ['External supply'], dateCodes: [{ part: 'clock chip', code: '8603' }, { part: 'memory', code: '8549' }] }, steps: [
     moved(10, 'baraka', 'look'), ...graded(10, 'baraka', { 'Main board': [2, 'crust round the barrel'], 'Clock battery': [3, 'leaking'], 'Keyboard': [1], 'Case': [0] }),
-    did(10, 'baraka', 'record-damage', { assembly: 'Main board', kind: 'crust', where: 'under and beside the nickel barrel', extent: 'about 200 mm²', severity: 'severe' }),
+    undid(10, 'baraka', 'Lid off: screws under the rear feet', [[2, 'pan, cross', 12, 'A'], [2, 'pan, cross', 8, 'B']], { hides: 'two clips at the front, press them in' }),
+    undid(10, 'baraka', 'Keyboard tail out of its connector', [], { connectors: ['Keyboard tail: printed side towards the board'], hazard: 'The tail is brittle: lift it, do not bend it' }),
+    shot(10, 'baraka', 'petrel-board-found', 'Board as found', 'Main board'),
+    did(10, 'baraka', 'set-scale', { photograph: 'Board as found', scale: pinRow }),
+    marked(10, 'baraka', 'Board as found', { assembly: 'Main board', kind: 'crust', where: 'under and beside the nickel barrel', severity: 'severe' }, places([685, 862], [755, 862], [770, 900], [915, 900], [925, 930], [905, 980], [860, 985], [840, 1005], [745, 1000], [730, 960], [690, 920])),
+    did(10, 'baraka', 'keep-corrosion', { photograph: 'Board as found', what: 'below the barrel', inputs: belowBarrel, steel: false }),
+    undid(10, 'baraka', 'Main board loose', [[5, 'countersunk, cross', 6, 'C']], { hides: 'a fifth screw under the modulator' }),
+    shot(2, 'baraka', 'petrel-board-later', 'Board a week later', 'Main board'),
+    did(2, 'baraka', 'set-scale', { photograph: 'Board a week later', scale: pinRow }),
+    did(2, 'baraka', 'keep-corrosion', { photograph: 'Board a week later', what: 'below the barrel', inputs: belowBarrel, steel: false }),
     assessed(10, 'baraka', { battery: 'leaking', filterCapacitors: 'none-fitted', mainsLead: 'not-used' }),
   ] },
   { model: 'petrel-8s', daysAgo: 45, who: 'baraka', arrives: { nickname: 'Schoolroom B', acquired: 'given', fromWhom: 'the island school', owner: 'the museum', serial: '8S-40122', weightKg: 3, lastPowered: '1999', place: 'Buoy shed, rack 1', claims: ['Worked when stored'], accessories: ['External supply'] }, steps: [] },
@@ -35,6 +52,8 @@ export const small: Story[] = [
   { daysAgo: 110, who: 'ilka', arrives: { name: 'Home-built tide predictor', maker: 'a schoolteacher', nickname: 'Tide predictor, south', acquired: 'given', fromWhom: 'the schoolteacher’s family', owner: 'the museum', weightKg: 4, lastPowered: '', place: 'Bench 3', claims: ['Untested'], accessories: [] }, steps: [
     moved(100, 'maeve', 'look'), ...graded(98, 'maeve', { 'Supply': [1], 'Main board': [1], 'Keyboard': [1], 'Drives': ['-'], 'Display': [1], 'Case': [0] }),
     moved(97, 'teodor', 'make-safe'), assessed(97, 'teodor', { ...inOrder, filterCapacitors: 'none-fitted', wiring: 'doubtful' }, 'Teodor'), did(97, 'teodor', 'ask-question', { question: 'What are the two blue wires to the lid for?' }),
+    shot(98, 'maeve', 'predictor-board', 'Board with the blue wires', 'Main board'),
+    did(98, 'maeve', 'log-intervention', { assembly: 'Main board', kind: 'added-wire', where: 'two blue wires to the lid', note: 'soldered well, no label', understood: false, photograph: 'Board with the blue wires' }),
   ] },
   { model: 'petrel-8', daysAgo: 1, who: 'ilka', arrives: { nickname: 'Back door', acquired: 'given', fromWhom: 'someone who did not stay', owner: 'the museum', lastPowered: '', place: 'Back door', claims: ['Left with a note: please save it'], accessories: [] }, steps: [] },
 ]

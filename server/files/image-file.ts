@@ -4,7 +4,7 @@ import { createReadStream, createWriteStream, existsSync, mkdirSync, renameSync,
 import { open } from 'node:fs/promises'
 import { join } from 'node:path'
 import type { Readable } from 'node:stream'
-import { parse as parseExif } from 'exifr'
+import exifr from 'exifr'
 import { fileTypeFromBuffer } from 'file-type'
 import sharp from 'sharp'
 import { InputError } from '#core/kernel/input-error'
@@ -102,7 +102,7 @@ async function copies(original: string, into: string): Promise<Pick<ImageFile, '
 /** The camera's own clock when the picture was taken, as `2026-03-04T12:00:00`; empty where it says nothing sensible. */
 async function takenAt(exif: Buffer | undefined): Promise<string> {
   const tiff = exif?.subarray(exif.subarray(0, 4).toString('latin1') === 'Exif' ? 6 : 0)
-  const found = tiff && await parseExif(tiff, { pick: ['DateTimeOriginal'], reviveValues: false }).catch(() => undefined) as { DateTimeOriginal?: string } | undefined
+  const found = tiff && await exifr.parse(tiff, { pick: ['DateTimeOriginal'], reviveValues: false }).catch(() => undefined) as { DateTimeOriginal?: string } | undefined
   const match = /^(\d{4}):(\d{2}):(\d{2}) (\d{2}:\d{2}:\d{2})/.exec(found?.DateTimeOriginal ?? '')
   return match ? `${match[1]}-${match[2]}-${match[3]}T${match[4]}` : ''
 }

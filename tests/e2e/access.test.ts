@@ -1,24 +1,18 @@
-import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { beforeAll, describe, expect, it } from 'vitest'
 import { commands, machineCommands } from '#shared/contracts/commands'
 import { mayDo } from '../../server/access/permissions'
-import { type Application, startApplication } from './support/application'
+import { startApplication } from './support/application'
+import { atTheBench } from './support/bench'
 import { Visitor } from './support/visitor'
 
-let application: Application
-let visitor: Visitor
+const { application, visitors: [visitor] } = atTheBench([null])
 let tag: string
 let baraka: string
 let petra: string
 
 beforeAll(async () => {
-  application = await startApplication()
-  visitor = await Visitor.arrives(application.address)
-  ;[baraka, petra] = await Promise.all([application.cookieOf('baraka', 'slack-water-12'), application.cookieOf('petra', 'chart-table-16')])
-  tag = await application.tagOf('Chart room', baraka)
-})
-afterAll(async () => {
-  await visitor?.leaves()
-  await application?.stop()
+  [baraka, petra] = await Promise.all([application.cookieOf('baraka'), application.cookieOf('petra')])
+  tag = await application.tagOf('Chart room')
 })
 
 const pathOf = (name: string) => (name in machineCommands ? `/api/machines/${tag}/${name}` : `/api/collection/${name}`)

@@ -1,20 +1,12 @@
-import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { beforeAll, describe, expect, it } from 'vitest'
 import { stages } from '#core/planning/stages'
-import { type Application, startApplication } from './support/application'
-import { Visitor } from './support/visitor'
+import { atTheBench } from './support/bench'
 
-let application: Application
-let ilka: Visitor
+const { application, visitors: [ilka] } = atTheBench([null])
 let cookie: string
 
 beforeAll(async () => {
-  application = await startApplication()
-  ilka = await Visitor.arrives(application.address)
-  cookie = await application.cookieOf('ilka', 'lantern-room-7')
-})
-afterAll(async () => {
-  await ilka?.leaves()
-  await application?.stop()
+  cookie = await application.cookieOf('ilka')
 })
 
 describe.each(['light', 'dark'])('axe finds nothing on a %s surface', (theme) => {
@@ -31,7 +23,7 @@ describe.each(['light', 'dark'])('axe finds nothing on a %s surface', (theme) =>
     await ilka.driver.manage().deleteAllCookies()
     await clean('/sign-in', 'Demo: come in as')
     await clean('/tools', 'Every instrument on its own')
-    const { passport } = await (await application.ask(`/api/machines/${await application.tagOf('Weather club', cookie)}`, { cookie })).json() as { passport: { path: string } }
+    const { passport } = await (await application.ask(`/api/machines/${await application.tagOf('Weather club')}`, { cookie })).json() as { passport: { path: string } }
     await clean(passport.path, 'machine passport')
   })
 
@@ -46,7 +38,7 @@ describe.each(['light', 'dark'])('axe finds nothing on a %s surface', (theme) =>
   })
 
   it('on every stage of a sheet, and on the label', async () => {
-    const tag = await application.tagOf('Harbour office', cookie)
+    const tag = await application.tagOf('Harbour office')
     for (const stage of stages) await clean(`/m/${tag}?stage=${stage}`, 'Harbour office', 'Next moves')
     await clean(`/m/${tag}/label`, 'Replaced and repaired')
   })

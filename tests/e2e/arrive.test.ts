@@ -1,24 +1,10 @@
-import { afterAll, beforeAll, expect, it } from 'vitest'
-import { type Application, startApplication } from './support/application'
-import { Visitor } from './support/visitor'
+import { expect, it } from 'vitest'
+import { atTheBench } from './support/bench'
 
-let application: Application
-let baraka: Visitor
-let cookie: string
-
-beforeAll(async () => {
-  application = await startApplication()
-  baraka = await Visitor.arrives(application.address)
-  await baraka.signIn('baraka')
-  cookie = await application.cookieOf('baraka', 'slack-water-12')
-})
-afterAll(async () => {
-  await baraka?.leaves()
-  await application?.stop()
-})
+const { application, visitors: [baraka] } = atTheBench(['baraka'])
 
 it('a machine is dated chip by chip, and an outlier in a socket is left out with its reason', async () => {
-  await baraka.open(`/m/${await application.tagOf('Schoolroom A', cookie)}?stage=arrive`)
+  await baraka.open(`/m/${await application.tagOf('Schoolroom A')}?stage=arrive`)
   await baraka.sees('Made between 1986-01-13', 'It rests on 2 parts.')
   await baraka.press('Read a date code')
   const read = async (code: string, part: string, ...flags: string[]) => {
@@ -37,7 +23,7 @@ it('a machine is dated chip by chip, and an outlier in a socket is left out with
 })
 
 it('a claim is judged by what was found, and the source’s record shows on every sheet of theirs', async () => {
-  await baraka.open(`/m/${await application.tagOf('Schoolroom B', cookie)}?stage=arrive`)
+  await baraka.open(`/m/${await application.tagOf('Schoolroom B')}?stage=arrive`)
   await baraka.press('Say what was found about “Worked when stored”')
   await baraka.choose('The claim is', 'Refuted')
   await baraka.press('Keep', 'Judge the claim')
@@ -45,24 +31,24 @@ it('a claim is judged by what was found, and the source’s record shows on ever
   await baraka.fill('Because of', 'Capacitor leaked long before 1999')
   await baraka.press('Keep', 'Judge the claim')
   await baraka.sees('Claim “Worked when stored”: refuted.')
-  await baraka.open(`/m/${await application.tagOf('Schoolroom A', cookie)}?stage=arrive`)
+  await baraka.open(`/m/${await application.tagOf('Schoolroom A')}?stage=arrive`)
   await baraka.sees('Of what the island school claimed, over all machines: 1 refuted.')
 })
 
 it('what is missing of the usual kit becomes a part wanted in one press', async () => {
-  const tag = await application.tagOf('Schoolroom B', cookie)
+  const tag = await application.tagOf('Schoolroom B')
   await baraka.open(`/m/${tag}?stage=arrive`)
   await baraka.sees('Missing of the usual kit')
   await baraka.press('Want it: starts without Cassette lead')
   await baraka.sees('Cassette lead on the list of parts wanted')
   await baraka.open('/parts')
   await baraka.sees('Cassette lead')
-  await baraka.open(`/m/${await application.tagOf('Weather club', cookie)}?stage=arrive`)
+  await baraka.open(`/m/${await application.tagOf('Weather club')}?stage=arrive`)
   await baraka.sees('Original media.', 'Nothing original goes into a drive')
 })
 
 it('heavy machines say how many people they need', async () => {
-  await baraka.open(`/m/${await application.tagOf('Outer bank', cookie)}?stage=arrive`)
+  await baraka.open(`/m/${await application.tagOf('Outer bank')}?stage=arrive`)
   await baraka.sees('Too heavy to be lifted by hand this way.')
   await baraka.open('/tools/safety/lift')
   await baraka.fill('Weight in kg', 'a lot')

@@ -1,19 +1,7 @@
-import { afterAll, beforeAll, expect, it } from 'vitest'
-import { type Application, startApplication } from './support/application'
-import { Visitor } from './support/visitor'
+import { expect, it } from 'vitest'
+import { atTheBench } from './support/bench'
 
-let application: Application
-let baraka: Visitor
-
-beforeAll(async () => {
-  application = await startApplication()
-  baraka = await Visitor.arrives(application.address)
-  await baraka.signIn('baraka')
-})
-afterAll(async () => {
-  await baraka?.leaves()
-  await application?.stop()
-})
+const { visitors: [baraka] } = atTheBench(['baraka'])
 
 it('every field says what was wrong, and keeps what was typed', async () => {
   await baraka.open('/book-in')

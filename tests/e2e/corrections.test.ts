@@ -1,25 +1,11 @@
 import { Key } from 'selenium-webdriver'
-import { afterAll, beforeAll, expect, it } from 'vitest'
-import { type Application, startApplication } from './support/application'
-import { Visitor } from './support/visitor'
+import { expect, it } from 'vitest'
+import { atTheBench } from './support/bench'
 
-let application: Application
-let ilka: Visitor
-let cookie: string
-
-beforeAll(async () => {
-  application = await startApplication()
-  ilka = await Visitor.arrives(application.address)
-  await ilka.signIn('ilka')
-  cookie = await application.cookieOf('ilka', 'lantern-room-7')
-})
-afterAll(async () => {
-  await ilka?.leaves()
-  await application?.stop()
-})
+const { application, visitors: [ilka] } = atTheBench(['ilka'])
 
 it('a coordinator overrules the gate with a reason, and the overrule ends when the facts change', async () => {
-  await ilka.open(`/m/${await application.tagOf('Outer bank', cookie)}?stage=make-safe`)
+  await ilka.open(`/m/${await application.tagOf('Outer bank')}?stage=make-safe`)
   await ilka.sees('The line-filter capacitors are the old ones, not cracked.')
   await ilka.press('Overrule the gate')
   await ilka.choose('Let it say', 'Guarded start')
@@ -35,7 +21,7 @@ it('a coordinator overrules the gate with a reason, and the overrule ends when t
 })
 
 it('another school opens or closes the gate, and says so', async () => {
-  await ilka.open(`/m/${await application.tagOf('Outer bank', cookie)}?stage=make-safe`)
+  await ilka.open(`/m/${await application.tagOf('Outer bank')}?stage=make-safe`)
   await ilka.sees('Do not energise it. The reasons are below.')
   await ilka.press('Use baseline first for this machine')
   await ilka.sees('One attended start with limited current', 'Baseline first, for this machine:')
@@ -44,7 +30,7 @@ it('another school opens or closes the gate, and says so', async () => {
 })
 
 it('a wrong reading is struck with a reason, stays in sight, and no longer counts', async () => {
-  await ilka.open(`/m/${await application.tagOf('Ticket hall 2', cookie)}?stage=prove`)
+  await ilka.open(`/m/${await application.tagOf('Ticket hall 2')}?stage=prove`)
   await ilka.choose('Rail', '+5 V')
   await ilka.fill('Reading in volts', '9')
   await ilka.sees('A regulator may pass its input through.')
@@ -57,7 +43,7 @@ it('a wrong reading is struck with a reason, stays in sight, and no longer count
 })
 
 it('a reading that is no number is refused at its field and kept as typed', async () => {
-  await ilka.open(`/m/${await application.tagOf('Ticket hall 2', cookie)}?stage=prove`)
+  await ilka.open(`/m/${await application.tagOf('Ticket hall 2')}?stage=prove`)
   await ilka.fill('Reading in volts', 'five')
   await ilka.press('Keep the reading')
   await ilka.sees('Reading: “five” is not a number. Type a number in V, such as -5.09.')
@@ -120,7 +106,7 @@ it('people and practice: added, changed, and refused where it would not do', asy
 })
 
 it('a result is pinned from the tool wall to a machine', async () => {
-  const tag = await application.tagOf('Lamp store', cookie)
+  const tag = await application.tagOf('Lamp store')
   await ilka.open('/tools/identify/date-code')
   await ilka.fill('As it stands on the part', '8241')
   await ilka.select('To which machine', `${tag} Lamp store`)

@@ -1,19 +1,7 @@
-import { afterAll, beforeAll, expect, it } from 'vitest'
-import { type Application, startApplication } from './support/application'
-import { Visitor } from './support/visitor'
+import { expect, it } from 'vitest'
+import { atTheBench } from './support/bench'
 
-let application: Application
-let ilka: Visitor
-
-beforeAll(async () => {
-  application = await startApplication()
-  ilka = await Visitor.arrives(application.address)
-  await ilka.signIn('ilka')
-})
-afterAll(async () => {
-  await ilka?.leaves()
-  await application?.stop()
-})
+const { application, visitors: [ilka] } = atTheBench(['ilka'])
 
 /** Shows a stage of the open machine, through the run at the top. */
 const stage = async (title: string) => {

@@ -1,21 +1,11 @@
-import { afterAll, beforeAll, expect, it } from 'vitest'
-import { type Application, startApplication } from './support/application'
-import { Visitor } from './support/visitor'
+import { beforeAll, expect, it } from 'vitest'
+import { atTheBench } from './support/bench'
 
-let application: Application
-let ilka: Visitor
-let baraka: Visitor
+const { application, visitors: [ilka, baraka] } = atTheBench(['ilka', 'baraka'])
 let sheet: string
 
 beforeAll(async () => {
-  application = await startApplication()
-  ;[ilka, baraka] = await Promise.all([Visitor.arrives(application.address), Visitor.arrives(application.address)])
-  await Promise.all([ilka.signIn('ilka'), baraka.signIn('baraka')])
-  sheet = `/m/${await application.tagOf('Quay desk', await application.cookieOf('ilka', 'lantern-room-7'))}`
-})
-afterAll(async () => {
-  await Promise.all([ilka?.leaves(), baraka?.leaves()])
-  await application?.stop()
+  sheet = `/m/${await application.tagOf('Quay desk')}`
 })
 
 it('one sees what the other does, without reloading', async () => {

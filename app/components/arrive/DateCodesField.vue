@@ -1,13 +1,12 @@
 <script setup lang="ts">
 import { PhPlus, PhX } from '@phosphor-icons/vue'
-import { useFieldArray, useFormErrors } from 'vee-validate'
+import { useFieldArray } from 'vee-validate'
 
 /** Date codes chip by chip, each read as it is typed. */
 const props = defineProps<{ name: string }>()
 const { fields, push, remove } = useFieldArray<{ part: string, code: string }>(() => props.name)
-const errors = useFormErrors()
-const form = useFormContext()
-const messageAt = (i: number) => (form.sent.value ? errors.value[`${props.name}.${i}.code`] ?? errors.value[`${props.name}[${i}].code`] : undefined)
+const errors = useRowErrors(() => props.name)
+const messageAt = (i: number) => errors.at(i, 'code')
 </script>
 
 <template>

@@ -8,15 +8,15 @@ const props = defineProps<{ sheet: MachineSheet }>()
 const session = useSession()
 const times = useTimes()
 const editing = ref(false)
-const words = { name: 'Model or description', maker: 'Maker', nickname: 'Nickname', serial: 'Serial number', weightKg: 'Weight in kg', place: 'Where it stands', acquired: 'How it came', fromWhom: 'From whom', owner: 'Whose it is', lastPowered: 'Last powered', lastPoweredBy: 'By whom', lastPoweredWhat: 'What happened' }
+const words = { name: 'Model or description', maker: 'Maker', nickname: 'Nickname', serial: 'Serial number', variant: 'Board issue or variant', weightKg: 'Weight in kg', place: 'Where it stands', acquired: 'How it came', fromWhom: 'From whom', owner: 'Whose it is', lastPowered: 'Last powered', lastPoweredBy: 'By whom', lastPoweredWhat: 'What happened' }
 const typed = computed(() => {
   const { version: _, ...identity } = props.sheet.identity
   return identity
 })
 const rows = computed(() => {
-  const { acquired, fromWhom, owner, serial, weightKg, place, lastPowered, lastPoweredBy, lastPoweredWhat } = props.sheet.identity
+  const { acquired, fromWhom, owner, serial, variant, weightKg, place, lastPowered, lastPoweredBy, lastPoweredWhat } = props.sheet.identity
   return [
-    ['How it came', `${acquisitionNames[acquired]}, from ${fromWhom}`], ['Whose it is', owner], ['Serial number', serial], ['Weight', weightKg === null ? '' : `${weightKg} kg`],
+    ['How it came', `${acquisitionNames[acquired]}, from ${fromWhom}`], ['Whose it is', owner], ['Serial number', serial], ['Board issue or variant', variant], ['Weight', weightKg === null ? '' : `${weightKg} kg`],
     ['Where it stands', place], ['Last powered', [lastPowered, lastPoweredBy && `by ${lastPoweredBy}`, lastPoweredWhat].filter(Boolean).join(', ')], ['Booked in', times.day(props.sheet.bookedInAt)], ['About the model', props.sheet.about],
   ].map(([label, value]) => ({ label: label!, value: value || 'Not noted' }))
 })
@@ -27,7 +27,7 @@ const rows = computed(() => {
     <template v-if="session.may('correct-identity')" #aside><button type="button" class="button button-quiet" :aria-expanded="editing" @click="editing = !editing"><PhPencilSimple aria-hidden="true" />{{ editing ? 'Leave it' : 'Correct it' }}</button></template>
     <CommandForm v-if="editing" command="correct-identity" :machine="sheet.tag" :initial="typed" :fixed="{ version: sheet.identity.version }" :words="words" label="Correct the identity" submit="Keep" keeps @done="editing = false">
       <div class="grid gap-3 sm:grid-cols-2">
-        <TextField v-for="name in (['name', 'maker', 'nickname', 'serial', 'weightKg', 'place'] as const)" :key="name" :name="name" :label="words[name]" />
+        <TextField v-for="name in (['name', 'maker', 'nickname', 'serial', 'variant', 'weightKg', 'place'] as const)" :key="name" :name="name" :label="words[name]" />
         <ChoiceField name="acquired" label="How it came" :options="acquisitions.map(value => ({ value, label: acquisitionNames[value] }))" class="sm:col-span-2" />
         <TextField v-for="name in (['fromWhom', 'owner', 'lastPowered', 'lastPoweredBy'] as const)" :key="name" :name="name" :label="words[name]" />
         <TextField name="lastPoweredWhat" :label="words.lastPoweredWhat" :lines="2" class="sm:col-span-2" />

@@ -2,36 +2,55 @@
 import { grades, presenceNames } from '#core/condition/grades'
 import type { MachineSheet } from '#shared/contracts/views'
 
-/** The machine part by part: there or not, in what condition. */
-defineProps<{ sheet: MachineSheet }>()
+/** The machine as its parts, the worst first: there or not, in what condition, with what damage; dashed where nobody has looked. */
+const props = defineProps<{ sheet: MachineSheet }>()
 const session = useSession()
+type Assembly = MachineSheet['assemblies'][number]
 const open = ref<number>()
-const gradeInk = ['text-fine', 'text-note', 'text-care', 'text-stop']
-const isThere = [{ value: 'present' as const, label: presenceNames.present }, { value: 'missing' as const, label: presenceNames.missing }, { value: 'not-looked' as const, label: presenceNames['not-looked'] }]
+const opened = computed(() => props.sheet.assemblies.find(a => a.id === open.value))
+const isThere = choicesOf(presenceNames)
 const gradeChoices = [...grades.map(g => ({ value: g.grade as number | null, label: `${g.grade} ${g.title}` })), { value: null, label: 'No grade' }]
 const words = { presence: 'Presence', grade: 'Grade', note: 'Note' }
+
+/** Missing weighs like the worst grade; what nobody has looked at comes after everything that somebody has. */
+const rank = ({ presence, grade }: Assembly) => (presence === 'missing' ? 3.5 : grade ?? (presence === 'present' ? -0.5 : -1))
+const tiles = computed(() => [...props.sheet.assemblies].sort((a, b) => rank(b) - rank(a)))
+const unseen = computed(() => props.sheet.assemblies.filter(a => a.presence === 'not-looked').length)
+const damagesOn = ({ id }: Assembly) => [...new Set(props.sheet.damages.filter(d => d.assemblyId === id).map(d => d.kind))]
+const inks = ['text-fine', 'text-note', 'text-care', 'text-stop']
+const fills = ['bg-fine', 'bg-note', 'bg-care', 'bg-stop']
+const verdict = ({ presence, grade }: Assembly) => (grade === null ? (presence === 'present' ? 'No grade yet' : presenceNames[presence]) : grades[grade as 0].title)
 </script>
 
 <template>
-  <OneCard title="Assemblies" hint="Grade them one by one; the outside says little.">
-    <ul class="grid divide-y divide-line border-y border-line">
-      <li v-for="assembly in sheet.assemblies" :key="assembly.id" class="grid gap-2 py-2">
-        <div class="flex flex-wrap items-center gap-x-4 gap-y-1">
-          <h3 class="w-44">{{ assembly.name }}</h3>
-          <span v-if="assembly.grade !== null" class="font-semibold" :class="gradeInk[assembly.grade]">Grade {{ assembly.grade }}, {{ grades[assembly.grade]?.title.toLowerCase() }}</span>
-          <span v-else class="text-ink-2">{{ assembly.presence === 'present' ? 'Present, no grade yet' : presenceNames[assembly.presence] }}</span>
-          <span class="hint min-w-0 flex-1">{{ assembly.note }}</span>
-          <button v-if="session.may('grade-assembly')" type="button" class="button button-quiet" :aria-expanded="open === assembly.id" @click="open = open === assembly.id ? undefined : assembly.id">{{ open === assembly.id ? 'Close' : 'Look at' }} <span class="sr-only">{{ assembly.name }}</span></button>
-        </div>
-        <CommandForm v-if="open === assembly.id" command="grade-assembly" :machine="sheet.tag" :initial="{ presence: assembly.presence, grade: assembly.grade, note: assembly.note }" :fixed="{ assemblyId: assembly.id, version: assembly.version }" :words="words" :label="`Condition of ${assembly.name}`" submit="Keep what was found" keeps class="bg-mat p-3" @done="open = undefined">
-          <template #default="{ values }">
-            <ChoiceField name="presence" label="Is it there?" :options="isThere" />
-            <ChoiceField name="grade" label="Condition" :options="gradeChoices" :hint="grades.find(g => g.grade === values.grade)?.means" />
-            <TextField name="note" label="Note" :lines="2" />
-          </template>
-        </CommandForm>
+  <OneCard title="Assemblies" :hint="unseen ? `Worst first. Not yet looked at: ${unseen} of ${sheet.assemblies.length}.` : 'Worst first; grade them one by one, the outside says little.'">
+    <ul class="grid grid-cols-[repeat(auto-fill,minmax(9.5rem,1fr))] gap-2">
+      <li v-for="assembly in tiles" :key="assembly.id">
+        <component
+          :is="session.may('grade-assembly') ? 'button' : 'div'" :type="session.may('grade-assembly') ? 'button' : undefined" :aria-expanded="session.may('grade-assembly') ? open === assembly.id : undefined"
+          class="grid h-full w-full grid-cols-[0.625rem_1fr] border text-left" :class="[assembly.presence === 'not-looked' ? 'border-dashed border-edge' : 'border-line bg-card', open === assembly.id && 'outline-3 outline-enamel']"
+          @click="session.may('grade-assembly') && (open = open === assembly.id ? undefined : assembly.id)"
+        >
+          <span class="flex items-end bg-mat" aria-hidden="true"><span v-if="assembly.grade !== null || assembly.presence === 'missing'" class="w-full" :class="fills[assembly.grade ?? 3]" :style="{ height: `${25 + (assembly.grade ?? 3) * 25}%` }" /></span>
+          <span class="grid min-w-0 content-start gap-0.5 px-2 py-1.5">
+            <span class="sr-only">{{ open === assembly.id ? 'Close' : 'Look at' }}</span>
+            <span class="font-display font-semibold">{{ assembly.name }}</span>
+            <span class="flex items-center gap-1.5" :class="assembly.grade === null ? (assembly.presence === 'missing' ? 'text-stop' : 'text-ink-2') : inks[assembly.grade]" aria-hidden="true"><span v-if="assembly.grade !== null" class="figure text-xl leading-none font-bold">{{ assembly.grade }}</span>{{ verdict(assembly) }}</span>
+            <span v-if="damagesOn(assembly).length" class="flex flex-wrap gap-1.5 text-rust" aria-hidden="true"><DamageGlyph v-for="kind in damagesOn(assembly)" :key="kind" :kind="kind" /></span>
+            <span v-if="assembly.note" class="hint line-clamp-2" aria-hidden="true">{{ assembly.note }}</span>
+          </span>
+        </component>
+        <p class="sr-only">{{ assembly.name }}: {{ assembly.grade === null ? verdict(assembly) : `Grade ${assembly.grade}, ${verdict(assembly).toLowerCase()}` }}. {{ assembly.note }}</p>
       </li>
     </ul>
+    <CommandForm v-if="opened" :key="opened.id" command="grade-assembly" :machine="sheet.tag" :initial="{ presence: opened.presence, grade: opened.grade, note: opened.note }" :fixed="{ assemblyId: opened.id, version: opened.version }" :words="words" :label="`Condition of ${opened.name}`" submit="Keep what was found" keeps class="bg-mat p-3" @done="open = undefined">
+      <template #default="{ values }">
+        <h3>{{ opened.name }}</h3>
+        <ChoiceField name="presence" label="Is it there?" :options="isThere" />
+        <ChoiceField name="grade" label="Condition" :options="gradeChoices" :hint="grades.find(g => g.grade === values.grade)?.means" />
+        <TextField name="note" label="Note" :lines="2" />
+      </template>
+    </CommandForm>
     <AddPanel v-if="session.may('add-assembly')" v-slot="{ close }" label="Add an assembly"><CommandForm command="add-assembly" :machine="sheet.tag" :initial="{ name: '' }" label="Add an assembly" submit="Add it" @done="close()"><TextField name="name" label="Assembly" /></CommandForm></AddPanel>
   </OneCard>
 </template>

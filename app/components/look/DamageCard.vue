@@ -1,12 +1,10 @@
 <script setup lang="ts">
-import { type DamageKind, damageKinds, severities, severityNames } from '#core/condition/damage'
+import { damageKinds, severityNames } from '#core/condition/damage'
 import type { MachineSheet } from '#shared/contracts/views'
 
 /** Damage as found: kind, place, extent, severity. */
-const props = defineProps<{ sheet: MachineSheet }>()
+defineProps<{ sheet: MachineSheet }>()
 const session = useSession()
-const kinds = (Object.keys(damageKinds) as DamageKind[]).map(value => ({ value, label: damageKinds[value] }))
-const where = computed(() => [{ value: null as number | null, label: 'The machine as a whole' }, ...props.sheet.assemblies.map(a => ({ value: a.id as number | null, label: a.name }))])
 const severityInk = { slight: 'text-note', clear: 'text-care', severe: 'text-stop' }
 </script>
 
@@ -15,12 +13,12 @@ const severityInk = { slight: 'text-note', clear: 'text-care', severe: 'text-sto
     <CautionNote about="battery" />
     <EmptyPlace v-if="!sheet.damages.length" says="No damage recorded. Log it as found; do not undo anything yet." />
     <ul v-else class="grid divide-y divide-line">
-      <li v-for="damage in sheet.damages" :key="damage.id" class="flex flex-wrap items-center gap-x-3 py-1.5"><DamageGlyph :kind="damage.kind" /><span class="font-semibold">{{ damageKinds[damage.kind] }}</span><span :class="severityInk[damage.severity]">{{ severityNames[damage.severity] }}</span><span>{{ [damage.assembly, damage.where].filter(Boolean).join(', ') }}</span><span class="hint">{{ damage.extent }}</span></li>
+      <li v-for="damage in sheet.damages" :key="damage.id" class="flex flex-wrap items-center gap-x-3 py-1.5"><DamageGlyph :kind="damage.kind" /><span class="font-semibold">{{ damageKinds[damage.kind] }}</span><span :class="severityInk[damage.severity]">{{ severityNames[damage.severity] }}</span><span>{{ [damage.assembly, damage.where].filter(Boolean).join(', ') }}</span><span class="hint">{{ damage.extent }}</span><NuxtLink v-if="damage.photographId" :to="`/m/${sheet.tag}/photo/${damage.photographId}`" class="ml-auto text-sm">On its photograph</NuxtLink></li>
     </ul>
     <AddPanel v-if="session.may('record-damage')" v-slot="{ close }" label="Record damage">
       <CommandForm command="record-damage" :machine="sheet.tag" :initial="{ assemblyId: null, kind: undefined, where: '', extent: '', severity: undefined }" label="Record damage" submit="Record it" @done="close()">
-        <ChoiceField name="kind" label="Kind" :options="kinds" />
-        <div class="grid gap-3 sm:grid-cols-2"><PickField name="assemblyId" label="On which assembly" :options="where" /><TextField name="where" label="Where exactly" /><TextField name="extent" label="Extent" hint="Such as 40 mm, or 300 mm²" /><ChoiceField name="severity" label="Severity" :options="severities.map(value => ({ value, label: severityNames[value] }))" /></div>
+        <ChoiceField name="kind" label="Kind" :options="choicesOf(damageKinds)" />
+        <div class="grid gap-3 sm:grid-cols-2"><PickField name="assemblyId" label="On which assembly" :options="assemblyChoices(sheet)" /><TextField name="where" label="Where exactly" /><TextField name="extent" label="Extent" hint="Such as 40 mm, or 300 mm²" /><ChoiceField name="severity" label="Severity" :options="choicesOf(severityNames)" /></div>
       </CommandForm>
     </AddPanel>
   </OneCard>

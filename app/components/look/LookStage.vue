@@ -7,6 +7,14 @@ defineProps<{ sheet: MachineSheet }>()
 <template>
   <div class="grid gap-4">
     <AssembliesCard :sheet="sheet" />
-    <DamageCard :sheet="sheet" />
+    <PhotographsCard :sheet="sheet" />
+    <div class="grid items-start gap-4 lg:grid-cols-2 xl:grid-cols-1 2xl:grid-cols-2">
+      <DamageCard :sheet="sheet" />
+      <InterventionsCard :sheet="sheet" />
+    </div>
+    <ChecksCard :sheet="sheet" />
+    <OpeningCard :sheet="sheet" />
+    <PathsCard :sheet="sheet" />
+    <LettersCard v-if="!sheet.stewardship.ours" :sheet="sheet" />
   </div>
 </template>

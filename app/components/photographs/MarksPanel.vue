@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type DamageKind, damageKinds, severities, severityNames } from '#core/condition/damage'
+import { damageKinds, severityNames } from '#core/condition/damage'
 import { type MarkForm, measureMark } from '#core/condition/marks'
 import type { MachineSheet, PhotographView } from '#shared/contracts/views'
 import type { Drawing, Drawn } from '~/composables/useDrawing'
@@ -10,7 +10,6 @@ const chosen = defineModel<number>('chosen')
 const drawn = defineModel<Drawn | undefined>('drawn')
 const session = useSession()
 const correcting = ref<number>()
-const kinds = (Object.keys(damageKinds) as DamageKind[]).map(value => ({ value, label: damageKinds[value] }))
 const forms: { form: MarkForm, name: string, says: string }[] = [
   { form: 'polygon', name: 'Outline', says: 'Go round the damage, point by point.' },
   { form: 'line', name: 'Line', says: 'Follow the crack, scratch or tide line.' },
@@ -18,9 +17,7 @@ const forms: { form: MarkForm, name: string, says: string }[] = [
 ]
 const says = ref('')
 const marks = computed(() => props.sheet.damages.filter(d => d.photographId === props.photograph.id))
-const where = computed(() => [{ value: null as number | null, label: 'The machine as a whole' }, ...props.sheet.assemblies.map(a => ({ value: a.id as number | null, label: a.name }))])
 const extent = computed(() => (drawn.value ? measureMark(drawn.value, props.photograph, props.photograph.scale).extent : ''))
-const severityChoices = severities.map(value => ({ value, label: severityNames[value] }))
 const severityInk = { slight: 'text-note', clear: 'text-care', severe: 'text-stop' }
 const words = { kind: 'Kind', severity: 'Severity', assemblyId: 'Assembly', where: 'Where', extent: 'Extent' }
 
@@ -41,7 +38,7 @@ function begin(form: MarkForm, text: string) {
         <template v-if="chosen === mark.id && session.may('change-damage')">
           <button type="button" class="button button-quiet justify-self-start" :aria-expanded="correcting === mark.id" @click="correcting = correcting === mark.id ? undefined : mark.id">Correct it</button>
           <CommandForm v-if="correcting === mark.id" command="change-damage" :machine="sheet.tag" :initial="{ kind: mark.kind, severity: mark.severity, assemblyId: mark.assemblyId, where: mark.where, extent: mark.extent }" :fixed="{ damageId: mark.id, version: mark.version }" :words="words" label="Correct the mark" submit="Keep" keeps @done="correcting = undefined">
-            <ChoiceField name="kind" label="Kind" :options="kinds" /><ChoiceField name="severity" label="Severity" :options="severityChoices" /><PickField name="assemblyId" label="On which assembly" :options="where" /><TextField name="where" label="Where, in words" /><TextField name="extent" label="Extent" />
+            <ChoiceField name="kind" label="Kind" :options="choicesOf(damageKinds)" /><ChoiceField name="severity" label="Severity" :options="choicesOf(severityNames)" /><PickField name="assemblyId" label="On which assembly" :options="assemblyChoices(sheet)" /><TextField name="where" label="Where, in words" /><TextField name="extent" label="Extent" />
           </CommandForm>
         </template>
       </li>
@@ -51,9 +48,9 @@ function begin(form: MarkForm, text: string) {
       <CommandForm v-else-if="drawn" :key="JSON.stringify(drawn.points)" command="record-damage" :machine="sheet.tag" :initial="{ kind: undefined, severity: undefined, assemblyId: photograph.assemblyId, where: '', extent: '' }" :fixed="{ photographId: photograph.id, mark: drawn }" label="Keep the mark" submit="Keep the mark" @done="drawn = undefined">
         <p v-if="extent" class="figure">{{ extent }}</p>
         <p v-else-if="drawn.form !== 'point'" class="hint">Without a scale there are no millimetres. It can be set later; this mark will have them then.</p>
-        <ChoiceField name="kind" label="Kind" :options="kinds" />
-        <ChoiceField name="severity" label="Severity" :options="severityChoices" />
-        <PickField name="assemblyId" label="On which assembly" :options="where" />
+        <ChoiceField name="kind" label="Kind" :options="choicesOf(damageKinds)" />
+        <ChoiceField name="severity" label="Severity" :options="choicesOf(severityNames)" />
+        <PickField name="assemblyId" label="On which assembly" :options="assemblyChoices(sheet)" />
         <TextField name="where" label="Where, in words" hint="Such as: lower edge, pins 1 to 12" />
         <template #beside><button type="button" class="button" @click="drawn = undefined">Leave it</button></template>
       </CommandForm>

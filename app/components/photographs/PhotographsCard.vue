@@ -26,7 +26,7 @@ const marksOn = (photographId: number) => props.sheet.damages.filter(d => d.phot
 
 <template>
   <div ref="card">
-    <OneCard title="Photographs" hint="Before anything is touched, and whatever would be forgotten: wiring, orientation, the screws that differ." :class="isOverDropZone && 'outline-3 outline-enamel'">
+    <OneCard title="Photographs" hint="Before anything is touched: wiring, orientation, screws that differ." :class="isOverDropZone && 'outline-3 outline-enamel'">
       <template v-if="session.may('add-photograph')" #aside>
         <span class="flex flex-wrap gap-2">
           <label class="button focus-within:outline-3 focus-within:outline-enamel" :for="`${id}-many`"><PhImages aria-hidden="true" />Add photographs<input :id="`${id}-many`" class="sr-only" type="file" accept="image/jpeg,image/png,image/webp" multiple @change="chosen"></label>
@@ -51,7 +51,7 @@ const marksOn = (photographId: number) => props.sheet.damages.filter(d => d.phot
           <NuxtLink :to="`/m/${sheet.tag}/photo/${photograph.id}`" class="grid gap-1 text-ink no-underline hover:underline">
             <img :src="photographUrl(photograph.hash, 'thumb')" :alt="photograph.caption || photograph.name" loading="lazy" class="aspect-4/3 w-full border border-line bg-mat object-cover">
             <span class="truncate font-semibold">{{ photograph.caption || photograph.name }}</span>
-            <span class="hint truncate">{{ [photograph.assembly, photograph.takenAt ? times.day(`${photograph.takenAt}Z`) : times.day(photograph.at), marksOn(photograph.id) ? `${marksOn(photograph.id)} marked` : ''].filter(Boolean).join(' · ') }}</span>
+            <span class="hint">{{ [photograph.assembly, photograph.takenAt ? times.day(`${photograph.takenAt}Z`) : times.day(photograph.at), marksOn(photograph.id) ? `${marksOn(photograph.id)} marked` : ''].filter(Boolean).join(' · ') }}</span>
           </NuxtLink>
         </li>
       </ul>

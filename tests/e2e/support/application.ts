@@ -1,8 +1,9 @@
 import { spawn } from 'node:child_process'
-import { mkdtempSync, rmSync } from 'node:fs'
+import { cpSync, mkdtempSync, rmSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { people } from '../../../demo/people'
 import { answering, run, serve } from '../../../scripts/lib/setup.mjs'
 
 const freePort = () => new Promise<number>((done) => {
@@ -13,10 +14,16 @@ const freePort = () => new Promise<number>((done) => {
   })
 })
 
+export async function fillDemo(folder: string) {
+  if (await run('npx', ['tsx', 'scripts/fill-demo.ts', folder], { stdio: ['ignore', 'ignore', 'inherit'] }) !== 0) throw new Error('The demo could not be filled.')
+}
+
 /** The built application on a data folder of its own, filled with the demo unless an empty one is wanted. */
 export async function startApplication({ demo = true } = {}) {
   const folder = mkdtempSync(join(tmpdir(), 'jolly-bench-e2e-'))
-  if (demo && await run('npx', ['tsx', 'scripts/fill-demo.ts', folder], { stdio: ['ignore', 'ignore', 'inherit'] }) !== 0) throw new Error('The demo could not be filled.')
+  const { JOLLY_DEMO_TEMPLATE: template } = process.env
+  if (demo && template) cpSync(template, folder, { recursive: true })
+  else if (demo) await fillDemo(folder)
   const port = await freePort()
   const address = `http://127.0.0.1:${port}`
   let child: ReturnType<typeof spawn>
@@ -30,21 +37,22 @@ export async function startApplication({ demo = true } = {}) {
     child.kill('SIGTERM')
   })
   await start()
+  async function cookieOf(signInName: string, password: string = people.find(p => p.signInName === signInName)!.password) {
+    const answer = await fetch(`${address}/api/session`, { method: 'POST', body: JSON.stringify({ signInName, password }), headers: { 'content-type': 'application/json' } })
+    return answer.headers.getSetCookie().map(c => c.split(';')[0]).join('; ')
+  }
+  let tags: Record<string, string> | undefined
   return {
-    address, folder,
+    address, folder, cookieOf,
     restart: async () => { await end(); await start() },
     stop: async () => { await end(); rmSync(folder, { recursive: true }) },
     /** A request straight to the server, as a program makes it. */
     ask: (path: string, { method = 'GET', body, cookie, headers = {} }: { method?: string, body?: unknown, cookie?: string, headers?: Record<string, string> } = {}) =>
       fetch(address + path, { method, body: body === undefined ? undefined : JSON.stringify(body), headers: { ...(body === undefined ? {} : { 'content-type': 'application/json' }), ...(cookie ? { cookie } : {}), ...headers } }),
     /** The tag of a demo machine. */
-    async tagOf(nickname: string, cookie: string) {
-      const { machines } = await (await fetch(`${address}/api/machines`, { headers: { cookie } })).json() as { machines: { tag: string, nickname: string }[] }
-      return machines.find(m => m.nickname === nickname)!.tag
-    },
-    async cookieOf(signInName: string, password: string) {
-      const answer = await fetch(`${address}/api/session`, { method: 'POST', body: JSON.stringify({ signInName, password }), headers: { 'content-type': 'application/json' } })
-      return answer.headers.getSetCookie().map(c => c.split(';')[0]).join('; ')
+    async tagOf(nickname: string) {
+      tags ??= Object.fromEntries((await (await fetch(`${address}/api/machines`, { headers: { cookie: await cookieOf('petra') } })).json() as { machines: { tag: string, nickname: string }[] }).machines.map(m => [m.nickname, m.tag]))
+      return tags[nickname]!
     },
   }
 }

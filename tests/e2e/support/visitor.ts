@@ -9,6 +9,8 @@ import { people } from '../../../demo/people'
 const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
 const patienceMs = 15_000
 
+export type SignInName = (typeof people)[number]['signInName']
+
 /** Finds what a person would: a control by its visible label, a button or link by its words, within a form or card of that name. */
 const finder = `
   const [kind, name, within] = arguments
@@ -51,7 +53,7 @@ export class Visitor {
 
   size = (width: number, height: number) => (this.driver as chrome.Driver).sendDevToolsCommand('Emulation.setDeviceMetricsOverride', { width, height, deviceScaleFactor: 1, mobile: false })
 
-  async signIn(signInName: (typeof people)[number]['signInName']) {
+  async signIn(signInName: SignInName) {
     const { password, name } = people.find(p => p.signInName === signInName)!
     await this.open('/sign-in')
     await this.fill('Sign-in name', signInName)
@@ -70,6 +72,19 @@ export class Visitor {
     const field = await this.find('field', label, within)
     // As a person empties it; the driver's own clearing is not heard by the page.
     await field.sendKeys(Key.chord(Key.CONTROL, 'a'), Key.BACK_SPACE, text)
+  }
+
+  /** Chooses files for a file field, as the browser's own picker does. */
+  async giveFiles(label: string, ...paths: string[]) {
+    const field = await this.driver.wait(() => this.driver.executeScript<WebElement | null>(`
+      const label = [...document.querySelectorAll('label')].find(l => l.textContent.trim() === arguments[0])
+      return label && document.getElementById(label.htmlFor)`, label), patienceMs, `file field “${label}” was not found`) as WebElement
+    await field.sendKeys(paths.join('\n'))
+  }
+
+  /** Ticks a box by the words beside it. */
+  async tick(label: string, within?: string) {
+    await (await this.find('field', label, within)).click()
   }
 
   async valueOf(label: string, within?: string) {

@@ -43,10 +43,17 @@ async function begin(stage: Stage, form: string) {
   await nextTick()
   document.querySelector<HTMLElement>(`form[aria-label="${form}"] :is(input, textarea)`)?.focus()
 }
+/** Opens the stage that has the photographs, and the browser's own picker. */
+async function pickPhotographs() {
+  if (!['arrive', 'look'].includes(viewed.value)) await view('look')
+  await nextTick()
+  document.querySelector<HTMLInputElement>('main input[type=file]')?.click()
+}
 useShortcuts([
   ...stages.map((stage, i) => ({ key: String(i + 1), says: `Show ${stageNames[stage]}`, act: () => void view(stage) })),
   { key: 'r', says: 'Take a reading', act: () => void begin('prove', 'Take a reading') },
   { key: 'f', says: 'Report a fault', act: () => void begin('mend', 'Report a fault') },
+  { key: 'p', says: 'Add photographs', act: () => void pickPhotographs() },
   { key: 'w', says: 'Start a wait', act: () => void begin('clean', 'Start a wait') },
 ])
 </script>

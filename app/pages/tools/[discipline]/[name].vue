@@ -17,7 +17,7 @@ const input = ref<Record<string, unknown>>()
     <div v-else class="grid max-w-5xl gap-4">
       <header class="flex flex-wrap items-end justify-between gap-2"><div><p><NuxtLink to="/tools">Tool wall</NuxtLink> <span class="figure hint">{{ tool.id }}</span></p><h1>{{ tool.title }}</h1><p class="text-ink-2">{{ tool.summary }}</p></div></header>
       <component :is="instruments[tool.id]" @input="input = $event" />
-      <PinResult v-if="session.may('pin-result')" :tool="tool.id" :input="input" />
+      <PinResult v-if="'run' in tool && session.may('pin-result')" :tool="tool.id" :input="input" />
     </div>
   </NuxtLayout>
 </template>

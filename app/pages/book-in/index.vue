@@ -1,29 +1,22 @@
 <script setup lang="ts">
+import { PhRows } from '@phosphor-icons/vue'
 import { acquisitionNames, acquisitions } from '#shared/contracts/vocabulary'
-import type { ModelView } from '#shared/contracts/views'
 
 useHead({ title: 'Book in' })
-const api = useApi()
 const session = useSession()
-const models = ref<ModelView[]>([])
-onMounted(async () => {
-  models.value = (await api.get<{ models: ModelView[] }>('/api/models').catch(() => ({ models: [] }))).models
-})
-
-/** A name that is a known model's is that model, in whatever capitals it was typed. */
-const modelOf = (name: unknown, maker: unknown) => models.value.find(m => m.name.toLowerCase() === String(name ?? '').trim().toLowerCase() && (!maker || m.maker.toLowerCase() === String(maker).trim().toLowerCase()))
+const { known: models } = useModels()
 const typedName = ref('')
 const typedMaker = ref('')
-const model = computed(() => modelOf(typedName.value, typedMaker.value))
+const model = computed(() => modelNamed(models.value, typedName.value, typedMaker.value))
 const fixed = computed(() => ({ modelId: model.value?.id ?? null }))
 
-const initial = { name: '', maker: '', nickname: '', serial: '', weightKg: '', place: '', acquired: undefined, fromWhom: '', owner: '', lastPowered: '', lastPoweredBy: '', lastPoweredWhat: '', claims: [], accessories: [], dateCodes: [] }
+const initial = { name: '', maker: '', nickname: '', serial: '', variant: '', weightKg: '', place: '', acquired: undefined, fromWhom: '', owner: '', lastPowered: '', lastPoweredBy: '', lastPoweredWhat: '', claims: [], accessories: [], dateCodes: [] }
 const done = (result: unknown) => navigateTo(`/m/${(result as { tag: string }).tag}`)
 </script>
 
 <template>
   <div class="grid max-w-5xl gap-4">
-    <header><h1>Book in a machine</h1><p class="text-ink-2">What it is, whose it is, what was said of it, and what came with it. The rest can wait.</p></header>
+    <header class="flex flex-wrap items-center justify-between gap-2"><div><h1>Book in a machine</h1><p class="text-ink-2">What it is, whose it is, what was said of it, and what came with it. The rest can wait.</p></div><NuxtLink v-if="session.may('book-in-lot')" to="/book-in/lot" class="button"><PhRows aria-hidden="true" />Book in a job lot</NuxtLink></header>
     <EmptyPlace v-if="!session.may('book-in')" says="Booking in is for volunteers and coordinators." />
     <CommandForm v-else command="book-in" :initial="initial" :fixed="fixed" label="Book in" submit="Book in" keeps @done="done">
       <template #default="{ values }">
@@ -33,14 +26,12 @@ const done = (result: unknown) => navigateTo(`/m/${(result as { tag: string }).t
           <OneCard title="What it is">
             <TextField name="name" label="Model or description" :suggestions="models.map(m => m.name)" />
             <TextField name="maker" label="Maker" :suggestions="[...new Set(models.map(m => m.maker))]" />
-            <div v-if="model" class="border-l-4 border-note bg-note-wash px-3 py-2 text-[0.9375rem]" role="status">
-              <p><strong>Known model.</strong> {{ model.about }}</p>
-              <p v-if="model.machines.length">Sisters here: {{ model.machines.map(m => m.nickname || m.tag).join(', ') }}.</p>
-              <p v-if="model.rails.length">Rails: {{ model.rails.map(r => r.name).join(', ') }}.</p>
-            </div>
+            <AnotherSpelling :known="models" />
+            <KnownModel v-if="model" :model="model" />
             <div class="grid gap-3 sm:grid-cols-2">
               <TextField name="nickname" label="Nickname" hint="What people here will call it" />
               <TextField name="serial" label="Serial number" />
+              <TextField name="variant" label="Board issue or variant" :suggestions="model?.variants" />
               <TextField name="weightKg" label="Weight" hint="In kg, such as 12.5" />
               <TextField name="place" label="Where it stands" />
             </div>

@@ -1,0 +1,59 @@
+<script setup lang="ts">
+import { acquisitionNames } from '#shared/contracts/vocabulary'
+
+/** A job lot: many machines from one source, typed into one table or taken from a file. */
+useHead({ title: 'Book in a job lot' })
+const session = useSession()
+const lot = useLot()
+const { lines, common, good, bad } = lot
+const id = useId()
+const leaveOut = ref(false)
+const booked = ref<string[]>([])
+const { submitCommand, busy, failure, because } = useCommand('book-in-lot')
+const refusedAt = ref('')
+onMounted(() => lot.add())
+watch(() => bad.value.length, (count) => {
+  if (!count) leaveOut.value = false
+})
+const counted = (n: number) => (n === 1 ? '1 machine' : `${n} machines`)
+
+async function bookIn() {
+  const rows = [...good.value]
+  refusedAt.value = ''
+  const { result, fields } = await submitCommand({ machines: rows.map(line => lot.readings.value.get(line.key)!.request!) })
+  const [path, message] = Object.entries(fields ?? {})[0] ?? []
+  const refused = path && rows[Number(path.split('.')[1])]
+  if (refused) refusedAt.value = `Row ${lines.value.indexOf(refused) + 1}: ${message}`
+  if (result === undefined) return
+  booked.value = [...booked.value, ...(result as { tags: string[] }).tags]
+  lines.value = lines.value.filter(line => !rows.includes(line))
+  leaveOut.value = false
+}
+</script>
+
+<template>
+  <div class="grid gap-4">
+    <header><p><NuxtLink to="/book-in">Book in one machine</NuxtLink></p><h1>Book in a job lot</h1><p class="text-ink-2">Many machines at once. What each one is can be said later; what is the same for all is said once.</p></header>
+    <EmptyPlace v-if="!session.may('book-in-lot')" says="Booking in is for volunteers and coordinators." />
+    <template v-else>
+      <section v-if="booked.length" class="card grid gap-2" aria-label="Booked in" role="status"><h2>{{ counted(booked.length) }} booked in</h2><p class="flex flex-wrap gap-2"><NuxtLink v-for="tag in booked" :key="tag" :to="`/m/${tag}`" class="text-ink no-underline"><TagTape :tag="tag" small /></NuxtLink></p></section>
+      <div class="grid items-start gap-4 lg:grid-cols-2">
+        <OneCard title="The same for all" hint="A row’s own cell goes before it.">
+          <div class="grid gap-3 sm:grid-cols-2">
+            <div class="grid content-start gap-1"><label :for="`${id}-how`" class="font-semibold">How they came</label><select :id="`${id}-how`" v-model="common.acquired" class="entry"><option v-for="(name, value) in acquisitionNames" :key="value" :value="value">{{ name }}</option></select></div>
+            <div class="grid content-start gap-1"><label :for="`${id}-from`" class="font-semibold">From whom, all</label><input :id="`${id}-from`" v-model="common.fromWhom" class="entry" autocomplete="off"></div>
+            <div class="grid content-start gap-1"><label :for="`${id}-owner`" class="font-semibold">Whose they are</label><input :id="`${id}-owner`" v-model="common.owner" class="entry" autocomplete="off"></div>
+            <div class="grid content-start gap-1"><label :for="`${id}-place`" class="font-semibold">Where they stand</label><input :id="`${id}-place`" v-model="common.place" class="entry" autocomplete="off"></div>
+          </div>
+        </OneCard>
+        <CsvPanel :lot="lot" />
+      </div>
+      <OneCard title="Machines" :hint="`${counted(good.length)} ready${bad.length ? `, ${bad.length} with something wrong` : ''}.`">
+        <LotTable :lot="lot" />
+        <p v-if="refusedAt || failure" role="alert" class="border-l-4 border-stop bg-stop-wash px-3 py-2">{{ refusedAt || failure }} {{ because.join(' ') }} None was booked in.</p>
+        <label v-if="bad.length" :for="`${id}-leave`" class="flex items-center gap-2"><input :id="`${id}-leave`" v-model="leaveOut" type="checkbox" class="h-5 w-5 accent-enamel">Leave the rows with something wrong in the table, and book in the others</label>
+        <div class="flex flex-wrap items-center gap-3"><button type="button" class="button button-main" :disabled="busy || !good.length || (bad.length > 0 && !leaveOut)" @click="bookIn">{{ busy ? 'Booking in…' : `Book in ${counted(good.length)}` }}</button><span v-if="bad.length && !leaveOut" class="hint">Put the rows right, or say that they are to be left.</span></div>
+      </OneCard>
+    </template>
+  </div>
+</template>

@@ -1,0 +1,13 @@
+/**
+ * Random numbers from 0 up to, not including, 1; the same seed gives the same row of them.
+ * Source: the mulberry32 generator by Tommy Ettinger, public domain.
+ */
+export function seeded(seed: number): () => number {
+  let state = seed
+  return () => {
+    state = (state + 0x6D2B79F5) | 0
+    let t = Math.imul(state ^ (state >>> 15), 1 | state)
+    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t
+    return ((t ^ (t >>> 14)) >>> 0) / 4294967296
+  }
+}
