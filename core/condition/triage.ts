@@ -157,7 +157,7 @@ function termsFor(path: Path, input: TriageInput): Term[] {
       ...when(long > 60, 0.6, `${hours.low} to ${hours.high} hours would be spared.`),
     ]
     case 'conserve': return [
-      ...when(matters >= 2, (matters - 1) * 0.8, `Significance: ${matters} of 3 for history, research or rarity.`),
+      ...when(matters >= 2, matters - 1, `Significance: ${matters} of 3 for history, research or rarity.`),
       ...when(s.research >= 2, 0.7, 'Its state as found can still be studied.'),
       ...when(s.rarity === 3, 0.8, 'The only one known.'),
       ...when(lost.length > 0 && matters >= 2, 0.5, 'What is lost would be guessed at.'),

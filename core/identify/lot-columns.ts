@@ -12,8 +12,8 @@ export const lotFields = {
   fromWhom: { title: 'From whom', needed: true, headings: ['fromwhom', 'from', 'donor', 'source', 'giver', 'seller'] },
   owner: { title: 'Whose it is', needed: false, headings: ['owner', 'whoseitis', 'belongsto', 'property'] },
   lastPowered: { title: 'Last powered', needed: false, headings: ['lastpowered', 'lastran', 'lastused', 'powered'] },
-  claims: { title: 'Claims, a semicolon between', needed: false, headings: ['claim', 'claims', 'condition', 'state', 'notes', 'remarks', 'comment', 'comments'] },
-  accessories: { title: 'What came with it, a semicolon between', needed: false, headings: ['camewithit', 'accessories', 'with', 'includes', 'extras', 'complete'] },
+  claims: { title: 'Claims', needed: false, headings: ['claim', 'claims', 'condition', 'state', 'notes', 'remarks', 'comment', 'comments'] },
+  accessories: { title: 'What came with it', needed: false, headings: ['camewithit', 'accessories', 'with', 'includes', 'extras', 'complete'] },
 } as const
 export type LotField = keyof typeof lotFields
 

@@ -31,7 +31,7 @@ export async function fillOutbox(db: Db, dataFolder: string, now: () => Date): P
       text: letterText(row.letter),
       attachments: enclosed.flatMap((p, i) => {
         const path = copyOf(dataFolder, p.hash, 'working')
-        return path ? [{ filename: `${i + 1} ${(p.caption || p.name).replace(/[^\p{L}\p{N} .-]+/gu, ' ').trim().slice(0, 60)}.jpg`, path }] : []
+        return path ? [{ filename: `${i + 1} ${(p.caption || p.name).replace(/[^\p{L}\p{N}.-]+/gu, ' ').trim().slice(0, 60)}.jpg`, path }] : []
       }),
     }).compile().build()
     const file = outboxFile(dataFolder, row.uid)

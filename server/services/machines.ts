@@ -63,6 +63,9 @@ function notInFuture(day: string, now: Date) {
   if (day && day > now.toISOString().slice(0, day.length)) throw new InputError('lastPowered', day, 'Last powered: that day has not come yet. Write a day in the past, or leave it empty.')
 }
 
+/** The model that goes by exactly this name and maker. */
+const modelCalled = ({ tx }: Work, { name, maker }: { name: string, maker: string }) => tx.select().from(models).where(and(eq(models.name, name), eq(models.maker, maker))).get()
+
 export function correctIdentity(work: MachineWork, { version, ...input }: CommandInput<'correct-identity'>): void {
   const { machine, tx } = work
   expectVersion(work, machine, version, machine.version, Object.keys(identityFields))
@@ -71,7 +74,8 @@ export function correctIdentity(work: MachineWork, { version, ...input }: Comman
     .filter(field => machine[field] !== input[field])
     .map(field => ({ field: identityFields[field], from: String(machine[field] ?? ''), to: String(input[field] ?? '') }))
   if (!changes.length) return
-  tx.update(machines).set({ ...input, version: machine.version + 1 }).where(eq(machines.id, machine.id)).run()
+  const renamed = changes.some(c => c.field === identityFields.name || c.field === identityFields.maker)
+  tx.update(machines).set({ ...input, ...(renamed ? { modelId: modelCalled(work, input)?.id ?? null } : {}), version: machine.version + 1 }).where(eq(machines.id, machine.id)).run()
   work.write('identity.corrected', { changes })
 }
 

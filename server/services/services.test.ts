@@ -1,45 +1,22 @@
-import { mkdtempSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import Database from 'better-sqlite3'
-import { afterEach, beforeEach, describe, expect, it } from 'vitest'
+import { describe, expect, it } from 'vitest'
 import type { InputError } from '#core/kernel/input-error'
-import { type CommandName, type CommandRequest, type MachineCommandName, commands } from '#shared/contracts/commands'
-import { type LiveChange, MachineSheet, MachineSummary, Passport } from '#shared/contracts/views'
+import { type CommandName, type CommandRequest, commands } from '#shared/contracts/commands'
+import { MachineSheet, MachineSummary, Passport } from '#shared/contracts/views'
 import { mayDo } from '../access/permissions'
-import { type Db, NewerDatabaseError, openDatabase } from '../db/connection'
-import { performOnCollection, performOnMachine } from './commands'
+import { NewerDatabaseError, openDatabase } from '../db/connection'
+import { performOnCollection } from './commands'
 import { verifyChains } from './journal'
-import { type PersonRow, addPerson, changePerson, findPerson, firstStart, sealOf, setPassword } from './people'
-import { listMachines, machineSheet, passportOf, wantedParts } from './queries'
+import { addPerson, changePerson, findPerson, sealOf, setPassword } from './people'
+import { listMachines, passportOf, wantedParts } from './queries'
 import { NotNow, Stale } from './refusals'
-import { type Bench, carryOut } from './work'
+import { carryOut } from './work'
+import { serverBench } from '../../tests/support/server-bench'
 
-let folder: string
-let db: Db
-let bench: Bench
-let ilka: PersonRow
-let now: Date
-let heard: LiveChange[]
 
-beforeEach(() => {
-  folder = mkdtempSync(join(tmpdir(), 'jolly-bench-'))
-  db = openDatabase(folder)
-  now = new Date('2026-03-03T19:00:00Z')
-  heard = []
-  bench = { db, now: () => now, announce: change => void heard.push(change) }
-  ilka = firstStart(bench, { collection: 'Skerrow Head', name: 'Ilka Brandvold', signInName: 'ilka', passwordHash: '$scrypt$a-hash-of-some-length' })
-})
-
-afterEach(() => {
-  db.$client.close()
-  rmSync(folder, { recursive: true })
-})
-
-const bookIn = (more: Partial<CommandRequest<'book-in'>> = {}) =>
-  (performOnCollection(bench, ilka, 'book-in', commands['book-in'].parse({ name: 'Petrel 8S', maker: 'Tarnwick Instruments', acquired: 'given', fromWhom: 'Oona Tveit', owner: 'the museum', place: 'Buoy shed 3', ...more })) as { tag: string }).tag
-const perform = <N extends MachineCommandName>(tag: string, name: N, input: CommandRequest<N>) => performOnMachine(bench, ilka, tag, name, commands[name].parse(input) as never)
-const sheet = (tag: string) => machineSheet(db, now, tag)
+const on = serverBench()
+const { bookIn, perform, sheet } = on
 const goodFacts = { filterCapacitors: 'replaced', battery: 'out', liquidOrDirt: 'no', burntTrace: 'no', shortedRail: 'no', mainsLead: 'sound', supply: 'known', fan: 'none-fitted', pictureTube: 'none', wiring: 'known', smoke: 'no' }
 
 function clearToRun(tag: string) {
@@ -57,12 +34,12 @@ describe('booking in', () => {
     expect(seen.claims[0]?.says).toBe('It is only a fuse')
     expect(seen.dateCodes[0]?.says).toBe('week 35 of 1982')
     expect(seen.history.map(h => h.says).at(-1)).toBe('Booked in as M-2026-001: Petrel 8S by Tarnwick Instruments.')
-    expect(listMachines(db, now).map(m => MachineSummary.parse(m).tag)).toEqual(['M-2026-002', 'M-2026-001'])
+    expect(listMachines(on.db, on.now).map(m => MachineSummary.parse(m).tag)).toEqual(['M-2026-002', 'M-2026-001'])
   })
 
   it('refuses a day that has not come, and keeps nothing of it', () => {
     expect(() => bookIn({ lastPowered: '2027' })).toThrow(expect.objectContaining({ field: 'lastPowered' }) as InputError)
-    expect(listMachines(db, now)).toEqual([])
+    expect(listMachines(on.db, on.now)).toEqual([])
   })
 
   it.each<[string, Partial<CommandRequest<'book-in'>>]>([
@@ -79,8 +56,8 @@ describe('booking in', () => {
     const tag = bookIn({ nickname: 'Schoolroom', claims: ['smelt of burnt sugar'] })
     bookIn({ name: 'Gannet', maker: 'Pentreath Micro' })
     perform(tag, 'report-fault', { symptom: 'Rolling picture' })
-    for (const typed of ['school', 'burnt sug', 'ROLL', tag]) expect(listMachines(db, now, typed).map(m => m.tag)).toEqual([tag])
-    for (const typed of ['" OR *', 'NEAR(', 'nothing like it']) expect(listMachines(db, now, typed)).toEqual([])
+    for (const typed of ['school', 'burnt sug', 'ROLL', tag]) expect(listMachines(on.db, on.now, typed).map(m => m.tag)).toEqual([tag])
+    for (const typed of ['" OR *', 'NEAR(', 'nothing like it']) expect(listMachines(on.db, on.now, typed)).toEqual([])
   })
 })
 
@@ -147,8 +124,8 @@ describe('the gate and the sign-off', () => {
 
   it('warns of a sister whose battery leaked, also once it was cleaned', () => {
     const tag = bookIn()
-    db.$client.exec('INSERT INTO models (uid, name, assemblies, rails) VALUES (\'m\', \'Petrel 8S\', \'[]\', \'[]\')')
-    db.$client.exec('UPDATE machines SET model_id = 1')
+    on.db.$client.exec('INSERT INTO models (uid, name, assemblies, rails) VALUES (\'m\', \'Petrel 8S\', \'[]\', \'[]\')')
+    on.db.$client.exec('UPDATE machines SET model_id = 1')
     const sister = bookIn({ modelId: 1 })
     perform(tag, 'assess-power', { version: 1, facts: { battery: 'leaking' } })
     perform(tag, 'assess-power', { version: 2, facts: { battery: 'out' } })
@@ -163,7 +140,7 @@ describe('waits and parts', () => {
     expect(() => perform(tag, 'start-wait', { what: 'drying', until: '2026-03-03T18:00:00.000Z' })).toThrow(expect.objectContaining({ field: 'until' }) as InputError)
     perform(tag, 'start-wait', { what: 'drying', until: '2026-03-04T08:00:00.000Z' })
     expect(sheet(tag).waits[0]?.over).toBe(false)
-    now = new Date('2026-03-04T09:00:00Z')
+    on.now = new Date('2026-03-04T09:00:00Z')
     expect(sheet(tag).waits[0]?.over).toBe(true)
     const waitId = sheet(tag).waits[0]!.id
     perform(tag, 'end-wait', { waitId })
@@ -174,10 +151,10 @@ describe('waits and parts', () => {
     const tag = bookIn()
     perform(tag, 'want-part', { name: 'Keycap', quantity: 2, stopsStart: false })
     perform(tag, 'want-part', { name: 'Fuse', quantity: '1', stopsStart: true })
-    expect(wantedParts(db).map(p => p.name)).toEqual(['Fuse', 'Keycap'])
-    const { id, version } = wantedParts(db)[0]!
+    expect(wantedParts(on.db).map(p => p.name)).toEqual(['Fuse', 'Keycap'])
+    const { id, version } = wantedParts(on.db)[0]!
     perform(tag, 'settle-part', { partId: id, version, outcome: 'fitted' })
-    expect(wantedParts(db).map(p => p.name)).toEqual(['Keycap'])
+    expect(wantedParts(on.db).map(p => p.name)).toEqual(['Keycap'])
   })
 })
 
@@ -197,27 +174,27 @@ it('a stale change is answered with what stands now and who changed it', () => {
 describe('the history', () => {
   it('is one whole chain a machine, and says which entry is broken', () => {
     const tag = bookIn({ claims: ['untested'] })
-    expect(verifyChains(db)).toMatchObject({ broken: null, chains: 2 })
-    expect(() => db.$client.exec('UPDATE journal SET by = \'Nobody\' WHERE seq = 2')).toThrow(/append-only/)
-    expect(() => db.$client.exec('DELETE FROM journal')).toThrow(/append-only/)
-    db.$client.exec('DROP TRIGGER journal_is_not_changed; UPDATE journal SET data = replace(data, \'untested\', \'tested\') WHERE kind = \'claim.recorded\'')
-    expect(verifyChains(db).broken).toMatchObject({ chain: sheet(tag).uid, seq: 3, why: expect.stringContaining('hash') as string })
+    expect(verifyChains(on.db)).toMatchObject({ broken: null, chains: 2 })
+    expect(() => on.db.$client.exec('UPDATE journal SET by = \'Nobody\' WHERE seq = 2')).toThrow(/append-only/)
+    expect(() => on.db.$client.exec('DELETE FROM journal')).toThrow(/append-only/)
+    on.db.$client.exec('DROP TRIGGER journal_is_not_changed; UPDATE journal SET data = replace(data, \'untested\', \'tested\') WHERE kind = \'claim.recorded\'')
+    expect(verifyChains(on.db).broken).toMatchObject({ chain: sheet(tag).uid, seq: 3, why: expect.stringContaining('hash') as string })
   })
 
   it('notices an end cut off', () => {
     bookIn()
-    db.$client.exec('DROP TRIGGER journal_is_not_shortened; DELETE FROM journal WHERE id = (SELECT max(id) FROM journal)')
-    expect(verifyChains(db).broken?.why).toContain('cut off')
+    on.db.$client.exec('DROP TRIGGER journal_is_not_shortened; DELETE FROM journal WHERE id = (SELECT max(id) FROM journal)')
+    expect(verifyChains(on.db).broken?.why).toContain('cut off')
   })
 
   it('is announced once kept, and not when refused', () => {
     const tag = bookIn()
-    heard.length = 0
+    on.heard.length = 0
     expect(() => perform(tag, 'take-reading', { rail: '+5 V', valueV: 5, load: 'loaded' })).toThrow(expect.objectContaining({ field: 'rail' }) as InputError)
-    expect(heard).toEqual([])
+    expect(on.heard).toEqual([])
     expect(sheet(tag).readings).toEqual([])
     perform(tag, 'put-on-bench', { onBench: false })
-    expect(heard).toEqual([{ at: now.toISOString(), by: 'Ilka Brandvold', tag, kinds: ['bench.changed'] }])
+    expect(on.heard).toEqual([{ at: on.now.toISOString(), by: 'Ilka Brandvold', tag, kinds: ['bench.changed'] }])
   })
 })
 
@@ -226,16 +203,16 @@ it('a passport shows neither donor, owner, place nor people, and nothing while i
   perform(tag, 'report-fault', { symptom: 'No sound' })
   perform(tag, 'switch-passport', { on: true })
   const token = sheet(tag).passport.path!.split('/').at(-1)!
-  const shown = JSON.stringify(Passport.parse(passportOf(db, now, token)))
+  const shown = JSON.stringify(Passport.parse(passportOf(on.db, on.now, token)))
   expect(shown).toContain('No sound')
   for (const secret of ['Oona', 'the museum', 'Buoy shed', 'Ilka']) expect(shown).not.toContain(secret)
   expect(token.length).toBeGreaterThanOrEqual(32)
   perform(tag, 'switch-passport', { on: false })
-  expect(() => passportOf(db, now, token)).toThrow(/switched off/)
+  expect(() => passportOf(on.db, on.now, token)).toThrow(/switched off/)
 })
 
 it('refuses numbering and zones that would not do, at their fields', () => {
-  const set = (more: object) => performOnCollection(bench, ilka, 'set-practice', { version: 1, name: 'Skerrow Head', school: 'baseline-first', numbering: 'SH-{n:3}', zone: 'Europe/Dublin', currency: 'EUR', ...more })
+  const set = (more: object) => performOnCollection(on.bench, on.ilka, 'set-practice', { version: 1, name: 'Skerrow Head', school: 'baseline-first', numbering: 'SH-{n:3}', zone: 'Europe/Dublin', currency: 'EUR', ...more })
   expect(() => set({ numbering: 'SH' })).toThrow(expect.objectContaining({ field: 'numbering' }) as InputError)
   expect(() => set({ zone: 'Skerrow/Head' })).toThrow(expect.objectContaining({ field: 'zone' }) as InputError)
   set({})
@@ -244,19 +221,19 @@ it('refuses numbering and zones that would not do, at their fields', () => {
 })
 
 describe('people', () => {
-  const change = (input: Parameters<typeof changePerson>[1]) => carryOut(bench, ilka, work => changePerson(work, input))
+  const change = (input: Parameters<typeof changePerson>[1]) => carryOut(on.bench, on.ilka, work => changePerson(work, input))
 
   it('keep one active coordinator', () => {
-    expect(() => change({ personId: ilka.id, version: 1, name: 'Ilka', role: 'volunteer', active: true })).toThrow(expect.objectContaining({ field: 'role' }) as InputError)
-    carryOut(bench, ilka, work => addPerson(work, { name: 'Baraka', signInName: 'baraka', role: 'coordinator', passwordHash: 'x' }))
-    change({ personId: ilka.id, version: 1, name: 'Ilka', role: 'volunteer', active: true })
+    expect(() => change({ personId: on.ilka.id, version: 1, name: 'Ilka', role: 'volunteer', active: true })).toThrow(expect.objectContaining({ field: 'role' }) as InputError)
+    carryOut(on.bench, on.ilka, work => addPerson(work, { name: 'Baraka', signInName: 'baraka', role: 'coordinator', passwordHash: 'x' }))
+    change({ personId: on.ilka.id, version: 1, name: 'Ilka', role: 'volunteer', active: true })
   })
 
   it('a new password ends what was opened with the old one', () => {
-    const seal = sealOf(findPerson(db, ilka.id)!)
-    carryOut(bench, ilka, work => setPassword(work, { personId: ilka.id, passwordHash: '$scrypt$another-hash-of-another-one' }))
-    expect(sealOf(findPerson(db, ilka.id)!)).not.toBe(seal)
-    expect(JSON.stringify(db.$client.prepare('SELECT data FROM journal').all())).not.toContain('another-hash')
+    const seal = sealOf(findPerson(on.db, on.ilka.id)!)
+    carryOut(on.bench, on.ilka, work => setPassword(work, { personId: on.ilka.id, passwordHash: '$scrypt$another-hash-of-another-one' }))
+    expect(sealOf(findPerson(on.db, on.ilka.id)!)).not.toBe(seal)
+    expect(JSON.stringify(on.db.$client.prepare('SELECT data FROM journal').all())).not.toContain('another-hash')
   })
 
   it('every command has its row in the table of who may do what', () => {
@@ -265,12 +242,12 @@ describe('people', () => {
 })
 
 it('refuses a database of a newer program and leaves it as it is', () => {
-  db.$client.exec('INSERT INTO __drizzle_migrations (hash, created_at) VALUES (\'later\', 9999999999999)')
-  expect(() => openDatabase(folder)).toThrow(NewerDatabaseError)
+  on.db.$client.exec('INSERT INTO __drizzle_migrations (hash, created_at) VALUES (\'later\', 9999999999999)')
+  expect(() => openDatabase(on.folder)).toThrow(NewerDatabaseError)
 })
 
 it('keeps foreign keys and full synchronisation on', () => {
-  const pragma = (name: string) => db.$client.pragma(name, { simple: true })
+  const pragma = (name: string) => on.db.$client.pragma(name, { simple: true })
   expect([pragma('foreign_keys'), pragma('synchronous'), pragma('journal_mode')]).toEqual([1, 2, 'wal'])
-  expect(new Database(join(folder, 'jolly-bench.sqlite'), { readonly: true }).pragma('integrity_check', { simple: true })).toBe('ok')
+  expect(new Database(join(on.folder, 'jolly-bench.sqlite'), { readonly: true }).pragma('integrity_check', { simple: true })).toBe('ok')
 })

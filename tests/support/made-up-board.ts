@@ -1,4 +1,5 @@
 import sharp from 'sharp'
+import { seeded } from '#core/kernel/random'
 import type { Pixels } from '#core/condition/corrosion-area'
 import type { Point } from '#core/condition/marks'
 
@@ -11,17 +12,6 @@ const looks: Record<Surface, { ground: Colour[], growth: Colour[] }> = {
   'crust on a board': { ground: [[34, 92, 58], [26, 78, 50], [44, 108, 70]], growth: [[92, 158, 150], [70, 140, 128], [120, 180, 165]] },
   'rust on steel': { ground: [[150, 152, 155], [128, 131, 136], [170, 171, 172]], growth: [[138, 72, 38], [112, 58, 34], [160, 92, 50]] },
   'white fur on a board': { ground: [[34, 92, 58], [26, 78, 50], [44, 108, 70]], growth: [[205, 208, 200], [188, 194, 186], [220, 222, 216]] },
-}
-
-/** A small generator of random numbers from a seed (mulberry32), so that a board can be made again. */
-export function seeded(seed: number) {
-  let state = seed
-  return () => {
-    state = (state + 0x6D2B79F5) | 0
-    let t = Math.imul(state ^ (state >>> 15), 1 | state)
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296
-  }
 }
 
 /**

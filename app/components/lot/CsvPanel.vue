@@ -44,7 +44,7 @@ function take() {
     </div>
     <p v-if="csv?.trouble" role="alert" class="text-stop">{{ csv.trouble }}</p>
     <template v-if="csv && csv.rows.length">
-      <div class="overflow-x-auto" tabindex="0" role="region" aria-label="First rows of the file">
+      <div class="relative overflow-x-auto" tabindex="0" role="region" aria-label="First rows of the file">
         <table class="w-full text-left text-[0.9375rem]">
           <thead><tr><th v-for="(heading, i) in csv.headings" :key="i" class="min-w-36 px-1 py-1 align-top font-semibold"><label :for="`${id}-column-${i}`">{{ heading || `Column ${i + 1}` }}</label><select :id="`${id}-column-${i}`" v-model="mapping[i]" class="entry mt-1 font-normal"><option :value="null">Leave it out</option><option v-for="field in fields" :key="field" :value="field" :disabled="mapping.includes(field) && mapping[i] !== field">{{ lotFields[field].title }}</option></select></th></tr></thead>
           <tbody class="divide-y divide-line border-y border-line"><tr v-for="(row, r) in csv.rows.slice(0, previewed)" :key="r"><td v-for="(_, i) in csv.headings" :key="i" class="px-1 py-1 align-top" :class="mapping[i] === null && 'text-ink-2 line-through'">{{ row[i] }}</td></tr></tbody>

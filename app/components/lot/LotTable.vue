@@ -29,9 +29,9 @@ async function down(i: number, field: LotField) {
   <div class="grid gap-2">
     <datalist :id="`${id}-models`"><option v-for="model in known" :key="model.id" :value="model.name" /></datalist>
     <datalist :id="`${id}-ways`"><option v-for="way in acquisitionNames" :key="way" :value="way" /></datalist>
-    <div class="overflow-x-auto" tabindex="0" role="region" aria-label="Machines of the lot">
+    <div class="relative overflow-x-auto" tabindex="0" role="region" aria-label="Machines of the lot">
       <table class="w-full text-left">
-        <thead><tr><th class="hint px-1 font-normal">Row</th><th v-for="field in columns" :key="field" class="px-1 py-1 text-[0.9375rem]" :class="wide.includes(field) ? 'min-w-44' : 'min-w-28'">{{ lotFields[field].title }}</th><th class="sr-only">Leave out</th></tr></thead>
+        <thead><tr><th class="hint px-1 font-normal">Row</th><th v-for="field in columns" :key="field" class="px-1 py-1 text-[0.9375rem]" :class="wide.includes(field) ? 'min-w-36' : field === 'weightKg' ? 'min-w-16' : 'min-w-24'">{{ lotFields[field].title }}</th><th class="sr-only">Leave out</th></tr></thead>
         <tbody ref="body">
           <template v-for="(line, i) in lines" :key="line.key">
             <tr class="align-top">
@@ -44,6 +44,6 @@ async function down(i: number, field: LotField) {
         </tbody>
       </table>
     </div>
-    <div class="flex flex-wrap items-center gap-3"><button type="button" class="button" @click="lot.add()"><PhPlus aria-hidden="true" />Add a row</button><span class="hint">Enter goes down; after the last row it adds another of the same model.</span></div>
+    <div class="flex flex-wrap items-center gap-3"><button type="button" class="button" @click="lot.add()"><PhPlus aria-hidden="true" />Add a row</button><span class="hint">Enter goes down; after the last row it adds another of the same model. Several claims or things in one cell: a semicolon between them.</span></div>
   </div>
 </template>

@@ -2,7 +2,7 @@ import type { DamageKind } from '#core/condition/damage'
 
 /** One glyph a kind of damage, drawn by us as a line for 16 px and one colour. */
 export const damageGlyphs: Record<DamageKind, string> = {
-  'crust': 'M2 13h12M3 13c0-3 2-3 2-5s2-2 3-5c1 3 2 2 3 5s2 2 2 5',
+  'crust': 'M1 13.500h14M2 13.500c0-4 2-4.500 3-3.500 0-4 5-5 6-1 2-1 3.500 1 3 4.500M6.500 11h.1M9.500 10.500h.1M11.500 12h.1M8 8h.1',
   'rust': 'M8 2c3 4 4 6 4 8a4 4 0 0 1-8 0c0-2 1-4 4-8M6.500 10.500h.1M9.500 9h.1M8.500 12h.1',
   'tide-line': 'M1 6c2-2 3.500-2 5 0s3 2 5 0 3-1.500 4-.5M2 10h12M4 13h8',
   'crack': 'M9 1 6 6l4 2-5 3 2 4',

@@ -5,7 +5,7 @@ const id = useId()
 </script>
 
 <template>
-  <section class="card grid content-start gap-3" :aria-labelledby="id">
+  <section class="card grid grid-cols-[minmax(0,1fr)] content-start gap-3" :aria-labelledby="id">
     <header class="flex flex-wrap items-start justify-between gap-2">
       <div>
         <h2 :id="id">{{ title }}</h2>

@@ -32,7 +32,7 @@ async function bookIn() {
 </script>
 
 <template>
-  <div class="grid gap-4">
+  <div class="grid grid-cols-[minmax(0,1fr)] gap-4">
     <header><p><NuxtLink to="/book-in">Book in one machine</NuxtLink></p><h1>Book in a job lot</h1><p class="text-ink-2">Many machines at once. What each one is can be said later; what is the same for all is said once.</p></header>
     <EmptyPlace v-if="!session.may('book-in-lot')" says="Booking in is for volunteers and coordinators." />
     <template v-else>

@@ -1,0 +1,44 @@
+import fc from 'fast-check'
+import { expect, it } from 'vitest'
+import { type OpeningStep, fixingWords, reassemble } from './reassembly'
+
+const step = (n: number, what: string, count: number, back: number | null, more: Partial<OpeningStep> = {}): OpeningStep => ({ step: n, what, state: back === null ? 'undone' : 'back', fixings: [{ count, head: 'pan, cross', lengthMm: 8, tray: 'A', back }], connectors: [], hides: '', hazard: '', ...more })
+
+it('what went last comes back first', () => {
+  expect(reassemble([step(1, 'Lid', 4, null), step(2, 'Board', 5, null)]).steps.map(s => s.what)).toEqual(['Board', 'Lid'])
+})
+
+it('one screw missing is a stop that says which, from where, and what it may do', () => {
+  const { findings, out, back } = reassemble([step(1, 'Lid', 4, 4), step(2, 'Board', 5, 4)])
+  expect([out, back]).toEqual([9, 8])
+  expect(findings[0]).toMatchObject({ level: 'stop', says: '1 of 5 missing: 1 × 8 mm pan, cross.' })
+  expect(findings[0]!.because.join(' ')).toMatch(/Step 2: Board.*tray A.*shorts what it lies on/)
+  expect(findings.some(f => f.code === 'opening.complete')).toBe(false)
+})
+
+it('one left over is said too, and so is a step put back too early', () => {
+  expect(reassemble([step(1, 'Lid', 4, 5)]).findings[0]).toMatchObject({ level: 'care', code: 'opening.too-many' })
+  expect(reassemble([step(1, 'Lid', 4, 4), step(2, 'Board', 5, null)]).findings).toContainEqual(expect.objectContaining({ code: 'opening.order' }))
+})
+
+it('a hazard is said while it lies ahead of whoever closes it', () => {
+  expect(reassemble([step(1, 'Tail', 1, null, { hazard: 'The tail is brittle' })]).findings[0]).toMatchObject({ level: 'care', says: 'The tail is brittle.' })
+})
+
+it('steps taken over from a sister count only once they are done', () => {
+  expect(reassemble([step(1, 'Lid', 4, null, { state: 'ahead' })])).toMatchObject({ out: 0, findings: [{ code: 'opening.closed' }] })
+})
+
+it('it is together again exactly when every fixing of every step went back', () => {
+  const record = fc.array(fc.tuple(fc.integer({ min: 0, max: 9 }), fc.integer({ min: 0, max: 9 })), { minLength: 1, maxLength: 8 })
+  fc.assert(fc.property(record, (counts) => {
+    const { findings } = reassemble(counts.map(([count, back], i) => step(i + 1, `Step ${i + 1}`, count, back)))
+    const even = counts.every(([count, back]) => count === back)
+    expect(findings.some(f => f.level === 'stop' || f.level === 'care')).toBe(!even)
+  }))
+})
+
+it('counts that are no counts are refused', () => {
+  expect(() => reassemble([step(1, 'Lid', 2.5, null)])).toThrow(/whole numbers/)
+  expect(fixingWords({ count: 3, head: '', lengthMm: null })).toBe('3 × fixing')
+})
