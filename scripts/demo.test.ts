@@ -17,7 +17,7 @@ let folder: string
 beforeAll(async () => {
   folder = mkdtempSync(join(tmpdir(), 'jolly-bench-demo-'))
   await runTsx('scripts/fill-demo.ts', [folder])
-}, 60_000)
+}, 180_000)
 afterAll(() => rmSync(folder, { recursive: true }))
 
 it('the demo shows every stage, every sign of the gate, waits that run and waits that are over', () => {
@@ -43,7 +43,7 @@ it('verify finds the demo whole, and names the first entry that was tampered wit
   client.close()
   const broken = await runTsx('scripts/verify.ts', [], { JOLLY_DATA: folder }).catch((error: { code: number, stdout: string }) => error)
   expect(broken).toMatchObject({ code: 1, stdout: expect.stringContaining(`row ${id}`) as string })
-}, 60_000)
+}, 180_000)
 
 it('the secret of the sessions is made once and readable by its owner alone', () => {
   const secret = sessionSecret(folder)

@@ -7,7 +7,7 @@ export function useRowErrors(name: MaybeRefOrGetter<string>) {
   const list = computed(() => toValue(name))
   const shown = (message: string | undefined) => (form.sent.value ? message : undefined)
   return {
-    at: (row: number, field: string) => shown(errors.value[`${list.value}.${row}.${field}`] ?? errors.value[`${list.value}[${row}].${field}`]),
-    first: computed(() => shown(Object.entries(errors.value).find(([path]) => path === list.value || path.startsWith(`${list.value}.`) || path.startsWith(`${list.value}[`))?.[1])),
+    at: (row: number, field: string) => shown(errors.value[`${list.value}[${row}].${field}`]),
+    first: computed(() => shown(Object.entries(errors.value).find(([path]) => path === list.value || path.startsWith(`${list.value}[`))?.[1])),
   }
 }

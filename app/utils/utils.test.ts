@@ -34,6 +34,6 @@ it('an object lies flat by its paths, lists and nothings as they are', () => {
 it('a contract checks a form by what will be sent, and puts each message at its field', async () => {
   const contract = z.object({ version: z.number(), name: z.string().min(1, 'Name it.'), codes: z.array(z.object({ code: z.string().min(4, 'Four characters.') })) })
   const schema = zodForForms(() => contract, values => ({ ...values, version: 3 }))
-  expect(await schema.parse({ name: '', codes: [{ code: '8235' }, { code: '82' }] })).toMatchObject({ errors: [{ path: 'name', errors: ['Name it.'] }, { path: 'codes.1.code', errors: ['Four characters.'] }] })
+  expect(await schema.parse({ name: '', codes: [{ code: '8235' }, { code: '82' }] })).toMatchObject({ errors: [{ path: 'name', errors: ['Name it.'] }, { path: 'codes[1].code', errors: ['Four characters.'] }] })
   expect(await schema.parse({ name: 'a', codes: [] })).toMatchObject({ errors: [], value: { name: 'a' } })
 })

@@ -1,5 +1,6 @@
 import { beforeAll, describe, expect, it } from 'vitest'
 import { stages } from '#core/planning/stages'
+import type { MachineSheet } from '#shared/contracts/views'
 import { atTheBench } from './support/bench'
 
 const { application, visitors: [ilka] } = atTheBench([null])
@@ -34,7 +35,21 @@ describe.each(['light', 'dark'])('axe finds nothing on a %s surface', (theme) =>
     await clean('/parts', 'A start depends on them')
     await clean('/settings', 'People')
     await clean('/book-in', 'What it is')
-    for (const [id, seen] of [['identify/date-code', 'Readings'], ['power/rails', 'Add a rail'], ['safety/gate', 'What would open it']] as const) await clean(`/tools/${id}`, seen)
+    await clean('/book-in/lot', 'The same for all')
+    await clean('/models', 'Petrel 8S')
+    await clean('/models/1', 'Kept here')
+    for (const [id, seen] of [['identify/date-code', 'Readings'], ['power/rails', 'Add a rail'], ['safety/gate', 'What would open it'], ['condition/triage', 'What would change the order'], ['condition/corrosion-area', 'Choose a picture']] as const) await clean(`/tools/${id}`, seen)
+  })
+
+  it('where machines are examined', async () => {
+    const [examined, lent] = [await application.tagOf('Schoolroom A'), await application.tagOf('Outer bank')]
+    await clean(`/m/${examined}?stage=look`, 'Opening record', 'Board as found')
+    await clean(`/m/${lent}?stage=look`, 'What would change the order')
+    await clean(`/m/${lent}?stage=arrive`, 'Consent of its owner')
+    const { photographs: [photograph, other] } = await (await application.ask(`/api/machines/${examined}`, { cookie })).json() as MachineSheet
+    await clean(`/m/${examined}/photo/${photograph!.id}`, 'Draw a mark')
+    await clean(`/m/${examined}/compare?a=${photograph!.id}&b=${other!.id}`, 'Sliding divider')
+    await clean(`/m/${lent}/letter/1`, 'We need your answer to')
   })
 
   it('on every stage of a sheet, and on the label', async () => {

@@ -37,7 +37,7 @@ it('a machine goes from the back door to a printed label', async () => {
   await ilka.choose('Condition', '1 Minor')
   await ilka.fill('Note', 'dull sockets')
   await ilka.press('Keep what was found')
-  await ilka.sees('Grade 1, minor')
+  await ilka.sees('Main board: grade 1, minor. dull sockets.')
   await ilka.press('Record damage')
   await ilka.choose('Kind', 'Tide line')
   await ilka.fill('Where exactly', 'lower board edge')

@@ -25,22 +25,18 @@ const verdict = ({ presence, grade }: Assembly) => (grade === null ? (presence =
 <template>
   <OneCard title="Assemblies" :hint="unseen ? `Worst first. Not yet looked at: ${unseen} of ${sheet.assemblies.length}.` : 'Worst first; grade them one by one, the outside says little.'">
     <ul class="grid grid-cols-[repeat(auto-fill,minmax(9.5rem,1fr))] gap-2">
-      <li v-for="assembly in tiles" :key="assembly.id">
-        <component
-          :is="session.may('grade-assembly') ? 'button' : 'div'" :type="session.may('grade-assembly') ? 'button' : undefined" :aria-expanded="session.may('grade-assembly') ? open === assembly.id : undefined"
-          class="grid h-full w-full grid-cols-[0.625rem_1fr] border text-left" :class="[assembly.presence === 'not-looked' ? 'border-dashed border-edge' : 'border-line bg-card', open === assembly.id && 'outline-3 outline-enamel']"
-          @click="session.may('grade-assembly') && (open = open === assembly.id ? undefined : assembly.id)"
-        >
-          <span class="flex items-end bg-mat" aria-hidden="true"><span v-if="assembly.grade !== null || assembly.presence === 'missing'" class="w-full" :class="fills[assembly.grade ?? 3]" :style="{ height: `${25 + (assembly.grade ?? 3) * 25}%` }" /></span>
-          <span class="grid min-w-0 content-start gap-0.5 px-2 py-1.5">
-            <span class="sr-only">{{ open === assembly.id ? 'Close' : 'Look at' }}</span>
-            <span class="font-display font-semibold">{{ assembly.name }}</span>
-            <span class="flex items-center gap-1.5" :class="assembly.grade === null ? (assembly.presence === 'missing' ? 'text-stop' : 'text-ink-2') : inks[assembly.grade]" aria-hidden="true"><span v-if="assembly.grade !== null" class="figure text-xl leading-none font-bold">{{ assembly.grade }}</span>{{ verdict(assembly) }}</span>
-            <span v-if="damagesOn(assembly).length" class="flex flex-wrap gap-1.5 text-rust" aria-hidden="true"><DamageGlyph v-for="kind in damagesOn(assembly)" :key="kind" :kind="kind" /></span>
-            <span v-if="assembly.note" class="hint line-clamp-2" aria-hidden="true">{{ assembly.note }}</span>
-          </span>
-        </component>
-        <p class="sr-only">{{ assembly.name }}: {{ assembly.grade === null ? verdict(assembly) : `Grade ${assembly.grade}, ${verdict(assembly).toLowerCase()}` }}. {{ assembly.note }}</p>
+      <li v-for="assembly in tiles" :key="assembly.id" class="relative grid grid-cols-[0.625rem_1fr] border" :class="[assembly.presence === 'not-looked' ? 'border-dashed border-edge' : 'border-line bg-card', open === assembly.id && 'outline-3 outline-enamel']">
+        <span class="flex items-end bg-mat" aria-hidden="true"><span v-if="assembly.grade !== null || assembly.presence === 'missing'" class="w-full" :class="fills[assembly.grade ?? 3]" :style="{ height: `${25 + (assembly.grade ?? 3) * 25}%` }" /></span>
+        <div class="grid min-w-0 content-start gap-0.5 px-2 py-1.5">
+          <h3>
+            <!-- The whole tile can be pressed; the button is its name. -->
+            <button v-if="session.may('grade-assembly')" type="button" class="text-left after:absolute after:inset-0" :aria-expanded="open === assembly.id" @click="open = open === assembly.id ? undefined : assembly.id"><span class="sr-only">{{ open === assembly.id ? 'Close' : 'Look at' }} </span>{{ assembly.name }}</button>
+            <template v-else>{{ assembly.name }}</template>
+          </h3>
+          <p class="flex items-center gap-1.5" :class="assembly.grade === null ? (assembly.presence === 'missing' ? 'text-stop' : 'text-ink-2') : inks[assembly.grade]"><span v-if="assembly.grade !== null" class="figure text-xl leading-none font-bold"><span class="sr-only">Grade </span>{{ assembly.grade }}</span>{{ verdict(assembly) }}</p>
+          <p v-if="damagesOn(assembly).length" class="flex flex-wrap gap-1.5 text-rust"><DamageGlyph v-for="kind in damagesOn(assembly)" :key="kind" :kind="kind" /></p>
+          <p v-if="assembly.note" class="hint line-clamp-2">{{ assembly.note }}</p>
+        </div>
       </li>
     </ul>
     <CommandForm v-if="opened" :key="opened.id" command="grade-assembly" :machine="sheet.tag" :initial="{ presence: opened.presence, grade: opened.grade, note: opened.note }" :fixed="{ assemblyId: opened.id, version: opened.version }" :words="words" :label="`Condition of ${opened.name}`" submit="Keep what was found" keeps class="bg-mat p-3" @done="open = undefined">

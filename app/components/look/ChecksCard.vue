@@ -18,7 +18,7 @@ const groups = computed(() => [...new Set(open.value.map(c => c.why))].map(why =
       <p class="hint">{{ group.why }} <span class="italic">Source: {{ group.checks[0]!.source }}.</span></p>
       <ul class="grid divide-y divide-line border-y border-line">
         <li v-for="check in group.checks" :key="check.code" class="grid gap-2 py-1.5">
-          <p class="flex flex-wrap items-center gap-x-3"><span class="min-w-0 flex-1">{{ check.says }}</span><button v-if="session.may('settle-check')" type="button" class="button button-quiet" :aria-expanded="settling === check.code" @click="settling = settling === check.code ? undefined : check.code">Say what was found<span class="sr-only">: {{ check.says }}</span></button></p>
+          <p class="flex flex-wrap items-center gap-x-3"><span class="min-w-0 flex-1">{{ check.says }}</span><button v-if="session.may('settle-check')" type="button" class="button button-quiet" :aria-expanded="settling === check.code" @click="settling = settling === check.code ? undefined : check.code">Say what was found<span class="sr-only"> for {{ check.says }}</span></button></p>
           <CommandForm v-if="settling === check.code" command="settle-check" :machine="sheet.tag" :initial="{ outcome: undefined, note: '' }" :fixed="{ code: check.code }" label="Settle the check" submit="Keep" class="bg-mat p-3" @done="settling = undefined"><ChoiceField name="outcome" label="What came of it" :options="choicesOf(checkOutcomeNames)" /><TextField name="note" label="What was found" /></CommandForm>
         </li>
       </ul>

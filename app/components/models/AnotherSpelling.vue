@@ -1,20 +1,20 @@
 <script setup lang="ts">
-import { useField } from 'vee-validate'
+import { useFieldValue, useSetFieldValue } from 'vee-validate'
 import { lookAlikes } from '#core/identify/look-alike'
 import type { ModelView } from '#shared/contracts/views'
 
 /** Notices a name that is probably a known model's under another spelling, and offers that one. */
 const props = defineProps<{ known: ModelView[] }>()
-const { value: name } = useField<string>('name')
-const { value: maker } = useField<string>('maker')
+const name = useFieldValue<string>('name')
+const [setName, setMaker] = [useSetFieldValue<string>('name'), useSetFieldValue<string>('maker')]
 const meant = computed(() => {
   const typed = String(name.value ?? '')
   const found = lookAlikes(typed, props.known.map(m => m.name))[0]
   return props.known.some(m => m.name.toLowerCase() === typed.trim().toLowerCase()) ? undefined : props.known.find(m => m.name === found)
 })
 function take({ name: known, maker: by }: ModelView) {
-  name.value = known
-  maker.value = by
+  setName(known)
+  setMaker(by)
 }
 </script>
 

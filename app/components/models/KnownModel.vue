@@ -1,13 +1,14 @@
 <script setup lang="ts">
-import { useField } from 'vee-validate'
+import { useFieldValue, useSetFieldValue } from 'vee-validate'
 import type { ModelView } from '#shared/contracts/views'
 
 /** Beside the form that books a machine in: what the collection knows of its model, and what its sisters had. */
 const props = defineProps<{ model: ModelView }>()
-const { value: weight } = useField<string | number>('weightKg')
+const weight = useFieldValue<string>('weightKg')
+const setWeight = useSetFieldValue<string>('weightKg')
 // What is typed stays; an empty weight is that of the model.
 watch(() => props.model.id, () => {
-  if (!String(weight.value ?? '').trim() && props.model.weightKg !== null) weight.value = String(props.model.weightKg)
+  if (!String(weight.value ?? '').trim() && props.model.weightKg !== null) setWeight(String(props.model.weightKg))
 }, { immediate: true })
 const troubled = computed(() => props.model.machines.filter(m => m.batteryLeaked || m.faults.length))
 </script>

@@ -23,8 +23,8 @@ const initial = ({ fixings }: Step) => ({ back: fixings.map(f => f.back ?? '') }
       <OpeningFacts :step="step" :tag="sheet.tag" />
       <FindingList v-if="step.findings.length" :findings="step.findings" />
       <div v-if="session.may('count-back')" class="flex flex-wrap gap-2">
-        <button v-if="step.state === 'undone'" type="button" class="button" :disabled="busy" @click="all(step)">{{ total(step) ? `All ${total(step)} back` : 'It is back' }}<span class="sr-only">, step {{ step.step }}</span></button>
-        <button v-if="step.fixings.length" type="button" class="button button-quiet" :aria-expanded="counting === step.id" @click="counting = counting === step.id ? undefined : step.id">{{ step.state === 'back' ? 'Count again' : 'Another count' }}<span class="sr-only">, step {{ step.step }}</span></button>
+        <button v-if="step.state === 'undone'" type="button" class="button" :disabled="busy" @click="all(step)">{{ total(step) ? `All ${total(step)} back` : 'It is back' }}<span class="sr-only"> in step {{ step.step }}</span></button>
+        <button v-if="step.fixings.length" type="button" class="button button-quiet" :aria-expanded="counting === step.id" @click="counting = counting === step.id ? undefined : step.id">{{ step.state === 'back' ? 'Count again' : 'Another count' }}<span class="sr-only"> in step {{ step.step }}</span></button>
       </div>
       <CommandForm v-if="counting === step.id" command="count-back" :machine="sheet.tag" :initial="initial(step)" :fixed="{ stepId: step.id, version: step.version }" :words="{ back: 'Counted back', fixings: 'Fixings' }" label="Count back" submit="Counted" class="bg-mat p-3" @done="counting = undefined"><div class="grid gap-3 sm:grid-cols-2"><TextField v-for="(fixing, i) in step.fixings" :key="i" :name="`back.${i}`" :label="`Back of ${fixingWords(fixing)}`" numeric /></div></CommandForm>
     </li>

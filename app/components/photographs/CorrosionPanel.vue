@@ -41,7 +41,7 @@ function repeat(c: CorrosionView) {
         <p class="flex flex-wrap items-baseline justify-between gap-x-2"><span class="font-semibold">{{ c.what }}</span><span class="figure">{{ c.areaPct.toFixed(1) }} % ± {{ c.errorPct.toFixed(1) }}</span></p>
         <p class="hint">Rating {{ c.rating }} of 10{{ c.rustDegree === null ? '' : `, Ri ${c.rustDegree}` }}{{ c.areaMm2 === null ? '' : `, ${Number(c.areaMm2.toPrecision(3))} mm²` }} · {{ c.by }}, {{ times.day(c.at) }}</p>
         <FindingList v-if="before(c)" :findings="compareVisits(visit(before(c)!), visit(c)).findings" />
-        <button type="button" class="button button-quiet justify-self-start" @click="repeat(c)">Measure it again<span class="sr-only">: {{ c.what }}</span></button>
+        <button type="button" class="button button-quiet justify-self-start" @click="repeat(c)">Measure it again<span class="sr-only"> for {{ c.what }}</span></button>
       </article>
     </section>
     <CorrosionSteps :corrosion="corrosion" :drawing="drawing">

@@ -47,12 +47,11 @@ const marksOn = (photographId: number) => props.sheet.damages.filter(d => d.phot
       </section>
       <EmptyPlace v-if="!sheet.photographs.length" :says="session.may('add-photograph') ? 'No photograph yet. Drop some here, or press Add photographs. JPEG, PNG or WebP, up to 30 MB each.' : 'No photograph yet.'" />
       <ul v-else class="grid grid-cols-[repeat(auto-fill,minmax(9.5rem,1fr))] gap-3">
-        <li v-for="photograph in sheet.photographs" :key="photograph.id">
-          <NuxtLink :to="`/m/${sheet.tag}/photo/${photograph.id}`" class="grid gap-1 text-ink no-underline hover:underline">
-            <img :src="photographUrl(photograph.hash, 'thumb')" :alt="photograph.caption || photograph.name" loading="lazy" class="aspect-4/3 w-full border border-line bg-mat object-cover">
-            <span class="truncate font-semibold">{{ photograph.caption || photograph.name }}</span>
-            <span class="hint">{{ [photograph.assembly, photograph.takenAt ? times.day(`${photograph.takenAt}Z`) : times.day(photograph.at), marksOn(photograph.id) ? `${marksOn(photograph.id)} marked` : ''].filter(Boolean).join(' · ') }}</span>
-          </NuxtLink>
+        <li v-for="photograph in sheet.photographs" :key="photograph.id" class="relative grid content-start gap-1">
+          <img :src="photographUrl(photograph.hash, 'thumb')" alt="" loading="lazy" class="aspect-4/3 w-full border border-line bg-mat object-cover">
+          <!-- The whole picture can be pressed; the link is its name. -->
+          <NuxtLink :to="`/m/${sheet.tag}/photo/${photograph.id}`" class="font-semibold wrap-anywhere text-ink after:absolute after:inset-0">{{ photograph.caption || photograph.name }}</NuxtLink>
+          <span class="hint">{{ [photograph.assembly, photograph.takenAt ? times.day(`${photograph.takenAt}Z`) : times.day(photograph.at), marksOn(photograph.id) ? `${marksOn(photograph.id)} marked` : ''].filter(Boolean).join(' · ') }}</span>
         </li>
       </ul>
     </OneCard>

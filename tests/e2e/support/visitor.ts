@@ -100,7 +100,7 @@ export class Visitor {
   async select(label: string, option: string) {
     const list = await this.find('field', label)
     await this.driver.wait(() => this.driver.executeScript('return [...arguments[0].options].some(o => o.text.trim() === arguments[1])', list, option), patienceMs, `${option} is not in ${label}`)
-    await list.sendKeys(option)
+    await (await this.driver.executeScript<WebElement>('return [...arguments[0].options].find(o => o.text.trim() === arguments[1])', list, option)).click()
   }
 
   async flip(label: string, within?: string) {
