@@ -1,23 +1,31 @@
 /** `npm run screenshots`: one current picture of each main view in docs/screenshots, made from a fresh demo. */
 import { writeFileSync } from 'node:fs'
+import { Key } from 'selenium-webdriver'
+import type { MachineSheet } from '#shared/contracts/views'
 import { startApplication } from '../tests/e2e/support/application'
 import { Visitor } from '../tests/e2e/support/visitor'
-
-const wide = [1280, 800] as const
-const narrow = [390, 844] as const
 
 const application = await startApplication()
 const visitor = await Visitor.arrives(application.address)
 const cookie = await application.cookieOf('ilka')
 const tag = (nickname: string) => application.tagOf(nickname)
 
-async function take(name: string, path: string, seen: string, [width, height]: readonly [number, number] = wide, theme = 'light') {
+const size = { wide: [1280, 800], narrow: [390, 844] } as const
+
+/** Opens a place, does there what `first` says, and takes its picture once everything named is seen. */
+async function take(name: string, path: string, seen: string, { in: shape = 'wide', theme = 'light', first = async () => {} }: { in?: keyof typeof size, theme?: 'light' | 'dark', first?: () => Promise<void> } = {}) {
+  const [width, height] = size[shape]
   await visitor.size(width, height)
   await visitor.driver.executeScript(`localStorage.setItem('jolly-bench-theme', '${theme}')`)
   await visitor.open(path)
+  await first()
   await visitor.sees(seen)
-  await visitor.driver.executeAsyncScript('document.fonts.ready.then(() => arguments[arguments.length - 1]())')
+  await visitor.driver.executeAsyncScript('document.fonts.ready.then(() => Promise.all([...document.images].map(i => i.decode().catch(() => {})))).then(() => setTimeout(arguments[arguments.length - 1], 400))')
   writeFileSync(`docs/screenshots/${name}.png`, await visitor.driver.takeScreenshot(), 'base64')
+}
+const scrollTo = (heading: string) => async () => {
+  await visitor.sees(heading)
+  await visitor.driver.executeScript('[...document.querySelectorAll("h2")].find(h => h.textContent.trim() === arguments[0]).closest(".card").scrollIntoView(); window.scrollBy(0, -64)', heading)
 }
 
 try {
@@ -26,21 +34,33 @@ try {
   await visitor.signIn('ilka')
   await take('today', '/', 'Next moves')
   await take('store', '/store', '23 machines')
-  await take('book-in', '/book-in', 'What it is')
+  await take('book-in', '/book-in', 'Known model.', { first: () => visitor.fill('Model or description', 'Petrel 8S') })
+  await take('job-lot', '/book-in/lot', '2 machines ready, 1 with something wrong.', { first: async () => {
+    await visitor.fill('From whom, all', 'the pilot office')
+    await visitor.fill('Model or description, row 1', 'Gannet')
+    await visitor.fill('Serial number, row 1', `G-101${Key.ENTER}G-102${Key.ENTER}G-103`)
+    await visitor.fill('Weight in kg, row 3', 'heavy')
+  } })
   await take('sheet-arrive', `/m/${await tag('Harbour office')}?stage=arrive`, 'Date codes')
-  await take('tool-dating', '/tools/identify/dating', 'Made between')
   await take('sheet-look', `/m/${await tag('Schoolroom A')}?stage=look`, 'Assemblies')
+  await take('opening', `/m/${await tag('Schoolroom A')}?stage=look`, 'Reassembly', { first: scrollTo('Opening record') })
+  const { photographs } = await (await application.ask(`/api/machines/${await tag('Schoolroom A')}`, { cookie })).json() as MachineSheet
+  const [found, later] = photographs.map(p => p.id)
+  await take('photograph', `/m/${await tag('Schoolroom A')}/photo/${found}`, 'Draw a mark')
+  await take('corrosion', `/m/${await tag('Schoolroom A')}/photo/${later}`, 'Threshold', { first: async () => {
+    await visitor.press('Corrosion')
+    await visitor.press('Measure it again for below the barrel')
+  } })
+  await take('compare', `/m/${await tag('Schoolroom A')}/compare?a=${found}&b=${later}`, 'Left of the divider', { first: () => visitor.press('Sliding divider') })
+  await take('paths', `/m/${await tag('Lifeboat house')}?stage=look`, 'is best supported', { theme: 'dark', first: scrollTo('Its path') })
+  await take('letter', `/m/${await tag('Outer bank')}/letter/1`, 'We need your answer to')
+  await take('models', '/models', 'Petrel 8S')
   await take('sheet-make-safe', `/m/${await tag('Chart room')}?stage=make-safe`, 'What would open it')
   await take('sheet-prove', `/m/${await tag('Harbour office')}?stage=prove`, 'Take a reading')
-  await take('sheet-prove-dark', `/m/${await tag('Harbour office')}?stage=prove`, 'Take a reading', wide, 'dark')
-  await take('sheet-narrow', `/m/${await tag('Harbour office')}?stage=prove`, 'Take a reading', narrow)
-  await take('parts', '/parts', 'A start depends on them')
+  await take('sheet-narrow', `/m/${await tag('Schoolroom A')}?stage=look`, 'Assemblies', { in: 'narrow' })
   await take('tool-wall', '/tools', 'Every instrument on its own')
-  await take('tool-date-code', '/tools/identify/date-code', 'Readings')
-  await take('settings', '/settings', 'People')
-  await take('label', `/m/${await tag('Weather club')}/label`, 'Replaced and repaired')
-  const { passport } = await (await application.ask(`/api/machines/${await tag('Weather club')}`, { cookie })).json() as { passport: { path: string } }
-  await take('passport', passport.path, 'machine passport')
+  const { passport } = await (await application.ask(`/api/machines/${await tag('Weather club')}`, { cookie })).json() as MachineSheet
+  await take('passport', passport.path!, 'machine passport')
 }
 finally {
   await visitor.leaves()

@@ -32,10 +32,10 @@ const { result, at } = useInstrument(
   <div class="grid items-start gap-4 lg:grid-cols-2">
     <div class="grid gap-4">
       <OneCard title="Its parts">
-        <div v-for="(part, i) in parts" :key="i" class="grid grid-cols-2 items-end gap-2 sm:grid-cols-[1fr_10rem_auto_auto]">
+        <div v-for="(part, i) in parts" :key="i" class="grid grid-cols-2 items-end gap-2 sm:grid-cols-[1fr_8.5rem_auto_auto]">
           <div class="grid gap-1"><label :for="`${id}-part-${i}`" class="hint">Part {{ i + 1 }}</label><input :id="`${id}-part-${i}`" v-model="part.name" class="entry" autocomplete="off"></div>
           <div class="grid gap-1"><label :for="`${id}-found-${i}`" class="hint">Condition</label><select :id="`${id}-found-${i}`" v-model="part.found" class="entry"><option v-for="state in states" :key="state.value" :value="state.value">{{ state.label }}</option></select></div>
-          <label :for="`${id}-only-${i}`" class="flex min-h-9 items-center gap-2 text-sm"><input :id="`${id}-only-${i}`" v-model="part.irreplaceable" type="checkbox" class="h-5 w-5 accent-enamel">Not to be had again</label>
+          <label :for="`${id}-only-${i}`" class="flex min-h-9 items-center gap-2 text-sm"><input :id="`${id}-only-${i}`" v-model="part.irreplaceable" type="checkbox" class="h-5 w-5 accent-enamel">Irreplaceable</label>
           <button type="button" class="button button-quiet" @click="parts.splice(i, 1)"><PhX aria-hidden="true" /><span class="sr-only">Leave out part {{ i + 1 }}</span></button>
         </div>
         <div><button type="button" class="button" @click="parts.push({ name: '', found: '0', irreplaceable: false })"><PhPlus aria-hidden="true" />Add a part</button></div>
