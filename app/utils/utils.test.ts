@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { z } from 'zod'
+import { engineering, lasting } from './engineering'
 import { flat } from './flat'
 import { timeLeft } from './timeLeft'
 import { zodForForms } from './zodForForms'
@@ -26,6 +27,9 @@ describe('the clock on the wall', () => {
 it.each([['2026-03-03T19:00:00Z', 'over'], ['2026-03-03T19:00:30Z', '1 min'], ['2026-03-03T19:59:00Z', '59 min'], ['2026-03-04T08:00:00Z', '13 h'], ['2026-03-06T08:00:00Z', '3 d']])('until %s: %s', (until, left) => {
   expect(timeLeft(until, new Date('2026-03-03T19:00:00Z'))).toBe(left)
 })
+
+it.each([[4700, 'Ω', '4.7 kΩ'], [0.0049, 'Ω', '4.9 mΩ'], [1e-7, 'F', '100 nF'], [999.6, 'V', '1 kV'], [-5.094, 'V', '-5.09 V'], [0, 'A', '0 A'], [2.2e6, 'Ω', '2.2 MΩ']])('%d %s is written %s', (value, unit, written) => expect(engineering(value, unit)).toBe(written))
+it.each([[16.58, '16.6 s'], [600, '10 min'], [9000, '2.5 h']])('%d seconds last %s', (seconds, said) => expect(lasting(seconds)).toBe(said))
 
 it('an object lies flat by its paths, lists and nothings as they are', () => {
   expect(flat({ a: 1, facts: { battery: 'out', fan: null, deep: { er: [1] } } })).toEqual({ 'a': 1, 'facts.battery': 'out', 'facts.fan': null, 'facts.deep.er': [1] })

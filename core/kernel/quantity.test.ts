@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { InputError } from './input-error'
-import { parseQuantity } from './quantity'
+import { parseQuantity, parseReading } from './quantity'
 
 describe('parseQuantity', () => {
   it.each([
@@ -16,4 +16,8 @@ describe('parseQuantity', () => {
   it.each([['', 'V'], ['five', 'V'], ['5 A', 'V'], ['4k7x', 'Ω'], ['1.2.3', 'V'], ['--5', 'V']])('refuses “%s” in %s and names the field', (text, unit) => {
     expect(() => parseQuantity(text, unit as 'V', 'valueV')).toThrow(expect.objectContaining({ field: 'valueV', name: 'InputError' }) as InputError)
   })
+})
+
+it('a meter that shows an open circuit gives no figure', () => {
+  expect(['OL', 'o.l.', 'open', '∞', '0.61', '4k7'].map(text => parseReading(text, 'Ω'))).toEqual([null, null, null, null, 0.61, 4700])
 })

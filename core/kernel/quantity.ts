@@ -48,6 +48,9 @@ export function parseQuantity(text: string, unit: QuantityUnit, field = 'value')
   return signed(sign, Number(`${whole || 0}.${decimals ?? 0}`) * scale)
 }
 
+/** What a meter shows: a figure, or nothing for the ways it shows an open circuit. @throws InputError as above */
+export const parseReading = (text: string, unit: QuantityUnit, field = 'value'): number | null => (/^(ol|o\.l\.|open|∞|inf)$/i.test(text.trim()) ? null : parseQuantity(text, unit, field))
+
 function scaleOf(tail: string, spellings: string[]): number | undefined {
   if (!tail || spellings.includes(tail)) return 1
   const [first = '', ...others] = [...tail]

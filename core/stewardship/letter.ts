@@ -29,7 +29,7 @@ export function letterToOwner(about: LetterInput): Letter {
     subject: `Your ${machine} (${tag}): what we found, and what we need to ask`,
     paragraphs: [
       `Dear ${owner},`,
-      `your ${machine} is with us under the number ${tag}. This is what we have found so far.${about.photographs ? ` ${about.photographs === 1 ? 'A photograph is' : `${about.photographs} photographs are`} enclosed.` : ''}`,
+      `Your ${machine} is with us under the number ${tag}. This is what we have found so far.${about.photographs ? ` ${about.photographs === 1 ? 'A photograph is' : `${about.photographs} photographs are`} enclosed.` : ''}`,
     ],
     lists: [
       { title: 'Its parts', lines: about.assemblies.map(a => `${a.name}: ${a.found}${a.note && ` (${a.note})`}`) },

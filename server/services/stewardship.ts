@@ -4,7 +4,8 @@ import { paths, triage } from '#core/condition/triage'
 import { InputError } from '#core/kernel/input-error'
 import { judgeSpending } from '#core/stewardship/consent'
 import { letterToOwner } from '#core/stewardship/letter'
-import { presenceNames } from '#core/condition/grades'
+import { damageKinds } from '#core/condition/damage'
+import { grades, presenceNames } from '#core/condition/grades'
 import type { CommandInput } from '#shared/contracts/commands'
 import type { LetterView } from '#shared/contracts/views'
 import { notOurs } from '#shared/contracts/vocabulary'
@@ -79,8 +80,8 @@ export function writeToOwner(work: MachineWork, { questions, photographIds, to, 
   const best = input && triage(input).paths.find(p => p.path === appraisal?.path || !appraisal?.path)
   const letter = letterToOwner({
     collection: practice.name, currency: practice.currency, owner: machine.owner, machine: machine.nickname ? `${machine.name}, “${machine.nickname}”` : machine.name, tag: machine.tag, writtenBy: person.name,
-    assemblies: file.assemblies.map(a => ({ name: a.name, found: a.grade === null ? presenceNames[a.presence].toLowerCase() : `grade ${a.grade} of 0 to 3`, note: a.note })),
-    damages: file.damages.map(d => `${d.severity} ${d.kind.replace('-', ' ')}, ${[file.assemblies.find(a => a.id === d.assemblyId)?.name.toLowerCase(), d.where, d.extent].filter(Boolean).join(', ')}`),
+    assemblies: file.assemblies.map(a => ({ name: a.name, found: a.grade === null ? presenceNames[a.presence].toLowerCase() : `${grades[a.grade as 0].title.toLowerCase()}, grade ${a.grade} of 0 to 3`, note: a.note })),
+    damages: file.damages.map(d => `${damageKinds[d.kind]}, ${d.severity}: ${[file.assemblies.find(a => a.id === d.assemblyId)?.name.toLowerCase(), d.where, d.extent].filter(Boolean).join(', ')}`),
     path: best ? { title: best.title, because: best.terms.filter(t => t.weight > 0).map(t => t.says) } : null,
     estimate: appraisal && { hoursLow: appraisal.hoursLow, hoursHigh: appraisal.hoursHigh, costLow: appraisal.costLow, costHigh: appraisal.costHigh },
     spentSoFar: spentOn(work), agreedUpTo: consent?.upTo ?? null, questions, photographs: enclosed.length,

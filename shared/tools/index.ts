@@ -3,14 +3,20 @@ import { conditionCorrosionRating } from './condition-corrosion-rating'
 import { conditionTriage } from './condition-triage'
 import { identifyDateCode } from './identify-date-code'
 import { identifyDating } from './identify-dating'
+import { powerDischarge } from './power-discharge'
+import { powerJunction } from './power-junction'
+import { powerOffState } from './power-off-state'
 import { powerRails } from './power-rails'
+import { powerSupplyMatch } from './power-supply-match'
+import { powerTrace } from './power-trace'
 import { safetyGate } from './safety-gate'
 import { safetyLift } from './safety-lift'
 import type { Tool } from './tool'
 
 /** Every instrument, in the order of the work. */
 export const tools = [
-  identifyDateCode, identifyDating, safetyLift, conditionCorrosionArea, conditionCorrosionRating, conditionTriage, safetyGate, powerRails,
+  identifyDateCode, identifyDating, safetyLift, conditionCorrosionArea, conditionCorrosionRating, conditionTriage, safetyGate,
+  powerSupplyMatch, powerDischarge, powerOffState, powerRails, powerJunction, powerTrace,
 ] as unknown as Tool[]
 
 export const toolById = (id: string) => tools.find(tool => tool.id === id)
