@@ -44,5 +44,9 @@ export const marked = (daysAgo: number, who: Who, photograph: string, damage: Om
 export const undid = (daysAgo: number, who: Who, what: string, fixings: [count: number, head: string, lengthMm: number | null, tray: string][] = [], more: { connectors?: string[], hides?: string, hazard?: string, photograph?: string } = {}): Step =>
   did(daysAgo, who, 'record-opening-step', { what, fixings: fixings.map(([count, head, lengthMm, tray]) => ({ count, head, lengthMm, tray })), ...more })
 
+/** Rails measured to ground with the power off, no load: ohms one way and the other. */
+export const measuredOff = (daysAgo: number, who: Who, rails: Record<string, [ohm: number | string, reversedOhm: number | string]>): Step[] =>
+  Object.entries(rails).map(([rail, [ohm, reversedOhm]]) => did(daysAgo, who, 'measure-off-state', { rail, ohm, reversedOhm, leadsOhm: 0.2, loadAttached: false, rising: false }))
+
 /** Moves through the stages in order, some days between each. */
 export const moved = (daysAgo: number, who: Who, stage: CommandRequest<'move-to-stage'>['stage']): Step => did(daysAgo, who, 'move-to-stage', { stage })

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { expect, it } from 'vitest'
-import { judgeOffState, offVerdicts } from './off-state'
+import { judgeOffState, offVerdicts, shortFact } from './off-state'
 
 const at = (ohm: number | null, more: Partial<Parameters<typeof judgeOffState>[0]> = {}) => judgeOffState({ railV: 5, loadAttached: false, ohm, rising: false, ...more })
 
@@ -30,4 +30,12 @@ it('more ohms are never judged worse', () => {
 it('a minus sign means charge, not resistance', () => {
   expect(() => at(-5)).toThrow(/still holds a charge/)
   expect(() => at(5, { railV: 0 })).toThrow(/other than zero/)
+})
+
+it('a measured short counts against whatever was entered, and a whole round of plausible rails for it', () => {
+  expect(shortFact('no', ['plausible', 'short'])).toBe('yes')
+  expect(shortFact(undefined, ['plausible', 'plausible'])).toBe('no')
+  expect(shortFact('yes', ['plausible', null])).toBe('yes')
+  expect(shortFact(undefined, ['plausible', 'suspect'])).toBeUndefined()
+  expect(shortFact('no', [])).toBe('no')
 })

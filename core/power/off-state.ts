@@ -59,3 +59,14 @@ function judge(input: OffStateInput, verdict: OffVerdict, least: number | null, 
     ]
   }
 }
+
+/**
+ * What measured rails say of a short, for the gate. A rail that reads short counts whatever was entered; once every expected rail
+ * was measured plausible, there is none; in between, what was entered stands.
+ * @param entered the fact as somebody entered it
+ * @param measured the newest verdict of every expected rail, nothing where it was not measured
+ */
+export function shortFact(entered: string | undefined, measured: readonly (OffVerdict | null)[]): string | undefined {
+  if (measured.includes('short')) return 'yes'
+  return measured.length > 0 && measured.every(v => v === 'plausible') ? 'no' : entered
+}

@@ -1,4 +1,4 @@
-import { type Story, assessed, did, graded, inOrder, marked, moved, places, read, shot } from '../story'
+import { type Story, assessed, did, graded, inOrder, marked, measuredOff, moved, places, read, shot } from '../story'
 
 /** Desktops, the minicomputer on loan, and the portables. */
 export const desks: Story[] = [
@@ -18,7 +18,7 @@ export const desks: Story[] = [
   ] },
   { model: 'sextant-16', daysAgo: 210, who: 'ilka', arrives: { nickname: 'Harbour office', acquired: 'given', fromWhom: 'the harbour office', owner: 'the museum', serial: 'OF16-0931', weightKg: 21, lastPowered: '2003', place: 'Bench 2', claims: ['It is only a fuse'], accessories: ['Keyboard', 'Display', 'Mains lead', 'Two manuals'], dateCodes: [{ part: 'logic near the slots', code: '8235' }, { part: 'memory', code: '8241' }, { part: 'regulator', code: '8229' }, { part: 'drive controller', code: '8247' }, { part: 'serial port', code: '8538', socketed: true, reworked: true }] }, steps: [
     moved(205, 'baraka', 'look'), ...graded(200, 'baraka', { 'Supply': [2, 'fuses are fine; no 5 V'], 'Main board': [0], 'Card cage': [1], 'Drive A': [1], 'Drive B': [1], 'Keyboard': [0], 'Display': [1], 'Case': [0] }),
-    moved(190, 'teodor', 'make-safe'), assessed(190, 'teodor', { ...inOrder, filterCapacitors: 'sound', fan: 'present' }, 'Teodor'), assessed(120, 'teodor', { ...inOrder, fan: 'present' }, 'Teodor'),
+    moved(190, 'teodor', 'make-safe'), assessed(190, 'teodor', { ...inOrder, filterCapacitors: 'sound', fan: 'present' }, 'Teodor'), ...measuredOff(190, 'teodor', { '+5 V': [180, 260], '+12 V': ['1k2', '2k7'], '-12 V': ['4k7', 'OL'] }), assessed(120, 'teodor', { ...inOrder, fan: 'present' }, 'Teodor'),
     moved(95, 'baraka', 'mend'), ...read(95, 'baraka', 'unloaded', { '+5 V': 0.04, '+12 V': 11.1, '-12 V': -11.9 }),
     did(95, 'baraka', 'report-fault', { symptom: 'No 5 V', stopsMachine: true }), did(95, 'baraka', 'judge-claim', { claim: 'It is only a fuse', verdict: 'refuted', because: 'Both fuses are whole; the 5 V regulator is dead' }), did(95, 'baraka', 'observe-fault', { fault: 'No 5 V', says: '9 V into the regulator, next to nothing out' }),
     did(60, 'baraka', 'repair-fault', { fault: 'No 5 V', did: 'Replaced the 7805 regulator, new heat-sink paste', closes: true }),
@@ -54,6 +54,7 @@ export const desks: Story[] = [
     moved(26, 'sunniva', 'look'), ...graded(26, 'sunniva', { 'Supply': [2, 'brown film, one resin capacitor split'], 'Main board': [0], 'Bezel': [0], 'Case': [1] }),
     shot(26, 'sunniva', 'lumen-supply', 'Burnt place beside the mains switch', 'Supply'), marked(26, 'sunniva', 'Burnt place beside the mains switch', { assembly: 'Supply', kind: 'burn', where: 'beside the mains switch', extent: '15 mm', severity: 'clear' }, places([830, 265], [900, 245], [970, 275], [985, 340], [940, 405], [860, 410], [815, 350])),
     moved(19, 'teodor', 'make-safe'), assessed(19, 'teodor', { filterCapacitors: 'cracked', smoke: 'yes', burntTrace: 'yes', battery: 'none-fitted', pictureTube: 'open' }, 'Teodor'),
+    ...measuredOff(19, 'teodor', { '+5 V': [310, 620], '+12 V': [0.5, 0.5], '-12 V': ['1k8', '2k4'] }),
   ] },
   { model: 'spindrift', daysAgo: 230, who: 'ilka', arrives: { nickname: 'Sixty passes', acquired: 'given', fromWhom: 'the weather office', owner: 'the museum', weightKg: 13, lastPowered: '2019', place: 'Bench 2', claims: ['Crashes now and then'], accessories: ['Keyboard', 'Mains lead'], dateCodes: [{ part: 'memory bank 0', code: '8814' }, { part: 'memory bank 1', code: '8816' }] }, steps: [
     moved(225, 'joaquim', 'look'), ...graded(220, 'joaquim', { 'Supply': [0], 'Main board': [1, 'battery barrel removed in time'], 'Video card': [0], 'Drive controller': [0], 'Hard drive': [1], 'Keyboard': [0], 'Case': [0] }),

@@ -58,6 +58,7 @@ export const mayDo: Record<CommandName, Role[]> = {
 
   'expect-rails': everyoneAtTheBench,
   'take-reading': everyoneAtTheBench,
+  'measure-off-state': everyoneAtTheBench,
   'sign-off': everyoneAtTheBench,
 
   'choose-life': coordinator,

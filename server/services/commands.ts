@@ -9,7 +9,7 @@ import { askQuestion, pinResult, settleQuestion, strikeEntry } from './notes'
 import { changeOpeningStep, countBack, recordOpeningStep, reuseOpening } from './opening'
 import { addPerson, changePerson, setPassword } from './people'
 import { addPhotograph, describePhotograph, keepCorrosion, setScale } from './photographs'
-import { assessPower, chooseSchool, expectRails, overruleGate, takeReading, withdrawOverrule } from './power'
+import { assessPower, chooseSchool, expectRails, measureOffState, overruleGate, takeReading, withdrawOverrule } from './power'
 import { setPractice } from './practice'
 import { signOff } from './retest'
 import { appraise, choosePath, recordConsent, recordSpending, writeToOwner } from './stewardship'
@@ -59,6 +59,7 @@ const machineServices: { [N in MachineCommandName]: (work: MachineWork, input: C
   'settle-part': settlePart,
   'expect-rails': expectRails,
   'take-reading': takeReading,
+  'measure-off-state': measureOffState,
   'sign-off': signOff,
   'choose-life': chooseLife,
   'ask-question': askQuestion,

@@ -165,3 +165,29 @@ it('what somebody did before us is not settled without a reason', () => {
   perform(tag, 'settle-intervention', { interventionId: one!.id, version: 1, state: 'understood', note: 'Feeds the lamp in the lid' })
   expect(sheet(tag).moves.some(m => m.code === 'interventions')).toBe(false)
 })
+
+describe('rails with the power off', () => {
+  const measured = (tag: string, rail: string, ohm: number | string) => perform(tag, 'measure-off-state', { rail, ohm, reversedOhm: '', leadsOhm: '0.2', loadAttached: false, rising: false })
+  it('a short closes the gate against what was entered, and a later plausible round opens it again', () => {
+    const tag = bookIn()
+    perform(tag, 'assess-power', { version: 1, facts: { shortedRail: 'no' }, inspectedBy: 'Ilka' })
+    expect(() => measured(tag, '+5 V', 300)).toThrow(/is not expected/)
+    perform(tag, 'expect-rails', { rails: [{ name: '+5 V', nominalV: 5 }, { name: '-12 V', nominalV: -12 }] })
+    measured(tag, '+5 V', '0.4')
+    const stops = () => sheet(tag).power.gate.findings.filter(f => f.level === 'stop').map(f => f.says)
+    expect(stops()).toEqual(['A rail is shorted to ground.'])
+    expect(MachineSheet.parse(sheet(tag)).power.offState).toMatchObject([{ rail: '+5 V', last: { verdict: 'short' } }, { rail: '-12 V', last: null }])
+    measured(tag, '+5 V', '310')
+    expect(stops()).toEqual([])
+    measured(tag, '-12 V', 'OL')
+    expect(sheet(tag).power.gate.findings.find(f => f.says.includes('short'))).toMatchObject({ level: 'fine' })
+    perform(tag, 'strike-entry', { entryId: sheet(tag).history.find(h => h.says.includes('310 Ω'))!.id, reason: 'Wrong rail' })
+    expect(stops()).toEqual(['A rail is shorted to ground.'])
+  })
+  it('what is no reading is refused with what would do', () => {
+    const messages = (given: object) => commands['measure-off-state'].safeParse({ rail: '+5 V', loadAttached: false, rising: false, ...given }).error?.issues.map(i => i.message) ?? []
+    expect(messages({ ohm: '' })[0]).toContain('Red on the rail')
+    expect(messages({ ohm: 'low' })[0]).toContain('“low” is not a number')
+    expect(messages({ ohm: '4k7', reversedOhm: 'OL', leadsOhm: '' })).toEqual([])
+  })
+})

@@ -1,5 +1,6 @@
 import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm'
 import { type SQLiteTableWithColumns, type TableConfig } from 'drizzle-orm/sqlite-core'
+import { type OffStateResult, judgeOffState, shortFact } from '#core/power/off-state'
 import { judgeRails } from '#core/power/rails'
 import { type GateResult, type GateVerdict, assessGate, gateInForce } from '#core/safety/gate'
 import { growingHarm } from '#core/safety/growing-harm'
@@ -9,7 +10,7 @@ import { nextMoves } from '#core/planning/next-moves'
 import { runOf } from '#core/planning/run'
 import { judgeSignOff } from '#core/retest/sign-off'
 import { reassemble } from '#core/opening/reassembly'
-import { accessories, appraisals, assemblies, checksDone, claims, cleanings, consents, corrosions, damages, dateCodes, faults, interventions, letters, machines, models, observations, openingSteps, partNeeds, photographs, powerAssessments, questions, readings, repairs, signOffs, spendings, waits } from '../db/schema'
+import { accessories, appraisals, assemblies, checksDone, claims, cleanings, consents, corrosions, damages, dateCodes, faults, interventions, letters, machines, models, observations, offReadings, openingSteps, partNeeds, photographs, powerAssessments, questions, readings, repairs, signOffs, spendings, waits } from '../db/schema'
 import { checksFor } from './checks'
 import type { Tx } from './journal'
 import { notOurs } from '#shared/contracts/vocabulary'
@@ -33,6 +34,7 @@ export interface MachineFile {
   faults: (typeof faults.$inferSelect & { observations: (typeof observations.$inferSelect)[], repairs: (typeof repairs.$inferSelect)[] })[]
   partNeeds: (typeof partNeeds.$inferSelect)[]
   readings: (typeof readings.$inferSelect)[]
+  offReadings: (typeof offReadings.$inferSelect)[]
   questions: (typeof questions.$inferSelect)[]
   /** The sign-off that stands. */
   signOff: typeof signOffs.$inferSelect | undefined
@@ -62,6 +64,7 @@ export function loadMachines(tx: Tx, rows: MachineRow[]): MachineFile[] {
   const [power, said, came, codes, parts, damage, cleaned, waiting, faulty, needs, read, asked, signed] = [
     of(powerAssessments), of(claims), of(accessories), of(dateCodes), of(assemblies), of(damages), of(cleanings), of(waits), of(faults), of(partNeeds), of(readings), of(questions), of(signOffs),
   ] as const
+  const off = of(offReadings)
   const look = { photographs: of(photographs), corrosions: of(corrosions), checksDone: of(checksDone), openingSteps: of(openingSteps), interventions: of(interventions), consents: of(consents), spendings: of(spendings), appraisals: of(appraisals), letters: of(letters) }
   const faultIds = [...faulty.values()].flat().map(f => f.id)
   const observed = groupBy(tx.select().from(observations).where(and(inArray(observations.faultId, faultIds), isNull(observations.struckBy))).orderBy(asc(observations.id)).all(), o => o.faultId)
@@ -87,6 +90,7 @@ export function loadMachines(tx: Tx, rows: MachineRow[]): MachineFile[] {
     faults: (faulty.get(machine.id) ?? []).map(f => ({ ...f, observations: observed.get(f.id) ?? [], repairs: repaired.get(f.id) ?? [] })),
     partNeeds: needs.get(machine.id) ?? [],
     readings: read.get(machine.id) ?? [],
+    offReadings: off.get(machine.id) ?? [],
     questions: asked.get(machine.id) ?? [],
     signOff: (signed.get(machine.id) ?? []).findLast(s => !s.endedAt),
     sisters: (family.get(machine.modelId ?? -1) ?? []).filter(s => s.id !== machine.id).map(({ id, tag, nickname, batteryLeaked, signedOff }) => ({ id, tag, nickname, batteryLeaked, signedOff: Boolean(signedOff) })),
@@ -108,6 +112,17 @@ function groupBy<T, K>(rows: T[], keyOf: (row: T) => K): Map<K, T[]> {
   return groups
 }
 
+/** The rails to expect: those said for this machine, else those of its model. */
+export const expectedRailsOf = ({ machine, model }: MachineFile) => machine.ownRails ?? model?.rails ?? []
+
+/** The newest off-state measurement of every expected rail, judged. */
+export function offStateOf(file: MachineFile): { rail: string, nominalV: number, last: (OffStateResult & (typeof offReadings.$inferSelect)) | null }[] {
+  return expectedRailsOf(file).map(({ name, nominalV }) => {
+    const last = file.offReadings.findLast(r => r.rail === name)
+    return { rail: name, nominalV, last: last ? { ...last, ...judgeOffState(last.reading) } : null }
+  })
+}
+
 export interface Assessment {
   gate: GateResult
   inForce: GateVerdict
@@ -124,9 +139,9 @@ const day = 24 * 60 * 60 * 1000
 /** Asks every rule of the core about one machine: rails, then the gate that rests on them, then the run and what to do next. */
 export function assess(file: MachineFile, now: Date): Assessment {
   const { machine, power } = file
-  const expected = machine.ownRails ?? file.model?.rails ?? []
+  const expected = expectedRailsOf(file)
   const rails = expected.length ? judgeRails({ rails: expected.map(rail => ({ ...rail, readings: file.readings.filter(r => r.rail === rail.name) })) }) : null
-  const facts = { ...power.facts, rails: rails?.verdict ?? 'unread' }
+  const facts = { ...power.facts, shortedRail: shortFact(power.facts.shortedRail, offStateOf(file).map(r => r.last?.verdict ?? null)), rails: rails?.verdict ?? 'unread' }
   const gate = assessGate({ school: file.school, facts, inspectedBy: power.inspectedBy })
   const inForce = gateInForce(gate, power.overruleVerdict ? { verdict: power.overruleVerdict, reason: power.overruleReason } : null)
   const sistersWithLeakedBattery = file.sisters.filter(s => s.batteryLeaked).length

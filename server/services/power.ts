@@ -1,12 +1,13 @@
 import { eq } from 'drizzle-orm'
 import { InputError } from '#core/kernel/input-error'
+import { judgeOffState } from '#core/power/off-state'
 import { judgeRails } from '#core/power/rails'
 import { gateWords } from '#core/safety/gate'
 import { enteredFactNames } from '#core/safety/power-facts'
 import type { CommandInput } from '#shared/contracts/commands'
-import { machines, powerAssessments, readings } from '../db/schema'
+import { machines, offReadings, powerAssessments, readings } from '../db/schema'
 import { basisOf, endOverrule } from './consequences'
-import { assess, loadMachine } from './machine-file'
+import { assess, expectedRailsOf, loadMachine } from './machine-file'
 import { NotNow } from './refusals'
 import { expectVersion } from './versions'
 import type { MachineWork } from './work'
@@ -57,4 +58,14 @@ export function takeReading({ tx, machine, at, now, write }: MachineWork, { rail
   const judged = assess(loadMachine(tx, machine), now).rails?.rails.find(r => r.name === rail)
   if (!judged) throw new InputError('rail', rail, `Rail: ${rail} is not expected on ${machine.tag}. Choose one of the list, or add it to the rails expected.`)
   write('reading.taken', { rail, valueV, load, verdict: judged.verdict }, { subject: { table: 'readings', id } })
+}
+
+/** Keeps what a rail reads to ground with the power off; the gate looks at it at once. */
+export function measureOffState({ tx, machine, at, write }: MachineWork, { rail, reversedOhm, leadsOhm, ...found }: CommandInput<'measure-off-state'>): void {
+  const expected = expectedRailsOf(loadMachine(tx, machine)).find(r => r.name === rail)
+  if (!expected) throw new InputError('rail', rail, `Rail: ${rail} is not expected on ${machine.tag}. Choose one of the list, or add it to the rails expected.`)
+  const reading = { ...found, railV: expected.nominalV, leadsOhm: leadsOhm ?? 0, ...(reversedOhm === undefined ? {} : { reversedOhm }) }
+  const { verdict } = judgeOffState(reading)
+  const { id } = tx.insert(offReadings).values({ machineId: machine.id, rail, reading, at }).returning().get()
+  write('off-state.measured', { rail, ohm: reading.ohm, verdict }, { subject: { table: 'off_readings', id } })
 }

@@ -6,7 +6,7 @@ import type { HistoryLine, MachineSheet, MachineSummary, ModelView, Passport, Wa
 import { isOpen, isStrikeable, sentenceOf } from '#shared/journal/kinds'
 import { claims, journal, machines, models, partNeeds } from '../db/schema'
 import type { Tx } from './journal'
-import { type MachineFile, assess, loadMachine, loadMachines } from './machine-file'
+import { type MachineFile, assess, expectedRailsOf, loadMachine, loadMachines, offStateOf } from './machine-file'
 import { lookOf } from './sheet-look'
 import { practiceOf } from './practice'
 import { NotFound } from './refusals'
@@ -69,6 +69,7 @@ export function machineSheet(tx: Tx, now: Date, tag: string): MachineSheet {
     ...lookOf(tx, file),
     power: {
       version: power.version, facts: { ...power.facts, rails: state.facts.rails }, inspectedBy: power.inspectedBy,
+      offState: offStateOf(file).map(({ rail, nominalV, last }) => ({ rail, nominalV, last: last && { ohm: last.reading.ohm, reversedOhm: last.reading.reversedOhm, loadAttached: last.reading.loadAttached, at: last.at, verdict: last.verdict, findings: last.findings } })),
       school: file.school, ownSchool: power.school, gate, inForce,
       overrule: power.overruleVerdict && { verdict: power.overruleVerdict, reason: power.overruleReason, by: power.overruledBy },
     },
@@ -80,7 +81,7 @@ export function machineSheet(tx: Tx, now: Date, tag: string): MachineSheet {
       repairs: repairs.map(({ id, did, closes, at }) => ({ id, did, closes, at })),
     })),
     parts: file.partNeeds.map(({ id, version, name, quantity, stopsStart, outcome }) => ({ id, version, name, quantity, stopsStart, outcome })),
-    expectedRails: machine.ownRails ?? file.model?.rails ?? [],
+    expectedRails: expectedRailsOf(file),
     readings: file.readings.map(({ id, rail, valueV, load, at }) => ({ id, rail, valueV, load, at })),
     rails,
     signOff: { ...signOff, standing: file.signOff ? { statement: file.signOff.statement, by: file.signOff.byWhom, at: file.signOff.at } : null },

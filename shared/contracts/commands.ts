@@ -7,7 +7,7 @@ import { readDateCode } from '#core/identify/date-code'
 import { lives, stages } from '#core/planning/stages'
 import { loads } from '#core/power/rails'
 import { gateVerdicts } from '#core/safety/gate'
-import { id, instant, oneOf, optionalQuantity, optionalText, quantity, roughDay, text, version } from './fields'
+import { id, instant, meterReading, oneOf, optionalQuantity, optionalText, quantity, roughDay, text, version } from './fields'
 import { ConsentShape, CorrosionInputs, ExpectedRail, MarkShape, PowerFactsShape, ScaleShape, SchoolShape, SignificanceShape } from './shapes'
 import { acquisitions, checkOutcomes, claimVerdicts, notOurs, partOutcomes, roles } from './vocabulary'
 
@@ -157,6 +157,11 @@ export const machineCommands = {
 
   'expect-rails': z.object({ rails: z.array(ExpectedRail).min(1, 'Rails: name at least one.').max(20, 'Rails: twenty at most.') }),
   'take-reading': z.object({ rail: text('Rail', 30), valueV: quantity('V', 'Reading', { above: -1000, upTo: 1000 }), load: oneOf(loads, 'Load') }),
+  'measure-off-state': z.object({
+    rail: text('Rail', 30), ohm: meterReading('Ω', 'Red on the rail', { above: -0.001, upTo: 1e9 }),
+    reversedOhm: z.preprocess(given => (typeof given === 'string' && !given.trim() ? undefined : given), meterReading('Ω', 'Black on the rail', { above: -0.001, upTo: 1e9 }).optional()),
+    leadsOhm: optionalQuantity('Ω', 'The leads', { above: -0.001, upTo: 100 }), loadAttached: z.boolean(), rising: z.boolean(),
+  }),
   'sign-off': z.object({ statement: text('What was tested', 1000) }),
 
   'choose-life': z.object({ life: oneOf(lives, 'Life') }),

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { InputError } from '#core/kernel/input-error'
-import { type QuantityUnit, parseQuantity } from '#core/kernel/quantity'
+import { type QuantityUnit, parseQuantity, parseReading } from '#core/kernel/quantity'
 
 /** The pieces that requests are made of, each with a message that says what would do. */
 
@@ -43,6 +43,20 @@ export const optionalQuantity = (unit: QuantityUnit, what: string, range: Range)
   z.union([z.number(), z.string(), z.null()], { error: `${what}: type a number, or leave it out.` })
     .transform((given, context) => (given === null || (typeof given === 'string' && !given.trim()) ? null : readQuantity(unit, what, range)(given, context)))
     .default(null)
+
+/** What a meter shows: a figure, or nothing for an open circuit, typed as OL. */
+export const meterReading = (unit: QuantityUnit, what: string, range: Range) =>
+  z.union([z.number(), z.string(), z.null()], { error: `${what}: type what the meter shows.` })
+    .transform((given, context) => (given === null || (typeof given === 'string' && given.trim() && parsesAsOpen(given, unit)) ? null : readQuantity(unit, what, range)(given, context)))
+
+function parsesAsOpen(given: string, unit: QuantityUnit): boolean {
+  try {
+    return parseReading(given, unit) === null
+  }
+  catch {
+    return false
+  }
+}
 
 /** A day, month or year in the past, as ISO writes it: 1998, 1998-05 or 1998-05-17. */
 export const roughDay = (what: string) => z.string().trim()

@@ -5,6 +5,7 @@ import { type InterventionKind, interventionKinds, interventionStates } from '#c
 import { type Path, paths } from '#core/condition/triage'
 import { type WorkAsked, worksAsked } from '#core/stewardship/consent'
 import { lives, stages } from '#core/planning/stages'
+import { offVerdicts } from '#core/power/off-state'
 import { loads, railVerdicts } from '#core/power/rails'
 import { gateVerdicts } from '#core/safety/gate'
 import type { Letter } from '#core/stewardship/letter'
@@ -80,6 +81,8 @@ export const MachineSheet = z.object({
   power: z.object({
     version: z.number(), facts: PowerFactsShape, inspectedBy: s,
     school: SchoolShape, ownSchool: SchoolShape.nullable(),
+    /** The newest measurement of every expected rail with the power off. */
+    offState: z.array(z.object({ rail: s, nominalV: z.number(), last: z.object({ ohm: z.number().nullable(), reversedOhm: z.number().nullable().optional(), loadAttached: b, at: s, verdict: z.enum(offVerdicts), findings: z.array(Finding) }).nullable() })),
     gate: GateShape, inForce: z.enum(gateVerdicts),
     overrule: z.object({ verdict: z.enum(gateVerdicts), reason: s, by: s }).nullable(),
   }),

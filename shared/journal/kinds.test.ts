@@ -48,6 +48,7 @@ const examples: { [K in JournalKind]: [JournalData<K>, string] } = {
   'part.wanted': [{ name: 'Fuse', quantity: 2, stopsStart: true }, 'Wanted: 2 × Fuse; it cannot be started without.'],
   'part.settled': [{ name: 'Fuse', outcome: 'fitted' }, 'Fuse: found and fitted.'],
   'rails.expected': [{ rails: [{ name: '+5 V', nominalV: 5 }, { name: '-5 V', nominalV: -5 }] }, 'Rails expected: +5 V, -5 V.'],
+  'off-state.measured': [{ rail: '+5 V', ohm: 0.4, verdict: 'short' }, 'Measured +5 V to ground with the power off: 0.4 Ω; short.'],
   'reading.taken': [{ rail: '-5 V', valueV: -5.09, load: 'loaded', verdict: 'good' }, 'Read -5 V: −5.09 V under load; within limits.'],
   'machine.signed-off': [{ statement: 'All keys' }, 'Signed off: All keys.'],
   'sign-off.ended': [{ why: 'A rail is out of limits.' }, 'The sign-off no longer stands: A rail is out of limits.'],

@@ -4,6 +4,7 @@ import { grades, presenceNames } from '#core/condition/grades'
 import { type InterventionKind, type InterventionState, interventionKinds, interventionStateNames } from '#core/condition/interventions'
 import { type Path, paths } from '#core/condition/triage'
 import { lifeNames, stageNames } from '#core/planning/stages'
+import { type OffVerdict, offVerdictWords } from '#core/power/off-state'
 import { type RailVerdict, loadWords, railVerdictWords, volts } from '#core/power/rails'
 import { gateWords } from '#core/safety/gate'
 import { type PowerFactName, factValue, powerFacts, schoolNames } from '#core/safety/power-facts'
@@ -79,6 +80,7 @@ export const journalKinds = {
 
   'rails.expected': kind(z.object({ rails: z.array(z.object({ name: s, nominalV: n })) }), d => `Rails expected: ${d.rails.map(r => r.name).join(', ')}.`),
   'reading.taken': kind(z.object({ rail: s, valueV: n, load: word<keyof typeof loadWords>(), verdict: word<RailVerdict>() }), d => `Read ${d.rail}: ${volts(d.valueV)} ${loadWords[d.load]}; ${railVerdictWords[d.verdict]}.`, observed),
+  'off-state.measured': kind(z.object({ rail: s, ohm: n.nullable(), verdict: word<OffVerdict>() }), d => `Measured ${d.rail} to ground with the power off: ${d.ohm === null ? 'open' : `${d.ohm} Ω`}; ${offVerdictWords[d.verdict].toLowerCase()}.`, observed),
   'machine.signed-off': kind(z.object({ statement: s }), d => `Signed off: ${ending(d.statement)}`),
   'sign-off.ended': kind(z.object({ why: s }), d => `The sign-off no longer stands: ${ending(d.why)}`),
   'life.chosen': kind(z.object({ life: word<keyof typeof lifeNames>() }), d => `Its life from now on: ${lifeNames[d.life].title.toLowerCase()}.`),

@@ -115,6 +115,7 @@ it('a machine goes from the back door to a printed label', async () => {
   await ilka.sees('Wait ended early: case drying.')
   await stage('Prove')
   await ilka.press('Move to Prove')
+  await ilka.sees('It is in Prove.')
   await ilka.fill('What was tested', 'All keys, tape in and out')
   await ilka.press('Sign it off')
   await ilka.sees('Signed off by Ilka Brandvold')
