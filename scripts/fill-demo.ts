@@ -82,7 +82,8 @@ async function takeStep(story: Story, { who, command, input }: Step) {
   const claim = named(input.claim, sheet.claims, 'says')
   const shown = sheet.photographs.find(p => p.caption === input.photograph)
   const step = named(input.step, sheet.opening.steps, 'step')
-  const own = command === 'record-consent' ? sheet.stewardship.consent ?? { version: 0 } : command === 'appraise' ? sheet.appraisal ?? { version: 0 } : undefined
+  // Rows that are there once a machine, or once a kind, start at version 0.
+  const own = command === 'settle-hazard' ? { version: sheet.hazards.find(h => h.kind === input.kind)?.version ?? 0 } : command === 'record-consent' ? sheet.stewardship.consent ?? { version: 0 } : command === 'appraise' ? sheet.appraisal ?? { version: 0 } : undefined
   const until = typeof input.hours === 'number' ? new Date(now.getTime() + input.hours * 60 * 60 * 1000).toISOString() : undefined
   const request = {
     ...input,

@@ -24,6 +24,8 @@ export interface MachineState {
   facts: PowerFacts
   gate: GateResult
   gateInForce: GateVerdict
+  /** Hazards that nobody has confirmed or ruled out. */
+  hazardsSuspected: { title: string, evidence: string }[]
   cleanings: number
   waits: { what: string, over: boolean }[]
   faults: { symptom: string, stopsMachine: boolean, open: boolean, observations: number, repairs: number }[]

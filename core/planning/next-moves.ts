@@ -36,6 +36,7 @@ const rules: Rule[] = [
     const unknown = m.gate.findings.filter(f => f.code.endsWith('.not-looked') || f.code === 'gate.not-inspected')
     return unknown.length ? [move('assess', 'make-safe', 'Assess the gate', `${unknown.length === 1 ? 'One answer is' : `${unknown.length} answers are`} missing before anybody may start it.`)] : []
   },
+  m => m.hazardsSuspected.length && m.gateInForce !== 'clear-to-run' ? [move('hazards', 'make-safe', `Confirm or rule out: ${quoted(m.hazardsSuspected.map(h => h.title.toLowerCase()))}`, m.hazardsSuspected[0]!.evidence)] : [],
   m => m.gateInForce === 'guarded-start'
     ? m.gate.toOpen.filter(o => m.gate.findings.some(f => f.code === o.code && f.level === 'care')).map(o => move(o.code, o.code.startsWith('gate.rails') ? 'prove' : 'make-safe', o.do, `${gateWords['guarded-start'].title}: ${m.gate.findings.find(f => f.code === o.code)?.says ?? ''}`, o.who))
     : [],

@@ -10,7 +10,7 @@ const fresh: MachineState = {
   stage: 'arrive', identified: true, provenanceKnown: false, lastPoweredKnown: false, accessoriesNoted: true,
   assemblies: [{ name: 'Supply', presence: 'present', grade: 1 }, { name: 'Keyboard', presence: 'missing', grade: null }, { name: 'Case', presence: 'present', grade: null }],
   checks: [], fixingsMissing: [], interventionsOpen: 0, consentWanted: false, pathChosen: true,
-  facts: {}, gate, gateInForce: gate.verdict, cleanings: 0, waits: [], faults: [], wantedParts: [],
+  facts: {}, gate, hazardsSuspected: [], gateInForce: gate.verdict, cleanings: 0, waits: [], faults: [], wantedParts: [],
   rails: [], railsVerdict: 'unread', signedOff: false, life: null, daysHere: 3, sistersWithLeakedBattery: 0,
 }
 

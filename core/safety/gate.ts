@@ -1,12 +1,13 @@
 import { type Finding, commonPractice, finding, mostPressingFirst } from '../kernel/finding'
 import { InputError } from '../kernel/input-error'
+import { type Hazard, hazardReasons } from './hazards'
 import { type FactValue, type PowerFactName, type PowerFacts, type School, factValue, powerFactNames, powerFacts, schoolNames } from './power-facts'
 
 /** From closed to open. */
 export const gateVerdicts = ['keep-off', 'not-yet-assessed', 'guarded-start', 'clear-to-run'] as const
 export type GateVerdict = (typeof gateVerdicts)[number]
 
-export interface GateInput { school: School, facts: PowerFacts, inspectedBy?: string }
+export interface GateInput { school: School, facts: PowerFacts, inspectedBy?: string, hazards?: readonly Hazard[] }
 
 /** One thing that would open the gate further. */
 export interface Opening { code: string, do: string, who: string }
@@ -37,12 +38,12 @@ const anyone = 'a bench volunteer'
  * Under *caps first*, old line-filter capacitors are a reason to stop, not for care.
  * The verdict never says that a machine is safe; its findings say what was looked at.
  *
- * @param input the school, the facts found so far (left out: not looked at), and who inspected it
+ * @param input the school, the facts found so far (left out: not looked at), who inspected it, and the hazards on its register; only those present count
  * @returns verdict, findings with the most pressing first, and what would open the gate
  * @throws InputError for an unknown school, an unknown fact, or a value the fact does not have
  * Source: common practice, no source; the table in `power-facts.ts`.
  */
-export function assessGate({ school, facts, inspectedBy }: GateInput): GateResult {
+export function assessGate({ school, facts, inspectedBy, hazards = [] }: GateInput): GateResult {
   check(school, facts)
   const findings: Finding[] = []
   const toOpen: Opening[] = []
@@ -64,6 +65,7 @@ export function assessGate({ school, facts, inspectedBy }: GateInput): GateResul
     const because = level === value.level ? [value.because] : [value.because, `${schoolNames[school].title}: ${schoolNames[school].means}`]
     reason(finding(level, code, value.says, because, commonPractice), value.open ? { code, do: value.open, who: whoClears[name] ?? anyone } : undefined)
   }
+  for (const { finding: found, open } of hazardReasons(hazards, facts)) reason(found, open)
   if (!inspectedBy?.trim()) {
     reason(finding('note', 'gate.not-inspected', 'Nobody has signed for the inspection.', 'The facts above count once somebody says that they looked.', commonPractice), { code: 'gate.not-inspected', do: 'Inspect the machine and put your name to it.', who: anyone })
   }

@@ -43,7 +43,7 @@ export const gannets: Story[] = [
   { ...lot(299, 'Store room', ['Untested'], ['Mains lead, plug cut off']), steps: [
     moved(260, 'rua', 'look'), ...graded(255, 'rua', { 'Supply': [3, 'rust through the can'], 'Main board': [1], 'Membrane keyboard': ['-'], 'Display': [2, 'neck board broken'], 'Case': [2] }),
     assessed(255, 'rua', { mainsLead: 'cut', filterCapacitors: 'cracked', battery: 'none-fitted', liquidOrDirt: 'yes', smoke: 'no', pictureTube: 'open' }),
-    did(254, 'ilka', 'ask-question', { question: 'Keep it as the donor for the other five?' }), did(254, 'ilka', 'appraise', { significance: { historic: 0, research: 0, rarity: 0, completeness: 0, show: 1 }, hoursLow: 40, hoursHigh: 80, costLow: 100, costHigh: 260, irreplaceable: [] }), did(254, 'ilka', 'put-on-bench', { onBench: false }),
+    did(255, 'rua', 'settle-hazard', { kind: 'sharp', state: 'present', evidence: 'Neck board broken off, splinters in the case' }), did(254, 'ilka', 'ask-question', { question: 'Keep it as the donor for the other five?' }), did(254, 'ilka', 'appraise', { significance: { historic: 0, research: 0, rarity: 0, completeness: 0, show: 1 }, hoursLow: 40, hoursHigh: 80, costLow: 100, costHigh: 260, irreplaceable: [] }), did(254, 'ilka', 'put-on-bench', { onBench: false }),
   ] },
   { ...lot(298, 'Crew mess', ['It was fine until the coffee'], []), steps: [
     moved(180, 'hanneke', 'look'), ...graded(180, 'hanneke', { 'Main board': [2, 'sticky under the sockets'], 'Case': [1] }),

@@ -41,6 +41,7 @@ export const mayDo: Record<CommandName, Role[]> = {
   'write-to-owner': coordinator,
 
   'assess-power': everyoneAtTheBench,
+  'settle-hazard': everyoneAtTheBench,
   'choose-school': coordinator,
   'overrule-gate': coordinator,
   'withdraw-overrule': coordinator,

@@ -9,7 +9,7 @@ import { askQuestion, pinResult, settleQuestion, strikeEntry } from './notes'
 import { changeOpeningStep, countBack, recordOpeningStep, reuseOpening } from './opening'
 import { addPerson, changePerson, setPassword } from './people'
 import { addPhotograph, describePhotograph, keepCorrosion, setScale } from './photographs'
-import { assessPower, chooseSchool, expectRails, measureOffState, overruleGate, takeReading, withdrawOverrule } from './power'
+import { assessPower, chooseSchool, expectRails, measureOffState, overruleGate, settleHazard, takeReading, withdrawOverrule } from './power'
 import { setPractice } from './practice'
 import { signOff } from './retest'
 import { appraise, choosePath, recordConsent, recordSpending, writeToOwner } from './stewardship'
@@ -46,6 +46,7 @@ const machineServices: { [N in MachineCommandName]: (work: MachineWork, input: C
   'write-to-owner': writeToOwner,
   'assess-power': assessPower,
   'choose-school': chooseSchool,
+  'settle-hazard': settleHazard,
   'overrule-gate': overruleGate,
   'withdraw-overrule': withdrawOverrule,
   'record-cleaning': recordCleaning,

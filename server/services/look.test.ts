@@ -191,3 +191,25 @@ describe('rails with the power off', () => {
     expect(messages({ ohm: '4k7', reversedOhm: 'OL', leadsOhm: '' })).toEqual([])
   })
 })
+
+describe('the register of hazards', () => {
+  it('is filled from what is known, and what somebody found out closes or clears the gate', () => {
+    const tag = bookIn({ claims: ['It smoked when I tried it'], weightKg: '30' })
+    const register = () => MachineSheet.parse(sheet(tag)).hazards.map(h => `${h.kind} ${h.state}`)
+    expect(register()).toEqual(['stored-charge suspected', 'heavy suspected', 'smoke suspected'])
+    expect(sheet(tag).power.gate.verdict).toBe('not-yet-assessed')
+    expect(sheet(tag).moves.find(m => m.code === 'hazards')?.says).toBe('Confirm or rule out: stored charge, heavy, smoke reported')
+    perform(tag, 'settle-hazard', { kind: 'smoke', version: 0, state: 'present', evidence: 'Brown film over the filter' })
+    expect(sheet(tag).power.gate.findings[0]).toMatchObject({ level: 'stop', code: 'gate.hazard.smoke', because: ['Brown film over the filter', 'Claimed: “It smoked when I tried it”.'] })
+    expect(() => perform(tag, 'settle-hazard', { kind: 'smoke', version: 0, state: 'ruled-out', evidence: 'x' })).toThrow(/changed/i)
+    perform(tag, 'settle-hazard', { kind: 'smoke', version: 1, state: 'dealt-with', evidence: 'Capacitor replaced' })
+    expect(register()).toContain('smoke dealt-with')
+    expect(sheet(tag).power.gate.verdict).toBe('not-yet-assessed')
+  })
+  it('a hazard that appears ends an overrule, for the facts have changed', () => {
+    const tag = bookIn()
+    perform(tag, 'overrule-gate', { verdict: 'guarded-start', reason: 'Supply alone, board out' })
+    perform(tag, 'settle-hazard', { kind: 'old-insulation', version: 0, state: 'present', evidence: 'Flex cracks when bent' })
+    expect(sheet(tag).power).toMatchObject({ overrule: null, inForce: 'keep-off' })
+  })
+})

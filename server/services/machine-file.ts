@@ -3,14 +3,15 @@ import { type SQLiteTableWithColumns, type TableConfig } from 'drizzle-orm/sqlit
 import { type OffStateResult, judgeOffState, shortFact } from '#core/power/off-state'
 import { judgeRails } from '#core/power/rails'
 import { type GateResult, type GateVerdict, assessGate, gateInForce } from '#core/safety/gate'
+import { type Hazard, hazardKinds, hazardsOf } from '#core/safety/hazards'
 import { growingHarm } from '#core/safety/growing-harm'
-import type { School } from '#core/safety/power-facts'
+import type { PowerFacts, School } from '#core/safety/power-facts'
 import type { MachineState } from '#core/planning/machine-state'
 import { nextMoves } from '#core/planning/next-moves'
 import { runOf } from '#core/planning/run'
 import { judgeSignOff } from '#core/retest/sign-off'
 import { reassemble } from '#core/opening/reassembly'
-import { accessories, appraisals, assemblies, checksDone, claims, cleanings, consents, corrosions, damages, dateCodes, faults, interventions, letters, machines, models, observations, offReadings, openingSteps, partNeeds, photographs, powerAssessments, questions, readings, repairs, signOffs, spendings, waits } from '../db/schema'
+import { accessories, appraisals, assemblies, checksDone, claims, cleanings, consents, corrosions, damages, dateCodes, faults, hazards, interventions, letters, machines, models, observations, offReadings, openingSteps, partNeeds, photographs, powerAssessments, questions, readings, repairs, signOffs, spendings, waits } from '../db/schema'
 import { checksFor } from './checks'
 import type { Tx } from './journal'
 import { notOurs } from '#shared/contracts/vocabulary'
@@ -35,6 +36,7 @@ export interface MachineFile {
   partNeeds: (typeof partNeeds.$inferSelect)[]
   readings: (typeof readings.$inferSelect)[]
   offReadings: (typeof offReadings.$inferSelect)[]
+  hazards: (typeof hazards.$inferSelect)[]
   questions: (typeof questions.$inferSelect)[]
   /** The sign-off that stands. */
   signOff: typeof signOffs.$inferSelect | undefined
@@ -64,7 +66,7 @@ export function loadMachines(tx: Tx, rows: MachineRow[]): MachineFile[] {
   const [power, said, came, codes, parts, damage, cleaned, waiting, faulty, needs, read, asked, signed] = [
     of(powerAssessments), of(claims), of(accessories), of(dateCodes), of(assemblies), of(damages), of(cleanings), of(waits), of(faults), of(partNeeds), of(readings), of(questions), of(signOffs),
   ] as const
-  const off = of(offReadings)
+  const [off, dangers] = [of(offReadings), of(hazards)] as const
   const look = { photographs: of(photographs), corrosions: of(corrosions), checksDone: of(checksDone), openingSteps: of(openingSteps), interventions: of(interventions), consents: of(consents), spendings: of(spendings), appraisals: of(appraisals), letters: of(letters) }
   const faultIds = [...faulty.values()].flat().map(f => f.id)
   const observed = groupBy(tx.select().from(observations).where(and(inArray(observations.faultId, faultIds), isNull(observations.struckBy))).orderBy(asc(observations.id)).all(), o => o.faultId)
@@ -91,6 +93,7 @@ export function loadMachines(tx: Tx, rows: MachineRow[]): MachineFile[] {
     partNeeds: needs.get(machine.id) ?? [],
     readings: read.get(machine.id) ?? [],
     offReadings: off.get(machine.id) ?? [],
+    hazards: dangers.get(machine.id) ?? [],
     questions: asked.get(machine.id) ?? [],
     signOff: (signed.get(machine.id) ?? []).findLast(s => !s.endedAt),
     sisters: (family.get(machine.modelId ?? -1) ?? []).filter(s => s.id !== machine.id).map(({ id, tag, nickname, batteryLeaked, signedOff }) => ({ id, tag, nickname, batteryLeaked, signedOff: Boolean(signedOff) })),
@@ -123,8 +126,19 @@ export function offStateOf(file: MachineFile): { rail: string, nominalV: number,
   })
 }
 
+/** The register of hazards: what its records point to, and what somebody found out. */
+function registerOf(file: MachineFile, facts: PowerFacts): Hazard[] {
+  const nameOf = (id: number | null) => file.assemblies.find(a => a.id === id)?.name ?? ''
+  return hazardsOf({
+    facts, assemblies: file.assemblies, damages: file.damages.map(d => ({ ...d, assembly: nameOf(d.assemblyId) })),
+    claims: [...file.claims.filter(c => c.verdict !== 'refuted').map(c => c.says), file.machine.lastPoweredWhat].filter(Boolean),
+    interventions: file.interventions, knownFaults: file.model?.knownFaults ?? [], massKg: file.machine.weightKg ?? file.model?.weightKg ?? null,
+  }, file.hazards)
+}
+
 export interface Assessment {
   gate: GateResult
+  hazards: Hazard[]
   inForce: GateVerdict
   rails: ReturnType<typeof judgeRails> | null
   state: MachineState
@@ -142,7 +156,8 @@ export function assess(file: MachineFile, now: Date): Assessment {
   const expected = expectedRailsOf(file)
   const rails = expected.length ? judgeRails({ rails: expected.map(rail => ({ ...rail, readings: file.readings.filter(r => r.rail === rail.name) })) }) : null
   const facts = { ...power.facts, shortedRail: shortFact(power.facts.shortedRail, offStateOf(file).map(r => r.last?.verdict ?? null)), rails: rails?.verdict ?? 'unread' }
-  const gate = assessGate({ school: file.school, facts, inspectedBy: power.inspectedBy })
+  const register = registerOf(file, facts)
+  const gate = assessGate({ school: file.school, facts, inspectedBy: power.inspectedBy, hazards: register })
   const inForce = gateInForce(gate, power.overruleVerdict ? { verdict: power.overruleVerdict, reason: power.overruleReason } : null)
   const sistersWithLeakedBattery = file.sisters.filter(s => s.batteryLeaked).length
   const daysHere = Math.floor((now.getTime() - Date.parse(machine.bookedInAt)) / day)
@@ -160,6 +175,7 @@ export function assess(file: MachineFile, now: Date): Assessment {
     consentWanted: notOurs.some(a => a === machine.acquired) && !file.consent,
     pathChosen: (file.appraisal?.path ?? null) !== null,
     facts, gate, gateInForce: inForce,
+    hazardsSuspected: register.filter(h => h.state === 'suspected').map(h => ({ title: hazardKinds[h.kind].title, evidence: h.evidence[0] ?? '' })),
     cleanings: file.cleanings.length,
     waits: waiting,
     faults: file.faults.map(f => ({ symptom: f.symptom, stopsMachine: f.stopsMachine, open: f.open, observations: f.observations.length, repairs: f.repairs.length })),
@@ -172,7 +188,7 @@ export function assess(file: MachineFile, now: Date): Assessment {
     sistersWithLeakedBattery,
   }
   return {
-    gate, inForce, rails, state,
+    gate, hazards: register, inForce, rails, state,
     run: runOf(state),
     moves: nextMoves(state),
     harm: growingHarm({ facts, sistersWithLeakedBattery, daysHere }),

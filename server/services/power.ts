@@ -1,11 +1,11 @@
-import { eq } from 'drizzle-orm'
+import { and, eq } from 'drizzle-orm'
 import { InputError } from '#core/kernel/input-error'
 import { judgeOffState } from '#core/power/off-state'
 import { judgeRails } from '#core/power/rails'
 import { gateWords } from '#core/safety/gate'
 import { enteredFactNames } from '#core/safety/power-facts'
 import type { CommandInput } from '#shared/contracts/commands'
-import { machines, offReadings, powerAssessments, readings } from '../db/schema'
+import { hazards, machines, offReadings, powerAssessments, readings } from '../db/schema'
 import { basisOf, endOverrule } from './consequences'
 import { assess, expectedRailsOf, loadMachine } from './machine-file'
 import { NotNow } from './refusals'
@@ -68,4 +68,14 @@ export function measureOffState({ tx, machine, at, write }: MachineWork, { rail,
   const { verdict } = judgeOffState(reading)
   const { id } = tx.insert(offReadings).values({ machineId: machine.id, rail, reading, at }).returning().get()
   write('off-state.measured', { rail, ohm: reading.ohm, verdict }, { subject: { table: 'off_readings', id } })
+}
+
+/** Says what is known of a hazard, and on what evidence. */
+export function settleHazard(work: MachineWork, { kind, version, state, evidence }: CommandInput<'settle-hazard'>): void {
+  const { tx, machine, at, person, write } = work
+  const before = tx.select().from(hazards).where(and(eq(hazards.machineId, machine.id), eq(hazards.kind, kind))).get()
+  expectVersion(work, before ?? {}, version, before?.version ?? 0, ['state', 'evidence'])
+  const found = { state, evidence, at, byWhom: person.name, version: version + 1 }
+  tx.insert(hazards).values({ machineId: machine.id, kind, ...found }).onConflictDoUpdate({ target: [hazards.machineId, hazards.kind], set: found }).run()
+  write('hazard.settled', { kind, state, evidence })
 }

@@ -51,7 +51,7 @@ const datingOf = (file: MachineFile) => (file.dateCodes.length ? dateMachine({ c
 export function machineSheet(tx: Tx, now: Date, tag: string): MachineSheet {
   const machine = machineByTag(tx, tag)
   const file = loadMachine(tx, machine)
-  const { gate, inForce, rails, run, moves, harm, signOff, state } = assess(file, now)
+  const { gate, hazards, inForce, rails, run, moves, harm, signOff, state } = assess(file, now)
   const { version, name, maker, nickname, serial, variant, weightKg, place, acquired, fromWhom, owner, lastPowered, lastPoweredBy, lastPoweredWhat } = machine
   const { power } = file
   return {
@@ -66,6 +66,10 @@ export function machineSheet(tx: Tx, now: Date, tag: string): MachineSheet {
     dateCodes: file.dateCodes.map(({ id, part, code, reworked, socketed }) => ({ id, part, code, reworked, socketed, says: readDateCode({ code }).readings[0]?.says ?? 'no date' })),
     dating: datingOf(file),
     assemblies: file.assemblies.map(({ id, version, name, presence, grade, note }) => ({ id, version, name, presence, grade, note })),
+    hazards: hazards.map((hazard) => {
+      const settled = file.hazards.find(h => h.kind === hazard.kind)
+      return { ...hazard, version: settled?.version ?? 0, by: settled?.byWhom ?? '', at: settled?.at ?? '' }
+    }),
     ...lookOf(tx, file),
     power: {
       version: power.version, facts: { ...power.facts, rails: state.facts.rails }, inspectedBy: power.inspectedBy,

@@ -8,7 +8,7 @@ import { lives, stages } from '#core/planning/stages'
 import { loads } from '#core/power/rails'
 import { gateVerdicts } from '#core/safety/gate'
 import { id, instant, meterReading, oneOf, optionalQuantity, optionalText, quantity, roughDay, text, version } from './fields'
-import { ConsentShape, CorrosionInputs, ExpectedRail, MarkShape, PowerFactsShape, ScaleShape, SchoolShape, SignificanceShape } from './shapes'
+import { ConsentShape, CorrosionInputs, ExpectedRail, HazardShape, MarkShape, PowerFactsShape, ScaleShape, SchoolShape, SignificanceShape } from './shapes'
 import { acquisitions, checkOutcomes, claimVerdicts, notOurs, partOutcomes, roles } from './vocabulary'
 
 /**
@@ -141,6 +141,7 @@ export const machineCommands = {
 
   'assess-power': z.object({ version, facts: PowerFactsShape.omit({ rails: true }), inspectedBy: optionalText('Inspected by', 80) }),
   'choose-school': z.object({ school: SchoolShape.nullable() }),
+  'settle-hazard': z.object({ kind: HazardShape.shape.kind, version, state: HazardShape.shape.state, evidence: text('Evidence', 500) }),
   'overrule-gate': z.object({ verdict: oneOf(gateVerdicts, 'Verdict'), reason: text('Reason', 500).min(10, 'Reason: say in a sentence why.') }),
   'withdraw-overrule': z.object({}),
 

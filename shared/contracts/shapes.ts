@@ -6,6 +6,7 @@ import { levels } from '#core/kernel/finding'
 import { openingStates } from '#core/opening/reassembly'
 import { loads, railVerdicts } from '#core/power/rails'
 import { gateVerdicts } from '#core/safety/gate'
+import { type HazardKind, hazardKindNames, hazardStates } from '#core/safety/hazards'
 import { type PowerFactName, powerFactNames, powerFacts, schools } from '#core/safety/power-facts'
 import { type WorkAsked, worksAsked } from '#core/stewardship/consent'
 import { oneOf, text } from './fields'
@@ -73,6 +74,8 @@ export const PowerFactsShape = z.object(Object.fromEntries(powerFactNames.map((n
   const { title, values } = powerFacts[name]
   return [name, oneOf(Object.keys(values) as [string, ...string[]], title).optional()]
 })) as Record<PowerFactName, z.ZodOptional<z.ZodEnum<Record<string, string>>>>)
+
+export const HazardShape = z.object({ kind: oneOf(hazardKindNames as [HazardKind, ...HazardKind[]], 'Hazard'), state: oneOf(hazardStates, 'State'), evidence: z.array(z.string()) })
 
 export const SchoolShape = oneOf(schools, 'School')
 

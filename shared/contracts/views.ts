@@ -10,7 +10,7 @@ import { loads, railVerdicts } from '#core/power/rails'
 import { gateVerdicts } from '#core/safety/gate'
 import type { Letter } from '#core/stewardship/letter'
 import type { CommandName } from './commands'
-import { CorrosionInputs, DatingShape, ExpectedRail, Finding, GateShape, JudgedRail, MarkShape, OpeningStepShape, PowerFactsShape, ScaleShape, SchoolShape, SignificanceShape, TriageShape } from './shapes'
+import { CorrosionInputs, DatingShape, ExpectedRail, Finding, GateShape, HazardShape, JudgedRail, MarkShape, OpeningStepShape, PowerFactsShape, ScaleShape, SchoolShape, SignificanceShape, TriageShape } from './shapes'
 import { acquisitions, checkOutcomes, claimVerdicts, partOutcomes, roles } from './vocabulary'
 
 /** What the server answers with. */
@@ -86,6 +86,7 @@ export const MachineSheet = z.object({
     gate: GateShape, inForce: z.enum(gateVerdicts),
     overrule: z.object({ verdict: z.enum(gateVerdicts), reason: s, by: s }).nullable(),
   }),
+  hazards: z.array(HazardShape.extend({ version: z.number(), by: s, at: s })),
   photographs: z.array(PhotographView),
   corrosions: z.array(CorrosionView),
   checks: z.array(z.object({ code: s, says: s, why: s, source: s, done: z.object({ outcome: z.enum(checkOutcomes), note: s, by: s, at: s }).nullable() })),

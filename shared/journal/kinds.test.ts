@@ -36,6 +36,7 @@ const examples: { [K in JournalKind]: [JournalData<K>, string] } = {
   'model.changed': [{ maker: 'Tarnwick Instruments', name: 'Petrel 8' }, 'Model changed: Petrel 8 by Tarnwick Instruments.'],
   'power.assessed': [{ changes: [{ fact: 'battery', to: 'out' }, { fact: 'fan', to: null }], inspected: true }, 'Inspected for power. Battery: out, nothing left behind; Fan: not looked at.'],
   'school.chosen': [{ school: 'baseline-first' }, 'For this machine: baseline first.'],
+  'hazard.settled': [{ kind: 'smoke', state: 'dealt-with', evidence: 'Filter capacitor replaced' }, 'Hazard, smoke reported: dealt with. Filter capacitor replaced.'],
   'gate.overruled': [{ computed: 'keep-off', verdict: 'guarded-start', reason: 'Supply alone, board out' }, 'Gate overruled from Keep off to Guarded start: Supply alone, board out.'],
   'gate.overrule-ended': [{ why: 'the facts have changed' }, 'Overrule of the gate ended: the facts have changed.'],
   'cleaning.done': [{ what: 'the case', withWhat: 'soapy water', byWhom: 'Hanneke' }, 'Cleaned the case with soapy water.'],

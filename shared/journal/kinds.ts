@@ -7,6 +7,7 @@ import { lifeNames, stageNames } from '#core/planning/stages'
 import { type OffVerdict, offVerdictWords } from '#core/power/off-state'
 import { type RailVerdict, loadWords, railVerdictWords, volts } from '#core/power/rails'
 import { gateWords } from '#core/safety/gate'
+import { type HazardKind, type HazardState, hazardKinds, hazardStateNames } from '#core/safety/hazards'
 import { type PowerFactName, factValue, powerFacts, schoolNames } from '#core/safety/power-facts'
 import { type WorkAsked, money, worksAsked } from '#core/stewardship/consent'
 import { type Acquisition, type CheckOutcome, type ClaimVerdict, type PartOutcome, type Role, acquisitionNames, checkOutcomeNames, claimVerdictNames, partOutcomeNames, roleNames } from '../contracts/vocabulary'
@@ -64,6 +65,7 @@ export const journalKinds = {
 
   'power.assessed': kind(z.object({ changes: z.array(z.object({ fact: word<PowerFactName>(), to: s.nullable() })), inspected: b }), d => `${d.inspected ? 'Inspected for power' : 'Facts for power noted'}. ${d.changes.map(c => `${powerFacts[c.fact].title}: ${factValue(c.fact, c.to ?? undefined)?.label.toLowerCase() ?? 'not looked at'}`).join('; ')}${d.changes.length ? '.' : 'Nothing changed.'}`),
   'school.chosen': kind(z.object({ school: word<keyof typeof schoolNames>().nullable() }), d => (d.school ? `For this machine: ${schoolNames[d.school].title.toLowerCase()}.` : 'For this machine: the school of the collection.')),
+  'hazard.settled': kind(z.object({ kind: word<HazardKind>(), state: word<HazardState>(), evidence: s }), d => `Hazard, ${hazardKinds[d.kind].title.toLowerCase()}: ${hazardStateNames[d.state].toLowerCase()}. ${ending(d.evidence)}`),
   'gate.overruled': kind(z.object({ computed: word<keyof typeof gateWords>(), verdict: word<keyof typeof gateWords>(), reason: s }), d => `Gate overruled from ${gateWords[d.computed].title} to ${gateWords[d.verdict].title}: ${ending(d.reason)}`, closed),
   'gate.overrule-ended': kind(z.object({ why: s }), d => `Overrule of the gate ended: ${ending(d.why)}`, closed),
 

@@ -1,13 +1,13 @@
 import { z } from 'zod'
 import { assessGate } from '#core/safety/gate'
-import { GateShape, PowerFactsShape, SchoolShape } from '../contracts/shapes'
+import { GateShape, HazardShape, PowerFactsShape, SchoolShape } from '../contracts/shapes'
 import { defineTool } from './tool'
 
 export const safetyGate = defineTool({
   id: 'safety/gate',
   title: 'Power gate',
   summary: 'Computes whether a machine may be energised, with reasons and what would open the gate.',
-  input: z.object({ school: SchoolShape, facts: PowerFactsShape, inspectedBy: z.string().max(80).optional() }),
+  input: z.object({ school: SchoolShape, facts: PowerFactsShape, inspectedBy: z.string().max(80).optional(), hazards: z.array(HazardShape).max(40).optional() }),
   output: GateShape,
   example: {
     school: 'baseline-first' as const,

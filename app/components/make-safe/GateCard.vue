@@ -6,7 +6,7 @@ import type { MachineSheet } from '#shared/contracts/views'
 /** The power gate: its verdict, why, and what would open it. */
 const props = defineProps<{ sheet: MachineSheet, facts: PowerFacts, inspectedBy: string }>()
 const session = useSession()
-const computedGate = computed(() => assessGate({ school: props.sheet.power.school, facts: props.facts, inspectedBy: props.inspectedBy }))
+const computedGate = computed(() => assessGate({ school: props.sheet.power.school, facts: props.facts, inspectedBy: props.inspectedBy, hazards: props.sheet.hazards }))
 const unsaved = computed(() => JSON.stringify(computedGate.value.findings) !== JSON.stringify(props.sheet.power.gate.findings))
 const openers = computed(() => new Map(computedGate.value.toOpen.map(o => [o.code, o])))
 const against = computed(() => computedGate.value.findings.filter(f => openers.value.has(f.code)))

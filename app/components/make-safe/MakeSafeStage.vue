@@ -15,6 +15,7 @@ const facts = computed(() => {
 <template>
   <div class="grid gap-4">
     <GateCard :sheet="sheet" :facts="facts" :inspected-by="String(typed.inspectedBy ?? sheet.power.inspectedBy)" />
+    <HazardsCard :sheet="sheet" />
     <OffStateCard :sheet="sheet" />
     <FactsCard :sheet="sheet" @typed="typed = $event" />
   </div>
