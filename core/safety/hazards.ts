@@ -1,7 +1,7 @@
 import type { InterventionKind, InterventionState } from '../condition/interventions'
 import type { DamageSeen } from '../condition/implied-checks'
 import type { Presence } from '../condition/grades'
-import { type Finding, commonPractice, finding } from '../kernel/finding'
+import { type Finding, type Level, commonPractice, finding } from '../kernel/finding'
 import type { CautionName } from './cautions'
 import { referenceMassKg } from './lift'
 import { type PowerFactName, type PowerFacts, factValue, powerFacts } from './power-facts'
@@ -62,9 +62,14 @@ export interface HazardSigns {
 /** What somebody found out about one hazard. */
 export interface HazardSettled { kind: HazardKind, state: HazardState, evidence: string }
 
-export interface Hazard { kind: HazardKind, state: HazardState, evidence: string[] }
+export interface Hazard {
+  kind: HazardKind
+  state: HazardState
+  evidence: string[]
+  /** Whether somebody found it out; else it follows from the records. */
+  settled: boolean
+}
 
-const fact = (name: PowerFactName, values: string[]) => ({ facts }: HazardSigns) => (values.includes(facts[name] ?? '') ? [`Facts for power: ${powerFacts[name].title.toLowerCase()}, ${factValue(name, facts[name])!.label.toLowerCase()}.`] : [])
 const damaged = (kinds: DamageSeen['kind'][], near: RegExp = /./) => ({ damages }: HazardSigns) => damages.filter(d => kinds.includes(d.kind) && near.test(`${d.assembly} ${d.where}`)).map(d => `Damage: ${d.kind.replace('-', ' ')}, ${[d.assembly.toLowerCase(), d.where].filter(Boolean).join(', ')}.`)
 const said = (words: RegExp) => ({ claims }: HazardSigns) => claims.filter(c => words.test(c)).map(c => `Claimed: “${c}”.`)
 const known = (words: RegExp) => ({ knownFaults }: HazardSigns) => knownFaults.filter(f => words.test(f)).map(f => `Known of the model: ${f}.`)
@@ -72,61 +77,67 @@ const part = (words: RegExp) => ({ assemblies }: HazardSigns) => assemblies.filt
 
 /** Where each hazard shows. Common practice, no source. */
 const signs: Partial<Record<HazardKind, ((found: HazardSigns) => string[])[]>> = {
-  'mains-wiring': [fact('mainsLead', ['cut']), said(/shock|tingl|live case|trips/i)],
-  'line-filter': [fact('filterCapacitors', ['cracked', 'sound']), damaged(['crack'], /filter|mains|inlet/i), known(/line[- ]filter/i)],
+  'mains-wiring': [said(/shock|tingl|live case|trips/i)],
+  'line-filter': [damaged(['crack'], /filter|mains|inlet/i), known(/line[- ]filter/i)],
   'bulging-capacitors': [damaged(['bulge'])],
   'stored-charge': [part(/supply|tube|monitor|display/i)],
-  'picture-tube': [fact('pictureTube', ['open', 'enclosed']), part(/picture tube|monitor/i)],
-  'battery': [fact('battery', ['in', 'leaking', 'residue']), damaged(['crust'], /batter|barrel|cell|clock/i), known(/batter|barrel/i), part(/batter/i)],
-  'liquid': [fact('liquidOrDirt', ['yes']), damaged(['tide-line']), said(/water|flood|sea\b|coffee|tea\b|beer|rain|rinsed|wet/i)],
+  'picture-tube': [part(/picture tube|monitor/i)],
+  'battery': [damaged(['crust'], /batter|barrel|cell|clock/i), known(/batter|barrel/i), part(/batter/i)],
+  'liquid': [damaged(['tide-line']), said(/water|flood|sea\b|coffee|tea\b|beer|rain|rinsed|wet/i)],
   'conductive-dirt': [said(/soot|chimney|workshop|metal dust/i)],
   'mould': [damaged(['growth'])],
-  'burnt-trace': [fact('burntTrace', ['yes']), damaged(['burn'])],
-  'shorted-rail': [fact('shortedRail', ['yes'])],
-  'unknown-supply': [fact('supply', ['doubtful', 'missing'])],
-  'unknown-wiring': [fact('wiring', ['doubtful']), ({ interventions }) => interventions.filter(i => ['added-wire', 'cut-lead'].includes(i.kind) && i.state === 'not-understood').map(i => `Somebody was here before: ${i.kind.replace('-', ' ')}, ${i.where}.`)],
-  'missing-fan': [fact('fan', ['missing'])],
+  'burnt-trace': [damaged(['burn'])],
+  'unknown-wiring': [({ interventions }) => interventions.filter(i => ['added-wire', 'cut-lead'].includes(i.kind) && i.state === 'not-understood').map(i => `Somebody was here before: ${i.kind.replace('-', ' ')}, ${i.where}.`)],
   'heavy': [({ massKg }) => (massKg !== null && massKg > referenceMassKg ? [`${massKg} kg; more than ${referenceMassKg} kg is not lifted alone.`] : [])],
   'sharp': [damaged(['break'], /glass|tube|case|edge/i)],
-  'smoke': [fact('smoke', ['yes']), said(/smok|burn|bang|smell/i)],
+  'smoke': [said(/smok|burn|bang|smell/i)],
   'old-insulation': [damaged(['crack', 'wear'], /insulation|cable|flex/i)],
 }
 
-/** Hazards that the gate hears of through the facts for power, so that one reason is not given twice. */
-const heardByFact: Partial<Record<HazardKind, PowerFactName>> = {
-  'mains-wiring': 'mainsLead', 'line-filter': 'filterCapacitors', 'battery': 'battery', 'liquid': 'liquidOrDirt', 'burnt-trace': 'burntTrace', 'shorted-rail': 'shortedRail',
-  'unknown-supply': 'supply', 'unknown-wiring': 'wiring', 'missing-fan': 'fan', 'picture-tube': 'pictureTube', 'smoke': 'smoke',
+/** Facts for power that show a hazard, or give reason to suspect one. The gate hears of these through the facts themselves. */
+const shownBy: Partial<Record<HazardKind, { name: PowerFactName, present: string[], suspected?: string[] }>> = {
+  'mains-wiring': { name: 'mainsLead', present: ['cut'] }, 'line-filter': { name: 'filterCapacitors', present: ['cracked'], suspected: ['sound'] },
+  'picture-tube': { name: 'pictureTube', present: ['open', 'enclosed'] }, 'battery': { name: 'battery', present: ['in', 'leaking', 'residue'] },
+  'liquid': { name: 'liquidOrDirt', present: ['yes'] }, 'burnt-trace': { name: 'burntTrace', present: ['yes'] }, 'shorted-rail': { name: 'shortedRail', present: ['yes'] },
+  'unknown-supply': { name: 'supply', present: ['doubtful'] }, 'unknown-wiring': { name: 'wiring', present: ['doubtful'] }, 'missing-fan': { name: 'fan', present: ['missing'] }, 'smoke': { name: 'smoke', present: ['yes'] },
+}
+
+function shown(kind: HazardKind, facts: PowerFacts): { state: HazardState, level: Level, says: string } | undefined {
+  const by = shownBy[kind]
+  const value = by && facts[by.name]
+  const state = value === undefined ? undefined : by!.present.includes(value) ? 'present' : by!.suspected?.includes(value) ? 'suspected' : undefined
+  return state && { state, level: factValue(by!.name, value)!.level, says: `Facts for power: ${powerFacts[by!.name].title.toLowerCase()}, ${factValue(by!.name, value)!.label.toLowerCase()}.` }
 }
 
 /**
- * The hazards of a machine: suspected where its records point to one, else as somebody settled it.
+ * The hazards of a machine: present where the facts for power show one, suspected where its records point to one, else as somebody settled it.
  * What was settled stands, whatever the records say; they stay beside it as evidence.
  * @returns each hazard once, those present first, then the suspected, then what was dealt with or ruled out
  */
 export function hazardsOf(found: HazardSigns, settled: readonly HazardSettled[]): Hazard[] {
   const rank: Record<HazardState, number> = { 'present': 0, 'suspected': 1, 'dealt-with': 2, 'ruled-out': 3 }
   return hazardKindNames.flatMap((kind): Hazard[] => {
-    const evidence = (signs[kind] ?? []).flatMap(sign => sign(found))
+    const seen = shown(kind, found.facts)
+    const evidence = [...(seen ? [seen.says] : []), ...(signs[kind] ?? []).flatMap(sign => sign(found))]
     const one = settled.find(s => s.kind === kind)
-    if (one) return [{ kind, state: one.state, evidence: [one.evidence, ...evidence] }]
-    return evidence.length ? [{ kind, state: 'suspected', evidence }] : []
+    if (one) return [{ kind, state: one.state, evidence: [sentence(one.evidence), ...evidence], settled: true }]
+    return evidence.length ? [{ kind, state: seen?.state ?? 'suspected', evidence, settled: false }] : []
   }).sort((a, b) => rank[a.state] - rank[b.state])
 }
+
+const sentence = (text: string) => (/[.?…]$/.test(text) ? text : `${text}.`)
+
+/** Whether a fact says less than a hazard that somebody found would. */
+const isWeaker = (fact: Level, hazard: Level) => ({ stop: 2, care: 1, note: 0, fine: 0 })[fact] < ({ stop: 2, care: 1, note: 0, fine: 0 })[hazard]
 
 /**
  * What hazards that are present say to the gate, beyond what the facts for power say themselves.
  * A hazard can only close the gate; one that is suspected, dealt with or ruled out says nothing here.
  */
 export function hazardReasons(hazards: readonly Hazard[], facts: PowerFacts): { finding: Finding, open?: { code: string, do: string, who: string } }[] {
-  return hazards.filter(h => h.state === 'present' && !factSays(h.kind, facts)).map(({ kind, evidence }) => {
+  return hazards.filter(h => h.state === 'present' && (!shown(h.kind, facts) || (h.settled && isWeaker(shown(h.kind, facts)!.level, hazardKinds[h.kind].gate)))).map(({ kind, evidence }) => {
     const { title, gate, deal, who } = hazardKinds[kind]
     const code = `gate.hazard.${kind}`
     return { finding: finding(gate, code, `Hazard present: ${title.charAt(0).toLowerCase()}${title.slice(1)}.`, evidence, commonPractice), ...(gate === 'note' ? {} : { open: { code, do: deal, who } }) }
   })
-}
-
-/** Whether the facts already give the same reason. */
-function factSays(kind: HazardKind, facts: PowerFacts): boolean {
-  const name = heardByFact[kind]
-  return name !== undefined && signs[kind]!.some(sign => sign({ facts: { [name]: facts[name] }, assemblies: [], damages: [], claims: [], interventions: [], knownFaults: [], massKg: null }).length > 0)
 }

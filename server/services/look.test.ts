@@ -200,7 +200,7 @@ describe('the register of hazards', () => {
     expect(sheet(tag).power.gate.verdict).toBe('not-yet-assessed')
     expect(sheet(tag).moves.find(m => m.code === 'hazards')?.says).toBe('Confirm or rule out: stored charge, heavy, smoke reported')
     perform(tag, 'settle-hazard', { kind: 'smoke', version: 0, state: 'present', evidence: 'Brown film over the filter' })
-    expect(sheet(tag).power.gate.findings[0]).toMatchObject({ level: 'stop', code: 'gate.hazard.smoke', because: ['Brown film over the filter', 'Claimed: “It smoked when I tried it”.'] })
+    expect(sheet(tag).power.gate.findings[0]).toMatchObject({ level: 'stop', code: 'gate.hazard.smoke', because: ['Brown film over the filter.', 'Claimed: “It smoked when I tried it”.'] })
     expect(() => perform(tag, 'settle-hazard', { kind: 'smoke', version: 0, state: 'ruled-out', evidence: 'x' })).toThrow(/changed/i)
     perform(tag, 'settle-hazard', { kind: 'smoke', version: 1, state: 'dealt-with', evidence: 'Capacitor replaced' })
     expect(register()).toContain('smoke dealt-with')

@@ -75,7 +75,7 @@ export const PowerFactsShape = z.object(Object.fromEntries(powerFactNames.map((n
   return [name, oneOf(Object.keys(values) as [string, ...string[]], title).optional()]
 })) as Record<PowerFactName, z.ZodOptional<z.ZodEnum<Record<string, string>>>>)
 
-export const HazardShape = z.object({ kind: oneOf(hazardKindNames as [HazardKind, ...HazardKind[]], 'Hazard'), state: oneOf(hazardStates, 'State'), evidence: z.array(z.string()) })
+export const HazardShape = z.object({ kind: oneOf(hazardKindNames as [HazardKind, ...HazardKind[]], 'Hazard'), state: oneOf(hazardStates, 'State'), evidence: z.array(z.string()), settled: z.boolean().default(true) })
 
 export const SchoolShape = oneOf(schools, 'School')
 
