@@ -56,3 +56,16 @@ it('heavy machines say how many people they need', async () => {
   await baraka.fill('Weight in kg', '26')
   await baraka.sees('3 people are needed.', 'More than the 25 kg that one person should lift')
 })
+
+it('a code read on an assembly while looking at it feeds the dating', async () => {
+  const tag = await application.tagOf('Ferry accounts')
+  await baraka.open(`/m/${tag}?stage=look`)
+  await baraka.press('Look at Main board')
+  await baraka.press('Read a date code', 'Date codes of Main board')
+  await baraka.fill('Marking', '8814', 'Read a date code')
+  expect(await baraka.valueOf('On which part', 'Read a date code')).toBe('Main board, ')
+  await baraka.press('Keep the code')
+  await baraka.sees('Date code 8814 on Main board', 'week 14 of 1988')
+  await baraka.open(`/m/${tag}?stage=arrive`)
+  await baraka.sees('Made between 1988-04-04')
+})

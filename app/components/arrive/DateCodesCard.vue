@@ -11,10 +11,6 @@ const session = useSession()
     <EmptyPlace v-if="!sheet.dateCodes.length" says="No code read yet. Most are four digits: year and week." />
     <ul v-else class="grid gap-2"><li v-for="code in sheet.dateCodes" :key="code.id" class="flex flex-wrap items-baseline gap-x-3"><span class="reading">{{ code.code }}</span><span>{{ code.says }}</span><span class="hint">{{ [code.part, code.reworked && 'reworked', code.socketed && 'in a socket'].filter(Boolean).join(', ') }}</span></li></ul>
     <DatingVerdict v-if="sheet.dating" :dating="sheet.dating" class="border-t border-line pt-3" />
-    <AddPanel v-if="session.may('read-date-code')" label="Read a date code">
-      <CommandForm command="read-date-code" :machine="sheet.tag" :initial="{ code: '', part: '', reworked: false, socketed: false }" label="Read a date code" submit="Keep the code">
-        <template #default="{ values }"><div class="grid gap-3 sm:grid-cols-2"><TextField name="code" label="Marking" numeric /><TextField name="part" label="On which part" /></div><div class="flex flex-wrap gap-x-6 gap-y-2"><TickField name="reworked" label="Signs of rework" /><TickField name="socketed" label="In a socket" /></div><DateCodeReadings :code="String(values.code ?? '')" /></template>
-      </CommandForm>
-    </AddPanel>
+    <AddPanel v-if="session.may('read-date-code')" label="Read a date code"><DateCodeForm :sheet="sheet" /></AddPanel>
   </OneCard>
 </template>

@@ -17,6 +17,7 @@ const rank = ({ presence, grade }: Assembly) => (presence === 'missing' ? 3.5 : 
 const tiles = computed(() => [...props.sheet.assemblies].sort((a, b) => rank(b) - rank(a)))
 const unseen = computed(() => props.sheet.assemblies.filter(a => a.presence === 'not-looked').length)
 const damagesOn = ({ id }: Assembly) => [...new Set(props.sheet.damages.filter(d => d.assemblyId === id).map(d => d.kind))]
+const codesOn = ({ name }: Assembly) => props.sheet.dateCodes.filter(c => c.part.toLowerCase().startsWith(name.toLowerCase()))
 const inks = ['text-fine', 'text-note', 'text-care', 'text-stop']
 const fills = ['bg-fine', 'bg-note', 'bg-care', 'bg-stop']
 const verdict = ({ presence, grade }: Assembly) => (grade === null ? (presence === 'present' ? 'No grade yet' : presenceNames[presence]) : grades[grade as 0].title)
@@ -47,6 +48,10 @@ const verdict = ({ presence, grade }: Assembly) => (grade === null ? (presence =
         <TextField name="note" label="Note" :lines="2" />
       </template>
     </CommandForm>
+    <section v-if="opened" :key="`codes-${opened.id}`" :aria-label="`Date codes of ${opened.name}`" class="grid gap-1 bg-mat p-3">
+      <p v-for="code in codesOn(opened)" :key="code.id" class="flex flex-wrap items-baseline gap-x-3"><span class="figure">{{ code.code }}</span><span>{{ code.says }}</span><span class="hint">{{ code.part }}</span></p>
+      <AddPanel v-if="session.may('read-date-code')" label="Read a date code"><DateCodeForm :sheet="sheet" :assembly="opened.name" /></AddPanel>
+    </section>
     <AddPanel v-if="session.may('add-assembly')" v-slot="{ close }" label="Add an assembly"><CommandForm command="add-assembly" :machine="sheet.tag" :initial="{ name: '' }" label="Add an assembly" submit="Add it" @done="close()"><TextField name="name" label="Assembly" /></CommandForm></AddPanel>
   </OneCard>
 </template>
