@@ -33,6 +33,12 @@ export interface MachineState {
   rails: { name: string, verdict: RailVerdict }[]
   railsVerdict: RailVerdict
   signedOff: boolean
+  /** Whether everything of it is connected. */
+  whole: boolean
+  /** Batteries that are out, with what the practice puts in their place. */
+  batteriesToReplace: { where: string, by: string }[]
+  /** Whether the model is known for leaking batteries. */
+  modelBatteryLeaks: boolean
   life: Life | null
   /** Whole days since it was booked in. */
   daysHere: number

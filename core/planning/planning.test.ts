@@ -11,7 +11,7 @@ const fresh: MachineState = {
   assemblies: [{ name: 'Supply', presence: 'present', grade: 1 }, { name: 'Keyboard', presence: 'missing', grade: null }, { name: 'Case', presence: 'present', grade: null }],
   checks: [], fixingsMissing: [], interventionsOpen: 0, consentWanted: false, pathChosen: true,
   facts: {}, gate, hazardsSuspected: [], gateInForce: gate.verdict, cleanings: 0, waits: [], faults: [], wantedParts: [],
-  rails: [], railsVerdict: 'unread', signedOff: false, life: null, daysHere: 3, sistersWithLeakedBattery: 0,
+  rails: [], railsVerdict: 'unread', signedOff: false, whole: true, batteriesToReplace: [], modelBatteryLeaks: false, life: null, daysHere: 3, sistersWithLeakedBattery: 0,
 }
 
 it('fills each stage by what is done', () => {
@@ -39,7 +39,7 @@ it('moves on only when nothing is left and nothing is waited for', () => {
 })
 
 it('ranks harm that grows: leaking now, then an unopened sister, then damp, and by days waited', () => {
-  const rank = (facts: MachineState['facts'], sisters = 0, daysHere = 0) => growingHarm({ facts, sistersWithLeakedBattery: sisters, daysHere }).rank
+  const rank = (facts: MachineState['facts'], sisters = 0, daysHere = 0) => growingHarm({ facts, sistersWithLeakedBattery: sisters, modelBatteryLeaks: false, mouldPresent: false, daysHere }).rank
   expect(rank({ battery: 'leaking' })).toBeGreaterThan(rank({}, 2))
   expect(rank({}, 2)).toBeGreaterThan(rank({ liquidOrDirt: 'yes' }))
   expect(rank({ battery: 'in' }, 0, 90)).toBeGreaterThan(rank({ battery: 'in' }, 0, 2))

@@ -35,6 +35,16 @@ export interface Supply extends Plug {
 /** Another inlet within reach of the same plug. */
 export interface Neighbour extends Plug { name: string, voltageV: number, kind: CurrentKind, polarity?: Polarity }
 
+/** A label in one line: `9 V DC, centre negative, 1 A, 5.5 × 2.1 mm`. */
+export function labelWords({ voltageV, kind, polarity, currentA, outerMm, innerMm }: Supply): string {
+  return [`${voltageV} V${kind ? ` ${currentKindNames[kind]}` : ''}`, polarity && polarityNames[polarity].toLowerCase(), currentA !== undefined && `${currentA} A`, (outerMm !== undefined || innerMm !== undefined) && `${outerMm ?? '?'} × ${innerMm ?? '?'} mm`].filter(Boolean).join(', ')
+}
+
+/** What the match says of the gate's fact: a supply that does not suit counts whatever was entered, one that suits is known. */
+export function supplyFact(entered: string | undefined, suits: SupplyMatchResult['suits'] | null): string | undefined {
+  return suits === 'no' ? 'doubtful' : suits === 'yes' ? 'known' : entered
+}
+
 export interface SupplyMatchInput { needs: Inlet, supply: Supply, neighbours?: Neighbour[] }
 export interface SupplyMatchResult {
   suits: 'yes' | 'not-yet-known' | 'no'

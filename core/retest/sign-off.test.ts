@@ -1,7 +1,7 @@
 import { expect, it } from 'vitest'
 import { type SignOffInput, judgeSignOff } from './sign-off'
 
-const ready: SignOffInput = { gate: 'clear-to-run', rails: 'good', openFaults: [], runningWaits: [] }
+const ready: SignOffInput = { gate: 'clear-to-run', rails: 'good', openFaults: [], runningWaits: [], whole: true }
 
 it('allows what nothing stands against, and a lesser fault with care', () => {
   expect(judgeSignOff(ready).allowed).toBe(true)
@@ -14,6 +14,7 @@ it.each<[Partial<SignOffInput>, string]>([
   [{ rails: 'unread' }, 'sign-off.rails'],
   [{ openFaults: [{ symptom: 'no picture', stopsMachine: true }] }, 'sign-off.fault'],
   [{ runningWaits: ['drying'] }, 'sign-off.wait'],
+  [{ whole: false }, 'sign-off.configuration'],
 ])('refuses with %o', (change, code) => {
   const result = judgeSignOff({ ...ready, ...change })
   expect(result.allowed).toBe(false)

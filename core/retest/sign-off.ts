@@ -9,22 +9,25 @@ export interface SignOffInput {
   openFaults: { symptom: string, stopsMachine: boolean }[]
   /** What is still being waited for, such as drying. */
   runningWaits: string[]
+  /** Whether everything is in its place and connected. */
+  whole: boolean
 }
 
 export interface SignOffResult { allowed: boolean, findings: Finding[] }
 
 /**
  * Decides whether a machine may be signed off as proved.
- * Refused while the gate is not clear, a rail is not good, a fault that stops the machine is open, or it is still drying.
+ * Refused while the gate is not clear, it is not whole, a rail is not good, a fault that stops the machine is open, or it is still drying.
  * @returns findings; `allowed` when none of them stops it
  * Source: common practice, no source.
  */
-export function judgeSignOff({ gate, rails, openFaults, runningWaits }: SignOffInput): SignOffResult {
+export function judgeSignOff({ gate, rails, openFaults, runningWaits, whole }: SignOffInput): SignOffResult {
   const findings: Finding[] = [
     gate === 'clear-to-run'
       ? finding('fine', 'sign-off.gate', 'The gate says: clear to run.', 'Nothing that keeps it off is open.')
       : finding('stop', 'sign-off.gate', `The gate says: ${gateWords[gate].title.toLowerCase()}.`, 'Only a machine that is clear to run can be signed off.'),
     railFinding(rails),
+    ...(whole ? [] : [finding('stop', 'sign-off.configuration', 'It is not whole.', 'A part-assembled machine misleads: put everything back, read the rails, test again.')]),
     ...openFaults.map(fault => fault.stopsMachine
       ? finding('stop', 'sign-off.fault', `Open fault that stops it: ${fault.symptom}.`, 'Close the fault with a repair, or record that it no longer stops the machine.')
       : finding('care', 'sign-off.lesser-fault', `Open fault: ${fault.symptom}.`, 'It does not stop the machine; it stays in the record.')),

@@ -1,16 +1,31 @@
 import { type Finding, commonPractice, finding, mostPressingFirst } from '../kernel/finding'
 import { InputError } from '../kernel/input-error'
+import { type Configuration, configurationKinds, configurationWords, isConnected, whole } from './configuration'
 import { type Hazard, hazardReasons } from './hazards'
 import { type FactValue, type PowerFactName, type PowerFacts, type School, factValue, powerFactNames, powerFacts, schoolNames } from './power-facts'
+import { type Skill, skills } from './skills'
 
 /** From closed to open. */
 export const gateVerdicts = ['keep-off', 'not-yet-assessed', 'guarded-start', 'clear-to-run'] as const
 export type GateVerdict = (typeof gateVerdicts)[number]
 
-export interface GateInput { school: School, facts: PowerFacts, inspectedBy?: string, hazards?: readonly Hazard[] }
+export interface GateInput {
+  school: School
+  facts: PowerFacts
+  inspectedBy?: string
+  hazards?: readonly Hazard[]
+  /** What is connected; everything, where it is left out. */
+  configuration?: Configuration
+}
 
 /** One thing that would open the gate further. */
-export interface Opening { code: string, do: string, who: string }
+export interface Opening {
+  code: string
+  do: string
+  who: string
+  /** What doing it takes. */
+  skill?: Skill
+}
 
 export interface GateResult {
   verdict: GateVerdict
@@ -20,15 +35,16 @@ export interface GateResult {
 }
 
 /** Facts whose repair belongs to someone with experience of mains or of tubes. */
-const whoClears: Partial<Record<PowerFactName, string>> = {
-  filterCapacitors: 'someone experienced with mains supplies',
-  mainsLead: 'someone experienced with mains supplies',
-  supply: 'someone experienced with mains supplies',
-  shortedRail: 'a bench volunteer with a meter',
-  rails: 'two people, one at the switch',
-  pictureTube: 'someone trained in picture tubes',
+const skilled = (skill: Skill) => ({ who: skills[skill].who, skill })
+const whoClears: Partial<Record<PowerFactName, { who: string, skill?: Skill }>> = {
+  filterCapacitors: skilled('mains'),
+  mainsLead: skilled('mains'),
+  supply: skilled('mains'),
+  shortedRail: { who: 'a bench volunteer with a meter' },
+  rails: { who: 'two people, one at the switch' },
+  pictureTube: skilled('picture-tube'),
 }
-const anyone = 'a bench volunteer'
+const anyone = { who: 'a bench volunteer' }
 
 /**
  * Computes whether a machine may be energised.
@@ -36,14 +52,15 @@ const anyone = 'a bench volunteer'
  * Any reason to stop keeps it off. Otherwise, while a fact is missing or nobody has inspected it, it is not yet assessed.
  * Otherwise any reason for care allows only a guarded start: attended, limited, a hand at the switch. Otherwise it is clear to run.
  * Under *caps first*, old line-filter capacitors are a reason to stop, not for care.
+ * What is not connected in the configuration does not count, and what the verdict says nothing of is named.
  * The verdict never says that a machine is safe; its findings say what was looked at.
  *
- * @param input the school, the facts found so far (left out: not looked at), who inspected it, and the hazards on its register; only those present count
+ * @param input the school, the facts found so far (left out: not looked at), who inspected it, the hazards on its register (only those present count), and what is connected
  * @returns verdict, findings with the most pressing first, and what would open the gate
  * @throws InputError for an unknown school, an unknown fact, or a value the fact does not have
  * Source: common practice, no source; the table in `power-facts.ts`.
  */
-export function assessGate({ school, facts, inspectedBy, hazards = [] }: GateInput): GateResult {
+export function assessGate({ school, facts, inspectedBy, hazards = [], configuration = whole }: GateInput): GateResult {
   check(school, facts)
   const findings: Finding[] = []
   const toOpen: Opening[] = []
@@ -54,20 +71,25 @@ export function assessGate({ school, facts, inspectedBy, hazards = [] }: GateInp
 
   for (const name of powerFactNames) {
     const kind = powerFacts[name]
+    if (!isConnected('facts', name, configuration)) {
+      reason(finding('note', `gate.${name}.not-connected`, `${kind.title}: gets no power in this configuration, so it does not count.`, configurationKinds[configuration.kind].means, commonPractice))
+      continue
+    }
     const value = factValue(name, facts[name])
     if (!value) {
       const code = `gate.${name}.not-looked`
-      reason(finding('note', code, `${kind.title}: not looked at yet.`, kind.look, commonPractice), { code, do: `${kind.title}: find out. ${kind.look}`, who: anyone })
+      reason(finding('note', code, `${kind.title}: not looked at yet.`, kind.look, commonPractice), { code, do: `${kind.title}: find out. ${kind.look}`, ...anyone })
       continue
     }
     const code = `gate.${name}.${facts[name]}`
     const level = levelUnder(school, name, value, facts[name])
     const because = level === value.level ? [value.because] : [value.because, `${schoolNames[school].title}: ${schoolNames[school].means}`]
-    reason(finding(level, code, value.says, because, commonPractice), value.open ? { code, do: value.open, who: whoClears[name] ?? anyone } : undefined)
+    reason(finding(level, code, value.says, because, commonPractice), value.open ? { code, do: value.open, ...(whoClears[name] ?? anyone) } : undefined)
   }
-  for (const { finding: found, open } of hazardReasons(hazards, facts)) reason(found, open)
+  for (const { finding: found, open } of hazardReasons(hazards, facts, configuration)) reason(found, open)
+  if (configuration.kind !== 'whole') reason(finding('note', 'gate.configuration', `This holds for one configuration: ${configurationWords(configuration)}.`, 'It says nothing of what is out. Whatever goes back is looked at, and its rails are read anew.', commonPractice))
   if (!inspectedBy?.trim()) {
-    reason(finding('note', 'gate.not-inspected', 'Nobody has signed for the inspection.', 'The facts above count once somebody says that they looked.', commonPractice), { code: 'gate.not-inspected', do: 'Inspect the machine and put your name to it.', who: anyone })
+    reason(finding('note', 'gate.not-inspected', 'Nobody has signed for the inspection.', 'The facts above count once somebody says that they looked.', commonPractice), { code: 'gate.not-inspected', do: 'Inspect the machine and put your name to it.', ...anyone })
   }
 
   const ordered = mostPressingFirst(findings)

@@ -3,7 +3,9 @@ import type { DamageSeen } from '../condition/implied-checks'
 import type { Presence } from '../condition/grades'
 import { type Finding, type Level, commonPractice, finding } from '../kernel/finding'
 import type { CautionName } from './cautions'
+import { type Configuration, isConnected } from './configuration'
 import { referenceMassKg } from './lift'
+import { type Skill, skills } from './skills'
 import { type PowerFactName, type PowerFacts, factValue, powerFacts } from './power-facts'
 
 /** What is known of a hazard: nobody has found out yet, it is there, it has been dealt with, or it is not there. */
@@ -19,33 +21,37 @@ export interface HazardKindRow {
   /** What takes it away. */
   deal: string
   who: string
+  /** What saying that it was dealt with, or is not there, takes. */
+  skill?: Skill
 }
 
-const anyone = 'a bench volunteer'
-const mains = 'someone experienced with mains supplies'
+const anyone = { who: 'a bench volunteer' }
+const skilled = (skill: Skill) => ({ who: skills[skill].who, skill })
 
 /** Kinds of hazard, with what each does to the gate while it is there. Common practice, no source. */
 export const hazardKinds = {
-  'mains-wiring': { title: 'Mains wiring', gate: 'stop', caution: 'mains', deal: 'Make the mains wiring good and check the earth.', who: mains },
-  'line-filter': { title: 'Line-filter capacitors', gate: 'care', caution: 'mains', deal: 'Replace the line-filter capacitors with new safety-rated ones.', who: mains },
-  'bulging-capacitors': { title: 'Bulging or leaking capacitors', gate: 'stop', caution: 'stored-charge', deal: 'Replace the capacitors that bulge or leak.', who: anyone },
+  'mains-wiring': { title: 'Mains wiring', gate: 'stop', caution: 'mains', deal: 'Make the mains wiring good and check the earth.', ...skilled('mains') },
+  'line-filter': { title: 'Line-filter capacitors', gate: 'care', caution: 'mains', deal: 'Replace the line-filter capacitors with new safety-rated ones.', ...skilled('mains') },
+  'bulging-capacitors': { title: 'Bulging or leaking capacitors', gate: 'stop', caution: 'stored-charge', deal: 'Replace the capacitors that bulge or leak.', ...anyone },
   'stored-charge': { title: 'Stored charge', gate: 'note', caution: 'stored-charge', deal: 'Measure, discharge through a resistor, measure again.', who: 'someone who has been shown how' },
-  'picture-tube': { title: 'Picture tube', gate: 'note', caution: 'picture-tube', deal: 'Keep its covers on; leave tube work to people trained in it.', who: 'someone trained in picture tubes' },
-  'battery': { title: 'Battery', gate: 'stop', caution: 'battery', deal: 'Take the battery out; neutralise and clean what it touched.', who: anyone },
-  'liquid': { title: 'Liquid', gate: 'stop', caution: 'wet', deal: 'Clean, dry it through, and look again.', who: anyone },
-  'conductive-dirt': { title: 'Conductive dirt', gate: 'stop', caution: 'dust-mould', deal: 'Clean the inside and look again.', who: anyone },
-  'mould': { title: 'Mould', gate: 'note', caution: 'dust-mould', deal: 'Work with a mask at an extractor; let it dry out.', who: anyone },
-  'burnt-trace': { title: 'Burnt trace or part', gate: 'stop', caution: 'mains', deal: 'Find what burnt it, repair it, and measure before power.', who: anyone },
+  'picture-tube': { title: 'Picture tube', gate: 'note', caution: 'picture-tube', deal: 'Keep its covers on; leave tube work to people trained in it.', ...skilled('picture-tube') },
+  'battery': { title: 'Battery', gate: 'stop', caution: 'battery', deal: 'Take the battery out; neutralise and clean what it touched.', ...anyone },
+  'liquid': { title: 'Liquid', gate: 'stop', caution: 'wet', deal: 'Clean, dry it through, and look again.', ...anyone },
+  'conductive-dirt': { title: 'Conductive dirt', gate: 'stop', caution: 'dust-mould', deal: 'Clean the inside and look again.', ...anyone },
+  'mould': { title: 'Mould', gate: 'note', caution: 'dust-mould', deal: 'Work with a mask at an extractor; let it dry out.', ...anyone },
+  'burnt-trace': { title: 'Burnt trace or part', gate: 'stop', caution: 'mains', deal: 'Find what burnt it, repair it, and measure before power.', ...anyone },
   'shorted-rail': { title: 'Shorted rail', gate: 'stop', caution: 'stored-charge', deal: 'Find and clear the short, and measure again.', who: 'a bench volunteer with a meter' },
-  'unknown-supply': { title: 'Unknown supply', gate: 'stop', caution: 'mains', deal: 'Identify the supply, or use a bench supply with a current limit.', who: mains },
-  'unknown-wiring': { title: 'Unknown wiring', gate: 'stop', caution: 'mains', deal: 'Trace the wiring and write down what it does.', who: anyone },
-  'missing-fan': { title: 'Missing fan', gate: 'care', caution: 'mains', deal: 'Free or replace the fan.', who: anyone },
+  'unknown-supply': { title: 'Unknown supply', gate: 'stop', caution: 'mains', deal: 'Identify the supply, or use a bench supply with a current limit.', ...skilled('mains') },
+  'unknown-wiring': { title: 'Unknown wiring', gate: 'stop', caution: 'mains', deal: 'Trace the wiring and write down what it does.', ...anyone },
+  'missing-fan': { title: 'Missing fan', gate: 'care', caution: 'mains', deal: 'Free or replace the fan.', ...anyone },
   'heavy': { title: 'Heavy', gate: 'note', caution: 'lifting', deal: 'Lift with enough people, or with gear.', who: 'people who feel able to' },
-  'sharp': { title: 'Sharp edges or broken glass', gate: 'note', caution: 'glass', deal: 'Gloves and eye protection; cover or take out what is broken.', who: anyone },
-  'smoke': { title: 'Smoke reported', gate: 'stop', caution: 'mains', deal: 'Find what smoked, and replace or clear it.', who: anyone },
-  'old-insulation': { title: 'Old insulation', gate: 'stop', caution: 'mains', deal: 'Replace wires whose insulation cracks or sticks.', who: mains },
+  'sharp': { title: 'Sharp edges or broken glass', gate: 'note', caution: 'glass', deal: 'Gloves and eye protection; cover or take out what is broken.', ...anyone },
+  'smoke': { title: 'Smoke reported', gate: 'stop', caution: 'mains', deal: 'Find what smoked, and replace or clear it.', ...anyone },
+  'old-insulation': { title: 'Old insulation', gate: 'stop', caution: 'mains', deal: 'Replace wires whose insulation cracks or sticks.', ...skilled('mains') },
 } as const satisfies Record<string, HazardKindRow>
 export type HazardKind = keyof typeof hazardKinds
+/** What saying this of a hazard takes: anybody may report one, clearing some takes a skill. */
+export const skillToSettle = (kind: HazardKind, state: HazardState): Skill | undefined => (state === 'dealt-with' || state === 'ruled-out' ? (hazardKinds[kind] as HazardKindRow).skill : undefined)
 export const hazardKindNames = Object.keys(hazardKinds) as HazardKind[]
 
 /** What a machine's records say that may point to a hazard. */
@@ -74,6 +80,9 @@ const damaged = (kinds: DamageSeen['kind'][], near: RegExp = /./) => ({ damages 
 const said = (words: RegExp) => ({ claims }: HazardSigns) => claims.filter(c => words.test(c)).map(c => `Claimed: “${c}”.`)
 const known = (words: RegExp) => ({ knownFaults }: HazardSigns) => knownFaults.filter(f => words.test(f)).map(f => `Known of the model: ${f}.`)
 const part = (words: RegExp) => ({ assemblies }: HazardSigns) => assemblies.filter(a => a.presence !== 'missing' && words.test(a.name)).map(a => `It has one: ${a.name.toLowerCase()}.`)
+
+/** Whether a model is known for batteries that leak. */
+export const leakingBatteryKnown = (knownFaults: readonly string[]): boolean => knownFaults.some(f => /batter|barrel/i.test(f) && /leak/i.test(f))
 
 /** Where each hazard shows. Common practice, no source. */
 const signs: Partial<Record<HazardKind, ((found: HazardSigns) => string[])[]>> = {
@@ -134,10 +143,10 @@ const isWeaker = (fact: Level, hazard: Level) => ({ stop: 2, care: 1, note: 0, f
  * What hazards that are present say to the gate, beyond what the facts for power say themselves.
  * A hazard can only close the gate; one that is suspected, dealt with or ruled out says nothing here.
  */
-export function hazardReasons(hazards: readonly Hazard[], facts: PowerFacts): { finding: Finding, open?: { code: string, do: string, who: string } }[] {
-  return hazards.filter(h => h.state === 'present' && (!shown(h.kind, facts) || (h.settled && isWeaker(shown(h.kind, facts)!.level, hazardKinds[h.kind].gate)))).map(({ kind, evidence }) => {
-    const { title, gate, deal, who } = hazardKinds[kind]
+export function hazardReasons(hazards: readonly Hazard[], facts: PowerFacts, configuration: Configuration): { finding: Finding, open?: { code: string, do: string, who: string, skill?: Skill } }[] {
+  return hazards.filter(h => h.state === 'present' && isConnected('hazards', h.kind, configuration) && (!shown(h.kind, facts) || (h.settled && isWeaker(shown(h.kind, facts)!.level, hazardKinds[h.kind].gate)))).map(({ kind, evidence }) => {
+    const { title, gate, deal, who, skill }: HazardKindRow = hazardKinds[kind]
     const code = `gate.hazard.${kind}`
-    return { finding: finding(gate, code, `Hazard present: ${title.charAt(0).toLowerCase()}${title.slice(1)}.`, evidence, commonPractice), ...(gate === 'note' ? {} : { open: { code, do: deal, who } }) }
+    return { finding: finding(gate, code, `Hazard present: ${title.charAt(0).toLowerCase()}${title.slice(1)}.`, evidence, commonPractice), ...(gate === 'note' ? {} : { open: { code, do: deal, who, ...(skill ? { skill } : {}) } }) }
   })
 }

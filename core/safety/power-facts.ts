@@ -1,4 +1,5 @@
 import type { Level } from '../kernel/finding'
+import type { Skill } from './skills'
 
 /**
  * The facts that decide whether a machine may be energised, with every value they can take.
@@ -22,6 +23,8 @@ export interface FactValue {
   because: string
   /** What would take this reason away; present wherever the level is `stop` or `care`. */
   open?: string
+  /** What saying this takes; a danger can be reported by anybody. */
+  takes?: Skill
 }
 
 export interface FactKind {
@@ -31,7 +34,7 @@ export interface FactKind {
   values: Record<string, FactValue>
 }
 
-const fine = (label: string, says: string, because: string): FactValue => ({ label, level: 'fine', says, because })
+const fine = (label: string, says: string, because: string, takes?: Skill): FactValue => ({ label, level: 'fine', says, because, ...(takes ? { takes } : {}) })
 const note = (label: string, says: string, because: string): FactValue => ({ label, level: 'note', says, because })
 const care = (label: string, says: string, because: string, open: string): FactValue => ({ label, level: 'care', says, because, open })
 const stop = (label: string, says: string, because: string, open: string): FactValue => ({ label, level: 'stop', says, because, open })
@@ -44,7 +47,7 @@ export const powerFacts = {
       'none-fitted': fine('None fitted', 'No line-filter capacitors are fitted.', 'There is none that could fail.'),
       'sound': care('Seen, not cracked', 'The line-filter capacitors are the old ones, not cracked.', 'Old metallised-paper types fail with smoke, often within minutes.', 'Replace the line-filter capacitors with new safety-rated ones.'),
       'cracked': stop('Cracked or bulging', 'A line-filter capacitor is cracked or bulging.', 'Damp gets in through the crack; it will fail with smoke. Every school agrees: never with a cracked one.', 'Replace the line-filter capacitors with new safety-rated ones.'),
-      'replaced': fine('Replaced', 'The line-filter capacitors have been replaced.', 'New safety-rated ones are fitted.'),
+      'replaced': fine('Replaced', 'The line-filter capacitors have been replaced.', 'New safety-rated ones are fitted.', 'mains'),
     },
   },
   battery: {
@@ -56,6 +59,8 @@ export const powerFacts = {
       'leaking': stop('Leaking', 'The battery has leaked.', 'The residue conducts and eats traces; current makes it worse.', 'Take the battery out, neutralise and clean what it touched.'),
       'residue': stop('Out, residue in place', 'The battery is out, but its residue is still there.', 'The residue conducts and eats traces; current makes it worse.', 'Neutralise, rinse and dry what the battery touched.'),
       'out': fine('Out, nothing left behind', 'The battery is out, and no residue was seen.', 'It can no longer leak or be charged.'),
+      'replaced': fine('Replaced', 'A replacement is fitted that the circuit does not harm.', 'What it is, and how it is fitted, is written down.'),
+      'mischarged': stop('Replacement would be charged', 'A cell that must not be charged sits on a charging circuit.', 'Charged, such a cell vents, leaks or bursts.', 'Take the cell out, or fit a blocking diode.'),
     },
   },
   liquidOrDirt: {
@@ -86,7 +91,7 @@ export const powerFacts = {
     title: 'Mains lead',
     look: 'Plug, sheath, strain relief, fuse; earth continuity where there is an earth.',
     values: {
-      'sound': fine('Sound', 'The mains lead was found whole.', 'Plug, sheath and strain relief were looked at.'),
+      'sound': fine('Sound', 'The mains lead was found whole.', 'Plug, sheath and strain relief were looked at.', 'mains'),
       'not-used': fine('Not used: external supply', 'The machine takes no mains itself.', 'It runs from an external low-voltage supply.'),
       'missing': care('Missing', 'There is no mains lead.', 'An unsuitable lead is a hazard of its own.', 'Find a suitable lead and check it.'),
       'cut': stop('Cut or damaged', 'The mains lead is cut or damaged.', 'Bare conductors at mains voltage; somebody may also have cut it as a warning.', 'Fit a sound lead, and find out why it was cut.'),

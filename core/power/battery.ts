@@ -1,0 +1,139 @@
+import { type Finding, commonPractice, finding, mostPressingFirst } from '../kernel/finding'
+import { InputError } from '../kernel/input-error'
+
+/** What a cell of each chemistry is, how it fails, and whether it may be charged. From memory of cell data books; lives are common practice, no source. */
+export const chemistries = {
+  'nickel-cadmium': { title: 'Nickel-cadmium', cellV: 1.2, rechargeable: true, leaks: 'alkali', lifeYears: 8 },
+  'nickel-metal-hydride': { title: 'Nickel-metal hydride', cellV: 1.2, rechargeable: true, leaks: 'alkali', lifeYears: 8 },
+  'lead-acid': { title: 'Sealed lead-acid', cellV: 2, rechargeable: true, leaks: 'acid', lifeYears: 6 },
+  'lithium-ion': { title: 'Lithium-ion', cellV: 3.6, rechargeable: true, leaks: 'solvent', lifeYears: 10 },
+  'alkaline': { title: 'Alkaline', cellV: 1.5, rechargeable: false, leaks: 'alkali', lifeYears: 6 },
+  'zinc-carbon': { title: 'Zinc-carbon', cellV: 1.5, rechargeable: false, leaks: 'acid', lifeYears: 3 },
+  'lithium-coin': { title: 'Lithium coin cell', cellV: 3, rechargeable: false, leaks: 'rarely', lifeYears: 10 },
+  'lithium-thionyl': { title: 'Lithium thionyl chloride', cellV: 3.6, rechargeable: false, leaks: 'rarely', lifeYears: 12 },
+  'mercury': { title: 'Mercury', cellV: 1.35, rechargeable: false, leaks: 'alkali', lifeYears: 10 },
+  'unknown': { title: 'Not known', cellV: null, rechargeable: null, leaks: 'unknown', lifeYears: 8 },
+} as const satisfies Record<string, { title: string, cellV: number | null, rechargeable: boolean | null, leaks: 'alkali' | 'acid' | 'solvent' | 'rarely' | 'unknown', lifeYears: number }>
+export type Chemistry = keyof typeof chemistries
+export const chemistryNames = Object.keys(chemistries) as Chemistry[]
+
+/** What a leak is, and what takes it off. Common practice, no source. */
+const residues = {
+  alkali: 'It leaks alkali: neutralise with a mild acid such as white vinegar, rinse, dry.',
+  acid: 'It leaks acid: neutralise with bicarbonate of soda, rinse, dry.',
+  solvent: 'It vents flammable solvent: do not open, warm or press it; outdoors, in sand.',
+  rarely: 'It seldom leaks; what it leaks is not to be breathed.',
+  unknown: 'What it leaks is not known: try the pH of the crust before anything goes on it.',
+}
+
+export const batteryStates = ['sound', 'doubtful', 'leaking', 'residue'] as const
+export type BatteryState = (typeof batteryStates)[number]
+export const batteryStateNames: Record<BatteryState, string> = { sound: 'No leak seen', doubtful: 'Bulging or furry', leaking: 'Leaking', residue: 'Gone, residue left' }
+
+/** Ways to make up for a lost battery; the first four are the schools. */
+export const replacements = {
+  'remote-holder': { title: 'Remote holder', means: 'A holder on a lead, away from the board, where a leak does no harm; with a diode where the circuit charges.' },
+  'diode-cell': { title: 'Coin cell with a blocking diode', means: 'A lithium coin cell with a diode, so that the circuit can never charge it.' },
+  'none': { title: 'None fitted', means: 'Nothing is fitted; settings and clock are lost at every switch-off, and set by hand.' },
+  'like-for-like': { title: 'Like for like', means: 'The same chemistry in the same place, charged as it was; it leaks one day like the one before.' },
+} as const
+export type Replacement = keyof typeof replacements
+export const replacementNames = Object.keys(replacements) as Replacement[]
+
+export const chargings = ['yes', 'no', 'unknown'] as const
+export type Charging = (typeof chargings)[number]
+export const chargingNames: Record<Charging, string> = { yes: 'It charges', no: 'It does not charge', unknown: 'Not known' }
+
+export interface Battery {
+  where: string
+  chemistry: Chemistry
+  cells?: number
+  /** Year on it, or in which it was fitted. */
+  year?: number | null
+  state: BatteryState
+  /** Whether it still sits in the machine. */
+  fitted: boolean
+  /** Whether the circuit it sits on charges. */
+  charging: Charging
+  /** What was fitted in its place. */
+  replacement?: { how: Replacement, chemistry: Chemistry, diode: boolean } | null
+}
+export interface BatteryInput { battery: Battery, school: Replacement, yearNow: number }
+export interface BatteryResult {
+  /** What it says to the gate, as one of the values of the fact `battery`. */
+  fact: 'in' | 'leaking' | 'residue' | 'out' | 'replaced' | 'mischarged'
+  nominalV: number | null
+  findings: Finding[]
+}
+
+/** What a silicon and a Schottky diode drop at a few microamperes; common practice, no source. */
+const diodeDropV = [0.2, 0.5] as const
+
+/**
+ * Judges one battery: what it may have done, what has to be done, and whether what replaces it would be charged and must not be.
+ * @returns what the gate hears of it, its nominal voltage in volt, findings
+ * @throws InputError for a year or a number of cells that is none
+ * Source: common practice, no source; the chemistry table above.
+ */
+export function judgeBattery({ battery, school, yearNow }: BatteryInput): BatteryResult {
+  const { cells = 1, year } = battery
+  if (!(Number.isInteger(cells) && cells >= 1 && cells <= 24)) throw new InputError('cells', cells, 'Cells: a whole number from 1 to 24.')
+  if (year !== undefined && year !== null && !(year >= 1950 && year <= yearNow)) throw new InputError('year', year, `Year: from 1950 to ${yearNow}, or left out.`)
+  const kind = chemistries[battery.chemistry]
+  const nominalV = kind.cellV === null ? null : Number((kind.cellV * cells).toFixed(2))
+  const misfit = wrongCell(battery)
+  const fact = battery.state === 'leaking' && battery.fitted ? 'leaking' : battery.state === 'leaking' || battery.state === 'residue' ? 'residue' : misfit === 'stop' ? 'mischarged' : battery.fitted ? 'in' : battery.replacement && battery.replacement.how !== 'none' ? 'replaced' : 'out'
+  return { fact, nominalV, findings: mostPressingFirst([...ofTheOldOne(battery, yearNow), ...ofTheCircuit(battery), ...ofTheNewOne(battery, school, misfit, nominalV)]) }
+}
+
+/** Whether the replacement would be charged: for certain, perhaps, or not. */
+function wrongCell({ charging, replacement }: Battery): 'stop' | 'care' | null {
+  if (!replacement || replacement.how === 'none' || replacement.diode || charging === 'no') return null
+  const { rechargeable } = chemistries[replacement.chemistry]
+  if (rechargeable) return null
+  return charging === 'yes' && rechargeable === false ? 'stop' : 'care'
+}
+
+function ofTheOldOne({ chemistry, state, fitted, year, where }: Battery, yearNow: number): Finding[] {
+  const kind = chemistries[chemistry]
+  const residue = residues[kind.leaks]
+  if (state === 'leaking') return [finding('stop', 'battery.leaking', `The battery at ${where} has leaked.`, [fitted ? 'Take it out, then clean what it touched.' : 'It is out; what it left has to be cleaned.', residue], commonPractice)]
+  if (state === 'residue') return [finding('stop', 'battery.residue', `What the battery at ${where} left is still there.`, residue, commonPractice)]
+  if (!fitted) return [finding('fine', 'battery.out', `The battery at ${where} is out, and no residue was seen.`, 'It can no longer leak or be charged.')]
+  const age = year ? yearNow - year : null
+  const old = age !== null && age > kind.lifeYears
+  if (state === 'doubtful') return [finding('stop', 'battery.doubtful', `The battery at ${where} bulges or is furry.`, ['It is about to leak, or has begun to.', residue], commonPractice)]
+  return [finding('care', 'battery.in', `The battery at ${where} is still in.`, [old ? `It is ${age} years old; ${kind.title.toLowerCase()} lasts about ${kind.lifeYears}.` : age === null ? 'Its age is not known.' : `It is ${age} years old.`, residue, 'Batteries come out first.'], commonPractice)]
+}
+
+function ofTheCircuit({ charging, chemistry, fitted }: Battery): Finding[] {
+  if (!fitted) return []
+  const { rechargeable, title } = chemistries[chemistry]
+  if (charging === 'yes' && rechargeable === false) return [finding('stop', 'battery.charged', `${title} must not be charged, and this circuit charges.`, 'Charged, such a cell vents, leaks or bursts.', commonPractice)]
+  if (charging === 'unknown' && rechargeable !== true) return [finding('care', 'battery.charging-unknown', 'Whether the circuit charges it is not known.', 'Follow it: a resistor and a diode from the 5 V rail to the cell charge it.', commonPractice)]
+  return []
+}
+
+function ofTheNewOne({ replacement, charging }: Battery, school: Replacement, misfit: 'stop' | 'care' | null, nominalV: number | null): Finding[] {
+  if (!replacement) return [finding('note', 'battery.school', `In its place, by the practice here: ${replacements[school].title.toLowerCase()}.`, replacements[school].means)]
+  const { title, cellV, rechargeable } = chemistries[replacement.chemistry]
+  const fitted = replacements[replacement.how]
+  if (replacement.how === 'none') return [finding('fine', 'battery.none-fitted', 'Nothing is fitted in its place.', fitted.means)]
+  const differs = replacement.how === school ? [] : [finding('note', 'battery.other-school', `The practice here is another: ${replacements[school].title.toLowerCase()}.`, `${fitted.title}: ${fitted.means}`)]
+  if (misfit === 'stop') return [finding('stop', 'battery.mischarged', `${title} must not be charged, and this circuit charges.`, 'Charged, such a cell vents, leaks or bursts. Take it out, or fit a blocking diode.', commonPractice), ...differs]
+  if (misfit === 'care') return [finding('care', 'battery.perhaps-charged', 'It is not known whether the replacement is charged, or may be.', 'Follow the circuit, or fit a blocking diode.', commonPractice), ...differs]
+  const blocked = replacement.diode && cellV !== null
+    ? [finding('note', 'battery.diode-drop', `Behind the diode about ${(cellV - diodeDropV[1]).toFixed(1)} to ${(cellV - diodeDropV[0]).toFixed(1)} V a cell are left.`, nominalV === null ? 'See that the clock chip keeps time with that.' : `The old one gave ${nominalV} V; see that the clock chip keeps time with less.`, commonPractice)]
+    : []
+  const again = replacement.how === 'like-for-like' ? [finding('care', 'battery.again', 'It will leak one day, like the one before.', 'Write the date on it, and look at it every year.', commonPractice)] : []
+  const starved = rechargeable && (charging === 'no' || replacement.diode) ? [finding('care', 'battery.not-charged', 'A rechargeable cell is fitted where nothing charges it.', 'It runs empty in some months, and leaks the sooner.', commonPractice)] : []
+  return [finding('fine', 'battery.replaced', `${fitted.title}, ${title.toLowerCase()}.`, fitted.means), ...blocked, ...again, ...starved, ...differs]
+}
+
+/** From the most to the least pressing, as the gate hears of several batteries. */
+const pressing = ['leaking', 'residue', 'mischarged', 'in', 'replaced', 'out'] as const
+
+/** What the batteries on record say of the gate's fact; where none is on record, what somebody entered stands. */
+export function batteryFact(entered: string | undefined, recorded: readonly BatteryResult['fact'][]): string | undefined {
+  return recorded.length ? pressing.find(fact => recorded.includes(fact)) : entered
+}

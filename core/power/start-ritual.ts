@@ -1,0 +1,100 @@
+import type { Finding } from '../kernel/finding'
+import { InputError } from '../kernel/input-error'
+import { type MeterState, isSettled } from './scpi'
+import { type StartJudgement, type StartPlan, type StartSample, watchStart } from './start-watch'
+
+/**
+ * The first start as a course of steps: ready, counting down, on, off. It is driven by what people press and what is measured,
+ * and by the clock that is handed in; once something calls for *off*, that stays until somebody says that it is off.
+ */
+export const startPhases = ['ready', 'countdown', 'on', 'off-now', 'off'] as const
+export type StartPhase = (typeof startPhases)[number]
+
+export interface StartRun {
+  plan: StartPlan
+  phase: StartPhase
+  /** The rail that is probed. */
+  rail: string
+  meter: MeterState
+  /** When the switch is called, and when it was off again; milliseconds of the clock that is handed in. */
+  switchAtMs: number | null
+  offAtMs: number | null
+  samples: StartSample[]
+  /** What called for *off* first; kept when the picture calms down again. */
+  called: Finding | null
+  judgement: StartJudgement
+  /** Rails whose reading stood still within limits, or at the end. */
+  kept: Record<string, number>
+}
+
+export type StartEvent =
+  | { do: 'count-down' }
+  | { do: 'probe', rail: string }
+  | { do: 'sample', kind: StartSample['kind'], value: number | null }
+  | { do: 'meter', state: MeterState }
+  | { do: 'tick' }
+  | { do: 'stop', says: string }
+  | { do: 'is-off' }
+
+export const countdownSeconds = 5
+/** What is kept of the trace; older samples are thinned out beyond it. */
+export const mostSamples = 2400
+const steadyReadings = 3
+
+export const beginRun = (plan: StartPlan): StartRun => {
+  if (!plan.points.length) throw new InputError('rails', plan.points, 'No rail is expected. Say which rails the machine has, and at which points they are measured.')
+  return { plan, phase: 'ready', rail: plan.points[0]!.rail, meter: plan.byMeter ? 'connecting' : 'none', switchAtMs: null, offAtMs: null, samples: [], called: null, judgement: { state: 'calm', findings: [] }, kept: {} }
+}
+
+export const onSeconds = (run: StartRun, nowMs: number): number => (run.switchAtMs === null ? 0 : ((run.offAtMs ?? nowMs) - run.switchAtMs) / 1000)
+
+/**
+ * What becomes of a start after something happened. Pure: the same run, event and time give the same run.
+ * @throws InputError for what cannot be done in this phase, or a rail that is not in the plan
+ */
+export function stepStart(run: StartRun, event: StartEvent, nowMs: number): StartRun {
+  const passed = run.phase === 'countdown' && nowMs >= run.switchAtMs! ? { ...run, phase: 'on' as const } : run
+  return judged(happened(passed, event, nowMs), nowMs)
+}
+
+function happened(run: StartRun, event: StartEvent, nowMs: number): StartRun {
+  switch (event.do) {
+    case 'tick': return run
+    case 'meter': return { ...run, meter: event.state }
+    case 'probe':
+      if (!run.plan.points.some(p => p.rail === event.rail)) throw new InputError('rail', event.rail, `Rail: ${event.rail} is not in this start.`)
+      return { ...run, rail: event.rail }
+    case 'count-down':
+      if (run.phase !== 'ready' && run.phase !== 'off') throw new InputError('do', event.do, 'It is counting down or on already.')
+      if (run.plan.byMeter && run.meter !== 'ready') throw new InputError('do', event.do, 'The meter does not answer yet. A start without sight of the rail is no attended start.')
+      return { ...run, phase: 'countdown', switchAtMs: nowMs + countdownSeconds * 1000, offAtMs: null, samples: [], called: null }
+    case 'sample':
+      // Before the switch is called, and after it is off, the meter may show what it likes: nothing of it belongs to this start.
+      if (run.phase !== 'on' && run.phase !== 'off-now') return run
+      return keep({ ...run, samples: thinned([...run.samples, { atSeconds: onSeconds(run, nowMs), kind: event.kind, value: event.value, ...(event.kind.endsWith('volts') ? { rail: run.rail } : {}) }]) })
+    case 'stop':
+      if (run.phase !== 'on' && run.phase !== 'countdown') throw new InputError('do', event.do, 'It is not on.')
+      return { ...run, phase: 'off-now', called: { level: 'stop', code: 'start.people', says: event.says, because: ['Somebody at the machine called it off.'] } }
+    case 'is-off':
+      if (run.phase !== 'on' && run.phase !== 'off-now' && run.phase !== 'countdown') throw new InputError('do', event.do, 'It is not on.')
+      return { ...run, phase: 'off', offAtMs: nowMs, switchAtMs: Math.min(run.switchAtMs!, nowMs) }
+  }
+}
+
+function judged(run: StartRun, nowMs: number): StartRun {
+  if (run.phase !== 'on' && run.phase !== 'off-now') return { ...run, judgement: { state: 'calm', findings: run.phase === 'off' ? run.judgement.findings : [] } }
+  const judgement = watchStart(run.plan, run.samples, { onSeconds: onSeconds(run, nowMs), rail: run.rail, meter: run.meter })
+  return run.phase === 'on' && judgement.state === 'off' ? { ...run, judgement, phase: 'off-now', called: judgement.findings[0]! } : { ...run, judgement }
+}
+
+/** A rail's reading is kept once the last few of it stand still. */
+function keep(run: StartRun): StartRun {
+  const values = run.samples.filter(s => s.kind === 'dc-volts' && s.rail === run.rail).slice(-steadyReadings).map(s => s.value)
+  if (values.some(v => v === null) || !values.length) return run
+  const steady = values.length === steadyReadings && values.slice(1).every((_, i) => isSettled((values as number[]).slice(0, i + 2), 'dc-volts'))
+  // Typed by hand, one figure is what there is.
+  return steady || !run.plan.byMeter ? { ...run, kept: { ...run.kept, [run.rail]: values.at(-1)! } } : run
+}
+
+/** Every other sample of the older half goes once there are too many. */
+const thinned = (samples: StartSample[]) => (samples.length <= mostSamples ? samples : [...samples.slice(0, mostSamples / 2).filter((_, i) => i % 2 === 0), ...samples.slice(mostSamples / 2)])

@@ -1,0 +1,44 @@
+import { expect, it } from 'vitest'
+import { configurationKindNames, whole } from './configuration'
+import { type StartChecksInput, judgeStarters, startChecks } from './first-start'
+import { skillToSettle } from './hazards'
+import { whoCould } from './skills'
+
+// Common practice, no source.
+const facts = { filterCapacitors: 'sound', mainsLead: 'sound', fan: 'present', pictureTube: 'enclosed' }
+const codes = (more: Partial<StartChecksInput> = {}) => startChecks({ school: 'caps-first', configuration: whole, facts, offState: [{ rail: '+5 V', verdict: 'plausible' }], firstLimitA: null, ...more })
+
+it('asks for what the school and the configuration call for, each line with its reason', () => {
+  expect(codes().find(c => c.code === 'caps')?.known).toBe(false)
+  expect(codes({ facts: { ...facts, filterCapacitors: 'replaced' } }).find(c => c.code === 'caps')?.known).toBe(true)
+  expect(codes({ school: 'baseline-first' }).map(c => c.code)).toEqual(expect.arrayContaining(['baseline', 'switch', 'way-out', 'tube', 'charge']))
+  const bench = codes({ configuration: { kind: 'bench-supply', out: [] }, firstLimitA: 0.3 })
+  expect(bench.map(c => c.code)).not.toEqual(expect.arrayContaining(['switch']))
+  expect(bench.find(c => c.code === 'limit')?.do).toContain('0.3 A')
+  expect(codes({ facts: { ...facts, fan: 'missing' } }).find(c => c.code === 'fan')?.do).toContain('120 seconds')
+  for (const kind of configurationKindNames) expect(codes({ configuration: { kind, out: [] } }).every(c => c.do && c.why)).toBe(true)
+})
+
+it('holds a rail that reads short, suspect or not at all against the start', () => {
+  expect(codes().find(c => c.code === 'off-state')?.known).toBe(true)
+  for (const verdict of ['short', 'suspect', null] as const) expect(codes({ offState: [{ rail: '+5 V', verdict }] }).find(c => c.code === 'off-state')?.known).toBe(false)
+  expect(codes({ offState: [] }).find(c => c.code === 'off-state')?.known).toBe(false)
+})
+
+it('puts somebody with the skill at the switch of a machine that takes mains, and a second person at the probe', () => {
+  const teodor = { id: 1, name: 'Teodor', skills: ['mains'] as const }
+  const rua = { id: 2, name: 'Rua', skills: [] }
+  const judge = (atProbe: typeof rua | typeof teodor, atSwitch: typeof rua | typeof teodor, more = {}) => () => judgeStarters({ atProbe, atSwitch, facts: { ...facts, ...more }, configuration: whole, crew: [teodor, rua] })
+  expect(judge(rua, teodor)).not.toThrow()
+  expect(judge(teodor, rua)).toThrow(expect.objectContaining({ field: 'atSwitch', message: expect.stringContaining('Here: Teodor.') as string }) as Error)
+  expect(judge(teodor, teodor)).toThrow(expect.objectContaining({ field: 'atProbe' }) as Error)
+  expect(judge(rua, rua, { mainsLead: 'not-used' })).not.toThrow()
+})
+
+it('lets anybody report a danger, and only the skilled say that it is cleared', () => {
+  expect(skillToSettle('mains-wiring', 'present')).toBeUndefined()
+  expect(skillToSettle('mains-wiring', 'ruled-out')).toBe('mains')
+  expect(skillToSettle('picture-tube', 'dealt-with')).toBe('picture-tube')
+  expect(skillToSettle('mould', 'dealt-with')).toBeUndefined()
+  expect([whoCould(undefined, []), whoCould('mains', [])]).toEqual(['', 'Nobody here has the skill “Mains” yet; a coordinator grants it under Settings.'])
+})
