@@ -1,16 +1,19 @@
-import { createEventStream } from 'h3'
+import { createEventStream, getQuery } from 'h3'
 import { listen } from '../live/hub'
+import { watch } from '../starts/running'
 
 const pingSeconds = 20
 
-/** Server-sent events: one message for every change. */
+/** Server-sent events: one message for every change; with `?start=<tag>` also every picture of a start of that machine. */
 export default defineAnswer(async (event) => {
   await requirePerson(event)
   const stream = createEventStream(event)
-  const stop = listen(change => void stream.push({ event: 'change', data: JSON.stringify(change) }))
+  const push = (name: string, what: unknown) => void stream.push({ event: name, data: JSON.stringify(what) })
+  const { start } = getQuery(event)
+  const stops = [listen(change => push('change', change)), ...(typeof start === 'string' ? [watch(start, frame => push('start', frame), Date.now())] : [])]
   const ping = setInterval(() => void stream.push({ event: 'ping', data: '' }), pingSeconds * 1000)
   stream.onClosed(async () => {
-    stop()
+    stops.forEach(stop => stop())
     clearInterval(ping)
     await stream.close()
   })

@@ -7,11 +7,15 @@ import { addClaim, bookIn, bookInLot, chooseLife, correctIdentity, judgeClaim, k
 import { addModel, changeModel } from './models'
 import { askQuestion, pinResult, settleQuestion, strikeEntry } from './notes'
 import { changeOpeningStep, countBack, recordOpeningStep, reuseOpening } from './opening'
-import { addPerson, changePerson, setPassword } from './people'
+import { addPerson, changePerson, grantSkills, setPassword } from './people'
 import { addPhotograph, describePhotograph, keepCorrosion, setScale } from './photographs'
-import { assessPower, chooseSchool, expectRails, measureOffState, overruleGate, settleHazard, takeReading, withdrawOverrule } from './power'
-import { setPractice } from './practice'
+import { changeBattery, recordBattery } from './batteries'
+import { assessPower, chooseSchool, expectRails, measureOffState, overruleGate, setConfiguration, settleHazard, takeReading, withdrawOverrule } from './power'
+import { setMeter, setPractice } from './practice'
 import { signOff } from './retest'
+import { beginStart, endStart } from './starts'
+import { addSupply, assignSupply, changeSupply, expectInlet } from './supplies'
+import { importTemperatures, takeTemperature } from './temperatures'
 import { appraise, choosePath, recordConsent, recordSpending, writeToOwner } from './stewardship'
 import { type Bench, type MachineWork, type Person, type Work, carryOut, carryOutOn } from './work'
 
@@ -47,6 +51,15 @@ const machineServices: { [N in MachineCommandName]: (work: MachineWork, input: C
   'assess-power': assessPower,
   'choose-school': chooseSchool,
   'settle-hazard': settleHazard,
+  'set-configuration': setConfiguration,
+  'record-battery': recordBattery,
+  'change-battery': changeBattery,
+  'expect-inlet': expectInlet,
+  'assign-supply': assignSupply,
+  'take-temperature': takeTemperature,
+  'import-temperatures': importTemperatures,
+  'begin-start': beginStart,
+  'end-start': endStart,
   'overrule-gate': overruleGate,
   'withdraw-overrule': withdrawOverrule,
   'record-cleaning': recordCleaning,
@@ -80,8 +93,12 @@ const collectionServices: { [N in CollectionCommandName]: (work: Work, input: Co
   'add-model': addModel,
   'change-model': changeModel,
   'set-practice': setPractice,
+  'set-meter': setMeter,
+  'add-supply': addSupply,
+  'change-supply': changeSupply,
   'add-person': addPerson,
   'change-person': changePerson,
+  'grant-skills': grantSkills,
   'set-password': setPassword,
 }
 

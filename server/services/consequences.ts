@@ -2,6 +2,7 @@ import { and, eq, isNull } from 'drizzle-orm'
 import type { GateResult } from '#core/safety/gate'
 import { machines, powerAssessments, signOffs } from '../db/schema'
 import { assess, loadMachine } from './machine-file'
+import { noteGate } from './gate-history'
 import type { MachineWork } from './work'
 
 /** What a gate verdict rests on: the school and every reason, in one string. */
@@ -18,6 +19,7 @@ export function drawConsequences(work: MachineWork): void {
     endOverrule(work, 'the facts have changed')
     file.power.overruleVerdict = null
   }
+  noteGate(work, file)
   if (!file.signOff) return
   // A wait that starts after the sign-off is no reason against it.
   const against = assess({ ...file, waits: [] }, work.now).signOff.findings.filter(f => f.level === 'stop')

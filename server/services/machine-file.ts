@@ -1,9 +1,13 @@
 import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm'
 import { type SQLiteTableWithColumns, type TableConfig } from 'drizzle-orm/sqlite-core'
 import { type OffStateResult, judgeOffState, shortFact } from '#core/power/off-state'
+import { type BatteryResult, batteryFact, replacements } from '#core/power/battery'
 import { judgeRails } from '#core/power/rails'
+import { type Inlet, matchSupply, supplyFact } from '#core/power/supply-match'
+import { keyOf } from '#core/safety/configuration'
+import { startChecks } from '#core/safety/first-start'
 import { type GateResult, type GateVerdict, assessGate, gateInForce } from '#core/safety/gate'
-import { type Hazard, hazardKinds, hazardsOf } from '#core/safety/hazards'
+import { type Hazard, hazardKinds, hazardsOf, leakingBatteryKnown } from '#core/safety/hazards'
 import { growingHarm } from '#core/safety/growing-harm'
 import type { PowerFacts, School } from '#core/safety/power-facts'
 import type { MachineState } from '#core/planning/machine-state'
@@ -11,10 +15,11 @@ import { nextMoves } from '#core/planning/next-moves'
 import { runOf } from '#core/planning/run'
 import { judgeSignOff } from '#core/retest/sign-off'
 import { reassemble } from '#core/opening/reassembly'
-import { accessories, appraisals, assemblies, checksDone, claims, cleanings, consents, corrosions, damages, dateCodes, faults, hazards, interventions, letters, machines, models, observations, offReadings, openingSteps, partNeeds, photographs, powerAssessments, questions, readings, repairs, signOffs, spendings, waits } from '../db/schema'
+import { accessories, appraisals, assemblies, batteries, checksDone, claims, cleanings, consents, corrosions, damages, dateCodes, faults, hazards, interventions, letters, machines, models, observations, offReadings, openingSteps, partNeeds, photographs, powerAssessments, questions, readings, repairs, signOffs, spendings, supplies, waits } from '../db/schema'
 import { checksFor } from './checks'
 import type { Tx } from './journal'
 import { notOurs } from '#shared/contracts/vocabulary'
+import { judgedBattery } from './batteries'
 import { practiceOf } from './practice'
 import type { MachineRow } from './work'
 
@@ -37,6 +42,11 @@ export interface MachineFile {
   readings: (typeof readings.$inferSelect)[]
   offReadings: (typeof offReadings.$inferSelect)[]
   hazards: (typeof hazards.$inferSelect)[]
+  batteries: (typeof batteries.$inferSelect)[]
+  /** What the practice puts in the place of a lost battery. */
+  batterySchool: ReturnType<typeof practiceOf>['batterySchool']
+  /** The supply of the collection that it runs from. */
+  supply: typeof supplies.$inferSelect | undefined
   questions: (typeof questions.$inferSelect)[]
   /** The sign-off that stands. */
   signOff: typeof signOffs.$inferSelect | undefined
@@ -57,7 +67,7 @@ export const loadMachine = (tx: Tx, machine: MachineRow): MachineFile => loadMac
 /** Gathers the files of many machines with one query a table. */
 export function loadMachines(tx: Tx, rows: MachineRow[]): MachineFile[] {
   const ids = rows.map(m => m.id)
-  const { school } = practiceOf(tx)
+  const { school, batterySchool } = practiceOf(tx)
   // eslint-disable-next-line @typescript-eslint/no-explicit-any -- the tables share their machine column, not a type
   const of = <T extends SQLiteTableWithColumns<any>>(table: T): Map<number, T['$inferSelect'][]> => groupBy(
     tx.select().from(table as SQLiteTableWithColumns<TableConfig>).where(and(inArray(table.machineId, ids), table.struckBy ? isNull(table.struckBy) : undefined)).orderBy(asc(table.id ?? sql`1`)).all() as T['$inferSelect'][],
@@ -66,7 +76,8 @@ export function loadMachines(tx: Tx, rows: MachineRow[]): MachineFile[] {
   const [power, said, came, codes, parts, damage, cleaned, waiting, faulty, needs, read, asked, signed] = [
     of(powerAssessments), of(claims), of(accessories), of(dateCodes), of(assemblies), of(damages), of(cleanings), of(waits), of(faults), of(partNeeds), of(readings), of(questions), of(signOffs),
   ] as const
-  const [off, dangers] = [of(offReadings), of(hazards)] as const
+  const [off, dangers, cells] = [of(offReadings), of(hazards), of(batteries)] as const
+  const supplyRows = tx.select().from(supplies).all()
   const look = { photographs: of(photographs), corrosions: of(corrosions), checksDone: of(checksDone), openingSteps: of(openingSteps), interventions: of(interventions), consents: of(consents), spendings: of(spendings), appraisals: of(appraisals), letters: of(letters) }
   const faultIds = [...faulty.values()].flat().map(f => f.id)
   const observed = groupBy(tx.select().from(observations).where(and(inArray(observations.faultId, faultIds), isNull(observations.struckBy))).orderBy(asc(observations.id)).all(), o => o.faultId)
@@ -94,6 +105,9 @@ export function loadMachines(tx: Tx, rows: MachineRow[]): MachineFile[] {
     readings: read.get(machine.id) ?? [],
     offReadings: off.get(machine.id) ?? [],
     hazards: dangers.get(machine.id) ?? [],
+    batteries: cells.get(machine.id) ?? [],
+    batterySchool,
+    supply: supplyRows.find(s => s.id === power.get(machine.id)![0]!.supplyId),
     questions: asked.get(machine.id) ?? [],
     signOff: (signed.get(machine.id) ?? []).findLast(s => !s.endedAt),
     sisters: (family.get(machine.modelId ?? -1) ?? []).filter(s => s.id !== machine.id).map(({ id, tag, nickname, batteryLeaked, signedOff }) => ({ id, tag, nickname, batteryLeaked, signedOff: Boolean(signedOff) })),
@@ -118,10 +132,16 @@ function groupBy<T, K>(rows: T[], keyOf: (row: T) => K): Map<K, T[]> {
 /** The rails to expect: those said for this machine, else those of its model. */
 export const expectedRailsOf = ({ machine, model }: MachineFile) => machine.ownRails ?? model?.rails ?? []
 
-/** The newest off-state measurement of every expected rail, judged. */
+/** What its inlet wants; nothing where nobody has said. */
+export const inletOf = ({ machine, model }: MachineFile): Inlet | null => machine.ownInlet ?? model?.inlet ?? null
+
+/** What was read in the configuration that it stands in now. */
+const hereOnly = <R extends { configuration: string }>({ power }: MachineFile, rows: R[]) => rows.filter(r => r.configuration === keyOf(power.configuration))
+
+/** The newest off-state measurement of every expected rail in this configuration, judged. */
 export function offStateOf(file: MachineFile): { rail: string, nominalV: number, last: (OffStateResult & (typeof offReadings.$inferSelect)) | null }[] {
   return expectedRailsOf(file).map(({ name, nominalV }) => {
-    const last = file.offReadings.findLast(r => r.rail === name)
+    const last = hereOnly(file, file.offReadings).findLast(r => r.rail === name)
     return { rail: name, nominalV, last: last ? { ...last, ...judgeOffState(last.reading) } : null }
   })
 }
@@ -136,7 +156,33 @@ function registerOf(file: MachineFile, facts: PowerFacts): Hazard[] {
   }, file.hazards)
 }
 
+/** Its batteries, judged by the practice and the year of the moment. */
+export const batteriesOf = (file: MachineFile, now: Date): ((typeof batteries.$inferSelect) & BatteryResult)[] => file.batteries.map(battery => ({ ...battery, ...judgedBattery(battery, file.batterySchool, now) }))
+
+/** The facts for power: what was entered, and beyond it what was measured and recorded. */
+function factsOf(file: MachineFile, now: Date, rails: ReturnType<typeof judgeRails> | null): PowerFacts {
+  const { facts } = file.power
+  const inlet = inletOf(file)
+  return {
+    ...facts,
+    shortedRail: shortFact(facts.shortedRail, offStateOf(file).map(r => r.last?.verdict ?? null)),
+    battery: batteryFact(facts.battery, batteriesOf(file, now).map(b => b.fact)),
+    supply: supplyFact(facts.supply, file.supply && inlet ? matchSupply({ needs: inlet, supply: file.supply.label }).suits : null),
+    rails: rails?.verdict ?? 'unread',
+  }
+}
+
+/** What is seen to before a start of it. */
+export function startChecksOf(file: MachineFile, facts: PowerFacts): ReturnType<typeof startChecks> {
+  const inlet = inletOf(file)
+  return startChecks({
+    school: file.school, configuration: file.power.configuration, facts, offState: offStateOf(file).map(({ rail, last }) => ({ rail, verdict: last?.verdict ?? null })),
+    firstLimitA: inlet ? matchSupply({ needs: inlet, supply: { voltageV: inlet.voltageV } }).bench?.firstLimitA ?? null : null,
+  })
+}
+
 export interface Assessment {
+  facts: PowerFacts
   gate: GateResult
   hazards: Hazard[]
   inForce: GateVerdict
@@ -154,12 +200,13 @@ const day = 24 * 60 * 60 * 1000
 export function assess(file: MachineFile, now: Date): Assessment {
   const { machine, power } = file
   const expected = expectedRailsOf(file)
-  const rails = expected.length ? judgeRails({ rails: expected.map(rail => ({ ...rail, readings: file.readings.filter(r => r.rail === rail.name) })) }) : null
-  const facts = { ...power.facts, shortedRail: shortFact(power.facts.shortedRail, offStateOf(file).map(r => r.last?.verdict ?? null)), rails: rails?.verdict ?? 'unread' }
+  const rails = expected.length ? judgeRails({ rails: expected.map(rail => ({ ...rail, readings: hereOnly(file, file.readings).filter(r => r.rail === rail.name) })) }) : null
+  const facts = factsOf(file, now, rails)
   const register = registerOf(file, facts)
-  const gate = assessGate({ school: file.school, facts, inspectedBy: power.inspectedBy, hazards: register })
+  const gate = assessGate({ school: file.school, facts, inspectedBy: power.inspectedBy, hazards: register, configuration: power.configuration })
   const inForce = gateInForce(gate, power.overruleVerdict ? { verdict: power.overruleVerdict, reason: power.overruleReason } : null)
   const sistersWithLeakedBattery = file.sisters.filter(s => s.batteryLeaked).length
+  const modelBatteryLeaks = leakingBatteryKnown(file.model?.knownFaults ?? [])
   const daysHere = Math.floor((now.getTime() - Date.parse(machine.bookedInAt)) / day)
   const waiting = file.waits.map(w => ({ what: w.what, over: w.until <= now.toISOString() }))
   const state: MachineState = {
@@ -183,18 +230,21 @@ export function assess(file: MachineFile, now: Date): Assessment {
     rails: rails?.rails ?? [],
     railsVerdict: rails?.verdict ?? 'unread',
     signedOff: file.signOff !== undefined,
+    whole: power.configuration.kind === 'whole',
+    batteriesToReplace: file.batteries.filter(b => !b.fitted && b.state === 'sound' && !b.replacement).map(b => ({ where: b.where, by: replacements[file.batterySchool].title.toLowerCase() })),
+    modelBatteryLeaks,
     life: machine.life,
     daysHere,
     sistersWithLeakedBattery,
   }
   return {
-    gate, hazards: register, inForce, rails, state,
+    facts, gate, hazards: register, inForce, rails, state,
     run: runOf(state),
     moves: nextMoves(state),
-    harm: growingHarm({ facts, sistersWithLeakedBattery, daysHere }),
+    harm: growingHarm({ facts, sistersWithLeakedBattery, modelBatteryLeaks, mouldPresent: register.some(h => h.kind === 'mould' && h.state === 'present'), daysHere }),
     signOff: judgeSignOff({
       gate: inForce, rails: state.railsVerdict,
-      openFaults: state.faults.filter(f => f.open), runningWaits: waiting.filter(w => !w.over).map(w => w.what),
+      openFaults: state.faults.filter(f => f.open), runningWaits: waiting.filter(w => !w.over).map(w => w.what), whole: state.whole,
     }),
   }
 }

@@ -3,6 +3,7 @@ import { v7 as uuidv7 } from 'uuid'
 import { InputError } from '#core/kernel/input-error'
 import type { CommandInput } from '#shared/contracts/commands'
 import { models } from '../db/schema'
+import { noteGates } from './gate-history'
 import { NotFound } from './refusals'
 import { expectVersion } from './versions'
 import type { Work } from './work'
@@ -26,4 +27,5 @@ export function changeModel(work: Work, { modelId, version, ...model }: CommandI
   refuseTwice(work, model.maker, model.name, modelId)
   work.tx.update(models).set({ ...model, version: before.version + 1 }).where(eq(models.id, modelId)).run()
   work.write('model.changed', { maker: model.maker, name: model.name })
+  noteGates(work)
 }

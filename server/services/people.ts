@@ -17,7 +17,7 @@ export const findBySignIn = (tx: Tx, signInName: string): PersonRow | undefined 
 export const anyPeople = (tx: Tx): boolean => tx.select({ id: people.id }).from(people).limit(1).get() !== undefined
 
 /** What may be told of a person; never the password's hash. */
-export const listPeople = (tx: Tx) => tx.select({ id: people.id, version: people.version, name: people.name, signInName: people.signInName, role: people.role, active: people.active }).from(people).all()
+export const listPeople = (tx: Tx) => tx.select({ id: people.id, version: people.version, name: people.name, signInName: people.signInName, role: people.role, active: people.active, skills: people.skills }).from(people).all()
 
 /** Sets up an empty collection with its first coordinator. @throws NotNow once anybody is there */
 export function firstStart({ db, now }: Bench, input: Omit<z.output<typeof FirstStart>, 'password'> & { passwordHash: string }): PersonRow {
@@ -49,6 +49,15 @@ export function changePerson(work: Work, { personId, version, ...input }: Comman
   if (!others.length && (input.role !== 'coordinator' || !input.active)) throw new InputError('role', input.role, 'Role: there has to be one active coordinator. Make somebody else coordinator first.')
   work.tx.update(people).set({ ...input, version: before.version + 1 }).where(eq(people.id, personId)).run()
   work.write('person.changed', input)
+}
+
+/** Grants a person skills, and takes back those that are not named. */
+export function grantSkills(work: Work, { personId, version, skills }: CommandInput<'grant-skills'>): void {
+  const before = findPerson(work.tx, personId)
+  if (!before) throw new NotFound('There is no such person.')
+  expectVersion(work, before, version, before.version, ['skills'])
+  work.tx.update(people).set({ skills: [...new Set(skills)], version: before.version + 1 }).where(eq(people.id, personId)).run()
+  work.write('person.skilled', { name: before.name, skills })
 }
 
 /** Gives a person a new password; whoever is signed in with the old one is not any more. */

@@ -3,9 +3,13 @@ import { InputError } from '#core/kernel/input-error'
 import { judgeOffState } from '#core/power/off-state'
 import { judgeRails } from '#core/power/rails'
 import { gateWords } from '#core/safety/gate'
-import { enteredFactNames } from '#core/safety/power-facts'
+import { keyOf } from '#core/safety/configuration'
+import { hazardKinds, skillToSettle } from '#core/safety/hazards'
+import { enteredFactNames, factValue, powerFacts } from '#core/safety/power-facts'
 import type { CommandInput } from '#shared/contracts/commands'
-import { hazards, machines, offReadings, powerAssessments, readings } from '../db/schema'
+import { assemblies, hazards, machines, offReadings, powerAssessments, readings } from '../db/schema'
+import { openStart } from './starts'
+import { requireSkill } from './skills'
 import { basisOf, endOverrule } from './consequences'
 import { assess, expectedRailsOf, loadMachine } from './machine-file'
 import { NotNow } from './refusals'
@@ -21,6 +25,10 @@ export function assessPower(work: MachineWork, { version, facts, inspectedBy }: 
   expectVersion(work, before, version, before.version, ['facts', 'inspectedBy'])
   const changes = enteredFactNames.filter(fact => facts[fact] !== before.facts[fact]).map(fact => ({ fact, to: facts[fact] ?? null }))
   if (!changes.length && inspectedBy === before.inspectedBy) return
+  for (const { fact, to } of changes) {
+    const value = factValue(fact, to ?? undefined)
+    requireSkill(work, value?.takes, `To say “${powerFacts[fact].title}: ${value?.label.toLowerCase()}”`)
+  }
   const batteryHasLeaked = before.batteryHasLeaked || facts.battery === 'leaking' || facts.battery === 'residue'
   tx.update(powerAssessments).set({ facts, inspectedBy, batteryHasLeaked, version: before.version + 1 }).where(eq(powerAssessments.machineId, machine.id)).run()
   write('power.assessed', { changes, inspected: inspectedBy !== '' })
@@ -46,6 +54,20 @@ export function withdrawOverrule(work: MachineWork): void {
   endOverrule(work, 'withdrawn')
 }
 
+/** Says what of it is connected. What was read in another configuration counts no more. @throws NotNow while a start runs */
+export function setConfiguration(work: MachineWork, { version, ...configuration }: CommandInput<'set-configuration'>): void {
+  const { tx, machine, write } = work
+  const before = assessmentOf(work)
+  expectVersion(work, { ...before.configuration }, version, before.version, ['kind', 'out'])
+  const known = tx.select({ name: assemblies.name }).from(assemblies).where(eq(assemblies.machineId, machine.id)).all().map(a => a.name)
+  const unknown = configuration.out.find(name => !known.includes(name))
+  if (unknown) throw new InputError('out', unknown, `What is out: ${machine.tag} has no assembly “${unknown}”.`)
+  if (keyOf(configuration) === keyOf(before.configuration)) return
+  if (openStart(tx, machine.id)) throw new NotNow('A start is running. End it before anything is plugged in or taken out.')
+  tx.update(powerAssessments).set({ configuration, version: before.version + 1 }).where(eq(powerAssessments.machineId, machine.id)).run()
+  write('configuration.set', { configuration: { ...configuration, out: [...configuration.out] } })
+}
+
 export function expectRails({ tx, machine, write }: MachineWork, { rails }: CommandInput<'expect-rails'>): void {
   judgeRails({ rails: rails.map(rail => ({ ...rail, readings: [] })) })
   tx.update(machines).set({ ownRails: rails }).where(eq(machines.id, machine.id)).run()
@@ -54,7 +76,8 @@ export function expectRails({ tx, machine, write }: MachineWork, { rails }: Comm
 
 /** Keeps a reading, and in the history the judgement of the moment. */
 export function takeReading({ tx, machine, at, now, write }: MachineWork, { rail, valueV, load }: CommandInput<'take-reading'>): void {
-  const { id } = tx.insert(readings).values({ machineId: machine.id, rail, valueV, load, at }).returning().get()
+  const { configuration } = loadMachine(tx, machine).power
+  const { id } = tx.insert(readings).values({ machineId: machine.id, rail, valueV, load, configuration: keyOf(configuration), at }).returning().get()
   const judged = assess(loadMachine(tx, machine), now).rails?.rails.find(r => r.name === rail)
   if (!judged) throw new InputError('rail', rail, `Rail: ${rail} is not expected on ${machine.tag}. Choose one of the list, or add it to the rails expected.`)
   write('reading.taken', { rail, valueV, load, verdict: judged.verdict }, { subject: { table: 'readings', id } })
@@ -62,17 +85,19 @@ export function takeReading({ tx, machine, at, now, write }: MachineWork, { rail
 
 /** Keeps what a rail reads to ground with the power off; the gate looks at it at once. */
 export function measureOffState({ tx, machine, at, write }: MachineWork, { rail, reversedOhm, leadsOhm, ...found }: CommandInput<'measure-off-state'>): void {
-  const expected = expectedRailsOf(loadMachine(tx, machine)).find(r => r.name === rail)
+  const file = loadMachine(tx, machine)
+  const expected = expectedRailsOf(file).find(r => r.name === rail)
   if (!expected) throw new InputError('rail', rail, `Rail: ${rail} is not expected on ${machine.tag}. Choose one of the list, or add it to the rails expected.`)
   const reading = { ...found, railV: expected.nominalV, leadsOhm: leadsOhm ?? 0, ...(reversedOhm === undefined ? {} : { reversedOhm }) }
   const { verdict } = judgeOffState(reading)
-  const { id } = tx.insert(offReadings).values({ machineId: machine.id, rail, reading, at }).returning().get()
+  const { id } = tx.insert(offReadings).values({ machineId: machine.id, rail, reading, configuration: keyOf(file.power.configuration), at }).returning().get()
   write('off-state.measured', { rail, ohm: reading.ohm, verdict }, { subject: { table: 'off_readings', id } })
 }
 
 /** Says what is known of a hazard, and on what evidence. */
 export function settleHazard(work: MachineWork, { kind, version, state, evidence }: CommandInput<'settle-hazard'>): void {
   const { tx, machine, at, person, write } = work
+  requireSkill(work, skillToSettle(kind, state), `To settle “${hazardKinds[kind].title}”`)
   const before = tx.select().from(hazards).where(and(eq(hazards.machineId, machine.id), eq(hazards.kind, kind))).get()
   expectVersion(work, before ?? {}, version, before?.version ?? 0, ['state', 'evidence'])
   const found = { state, evidence, at, byWhom: person.name, version: version + 1 }

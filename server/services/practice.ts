@@ -4,6 +4,7 @@ import { checkTagPattern } from '#core/identify/tag'
 import type { CommandInput } from '#shared/contracts/commands'
 import { practice } from '../db/schema'
 import type { Tx } from './journal'
+import { noteGates } from './gate-history'
 import { NotNow } from './refusals'
 import { expectVersion } from './versions'
 import type { Work } from './work'
@@ -26,9 +27,19 @@ export function practiceOf(tx: Tx): typeof practice.$inferSelect {
 
 export function setPractice(work: Work, { version, ...input }: CommandInput<'set-practice'>): void {
   const before = practiceOf(work.tx)
-  expectVersion(work, before, version, before.version, ['name', 'school', 'numbering', 'zone', 'currency'])
+  expectVersion(work, before, version, before.version, ['name', 'school', 'numbering', 'zone', 'currency', 'batterySchool'])
   checkTagPattern(input.numbering)
   if (!knownZone(input.zone)) throw new InputError('zone', input.zone, 'Time zone: not known here. Write it as Europe/Lisbon.')
   work.tx.update(practice).set({ ...input, version: before.version + 1 }).where(eq(practice.id, 1)).run()
   work.write('practice.set', input)
+  noteGates(work)
+}
+
+/** Says where the meter answers; no host means no meter. */
+export function setMeter(work: Work, { version, host, port }: CommandInput<'set-meter'>): void {
+  const before = practiceOf(work.tx)
+  expectVersion(work, { host: before.meterHost, port: before.meterPort }, version, before.version, ['host', 'port'])
+  if (host && port === null) throw new InputError('port', port, 'Port: a number, mostly 5025.')
+  work.tx.update(practice).set({ meterHost: host, meterPort: host ? port : null, version: before.version + 1 }).where(eq(practice.id, 1)).run()
+  work.write('meter.set', { host, port: host ? port : null })
 }

@@ -6,8 +6,9 @@ import type { HistoryLine, MachineSheet, MachineSummary, ModelView, Passport, Wa
 import { isOpen, isStrikeable, sentenceOf } from '#shared/journal/kinds'
 import { claims, journal, machines, models, partNeeds } from '../db/schema'
 import type { Tx } from './journal'
-import { type MachineFile, assess, expectedRailsOf, loadMachine, loadMachines, offStateOf } from './machine-file'
+import { type MachineFile, assess, expectedRailsOf, loadMachine, loadMachines } from './machine-file'
 import { lookOf } from './sheet-look'
+import { powerOf } from './sheet-power'
 import { practiceOf } from './practice'
 import { NotFound } from './refusals'
 import { findMachines } from './search'
@@ -51,9 +52,9 @@ const datingOf = (file: MachineFile) => (file.dateCodes.length ? dateMachine({ c
 export function machineSheet(tx: Tx, now: Date, tag: string): MachineSheet {
   const machine = machineByTag(tx, tag)
   const file = loadMachine(tx, machine)
-  const { gate, hazards, inForce, rails, run, moves, harm, signOff, state } = assess(file, now)
+  const assessment = assess(file, now)
+  const { hazards, rails, run, moves, harm, signOff, state } = assessment
   const { version, name, maker, nickname, serial, variant, weightKg, place, acquired, fromWhom, owner, lastPowered, lastPoweredBy, lastPoweredWhat } = machine
-  const { power } = file
   return {
     tag, uid: machine.uid, stage: machine.stage, onBench: machine.onBench, life: machine.life, bookedInAt: machine.bookedInAt, daysHere: state.daysHere,
     identity: { version, name, maker, nickname, serial, variant, weightKg, place, acquired, fromWhom, owner, lastPowered, lastPoweredBy, lastPoweredWhat },
@@ -71,12 +72,7 @@ export function machineSheet(tx: Tx, now: Date, tag: string): MachineSheet {
       return { ...hazard, version: settled?.version ?? 0, by: settled?.byWhom ?? '', at: settled?.at ?? '' }
     }),
     ...lookOf(tx, file),
-    power: {
-      version: power.version, facts: { ...power.facts, rails: state.facts.rails }, inspectedBy: power.inspectedBy,
-      offState: offStateOf(file).map(({ rail, nominalV, last }) => ({ rail, nominalV, last: last && { ohm: last.reading.ohm, reversedOhm: last.reading.reversedOhm, loadAttached: last.reading.loadAttached, at: last.at, verdict: last.verdict, findings: last.findings } })),
-      school: file.school, ownSchool: power.school, gate, inForce,
-      overrule: power.overruleVerdict && { verdict: power.overruleVerdict, reason: power.overruleReason, by: power.overruledBy },
-    },
+    ...powerOf(tx, file, now, assessment),
     cleanings: file.cleanings.map(({ id, what, withWhat, byWhom, at }) => ({ id, what, withWhat, byWhom, at })),
     waits: waitsOf(file, now),
     faults: file.faults.map(({ id, version, symptom, firstSeen, stopsMachine, open, observations, repairs }) => ({
@@ -86,7 +82,6 @@ export function machineSheet(tx: Tx, now: Date, tag: string): MachineSheet {
     })),
     parts: file.partNeeds.map(({ id, version, name, quantity, stopsStart, outcome }) => ({ id, version, name, quantity, stopsStart, outcome })),
     expectedRails: expectedRailsOf(file),
-    readings: file.readings.map(({ id, rail, valueV, load, at }) => ({ id, rail, valueV, load, at })),
     rails,
     signOff: { ...signOff, standing: file.signOff ? { statement: file.signOff.statement, by: file.signOff.byWhom, at: file.signOff.at } : null },
     questions: file.questions.map(({ id, question, answer, settledAt }) => ({ id, question, answer, settled: settledAt !== null })),

@@ -5,9 +5,12 @@ import { presences } from '#core/condition/grades'
 import { type Path, paths } from '#core/condition/triage'
 import { readDateCode } from '#core/identify/date-code'
 import { lives, stages } from '#core/planning/stages'
+import { replacementNames } from '#core/power/battery'
 import { loads } from '#core/power/rails'
 import { gateVerdicts } from '#core/safety/gate'
+import { type Skill, skillNames } from '#core/safety/skills'
 import { id, instant, meterReading, oneOf, optionalQuantity, optionalText, quantity, roughDay, text, version } from './fields'
+import { BatteryTyped, ConfigurationTyped, InletTyped, ReplacementTyped, StartTyped, SupplyTyped, TemperatureTyped, WarmLog, WarmTyped, configurationHolds } from './power'
 import { ConsentShape, CorrosionInputs, ExpectedRail, HazardShape, MarkShape, PowerFactsShape, ScaleShape, SchoolShape, SignificanceShape } from './shapes'
 import { acquisitions, checkOutcomes, claimVerdicts, notOurs, partOutcomes, roles } from './vocabulary'
 
@@ -83,6 +86,7 @@ const Model = {
   assemblies: z.array(text('Assembly', 60)).max(60, 'Sixty at most.'),
   knownFaults: z.array(text('Known fault', 300)).max(60, 'Sixty at most.'),
   rails: z.array(ExpectedRail).max(20, 'Rails: twenty at most.'),
+  inlet: InletTyped.nullable().default(null),
   weightKg: optionalQuantity('kg', 'Weight', { above: 0, upTo: 2000 }),
   madeFrom: optionalQuantity('', 'Made from', { above: 1900, upTo: 2100 }), madeTo: optionalQuantity('', 'Made to', { above: 1900, upTo: 2100 }),
 }
@@ -142,6 +146,15 @@ export const machineCommands = {
   'assess-power': z.object({ version, facts: PowerFactsShape.omit({ rails: true }), inspectedBy: optionalText('Inspected by', 80) }),
   'choose-school': z.object({ school: SchoolShape.nullable() }),
   'settle-hazard': z.object({ kind: HazardShape.shape.kind, version, state: HazardShape.shape.state, evidence: text('Evidence', 500) }),
+  'set-configuration': z.object({ version, ...ConfigurationTyped }).superRefine(configurationHolds),
+  'record-battery': z.object(BatteryTyped),
+  'change-battery': z.object({ batteryId: id, version, ...BatteryTyped, replacement: ReplacementTyped.nullable().default(null) }),
+  'expect-inlet': z.object({ inlet: InletTyped.nullable() }),
+  'assign-supply': z.object({ supplyId: id.nullable() }),
+  'take-temperature': z.object(TemperatureTyped),
+  'import-temperatures': z.object({ ...WarmTyped, samples: WarmLog }),
+  'begin-start': z.object(StartTyped),
+  'end-start': z.object({}),
   'overrule-gate': z.object({ verdict: oneOf(gateVerdicts, 'Verdict'), reason: text('Reason', 500).min(10, 'Reason: say in a sentence why.') }),
   'withdraw-overrule': z.object({}),
 
@@ -173,6 +186,7 @@ export const machineCommands = {
   'strike-entry': z.object({ entryId: id, reason: text('Reason', 300) }),
 } as const
 
+const SupplyRow = { name: text('Name on its tag', 60), place: optionalText('Where it lies', 120), label: SupplyTyped }
 const password = z.string({ error: 'Password: type one.' }).min(10, 'Password: at least ten characters.').max(200, 'Password: at most 200 characters.')
 const signInName = text('Sign-in name', 40).regex(/^[a-z0-9._-]+$/, 'Sign-in name: small letters, digits, dot, hyphen.')
 
@@ -181,8 +195,12 @@ export const collectionCommands = {
   'book-in-lot': z.object({ machines: z.array(BookIn).min(1, 'No machine to book in.').max(200, 'Two hundred machines at a time.') }),
   'add-model': z.object(Model).superRefine(madeInOrder),
   'change-model': z.object({ modelId: id, version, ...Model }).superRefine(madeInOrder),
-  'set-practice': z.object({ version, name: text('Name of the collection', 120), school: SchoolShape, numbering: text('Numbering', 40), zone: text('Time zone', 60), currency: z.string().trim().toUpperCase().regex(/^[A-Z]{3}$/, 'Currency: three letters, such as EUR.').default('EUR') }),
+  'set-practice': z.object({ version, name: text('Name of the collection', 120), school: SchoolShape, numbering: text('Numbering', 40), zone: text('Time zone', 60), currency: z.string().trim().toUpperCase().regex(/^[A-Z]{3}$/, 'Currency: three letters, such as EUR.').default('EUR'), batterySchool: oneOf(replacementNames as ['none', ...typeof replacementNames], 'Lost battery').default('remote-holder') }),
+  'set-meter': z.object({ version, host: optionalText('Host', 200).refine(host => /^[A-Za-z0-9.:_-]*$/.test(host), 'Host: a name or an address, such as 192.0.2.20, or nothing for no meter.'), port: optionalQuantity('', 'Port', { above: 0, upTo: 65535 }) }),
+  'add-supply': z.object(SupplyRow),
+  'change-supply': z.object({ supplyId: id, version, ...SupplyRow, active: z.boolean() }),
   'add-person': z.object({ name: text('Name', 80), signInName, password, role: oneOf(roles, 'Role') }),
+  'grant-skills': z.object({ personId: id, version, skills: z.array(oneOf(skillNames as [Skill, ...Skill[]], 'Skill')).max(20) }),
   'set-password': z.object({ personId: id, password }),
   'change-person': z.object({ personId: id, version, name: text('Name', 80), role: oneOf(roles, 'Role'), active: z.boolean() }),
 } as const

@@ -8,6 +8,7 @@ import { loads, railVerdicts } from '#core/power/rails'
 import { gateVerdicts } from '#core/safety/gate'
 import { type HazardKind, hazardKindNames, hazardStates } from '#core/safety/hazards'
 import { type PowerFactName, powerFactNames, powerFacts, schools } from '#core/safety/power-facts'
+import { type Skill, skillNames } from '#core/safety/skills'
 import { type WorkAsked, worksAsked } from '#core/stewardship/consent'
 import { oneOf, text } from './fields'
 
@@ -19,6 +20,8 @@ export const ExpectedRail = z.object({
   name: text('Rail', 30),
   nominalV: z.number({ error: 'Type the nominal voltage, such as 5 or -12.' }),
   tolerancePct: z.number().positive().max(50).optional(),
+  /** Test point or pin at which it is measured. */
+  point: z.string().trim().max(80, 'Test point: at most 80 characters, please.').optional(),
 })
 export type ExpectedRail = z.output<typeof ExpectedRail>
 
@@ -79,9 +82,10 @@ export const HazardShape = z.object({ kind: oneOf(hazardKindNames as [HazardKind
 
 export const SchoolShape = oneOf(schools, 'School')
 
+export const SkillShape = z.enum(skillNames as [Skill, ...Skill[]])
 export const GateShape = z.object({
   verdict: z.enum(gateVerdicts),
   school: SchoolShape,
   findings: z.array(Finding),
-  toOpen: z.array(z.object({ code: z.string(), do: z.string(), who: z.string() })),
+  toOpen: z.array(z.object({ code: z.string(), do: z.string(), who: z.string(), skill: SkillShape.optional() })),
 })

@@ -6,11 +6,14 @@ import { type Path, paths } from '#core/condition/triage'
 import { type WorkAsked, worksAsked } from '#core/stewardship/consent'
 import { lives, stages } from '#core/planning/stages'
 import { offVerdicts } from '#core/power/off-state'
+import { replacementNames } from '#core/power/battery'
 import { loads, railVerdicts } from '#core/power/rails'
+import type { Inlet } from '#core/power/supply-match'
 import { gateVerdicts } from '#core/safety/gate'
 import type { Letter } from '#core/stewardship/letter'
 import type { CommandName } from './commands'
-import { CorrosionInputs, DatingShape, ExpectedRail, Finding, GateShape, HazardShape, JudgedRail, MarkShape, OpeningStepShape, PowerFactsShape, ScaleShape, SchoolShape, SignificanceShape, TriageShape } from './shapes'
+import { BatteryView, ConfigurationShape, StartView, SupplyView, TemperatureView } from './power'
+import { CorrosionInputs, DatingShape, ExpectedRail, Finding, GateShape, HazardShape, JudgedRail, MarkShape, OpeningStepShape, PowerFactsShape, ScaleShape, SchoolShape, SignificanceShape, SkillShape, TriageShape } from './shapes'
 import { acquisitions, checkOutcomes, claimVerdicts, partOutcomes, roles } from './vocabulary'
 
 /** What the server answers with. */
@@ -19,19 +22,21 @@ const id = z.number()
 const s = z.string()
 const b = z.boolean()
 
-export const Practice = z.object({ version: z.number(), name: s, school: SchoolShape, numbering: s, zone: s, currency: s })
-export const PersonView = z.object({ id, version: z.number(), name: s, signInName: s, role: z.enum(roles), active: b })
+export const Practice = z.object({ version: z.number(), name: s, school: SchoolShape, numbering: s, zone: s, currency: s, batterySchool: z.enum(replacementNames as ['none', ...typeof replacementNames]), meterHost: s, meterPort: z.number().nullable() })
+export const PersonView = z.object({ id, version: z.number(), name: s, signInName: s, role: z.enum(roles), active: b, skills: z.array(SkillShape) })
 
 export const SessionView = z.object({
   person: z.object({ id, name: s, role: z.enum(roles), may: z.array(s as unknown as z.ZodType<CommandName>) }).nullable(),
   needsFirstStart: b,
   collection: z.object({ name: s, zone: s }).nullable(),
+  /** Everybody who may sign in, and what they have been granted; empty before one has signed in. */
+  crew: z.array(z.object({ id, name: s, role: z.enum(roles), skills: z.array(SkillShape) })),
   /** The made-up people of the demo, on its sign-in page; nowhere else. */
   demoSignIns: z.array(z.object({ name: s, signInName: s, password: s, role: z.enum(roles) })),
 })
 
 export const WaitView = z.object({ id, what: s, startedAt: s, until: s, over: b })
-export const NextMoveView = z.object({ code: s, says: s, why: s, who: s, stage: z.enum(stages) })
+export const NextMoveView = z.object({ code: s, says: s, why: s, who: s, skill: SkillShape.optional(), stage: z.enum(stages) })
 const StageView = z.object({ stage: z.enum(stages), title: s, done: z.number(), of: z.number(), share: z.number(), steps: z.array(z.object({ says: s, done: b })) })
 
 /** One machine as lists show it. */
@@ -79,12 +84,21 @@ export const MachineSheet = z.object({
   assemblies: z.array(z.object({ id, version: z.number(), name: s, presence: z.enum(presences), grade: z.number().nullable(), note: s })),
   damages: z.array(z.object({ id, version: z.number(), assemblyId: z.number().nullable(), photographId: z.number().nullable(), mark: MarkShape.nullable(), assembly: s, kind: z.enum(Object.keys(damageKinds) as [keyof typeof damageKinds]), where: s, extent: s, severity: z.enum(severities) })),
   power: z.object({
-    version: z.number(), facts: PowerFactsShape, inspectedBy: s,
+    /** The facts that count, and of them what people entered; the others were measured or recorded. */
+    version: z.number(), facts: PowerFactsShape, entered: PowerFactsShape, inspectedBy: s,
     school: SchoolShape, ownSchool: SchoolShape.nullable(),
     /** The newest measurement of every expected rail with the power off. */
     offState: z.array(z.object({ rail: s, nominalV: z.number(), last: z.object({ ohm: z.number().nullable(), reversedOhm: z.number().nullable().optional(), loadAttached: b, at: s, verdict: z.enum(offVerdicts), findings: z.array(Finding) }).nullable() })),
     gate: GateShape, inForce: z.enum(gateVerdicts),
     overrule: z.object({ verdict: z.enum(gateVerdicts), reason: s, by: s }).nullable(),
+    /** Every change of the verdict that held, newest first. */
+    history: z.array(z.object({ at: s, by: s, verdict: z.enum(gateVerdicts), why: s })),
+    configuration: ConfigurationShape,
+    batteries: z.array(BatteryView), batterySchool: z.enum(replacementNames as ['none', ...typeof replacementNames]),
+    inlet: z.custom<Inlet>().nullable(), supplyId: z.number().nullable(), supplies: z.array(SupplyView),
+    /** Seen to before a start. */
+    startChecks: z.array(z.object({ code: s, do: s, why: s, known: b.nullable() })), takesMains: b, firstLimitA: z.number().nullable(),
+    starts: z.array(StartView), temperatures: z.array(TemperatureView),
   }),
   hazards: z.array(HazardShape.extend({ version: z.number(), by: s, at: s })),
   photographs: z.array(PhotographView),
@@ -114,7 +128,9 @@ export const MachineSheet = z.object({
   })),
   parts: z.array(z.object({ id, version: z.number(), name: s, quantity: z.number(), stopsStart: b, outcome: z.enum(partOutcomes) })),
   expectedRails: z.array(ExpectedRail),
-  readings: z.array(z.object({ id, rail: s, valueV: z.number(), load: z.enum(loads), at: s })),
+  /** Every reading there is; those of another configuration say nothing of this one. */
+  readings: z.array(z.object({ id, rail: s, valueV: z.number(), load: z.enum(loads), at: s, configuration: s, here: b })),
+  drifts: z.array(Finding),
   rails: z.object({ rails: z.array(JudgedRail), verdict: z.enum(railVerdicts), findings: z.array(Finding) }).nullable(),
   signOff: z.object({ allowed: b, findings: z.array(Finding), standing: z.object({ statement: s, by: s, at: s }).nullable() }),
   questions: z.array(z.object({ id, question: s, answer: s, settled: b })),
@@ -126,7 +142,7 @@ export const MachineSheet = z.object({
 })
 
 export const ModelView = z.object({
-  id, version: z.number(), maker: s, name: s, about: s, variants: z.array(s), usualKit: z.array(s), assemblies: z.array(s), knownFaults: z.array(s), rails: z.array(ExpectedRail),
+  id, version: z.number(), maker: s, name: s, about: s, variants: z.array(s), usualKit: z.array(s), assemblies: z.array(s), knownFaults: z.array(s), rails: z.array(ExpectedRail), inlet: z.custom<Inlet>().nullable(),
   weightKg: z.number().nullable(), madeFrom: z.number().nullable(), madeTo: z.number().nullable(),
   machines: z.array(z.object({ tag: s, nickname: s, variant: s, gate: z.enum(gateVerdicts), batteryLeaked: b, faults: z.array(z.object({ symptom: s, open: b })), openingSteps: z.number() })),
 })

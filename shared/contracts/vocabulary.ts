@@ -20,3 +20,7 @@ export const checkOutcomeNames: Record<CheckOutcome, string> = { nothing: 'Nothi
 export const partOutcomes = ['wanted', 'fitted', 'not-needed'] as const
 export type PartOutcome = (typeof partOutcomes)[number]
 export const partOutcomeNames: Record<PartOutcome, string> = { 'wanted': 'Wanted', 'fitted': 'Found and fitted', 'not-needed': 'No longer needed' }
+
+export const startOutcomes = ['all-read', 'some-read', 'called-off', 'broken-off'] as const
+export type StartOutcome = (typeof startOutcomes)[number]
+export const startOutcomeNames: Record<StartOutcome, string> = { 'all-read': 'Every rail was read', 'some-read': 'Ended before every rail was read', 'called-off': 'Called off', 'broken-off': 'Broken off' }

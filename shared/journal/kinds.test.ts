@@ -37,6 +37,15 @@ const examples: { [K in JournalKind]: [JournalData<K>, string] } = {
   'power.assessed': [{ changes: [{ fact: 'battery', to: 'out' }, { fact: 'fan', to: null }], inspected: true }, 'Inspected for power. Battery: out, nothing left behind; Fan: not looked at.'],
   'school.chosen': [{ school: 'baseline-first' }, 'For this machine: baseline first.'],
   'hazard.settled': [{ kind: 'smoke', state: 'dealt-with', evidence: 'Filter capacitor replaced' }, 'Hazard, smoke reported: dealt with. Filter capacitor replaced.'],
+  'gate.changed': [{ from: 'keep-off', to: 'guarded-start', why: 'The rails have not been read yet.' }, 'The gate went from Keep off to Guarded start: The rails have not been read yet.'],
+  'configuration.set': [{ configuration: { kind: 'partly', out: ['Drive A', 'Drive B'] } }, 'What is connected: Some of it out; out: Drive A, Drive B.'],
+  'battery.recorded': [{ where: 'IC3', chemistry: 'nickel-cadmium', state: 'leaking', fitted: true }, 'Battery at IC3, nickel-cadmium: leaking, still in.'],
+  'battery.replaced': [{ where: 'IC3', how: 'diode-cell', chemistry: 'lithium-coin', diode: true }, 'In place of the battery at IC3: coin cell with a blocking diode, lithium coin cell behind a diode.'],
+  'inlet.expected': [{ says: '9 V DC, centre negative, 1 A' }, 'Its inlet wants 9 V DC, centre negative, 1 A.'],
+  'supply.assigned': [{ name: 'S-03', says: '9 V DC' }, 'Runs from supply S-03: 9 V DC.'],
+  'temperature.taken': [{ part: 'heat-sink', where: '7805', celsius: 62.25, readings: 1, says: 'Usual' }, 'Heat sink of a regulator (7805): 62.3 °C. Usual.'],
+  'start.begun': [{ atProbe: 'Rua', atSwitch: 'Teodor', configuration: 'Whole' }, 'Start begun: Whole. At the probe Rua, at the switch Teodor.'],
+  'start.ended': [{ outcome: 'called-off', why: '+5 V is missing', onSeconds: 6.4, rails: 1 }, 'Start ended after 6 s: called off, 1 rail kept. +5 V is missing.'],
   'gate.overruled': [{ computed: 'keep-off', verdict: 'guarded-start', reason: 'Supply alone, board out' }, 'Gate overruled from Keep off to Guarded start: Supply alone, board out.'],
   'gate.overrule-ended': [{ why: 'the facts have changed' }, 'Overrule of the gate ended: the facts have changed.'],
   'cleaning.done': [{ what: 'the case', withWhat: 'soapy water', byWhom: 'Hanneke' }, 'Cleaned the case with soapy water.'],
@@ -62,6 +71,10 @@ const examples: { [K in JournalKind]: [JournalData<K>, string] } = {
   'practice.set': [{ name: 'Skerrow Head', school: 'caps-first', numbering: 'SH-{n}', zone: 'UTC' }, 'Practice of Skerrow Head: caps first, numbering SH-{n}, zone UTC.'],
   'person.added': [{ name: 'Rua', role: 'volunteer' }, 'Rua added as volunteer.'],
   'person.password-set': [{ name: 'Rua' }, 'Rua was given a new password.'],
+  'person.skilled': [{ name: 'Rua', skills: ['mains', 'lifting'] }, 'Rua may: mains, lifting.'],
+  'meter.set': [{ host: '192.0.2.20', port: 5025 }, 'The meter answers at 192.0.2.20, port 5025.'],
+  'supply.added': [{ name: 'S-03', says: '9 V DC' }, 'Supply S-03: 9 V DC.'],
+  'supply.changed': [{ name: 'S-03', says: '9 V DC', active: false }, 'Supply S-03 is gone.'],
   'person.changed': [{ name: 'Rua', role: 'volunteer', active: false }, 'Rua is no longer active.'],
 }
 
@@ -73,7 +86,7 @@ describe('every kind of entry', () => {
   it('that names a donor, an owner, a claimant, a person or trust stays off the passport', () => {
     expect(Object.keys(journalKinds).filter(kind => !isOpen(kind)).sort()).toEqual([
       'claim.judged', 'claim.recorded', 'consent.recorded', 'entry.struck', 'gate.overrule-ended', 'gate.overruled', 'identity.corrected', 'last-powered.recorded',
-      'machine.appraised', 'model.added', 'model.changed', 'money.spent', 'owner.written-to', 'passport.switched', 'path.chosen', 'person.added', 'person.changed', 'person.password-set', 'practice.set', 'provenance.recorded',
+      'machine.appraised', 'meter.set', 'model.added', 'model.changed', 'money.spent', 'owner.written-to', 'passport.switched', 'path.chosen', 'person.added', 'person.changed', 'person.password-set', 'person.skilled', 'practice.set', 'provenance.recorded', 'start.begun', 'supply.added', 'supply.changed',
     ])
     // Who cleaned is kept, and not told.
     expect(sentenceOf('cleaning.done', examples['cleaning.done'][0])).not.toContain('Hanneke')

@@ -4,13 +4,18 @@ import { grades, presenceNames } from '#core/condition/grades'
 import { type InterventionKind, type InterventionState, interventionKinds, interventionStateNames } from '#core/condition/interventions'
 import { type Path, paths } from '#core/condition/triage'
 import { lifeNames, stageNames } from '#core/planning/stages'
+import { type BatteryState, type Chemistry, type Replacement, batteryStateNames, chemistries, replacements } from '#core/power/battery'
 import { type OffVerdict, offVerdictWords } from '#core/power/off-state'
 import { type RailVerdict, loadWords, railVerdictWords, volts } from '#core/power/rails'
+import { type WarmPart, warmParts } from '#core/power/temperature'
+import { configurationWords } from '#core/safety/configuration'
 import { gateWords } from '#core/safety/gate'
 import { type HazardKind, type HazardState, hazardKinds, hazardStateNames } from '#core/safety/hazards'
 import { type PowerFactName, factValue, powerFacts, schoolNames } from '#core/safety/power-facts'
+import { type Skill, skills } from '#core/safety/skills'
 import { type WorkAsked, money, worksAsked } from '#core/stewardship/consent'
-import { type Acquisition, type CheckOutcome, type ClaimVerdict, type PartOutcome, type Role, acquisitionNames, checkOutcomeNames, claimVerdictNames, partOutcomeNames, roleNames } from '../contracts/vocabulary'
+import { ConfigurationShape } from '../contracts/power'
+import { type Acquisition, type CheckOutcome, type ClaimVerdict, type PartOutcome, type Role, type StartOutcome, acquisitionNames, checkOutcomeNames, claimVerdictNames, partOutcomeNames, roleNames, startOutcomeNames } from '../contracts/vocabulary'
 
 /**
  * Every kind of entry in the history, and the one sentence it reads as: on screen, in print, in exports.
@@ -66,6 +71,15 @@ export const journalKinds = {
   'power.assessed': kind(z.object({ changes: z.array(z.object({ fact: word<PowerFactName>(), to: s.nullable() })), inspected: b }), d => `${d.inspected ? 'Inspected for power' : 'Facts for power noted'}. ${d.changes.map(c => `${powerFacts[c.fact].title}: ${factValue(c.fact, c.to ?? undefined)?.label.toLowerCase() ?? 'not looked at'}`).join('; ')}${d.changes.length ? '.' : 'Nothing changed.'}`),
   'school.chosen': kind(z.object({ school: word<keyof typeof schoolNames>().nullable() }), d => (d.school ? `For this machine: ${schoolNames[d.school].title.toLowerCase()}.` : 'For this machine: the school of the collection.')),
   'hazard.settled': kind(z.object({ kind: word<HazardKind>(), state: word<HazardState>(), evidence: s }), d => `Hazard, ${hazardKinds[d.kind].title.toLowerCase()}: ${hazardStateNames[d.state].toLowerCase()}. ${ending(d.evidence)}`),
+  'gate.changed': kind(z.object({ from: word<keyof typeof gateWords>(), to: word<keyof typeof gateWords>(), why: s }), d => `The gate went from ${gateWords[d.from].title} to ${gateWords[d.to].title}${d.why && `: ${ending(d.why)}`}`),
+  'configuration.set': kind(z.object({ configuration: ConfigurationShape }), d => `What is connected: ${ending(configurationWords(d.configuration))}`),
+  'battery.recorded': kind(z.object({ where: s, chemistry: word<Chemistry>(), state: word<BatteryState>(), fitted: b }), d => `Battery at ${d.where}, ${chemistries[d.chemistry].title.toLowerCase()}: ${batteryStateNames[d.state].toLowerCase()}, ${d.fitted ? 'still in' : 'out'}.`),
+  'battery.replaced': kind(z.object({ where: s, how: word<Replacement>(), chemistry: word<Chemistry>(), diode: b }), d => `In place of the battery at ${d.where}: ${replacements[d.how].title.toLowerCase()}${d.how === 'none' ? '' : `, ${chemistries[d.chemistry].title.toLowerCase()}${d.diode ? ' behind a diode' : ''}`}.`),
+  'inlet.expected': kind(z.object({ says: s }), d => `Its inlet wants ${ending(d.says)}`),
+  'supply.assigned': kind(z.object({ name: s, says: s }), d => (d.name ? `Runs from supply ${d.name}: ${ending(d.says)}` : 'Runs from no supply of the collection.')),
+  'temperature.taken': kind(z.object({ part: word<WarmPart>(), where: s, celsius: n, readings: n, says: s }), d => `${warmParts[d.part].title}${d.where && ` (${d.where})`}: ${d.readings > 1 ? `${d.readings} readings, up to ` : ''}${d.celsius.toFixed(1)} °C. ${ending(d.says)}`, observed),
+  'start.begun': kind(z.object({ atProbe: s, atSwitch: s, configuration: s }), d => `Start begun: ${ending(d.configuration)} At the probe ${d.atProbe}, at the switch ${d.atSwitch}.`, closed),
+  'start.ended': kind(z.object({ outcome: word<StartOutcome>(), why: s, onSeconds: n, rails: n }), d => `Start ended after ${Math.round(d.onSeconds)} s: ${startOutcomeNames[d.outcome].toLowerCase()}, ${d.rails} ${d.rails === 1 ? 'rail' : 'rails'} kept.${d.why && ` ${ending(d.why)}`}`),
   'gate.overruled': kind(z.object({ computed: word<keyof typeof gateWords>(), verdict: word<keyof typeof gateWords>(), reason: s }), d => `Gate overruled from ${gateWords[d.computed].title} to ${gateWords[d.verdict].title}: ${ending(d.reason)}`, closed),
   'gate.overrule-ended': kind(z.object({ why: s }), d => `Overrule of the gate ended: ${ending(d.why)}`, closed),
 
@@ -97,6 +111,10 @@ export const journalKinds = {
   'model.changed': kind(z.object({ maker: s, name: s }), d => `Model changed: ${d.name} by ${d.maker}.`, closed),
   'person.added': kind(z.object({ name: s, role: word<Role>() }), d => `${d.name} added as ${roleNames[d.role].toLowerCase()}.`, closed),
   'person.password-set': kind(z.object({ name: s }), d => `${d.name} was given a new password.`, closed),
+  'person.skilled': kind(z.object({ name: s, skills: z.array(word<Skill>()) }), d => `${d.name} may: ${d.skills.map(k => skills[k].title.toLowerCase()).join(', ') || 'nothing that takes a skill'}.`, closed),
+  'meter.set': kind(z.object({ host: s, port: n.nullable() }), d => (d.host ? `The meter answers at ${d.host}, port ${d.port}.` : 'No meter any more.'), closed),
+  'supply.added': kind(z.object({ name: s, says: s }), d => `Supply ${d.name}: ${ending(d.says)}`, closed),
+  'supply.changed': kind(z.object({ name: s, says: s, active: b }), d => `Supply ${d.name} ${d.active ? `now reads: ${ending(d.says)}` : 'is gone.'}`, closed),
   'person.changed': kind(z.object({ name: s, role: word<Role>(), active: b }), d => `${d.name} is ${d.active ? roleNames[d.role].toLowerCase() : 'no longer active'}.`, closed),
 } as const
 

@@ -6,9 +6,9 @@ import { type CommandRequest, type MachineCommandName, commands } from '#shared/
 import type { LiveChange } from '#shared/contracts/views'
 import { type Db, openDatabase } from '../../server/db/connection'
 import { performOnCollection, performOnMachine } from '../../server/services/commands'
-import { type PersonRow, firstStart } from '../../server/services/people'
+import { type PersonRow, findPerson, firstStart, grantSkills } from '../../server/services/people'
 import { machineSheet } from '../../server/services/queries'
-import type { Bench } from '../../server/services/work'
+import { type Bench, carryOut } from '../../server/services/work'
 
 /** A bench on a real database file for each test: its first coordinator, its clock, and what was announced. */
 export function serverBench() {
@@ -26,7 +26,10 @@ export function serverBench() {
     on.now = new Date('2026-03-03T19:00:00Z')
     on.heard = []
     on.bench = { db: on.db, now: () => on.now, announce: change => void on.heard.push(change) }
-    on.ilka = firstStart(on.bench, { collection: 'Skerrow Head', name: 'Ilka Brandvold', signInName: 'ilka', passwordHash: '$scrypt$a-hash-of-some-length' })
+    const { id } = firstStart(on.bench, { collection: 'Skerrow Head', name: 'Ilka Brandvold', signInName: 'ilka', passwordHash: '$scrypt$a-hash-of-some-length' })
+    carryOut(on.bench, { id, name: 'Ilka Brandvold' }, work => grantSkills(work, { personId: id, version: 1, skills: ['mains', 'picture-tube', 'lifting'] }))
+    on.ilka = findPerson(on.db, id)!
+    on.heard = []
   })
   afterEach(() => {
     on.db.$client.close()

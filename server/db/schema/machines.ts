@@ -2,6 +2,8 @@ import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core
 import type { DamageKind, Severity } from '#core/condition/damage'
 import type { Mark } from '#core/condition/marks'
 import type { Presence } from '#core/condition/grades'
+import type { Inlet } from '#core/power/supply-match'
+import type { Configuration } from '#core/safety/configuration'
 import type { Life, Stage } from '#core/planning/stages'
 import type { Load } from '#core/power/rails'
 import type { GateVerdict } from '#core/safety/gate'
@@ -37,6 +39,8 @@ export const machines = sqliteTable('machines', {
   onBench: flag('on_bench').default(true),
   /** Rails to expect where they differ from the model's, or there is no model. */
   ownRails: text('own_rails', { mode: 'json' }).$type<ExpectedRail[]>(),
+  /** What its inlet wants, where it differs from the model's, or there is no model. */
+  ownInlet: text('own_inlet', { mode: 'json' }).$type<Inlet>(),
   life: text('life').$type<Life>(),
   passportToken: text('passport_token').unique(),
   passportOn: flag('passport_on').default(false),
@@ -53,6 +57,10 @@ export const powerAssessments = sqliteTable('power_assessments', {
   batteryHasLeaked: flag('battery_has_leaked').default(false),
   /** The school for this machine; empty for the collection's. */
   school: text('school').$type<School>(),
+  /** What of it is connected just now. */
+  configuration: text('configuration', { mode: 'json' }).$type<Configuration>().notNull().default({ kind: 'whole', out: [] }),
+  /** The external supply that it runs from; a plain number, for supplies belong to the collection. */
+  supplyId: integer('supply_id'),
   overruleVerdict: text('overrule_verdict').$type<GateVerdict>(),
   overruleReason: words('overrule_reason'),
   overruledBy: words('overruled_by'),
@@ -111,7 +119,7 @@ export const partNeeds = sqliteTable('part_needs', {
   wantedAt: text('wanted_at').notNull(),
 }, t => [index('part_needs_machine').on(t.machineId)])
 
-export const readings = sqliteTable('readings', { id: key(), machineId: machineId(), rail: text('rail').notNull(), valueV: real('value_v').notNull(), load: text('load').$type<Load>().notNull(), at: text('at').notNull(), struckBy: struckBy() }, t => [index('readings_machine').on(t.machineId)])
+export const readings = sqliteTable('readings', { id: key(), machineId: machineId(), rail: text('rail').notNull(), valueV: real('value_v').notNull(), load: text('load').$type<Load>().notNull(), /** What was connected, as `keyOf` files it. */ configuration: text('configuration').notNull().default('whole'), at: text('at').notNull(), struckBy: struckBy() }, t => [index('readings_machine').on(t.machineId)])
 
 export const signOffs = sqliteTable('sign_offs', { id: key(), machineId: machineId(), statement: text('statement').notNull(), byWhom: text('by_whom').notNull(), at: text('at').notNull(), endedAt: text('ended_at') }, t => [index('sign_offs_machine').on(t.machineId)])
 

@@ -1,4 +1,5 @@
 import { integer, real, sqliteTable, text, unique } from 'drizzle-orm/sqlite-core'
+import type { Inlet } from '#core/power/supply-match'
 import type { ExpectedRail } from '#shared/contracts/shapes'
 import { key, uid, version, words } from './columns'
 
@@ -19,5 +20,7 @@ export const models = sqliteTable('models', {
   weightKg: real('weight_kg'),
   madeFrom: integer('made_from'),
   madeTo: integer('made_to'),
+  /** What its inlet wants; nothing where it takes mains itself. */
+  inlet: text('inlet', { mode: 'json' }).$type<Inlet>(),
   rails: text('rails', { mode: 'json' }).$type<ExpectedRail[]>().notNull(),
 }, t => [unique().on(t.maker, t.name)])

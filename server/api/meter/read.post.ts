@@ -1,0 +1,8 @@
+import { MeterQuestion } from '#shared/contracts/power'
+
+/** One measurement, once the figure stands still. */
+export default defineAnswer(async (event) => {
+  await requireLeave(event, 'take-reading')
+  const { what } = await readInput(event, MeterQuestion)
+  return await useMeterDesk().read(what)
+})

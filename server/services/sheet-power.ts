@@ -1,0 +1,43 @@
+import { desc, eq, and, isNull } from 'drizzle-orm'
+import { driftOf } from '#core/power/drift'
+import { judgeTemperature } from '#core/power/temperature'
+import { toleranceFor } from '#core/power/tolerances'
+import { configurationWords, keyOf } from '#core/safety/configuration'
+import { takesMains } from '#core/safety/first-start'
+import { matchSupply } from '#core/power/supply-match'
+import type { MachineSheet } from '#shared/contracts/views'
+import { starts, temperatures } from '../db/schema'
+import { gateHistory } from './gate-history'
+import type { Tx } from './journal'
+import { type Assessment, type MachineFile, batteriesOf, expectedRailsOf, inletOf, offStateOf, startChecksOf } from './machine-file'
+import { listSupplies } from './supplies'
+
+const latestStarts = 10
+
+/** What makes a machine safe and brings it to its first start, as its sheet shows it. */
+export function powerOf(tx: Tx, file: MachineFile, now: Date, { facts, gate, inForce }: Assessment): Pick<MachineSheet, 'power' | 'readings' | 'drifts'> {
+  const { power, machine } = file
+  const inlet = inletOf(file)
+  const here = keyOf(power.configuration)
+  return {
+    power: {
+      version: power.version, facts, entered: power.facts, inspectedBy: power.inspectedBy,
+      offState: offStateOf(file).map(({ rail, nominalV, last }) => ({ rail, nominalV, last: last && { ohm: last.reading.ohm, reversedOhm: last.reading.reversedOhm, loadAttached: last.reading.loadAttached, at: last.at, verdict: last.verdict, findings: last.findings } })),
+      school: file.school, ownSchool: power.school, gate, inForce,
+      overrule: power.overruleVerdict && { verdict: power.overruleVerdict, reason: power.overruleReason, by: power.overruledBy },
+      history: gateHistory(tx, machine.id).map(({ at, by, to, why }) => ({ at, by, verdict: to, why })),
+      configuration: { kind: power.configuration.kind, out: [...power.configuration.out] },
+      batteries: batteriesOf(file, now).map(({ id, version, where, chemistry, cells, year, state, fitted, charging, replacement, findings }) => ({ id, version, where, chemistry, cells, year, state, fitted, charging, replacement, findings })),
+      batterySchool: file.batterySchool,
+      inlet, supplyId: power.supplyId, supplies: listSupplies(tx).map(({ uid: _, ...supply }) => supply),
+      startChecks: startChecksOf(file, facts), takesMains: takesMains(facts, power.configuration),
+      firstLimitA: inlet ? matchSupply({ needs: inlet, supply: { voltageV: inlet.voltageV } }).bench?.firstLimitA ?? null : null,
+      starts: tx.select().from(starts).where(eq(starts.machineId, machine.id)).orderBy(desc(starts.id)).limit(latestStarts).all()
+        .map(({ id, plan, configuration, atProbe, atSwitch, begunAt, endedAt, outcome, why, onSeconds, samples }) => ({ id, plan, configuration: configurationWords(configuration), atProbe, atSwitch, begunAt, endedAt, outcome, why, onSeconds, samples })),
+      temperatures: tx.select().from(temperatures).where(and(eq(temperatures.machineId, machine.id), isNull(temperatures.struckBy))).orderBy(desc(temperatures.id)).limit(40).all()
+        .map(({ id, part, where, samples, at, byWhom }) => ({ id, part, where, samples, at, by: byWhom, findings: judgeTemperature({ part, samples }).findings })),
+    },
+    readings: file.readings.map(({ id, rail, valueV, load, at, configuration }) => ({ id, rail, valueV, load, at, configuration, here: configuration === here })),
+    drifts: expectedRailsOf(file).flatMap(({ name, nominalV, tolerancePct }) => driftOf({ name, nominalV, tolerancePct: tolerancePct ?? toleranceFor(nominalV).tolerancePct, readings: file.readings.filter(r => r.rail === name && r.configuration === here) }) ?? []),
+  }
+}

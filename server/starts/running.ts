@@ -1,0 +1,79 @@
+import { type StartEvent, type StartRun, beginRun, onSeconds, stepStart } from '#core/power/start-ritual'
+import type { SampleKind } from '#core/power/start-watch'
+import type { StartFrame } from '#shared/contracts/power'
+import type { starts } from '../db/schema'
+
+/**
+ * Starts that are running just now. They live here and not in the database: readings come several times a second,
+ * and what counts of them is kept when the start ends. A start that the program did not outlive is ended as broken off.
+ */
+interface Running {
+  row: typeof starts.$inferSelect
+  tag: string
+  run: StartRun
+  latest: { kind: SampleKind, value: number | null } | null
+  /** Samples that were shown already. */
+  shown: number
+}
+const running = new Map<number, Running>()
+const watchers = new Map<string, Set<(frame: StartFrame) => void>>()
+
+export const runningOn = (tag: string) => [...running.values()].find(r => r.tag === tag)
+export const runningById = (startId: number) => running.get(startId)
+export const allRunning = () => [...running.values()]
+
+export function open(row: Running['row'], tag: string): Running {
+  const there = running.get(row.id)
+  if (there) return there
+  const opened = { row, tag, run: beginRun(row.plan), latest: null, shown: 0 }
+  running.set(row.id, opened)
+  return opened
+}
+
+/** Something happened at the machine, or the clock moved on; everybody who watches sees it. @throws InputError */
+export function happen(startId: number, event: StartEvent, nowMs: number): void {
+  const one = running.get(startId)
+  if (!one) return
+  const before = one.run
+  one.run = stepStart(before, event, nowMs)
+  if (event.do === 'sample') one.latest = { kind: event.kind, value: event.value }
+  if (event.do === 'probe') one.latest = null
+  if (one.run.samples.length < one.shown) one.shown = one.run.samples.length
+  tell(one, frameOf(one, nowMs))
+  one.shown = one.run.samples.length
+}
+
+/** The start is over; pages that watch it are told once more. */
+export function close(startId: number, nowMs: number): void {
+  const one = running.get(startId)
+  if (!one) return
+  running.delete(startId)
+  tell(one, { ...frameOf(one, nowMs), ended: true })
+}
+
+const tell = ({ tag }: Running, frame: StartFrame) => watchers.get(tag)?.forEach(watch => watch(frame))
+
+/** Watches the starts of one machine: the whole picture now, then whatever changes. @returns how to stop */
+export function watch(tag: string, told: (frame: StartFrame) => void, nowMs: number): () => void {
+  const others = watchers.get(tag) ?? new Set()
+  watchers.set(tag, others.add(told))
+  const one = runningOn(tag)
+  if (one) told({ ...frameOf(one, nowMs), fresh: one.run.samples, first: true })
+  return () => {
+    others.delete(told)
+    if (!others.size) watchers.delete(tag)
+  }
+}
+
+function frameOf({ row, tag, run, latest, shown }: Running, nowMs: number): StartFrame {
+  const { plan, phase, rail, meter, switchAtMs, offAtMs, judgement, called, kept, samples } = run
+  return { tag, startId: row.id, plan, atProbe: row.atProbe, atSwitch: row.atSwitch, phase, rail, meter, nowMs, switchAtMs, offAtMs, latest, judgement, called, kept, fresh: samples.slice(shown), count: samples.length, first: false, ended: false }
+}
+
+/** What a start leaves behind. */
+export function harvest(startId: number, nowMs: number) {
+  const one = running.get(startId)
+  if (!one) return { kept: {}, samples: [], seconds: 0, called: null, phase: 'ready' as const, all: false }
+  const { kept, samples, called, phase, plan } = one.run
+  return { kept, samples, called, phase, seconds: onSeconds(one.run, nowMs), all: plan.points.every(p => kept[p.rail] !== undefined) }
+}
