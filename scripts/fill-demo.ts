@@ -40,7 +40,7 @@ const hash = new Hash(new Scrypt({}))
 const [first, ...others] = people
 const coordinator = firstStart(bench, { collection: 'Skerrow Head Signal Museum', name: first.name, signInName: first.signInName, passwordHash: await hash.make(first.password) })
 for (const { password, ...person } of others) performOnCollection(bench, coordinator, 'add-person', { ...person, passwordHash: await hash.make(password) })
-performOnCollection(bench, coordinator, 'set-practice', { version: practiceOf(db).version, name: 'Skerrow Head Signal Museum', school: 'caps-first', numbering: 'SH-{year}-{n:3}', zone: 'Europe/Dublin', currency: 'EUR' })
+performOnCollection(bench, coordinator, 'set-practice', { version: practiceOf(db).version, name: 'Skerrow Head Signal Museum', school: 'caps-first', numbering: 'SH-{year}-{n:3}', zone: 'Europe/Dublin', currency: 'EUR', batterySchool: 'remote-holder' })
 const modelIds = new Map(Object.entries(models).map(([key, model]) => [key as ModelKey, (performOnCollection(bench, coordinator, 'add-model', commands['add-model'].parse(model)) as { modelId: number }).modelId]))
 
 /** All that happened, oldest first, whichever machine it happened to. */
