@@ -1,14 +1,15 @@
 import type { CommandRequest, MachineCommandName } from '#shared/contracts/commands'
 import type { Point } from '#core/condition/marks'
+import type { ScenarioName } from '../instruments/meter/simulated-machine'
 import type { ModelKey } from './models'
 import type { Who } from './people'
 import { size } from './photographs/drawing'
 import type { PictureName } from './photographs/index'
 
 /** The grammar in which the demo machines' stories are told. Names stand for rows; the filler looks up their keys. */
-type ByName = { assembly?: string, fault?: string, question?: string, part?: string, claim?: string, photograph?: string, step?: number, picture?: PictureName }
+type ByName = { assembly?: string, fault?: string, question?: string, part?: string, claim?: string, photograph?: string, step?: number, battery?: string, supply?: string, picture?: PictureName }
 type Without<T, K extends PropertyKey> = T extends unknown ? Omit<T, K> : never
-type RequestByName<N extends MachineCommandName> = Without<CommandRequest<N>, 'version' | 'assemblyId' | 'faultId' | 'questionId' | 'partId' | 'claimId' | 'waitId' | 'photographId' | 'stepId' | 'interventionId' | 'until' | 'answerBy' | 'hash' | 'name' | 'areaPct' | 'errorPct'> & Partial<Pick<CommandRequest<N>, 'name' & keyof CommandRequest<N>>> & ByName & { hours?: number }
+type RequestByName<N extends MachineCommandName> = Without<CommandRequest<N>, 'version' | 'assemblyId' | 'faultId' | 'questionId' | 'partId' | 'claimId' | 'waitId' | 'photographId' | 'stepId' | 'interventionId' | 'batteryId' | 'supplyId' | 'until' | 'answerBy' | 'hash' | 'name' | 'areaPct' | 'errorPct'> & Partial<Pick<CommandRequest<N>, 'name' & keyof CommandRequest<N>>> & ByName & { hours?: number }
 
 export interface Step { daysAgo: number, who: Who, command: MachineCommandName, input: Record<string, unknown> }
 export interface Story { model?: ModelKey, daysAgo: number, who: Who, arrives: Partial<CommandRequest<'book-in'>> & { fromWhom: string, acquired: CommandRequest<'book-in'>['acquired'] }, steps: Step[] }
@@ -47,6 +48,9 @@ export const undid = (daysAgo: number, who: Who, what: string, fixings: [count: 
 /** Rails measured to ground with the power off, no load: ohms one way and the other. */
 export const measuredOff = (daysAgo: number, who: Who, rails: Record<string, [ohm: number | string, reversedOhm: number | string]>): Step[] =>
   Object.entries(rails).map(([rail, [ohm, reversedOhm]]) => did(daysAgo, who, 'measure-off-state', { rail, ohm, reversedOhm, leadsOhm: 0.2, loadAttached: false, rising: false }))
+
+/** A start that was attended, with what the simulated machine of the scenario did. */
+export const attended = (daysAgo: number, who: Who, start: { atProbe: Who, atSwitch: Who, scenario: ScenarioName, load?: 'loaded' | 'unloaded', secondsEach?: number }): Step => ({ daysAgo, who, command: 'begin-start', input: { load: 'loaded', secondsEach: 14, ...start } })
 
 /** Moves through the stages in order, some days between each. */
 export const moved = (daysAgo: number, who: Who, stage: CommandRequest<'move-to-stage'>['stage']): Step => did(daysAgo, who, 'move-to-stage', { stage })

@@ -1,4 +1,5 @@
 /** `npm run demo`: installs and builds where needed, fills a fresh data folder with the demo collection, starts. */
+import { spawn } from 'node:child_process'
 import { existsSync, readFileSync } from 'node:fs'
 import { join, resolve } from 'node:path'
 import { answering, built, endTogether, installed, must, portFree, root, serve } from './lib/setup.mjs'
@@ -14,6 +15,9 @@ if (!existsSync(signIns)) {
 const host = process.env.HOST ?? '127.0.0.1'
 const port = process.env.PORT ?? 3000
 await portFree(port, host)
+const meterPort = process.env.METER_PORT ?? '5025'
+const meter = spawn(process.execPath, ['--import', 'tsx', 'instruments/meter/main.ts', '--port', meterPort], { cwd: root, stdio: ['ignore', 'inherit', 'inherit'] })
+process.on('exit', () => meter.kill())
 const child = serve(dataFolder, { port, host, stdio: ['ignore', 'ignore', 'inherit'] })
 endTogether(child)
 const address = `http://${host}:${port}`

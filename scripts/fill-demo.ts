@@ -3,9 +3,12 @@ import { writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { Readable } from 'node:stream'
 import { Hash } from '@adonisjs/hash'
+import { eq } from 'drizzle-orm'
 import { Scrypt } from '@adonisjs/hash/drivers/scrypt'
 import sharp from 'sharp'
 import { measureCorrosionNow } from '#core/condition/corrosion-area'
+import { countdownSeconds } from '#core/power/start-ritual'
+import { type ScenarioName, simulatedMachine } from '../instruments/meter/simulated-machine'
 import { commands, type MachineCommandName } from '#shared/contracts/commands'
 import type { CorrosionInputs } from '#shared/contracts/shapes'
 import { desks } from '../demo/machines/desks'
@@ -13,6 +16,7 @@ import { gannets } from '../demo/machines/gannets'
 import { small } from '../demo/machines/small'
 import { models, type ModelKey } from '../demo/models'
 import { people } from '../demo/people'
+import { supplies } from '../demo/supplies'
 import type { PictureName } from '../demo/photographs/index'
 import type { Step, Story } from '../demo/story'
 import { openDatabase } from '../server/db/connection'
@@ -22,7 +26,10 @@ import { findBySignIn, firstStart } from '../server/services/people'
 import { practiceOf } from '../server/services/practice'
 import { rememberFile } from '../server/services/photographs'
 import { machineSheet } from '../server/services/queries'
+import { openStart } from '../server/services/starts'
 import type { Bench } from '../server/services/work'
+import { close, happen, open } from '../server/starts/running'
+import { machines } from '../server/db/schema'
 import { drawPhotographs } from './lib/photographs'
 
 const folder = process.argv[2]
@@ -39,8 +46,15 @@ const photograph = drawPhotographs()
 const hash = new Hash(new Scrypt({}))
 const [first, ...others] = people
 const coordinator = firstStart(bench, { collection: 'Skerrow Head Signal Museum', name: first.name, signInName: first.signInName, passwordHash: await hash.make(first.password) })
-for (const { password, ...person } of others) performOnCollection(bench, coordinator, 'add-person', { ...person, passwordHash: await hash.make(password) })
+for (const { password, skills: _, ...person } of others) performOnCollection(bench, coordinator, 'add-person', { ...person, passwordHash: await hash.make(password) })
+for (const { signInName, skills } of people) {
+  const { id, version } = findBySignIn(db, signInName)!
+  if (skills.length) performOnCollection(bench, coordinator, 'grant-skills', { personId: id, version, skills: [...skills] })
+}
+for (const supply of supplies) performOnCollection(bench, coordinator, 'add-supply', commands['add-supply'].parse(supply))
 performOnCollection(bench, coordinator, 'set-practice', { version: practiceOf(db).version, name: 'Skerrow Head Signal Museum', school: 'caps-first', numbering: 'SH-{year}-{n:3}', zone: 'Europe/Dublin', currency: 'EUR', batterySchool: 'remote-holder' })
+// The stand-in of a meter, which the demo starts beside the application.
+performOnCollection(bench, coordinator, 'set-meter', { version: practiceOf(db).version, host: '127.0.0.1', port: Number(process.env.METER_PORT ?? 5025) })
 const modelIds = new Map(Object.entries(models).map(([key, model]) => [key as ModelKey, (performOnCollection(bench, coordinator, 'add-model', commands['add-model'].parse(model)) as { modelId: number }).modelId]))
 
 /** All that happened, oldest first, whichever machine it happened to. */
@@ -72,6 +86,35 @@ async function measured(hash: string, { threshold, ...samples }: CorrosionInputs
   return { areaPct, errorPct }
 }
 
+interface Attended { atProbe: string, atSwitch: string, scenario: ScenarioName, load: 'loaded' | 'unloaded', secondsEach: number }
+
+/** A start as it was attended that evening: the simulated machine is probed rail by rail, a few times a second, until all was read or it was called off. */
+function attendStart(tag: string, who: string, { atProbe, atSwitch, scenario, load, secondsEach }: Attended) {
+  const person = findBySignIn(db, who)!
+  const sheet = machineSheet(db, now, tag)
+  const checked = sheet.power.startChecks.filter(c => c.known === null).map(c => c.code)
+  performOnMachine(bench, person, tag, 'begin-start', { atProbe: findBySignIn(db, atProbe)!.id, atSwitch: findBySignIn(db, atSwitch)!.id, byMeter: true, load, currentLimitA: null, warm: null, checked })
+  const row = openStart(db, db.select().from(machines).where(eq(machines.tag, tag)).get()!.id)!
+  const running = open(row, tag)
+  const machine = simulatedMachine(row.id)
+  let ms = now.getTime()
+  happen(row.id, { do: 'meter', state: 'ready' }, ms)
+  happen(row.id, { do: 'count-down' }, ms)
+  const switchedAt = ms += countdownSeconds * 1000
+  for (const { rail, nominalV } of row.plan.points) {
+    happen(row.id, { do: 'probe', rail }, ms)
+    for (const end = ms + secondsEach * 1000; ms < end && running.run.phase !== 'off-now'; ms += 250) {
+      const seen = machine.see(scenario, { nominalV, onSeconds: (ms - switchedAt) / 1000, loaded: load === 'loaded' })
+      const ac = ms % 2000 === switchedAt % 2000
+      happen(row.id, { do: 'sample', kind: ac ? 'ac-volts' : 'dc-volts', value: Number((ac ? seen.acV : seen.dcV).toFixed(4)) }, ms)
+    }
+  }
+  happen(row.id, { do: 'is-off' }, ms)
+  now = new Date(ms)
+  performOnMachine(bench, person, tag, 'end-start', {})
+  close(row.id, ms)
+}
+
 async function takeStep(story: Story, { who, command, input }: Step) {
   const tag = tags.get(story)!
   const sheet = machineSheet(db, now, tag)
@@ -82,15 +125,18 @@ async function takeStep(story: Story, { who, command, input }: Step) {
   const claim = named(input.claim, sheet.claims, 'says')
   const shown = sheet.photographs.find(p => p.caption === input.photograph)
   const step = named(input.step, sheet.opening.steps, 'step')
+  const battery = named(input.battery, sheet.power.batteries, 'where')
+  const supply = named(input.supply, sheet.power.supplies, 'name')
+  if (command === 'begin-start') return attendStart(tag, who, input as unknown as Attended)
   // Rows that are there once a machine, or once a kind, start at version 0.
   const own = command === 'settle-hazard' ? { version: sheet.hazards.find(h => h.kind === input.kind)?.version ?? 0 } : command === 'record-consent' ? sheet.stewardship.consent ?? { version: 0 } : command === 'appraise' ? sheet.appraisal ?? { version: 0 } : undefined
   const until = typeof input.hours === 'number' ? new Date(now.getTime() + input.hours * 60 * 60 * 1000).toISOString() : undefined
   const request = {
     ...input,
-    assemblyId: assembly?.id ?? null, faultId: fault?.id, partId: part?.id, claimId: claim?.id, photographId: shown?.id, stepId: step?.id,
+    assemblyId: assembly?.id ?? null, batteryId: battery?.id, supplyId: supply?.id, faultId: fault?.id, partId: part?.id, claimId: claim?.id, photographId: shown?.id, stepId: step?.id,
     ...(input.picture ? { hash: await take(input.picture as PictureName), name: `${String(input.picture)}.jpg` } : {}),
     ...(command === 'keep-corrosion' && shown ? await measured(shown.hash, input.inputs as CorrosionInputs) : {}),
-    version: (own ?? step ?? shown ?? assembly ?? fault ?? part ?? claim ?? sheet.power).version,
+    version: (own ?? battery ?? step ?? shown ?? assembly ?? fault ?? part ?? claim ?? sheet.power).version,
     until, answerBy: until,
   }
   performOnMachine(bench, findBySignIn(db, who)!, tag, command as MachineCommandName, commands[command].parse(request) as never)

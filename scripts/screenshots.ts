@@ -33,7 +33,7 @@ try {
   await take('sign-in', '/sign-in', 'Demo: come in as')
   await visitor.signIn('ilka')
   await take('today', '/', 'Next moves')
-  await take('store', '/store', '23 machines')
+  await take('store', '/store', '24 machines')
   await take('book-in', '/book-in', 'Known model.', { first: () => visitor.fill('Model or description', 'Petrel 8S') })
   await take('job-lot', '/book-in/lot', '2 machines ready, 1 with something wrong.', { first: async () => {
     await visitor.fill('From whom, all', 'the pilot office')

@@ -1,10 +1,11 @@
 <script setup lang="ts">
+import type { SupplyView } from '#shared/contracts/power'
 import type { WantedPart } from '#shared/contracts/views'
 
 useHead({ title: 'Parts' })
 const api = useApi()
 const times = useTimes()
-const { found, trouble } = useLooked(() => api.get<{ parts: WantedPart[] }>('/api/parts'))
+const { found, trouble } = useLooked(() => api.get<{ parts: WantedPart[], supplies: SupplyView[] }>('/api/parts'))
 const parts = computed(() => found.value?.parts)
 const groups = computed(() => [
   { title: 'A start depends on them', parts: parts.value?.filter(p => p.stopsStart) ?? [] },
@@ -24,5 +25,6 @@ const groups = computed(() => [
         <tbody class="divide-y divide-line"><tr v-for="part in group.parts" :key="part.id" class="align-top"><td class="figure py-1.5 pr-3">{{ part.quantity }} ×</td><td class="py-1.5 pr-3 font-semibold">{{ part.name }}</td><td class="py-1.5 pr-3"><NuxtLink :to="{ path: `/m/${part.tag}`, query: { stage: 'mend' } }" class="inline-flex flex-wrap items-center gap-2"><TagTape :tag="part.tag" small />{{ part.machine }}</NuxtLink></td><td class="hint py-1.5">{{ times.day(part.wantedAt) }}</td></tr></tbody>
       </table>
     </OneCard>
+    <SuppliesCard v-if="found" :supplies="found.supplies" />
   </div>
 </template>

@@ -1,4 +1,5 @@
 import { defineStore } from 'pinia'
+import type { Skill } from '#core/safety/skills'
 import type { CommandName } from '#shared/contracts/commands'
 import type { SessionView } from '#shared/contracts/views'
 
@@ -15,9 +16,12 @@ export const useSession = defineStore('session', () => {
     load,
     loaded: computed(() => view.value !== undefined),
     person: computed(() => view.value?.person ?? null),
+    crew: computed(() => view.value?.crew ?? []),
     collection: computed(() => view.value?.collection ?? null),
     needsFirstStart: computed(() => view.value?.needsFirstStart ?? false),
     demoSignIns: computed(() => view.value?.demoSignIns ?? []),
+    /** Whether the one who is signed in has been granted it; what takes no skill is anybody's. */
+    has: (skill: Skill | undefined) => !skill || (view.value?.crew.find(p => p.id === view.value?.person?.id)?.skills.includes(skill) ?? false),
     may: (command: CommandName) => view.value?.person?.may.includes(command) ?? false,
     async signOut() {
       await api.send('/api/session', undefined, 'DELETE')

@@ -41,7 +41,7 @@ const rules: Rule[] = [
   m => m.gateInForce === 'guarded-start'
     ? m.gate.toOpen.filter(o => m.gate.findings.some(f => f.code === o.code && f.level === 'care')).map(o => move(o.code, o.code.startsWith('gate.rails') && o.code !== 'gate.rails.unread' ? 'prove' : 'make-safe', o.do, `${gateWords['guarded-start'].title}: ${m.gate.findings.find(f => f.code === o.code)?.says ?? ''}`, o.who, o.skill))
     : [],
-  m => m.batteriesToReplace.map(b => move('battery-replace', 'make-safe', `Settle what goes in the place of the battery at ${b.where}`, `By the practice here: ${b.by}.`)),
+  m => m.batteriesToReplace.map(b => move('battery-replace', 'make-safe', `Settle what goes in the place of the battery, ${b.where}`, `By the practice here: ${b.by}.`)),
   m => m.wantedParts.filter(p => p.stopsStart).map(p => move('part', 'mend', `Find ${p.name}`, 'It cannot be started without it.', 'the coordinator')),
   m => m.faults.filter(f => f.open && f.observations === 0).map(f => move('fault-new', 'mend', `Look into: ${f.symptom}`, 'Nobody has observed anything about it yet.')),
   m => m.faults.filter(f => f.open && f.observations > 0).map(f => move('fault-open', 'mend', `Go on with: ${f.symptom}`, f.repairs ? 'A repair did not close it.' : 'Observed, not repaired yet.')),

@@ -97,13 +97,13 @@ function wrongCell({ charging, replacement }: Battery): 'stop' | 'care' | null {
 function ofTheOldOne({ chemistry, state, fitted, year, where }: Battery, yearNow: number): Finding[] {
   const kind = chemistries[chemistry]
   const residue = residues[kind.leaks]
-  if (state === 'leaking') return [finding('stop', 'battery.leaking', `The battery at ${where} has leaked.`, [fitted ? 'Take it out, then clean what it touched.' : 'It is out; what it left has to be cleaned.', residue], commonPractice)]
-  if (state === 'residue') return [finding('stop', 'battery.residue', `What the battery at ${where} left is still there.`, residue, commonPractice)]
-  if (!fitted) return [finding('fine', 'battery.out', `The battery at ${where} is out, and no residue was seen.`, 'It can no longer leak or be charged.')]
+  if (state === 'leaking') return [finding('stop', 'battery.leaking', `Battery, ${where}: it has leaked.`, [fitted ? 'Take it out, then clean what it touched.' : 'It is out; what it left has to be cleaned.', residue], commonPractice)]
+  if (state === 'residue') return [finding('stop', 'battery.residue', `Battery, ${where}: what it left is still there.`, residue, commonPractice)]
+  if (!fitted) return [finding('fine', 'battery.out', `Battery, ${where}: out, and no residue was seen.`, 'It can no longer leak or be charged.')]
   const age = year ? yearNow - year : null
   const old = age !== null && age > kind.lifeYears
-  if (state === 'doubtful') return [finding('stop', 'battery.doubtful', `The battery at ${where} bulges or is furry.`, ['It is about to leak, or has begun to.', residue], commonPractice)]
-  return [finding('care', 'battery.in', `The battery at ${where} is still in.`, [old ? `It is ${age} years old; ${kind.title.toLowerCase()} lasts about ${kind.lifeYears}.` : age === null ? 'Its age is not known.' : `It is ${age} years old.`, residue, 'Batteries come out first.'], commonPractice)]
+  if (state === 'doubtful') return [finding('stop', 'battery.doubtful', `Battery, ${where}: it bulges or is furry.`, ['It is about to leak, or has begun to.', residue], commonPractice)]
+  return [finding('care', 'battery.in', `Battery, ${where}: still in.`, [old ? `It is ${age} years old; ${kind.title.toLowerCase()} lasts about ${kind.lifeYears}.` : age === null ? 'Its age is not known.' : `It is ${age} years old.`, residue, 'Batteries come out first.'], commonPractice)]
 }
 
 function ofTheCircuit({ charging, chemistry, fitted }: Battery): Finding[] {

@@ -103,18 +103,18 @@ const signs: Partial<Record<HazardKind, ((found: HazardSigns) => string[])[]>> =
   'old-insulation': [damaged(['crack', 'wear'], /insulation|cable|flex/i)],
 }
 
-/** Facts for power that show a hazard, or give reason to suspect one. The gate hears of these through the facts themselves. */
-const shownBy: Partial<Record<HazardKind, { name: PowerFactName, present: string[], suspected?: string[] }>> = {
-  'mains-wiring': { name: 'mainsLead', present: ['cut'] }, 'line-filter': { name: 'filterCapacitors', present: ['cracked'], suspected: ['sound'] },
-  'picture-tube': { name: 'pictureTube', present: ['open', 'enclosed'] }, 'battery': { name: 'battery', present: ['in', 'leaking', 'residue'] },
+/** Facts for power that show a hazard, give reason to suspect one, or say that it is gone. The gate hears of these through the facts themselves. */
+const shownBy: Partial<Record<HazardKind, { name: PowerFactName, present: string[], suspected?: string[], dealtWith?: string[], ruledOut?: string[] }>> = {
+  'mains-wiring': { name: 'mainsLead', present: ['cut'] }, 'line-filter': { name: 'filterCapacitors', present: ['cracked'], suspected: ['sound'], dealtWith: ['replaced'], ruledOut: ['none-fitted'] },
+  'picture-tube': { name: 'pictureTube', present: ['open', 'enclosed'] }, 'battery': { name: 'battery', present: ['in', 'leaking', 'residue', 'mischarged'], dealtWith: ['out', 'replaced'], ruledOut: ['none-fitted'] },
   'liquid': { name: 'liquidOrDirt', present: ['yes'] }, 'burnt-trace': { name: 'burntTrace', present: ['yes'] }, 'shorted-rail': { name: 'shortedRail', present: ['yes'] },
-  'unknown-supply': { name: 'supply', present: ['doubtful'] }, 'unknown-wiring': { name: 'wiring', present: ['doubtful'] }, 'missing-fan': { name: 'fan', present: ['missing'] }, 'smoke': { name: 'smoke', present: ['yes'] },
+  'unknown-supply': { name: 'supply', present: ['doubtful'] }, 'unknown-wiring': { name: 'wiring', present: ['doubtful'] }, 'missing-fan': { name: 'fan', present: ['missing'] }, 'smoke': { name: 'smoke', present: ['yes'], dealtWith: ['traced'] },
 }
 
 function shown(kind: HazardKind, facts: PowerFacts): { state: HazardState, level: Level, says: string } | undefined {
   const by = shownBy[kind]
   const value = by && facts[by.name]
-  const state = value === undefined ? undefined : by!.present.includes(value) ? 'present' : by!.suspected?.includes(value) ? 'suspected' : undefined
+  const state = value === undefined ? undefined : by!.present.includes(value) ? 'present' : by!.suspected?.includes(value) ? 'suspected' : by!.dealtWith?.includes(value) ? 'dealt-with' : by!.ruledOut?.includes(value) ? 'ruled-out' : undefined
   return state && { state, level: factValue(by!.name, value)!.level, says: `Facts for power: ${powerFacts[by!.name].title.toLowerCase()}, ${factValue(by!.name, value)!.label.toLowerCase()}.` }
 }
 
@@ -127,7 +127,10 @@ export function hazardsOf(found: HazardSigns, settled: readonly HazardSettled[])
   const rank: Record<HazardState, number> = { 'present': 0, 'suspected': 1, 'dealt-with': 2, 'ruled-out': 3 }
   return hazardKindNames.flatMap((kind): Hazard[] => {
     const seen = shown(kind, found.facts)
-    const evidence = [...(seen ? [seen.says] : []), ...(signs[kind] ?? []).flatMap(sign => sign(found))]
+    const pointers = (signs[kind] ?? []).flatMap(sign => sign(found))
+    // What the facts say is gone is worth a line only where the records pointed to it.
+    const gone = seen?.state === 'dealt-with' || seen?.state === 'ruled-out'
+    const evidence = gone && !pointers.length ? [] : [...(seen ? [seen.says] : []), ...pointers]
     const one = settled.find(s => s.kind === kind)
     if (one) return [{ kind, state: one.state, evidence: [sentence(one.evidence), ...evidence], settled: true }]
     return evidence.length ? [{ kind, state: seen?.state ?? 'suspected', evidence, settled: false }] : []

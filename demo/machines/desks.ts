@@ -1,4 +1,7 @@
-import { type Story, assessed, did, graded, inOrder, marked, measuredOff, moved, places, read, shot } from '../story'
+import { type Story, assessed, attended, did, graded, inOrder, marked, measuredOff, moved, places, read, shot } from '../story'
+
+/** A drive that warms up over half an hour, as a logger saw it. */
+const warming = Array.from({ length: 31 }, (_, i) => ({ atSeconds: i * 60, celsius: Number((22 + 21 * (1 - Math.exp(-i / 11))).toFixed(1)) }))
 
 /** Desktops, the minicomputer on loan, and the portables. */
 export const desks: Story[] = [
@@ -22,7 +25,7 @@ export const desks: Story[] = [
     moved(95, 'baraka', 'mend'), ...read(95, 'baraka', 'unloaded', { '+5 V': 0.04, '+12 V': 11.1, '-12 V': -11.9 }),
     did(95, 'baraka', 'report-fault', { symptom: 'No 5 V', stopsMachine: true }), did(95, 'baraka', 'judge-claim', { claim: 'It is only a fuse', verdict: 'refuted', because: 'Both fuses are whole; the 5 V regulator is dead' }), did(95, 'baraka', 'observe-fault', { fault: 'No 5 V', says: '9 V into the regulator, next to nothing out' }),
     did(60, 'baraka', 'repair-fault', { fault: 'No 5 V', did: 'Replaced the 7805 regulator, new heat-sink paste', closes: true }),
-    ...read(60, 'baraka', 'unloaded', { '+5 V': 5.06, '+12 V': 11.2 }), ...read(53, 'baraka', 'loaded', { '+5 V': 5.02, '-12 V': -11.8 }),
+    ...read(60, 'baraka', 'unloaded', { '+5 V': 5.06, '+12 V': 11.2 }), did(60, 'baraka', 'take-temperature', { part: 'heat-sink', where: '5 V regulator', celsius: 62.5 }), ...read(53, 'baraka', 'loaded', { '+5 V': 5.02, '-12 V': -11.8 }), ...read(22, 'baraka', 'loaded', { '+5 V': 4.91 }),
     did(53, 'baraka', 'report-fault', { symptom: 'Drive B seeks twice', stopsMachine: false }), moved(20, 'baraka', 'prove'),
   ] },
   { model: 'sextant-16', daysAgo: 270, who: 'ilka', arrives: { nickname: 'Pilot roster', acquired: 'for-repair', fromWhom: 'the pilots’ association', owner: 'the pilots’ association', weightKg: 21, lastPowered: '2026-01', place: 'Gone home', claims: ['It stopped after lunch'], accessories: ['Keyboard', 'Mains lead'] }, steps: [
@@ -37,7 +40,7 @@ export const desks: Story[] = [
     moved(140, 'maeve', 'look'), ...graded(130, 'maeve', { 'Supply': [1, 'two large filter capacitors'], 'Processor cards': [1], 'Core and memory cards': [1], 'Front panel': [0], 'Disk drive': [2, 'foam perished'], 'Desk': [1] }),
     did(130, 'maeve', 'ask-question', { question: 'Which card belongs in slot 9?' }), shot(131, 'maeve', 'buoymaster-cage', 'Card cage before anything was touched', 'Processor cards'),
     marked(130, 'maeve', 'Card cage before anything was touched', { assembly: 'Processor cards', kind: 'missing', where: 'slot 9', severity: 'clear' }, places([1074, 590]), 'point'),
-    moved(100, 'teodor', 'make-safe'), assessed(100, 'teodor', { ...inOrder, filterCapacitors: 'sound', fan: 'present', battery: 'none-fitted' }, 'Teodor'),
+    moved(100, 'teodor', 'make-safe'), assessed(100, 'teodor', { ...inOrder, filterCapacitors: 'sound', fan: 'present', battery: 'none-fitted' }, 'Teodor'), ...measuredOff(99, 'teodor', { '+5 V': [34, 52], '+15 V': ['1k5', '2k4'], '-15 V': ['1k6', '2k2'] }),
     did(99, 'ilka', 'want-part', { name: 'Line-filter capacitor, class X2, 1 µF', quantity: 2, stopsStart: true }),
     did(98, 'ilka', 'record-consent', { allowed: ['open', 'clean', 'start', 'show'], upTo: 120, mustAsk: 'anything that is soldered', agreedWith: 'the trust’s secretary', agreedOn: '2026-08' }),
     did(40, 'maeve', 'record-spending', { what: 'two anti-static bags for large cards, distilled water', amount: 38.5 }),
@@ -58,7 +61,9 @@ export const desks: Story[] = [
   ] },
   { model: 'spindrift', daysAgo: 230, who: 'ilka', arrives: { nickname: 'Sixty passes', acquired: 'given', fromWhom: 'the weather office', owner: 'the museum', weightKg: 13, lastPowered: '2019', place: 'Bench 2', claims: ['Crashes now and then'], accessories: ['Keyboard', 'Mains lead'], dateCodes: [{ part: 'memory bank 0', code: '8814' }, { part: 'memory bank 1', code: '8816' }] }, steps: [
     moved(225, 'joaquim', 'look'), ...graded(220, 'joaquim', { 'Supply': [0], 'Main board': [1, 'battery barrel removed in time'], 'Video card': [0], 'Drive controller': [0], 'Hard drive': [1], 'Keyboard': [0], 'Case': [0] }),
-    moved(215, 'teodor', 'make-safe'), assessed(215, 'teodor', { ...inOrder, battery: 'out', fan: 'present' }, 'Teodor'), ...read(214, 'teodor', 'loaded', { '+5 V': 5.0, '+12 V': 12.1, '-12 V': -11.6, '-5 V': -5.09 }),
+    moved(215, 'teodor', 'make-safe'), did(216, 'joaquim', 'record-battery', { where: 'beside the keyboard connector', chemistry: 'nickel-cadmium', cells: 3, year: 1988, state: 'sound', fitted: true, charging: 'yes' }),
+    did(215, 'joaquim', 'change-battery', { battery: 'beside the keyboard connector', where: 'beside the keyboard connector', chemistry: 'nickel-cadmium', cells: 3, year: 1988, state: 'sound', fitted: false, charging: 'yes', replacement: { how: 'remote-holder', chemistry: 'alkaline', diode: true } }),
+    assessed(215, 'teodor', { ...inOrder, battery: 'out', fan: 'present' }, 'Teodor'), did(213, 'joaquim', 'import-temperatures', { part: 'drive', where: 'hard drive, top', samples: warming }), ...read(214, 'teodor', 'loaded', { '+5 V': 5.0, '+12 V': 12.1, '-12 V': -11.6, '-5 V': -5.09 }),
     moved(200, 'joaquim', 'mend'), did(199, 'joaquim', 'report-fault', { symptom: 'Drops a memory test about once in sixty passes', firstSeen: '2026', stopsMachine: true }),
     did(180, 'joaquim', 'observe-fault', { fault: 'Drops a memory test about once in sixty passes', says: 'Always the same bit, different addresses' }),
     did(150, 'joaquim', 'repair-fault', { fault: 'Drops a memory test about once in sixty passes', did: 'Cleaned and reseated bank 1', closes: false }), did(144, 'joaquim', 'observe-fault', { fault: 'Drops a memory test about once in sixty passes', says: 'Failed again on pass 131' }),
@@ -66,5 +71,16 @@ export const desks: Story[] = [
   { model: 'spindrift', daysAgo: 90, who: 'hanneke', arrives: { nickname: 'Ferry accounts', acquired: 'bought', fromWhom: 'a clear-out', owner: 'the museum', weightKg: 13, lastPowered: '2011', place: 'Buoy shed, rack 3', claims: ['Untested'], accessories: ['Keyboard'] }, steps: [
     moved(80, 'joaquim', 'look'), ...graded(78, 'joaquim', { 'Supply': [0], 'Main board': [1], 'Video card': ['-'], 'Case': [1] }),
     assessed(78, 'joaquim', { battery: 'in', liquidOrDirt: 'no', burntTrace: 'no', fan: 'present', pictureTube: 'none' }), did(78, 'joaquim', 'want-part', { name: 'Video card for the Spindrift', quantity: 1, stopsStart: true }),
+    did(78, 'joaquim', 'record-battery', { where: 'beside the keyboard connector', chemistry: 'nickel-cadmium', cells: 3, year: 1989, state: 'sound', fitted: true, charging: 'yes' }),
+  ] },
+  { model: 'spindrift', daysAgo: 58, who: 'ilka', arrives: { nickname: 'Slipway', acquired: 'given', fromWhom: 'the boatyard', owner: 'the museum', serial: 'SP-4471', weightKg: 13, lastPowered: '2008', place: 'Bench 1', claims: ['Ran when the yard closed'], accessories: ['Mains lead'] }, steps: [
+    moved(52, 'maeve', 'look'), ...graded(50, 'maeve', { 'Supply': [1, 'old filter capacitors'], 'Main board': [1], 'Video card': [0], 'Drive controller': [0], 'Hard drive': [1], 'Keyboard': ['-'], 'Case': [1] }),
+    moved(45, 'teodor', 'make-safe'), assessed(45, 'teodor', { ...inOrder, filterCapacitors: 'sound', battery: 'in', fan: 'present' }, 'Teodor'),
+    did(44, 'maeve', 'record-battery', { where: 'beside the keyboard connector', chemistry: 'nickel-cadmium', cells: 3, year: 1989, state: 'sound', fitted: true, charging: 'yes' }), did(43, 'maeve', 'change-battery', { battery: 'beside the keyboard connector', where: 'beside the keyboard connector', chemistry: 'nickel-cadmium', cells: 3, year: 1989, state: 'sound', fitted: false, charging: 'yes' }),
+    assessed(30, 'teodor', { ...inOrder, battery: 'out', fan: 'present' }, 'Teodor'),
+    did(30, 'teodor', 'set-configuration', { kind: 'supply-alone' }), ...measuredOff(30, 'teodor', { '+5 V': [62, 64], '+12 V': [210, 215], '-12 V': ['2k2', '2k2'], '-5 V': ['1k8', '1k8'] }),
+    attended(30, 'teodor', { atProbe: 'maeve', atSwitch: 'teodor', scenario: 'ripple', secondsEach: 12 }), did(29, 'teodor', 'report-fault', { symptom: 'Ripple on every rail of the supply', stopsMachine: true }), did(16, 'baraka', 'repair-fault', { fault: 'Ripple on every rail of the supply', did: 'Replaced the secondary filter capacitors', closes: true }),
+    attended(16, 'teodor', { atProbe: 'maeve', atSwitch: 'teodor', scenario: 'healthy' }),
+    did(9, 'teodor', 'set-configuration', { kind: 'whole' }), ...measuredOff(9, 'maeve', { '+5 V': [48, 71], '+12 V': ['1k4', '2k6'], '-12 V': ['3k3', 'OL'], '-5 V': ['2k7', 'OL'] }),
   ] },
 ]

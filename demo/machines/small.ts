@@ -1,4 +1,4 @@
-import { type Story, assessed, did, external, graded, inOrder, marked, moved, places, read, shot, undid } from '../story'
+import { type Story, assessed, did, external, graded, inOrder, marked, measuredOff, moved, places, read, shot, undid } from '../story'
 
 /** First to last pin of a 16-pin package, on every photograph of a Petrel 8S board. */
 const pinRow = { from: places([171, 454])[0]!, to: places([325, 454])[0]!, distanceMm: 17.78 }
@@ -22,7 +22,8 @@ export const small: Story[] = [
     shot(2, 'baraka', 'petrel-board-later', 'Board a week later', 'Main board'),
     did(2, 'baraka', 'set-scale', { photograph: 'Board a week later', scale: pinRow }),
     did(2, 'baraka', 'keep-corrosion', { photograph: 'Board a week later', what: 'below the barrel', inputs: belowBarrel, steel: false }),
-    assessed(10, 'baraka', { battery: 'leaking', filterCapacitors: 'none-fitted', mainsLead: 'not-used' }),
+    assessed(10, 'baraka', { filterCapacitors: 'none-fitted', mainsLead: 'not-used' }),
+    did(10, 'baraka', 'record-battery', { where: 'beside the clock chip', chemistry: 'nickel-cadmium', cells: 3, year: 1986, state: 'leaking', fitted: true, charging: 'yes' }),
   ] },
   { model: 'petrel-8s', daysAgo: 45, who: 'baraka', arrives: { nickname: 'Schoolroom B', acquired: 'given', fromWhom: 'the island school', owner: 'the museum', serial: '8S-40122', weightKg: 3, lastPowered: '1999', place: 'Buoy shed, rack 1', claims: ['Worked when stored'], accessories: ['External supply'] }, steps: [] },
   { model: 'petrel-8s', daysAgo: 45, who: 'baraka', arrives: { nickname: 'Schoolroom C', acquired: 'given', fromWhom: 'the island school', owner: 'the museum', weightKg: 3, lastPowered: '', place: 'Buoy shed, rack 1', claims: [], accessories: [] }, steps: [] },
@@ -39,7 +40,8 @@ export const small: Story[] = [
   ] },
   { model: 'petrel-8', daysAgo: 70, who: 'ilka', arrives: { nickname: 'Radio hut', acquired: 'given', fromWhom: 'a radio amateur', owner: 'the museum', weightKg: 3, lastPowered: '2022', place: 'Bench 2', claims: ['Starts one time in three'], accessories: ['External supply', 'Cassette lead'] }, steps: [
     moved(66, 'rua', 'look'), ...graded(64, 'rua', { 'External supply': [0], 'Main board': [1, 'sockets dull'], 'Keyboard': [0], 'Modulator': [0], 'Case': [0] }),
-    moved(60, 'teodor', 'make-safe'), assessed(60, 'teodor', external, 'Teodor'), moved(50, 'rua', 'mend'),
+    moved(60, 'teodor', 'make-safe'), assessed(60, 'teodor', external, 'Teodor'), did(60, 'teodor', 'assign-supply', { supply: 'S-01' }),
+    ...measuredOff(59, 'rua', { '+5 V': [210, 340], '+12 V': ['1k1', '2k2'], '-5 V': ['3k9', 'OL'] }), moved(50, 'rua', 'mend'),
     did(50, 'rua', 'report-fault', { symptom: 'Starts one time in three', stopsMachine: true }), did(44, 'rua', 'observe-fault', { fault: 'Starts one time in three', says: 'Reset line slow to rise; single-wipe sockets' }),
     did(44, 'rua', 'want-part', { name: '40-pin turned-pin socket', quantity: 2, stopsStart: false }), did(9, 'rua', 'start-wait', { what: 'sockets in the post', hours: 24 * 12 }),
   ] },

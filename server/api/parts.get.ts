@@ -1,6 +1,8 @@
 import { wantedParts } from '../services/queries'
+import { listSupplies } from '../services/supplies'
 
 export default defineAnswer(async (event) => {
   await requirePerson(event)
-  return { parts: wantedParts(useBench().db) }
+  const { db } = useBench()
+  return { parts: wantedParts(db), supplies: listSupplies(db).map(({ uid: _, ...supply }) => supply) }
 })

@@ -15,6 +15,9 @@ const pauseMs = { between: 120, afterTrouble: 600 }
 /** Every so many readings of DC, one of AC shows the ripple. */
 const rippleEvery = 8
 
+/** To the millivolt: what lies behind it is the noise of the meter. */
+const shown = (value: number) => Number(value.toFixed(3))
+
 /** The one meter of the collection: found, asked, followed while a start runs. */
 export class MeterDesk {
   private client: ScpiClient | undefined
@@ -139,7 +142,7 @@ export class MeterDesk {
           if (answer.kind === 'nonsense') throw new MeterTrouble('nonsense', answer.text)
           if (this.state !== 'ready' || run.meter !== 'ready') happen(startId, { do: 'meter', state: this.state = 'ready' }, now())
           // A reading of the rail before belongs to no other.
-          if (runningById(startId)?.run.rail === run.rail) happen(startId, { do: 'sample', kind, value: answer.kind === 'value' ? answer.value : null }, now())
+          if (runningById(startId)?.run.rail === run.rail) happen(startId, { do: 'sample', kind, value: answer.kind === 'value' ? shown(answer.value) : null }, now())
           await pause(pauseMs.between)
         }
         catch (error) {

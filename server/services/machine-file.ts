@@ -159,17 +159,16 @@ function registerOf(file: MachineFile, facts: PowerFacts): Hazard[] {
 /** Its batteries, judged by the practice and the year of the moment. */
 export const batteriesOf = (file: MachineFile, now: Date): ((typeof batteries.$inferSelect) & BatteryResult)[] => file.batteries.map(battery => ({ ...battery, ...judgedBattery(battery, file.batterySchool, now) }))
 
-/** The facts for power: what was entered, and beyond it what was measured and recorded. */
-function factsOf(file: MachineFile, now: Date, rails: ReturnType<typeof judgeRails> | null): PowerFacts {
-  const { facts } = file.power
+/** Facts for power that were measured or recorded; each counts before what was entered. */
+function measuredFacts(file: MachineFile, now: Date, rails: ReturnType<typeof judgeRails> | null): PowerFacts {
   const inlet = inletOf(file)
-  return {
-    ...facts,
-    shortedRail: shortFact(facts.shortedRail, offStateOf(file).map(r => r.last?.verdict ?? null)),
-    battery: batteryFact(facts.battery, batteriesOf(file, now).map(b => b.fact)),
-    supply: supplyFact(facts.supply, file.supply && inlet ? matchSupply({ needs: inlet, supply: file.supply.label }).suits : null),
+  const measured: PowerFacts = {
+    shortedRail: shortFact(undefined, offStateOf(file).map(r => r.last?.verdict ?? null)),
+    battery: batteryFact(undefined, batteriesOf(file, now).map(b => b.fact)),
+    supply: supplyFact(undefined, file.supply && inlet ? matchSupply({ needs: inlet, supply: file.supply.label }).suits : null),
     rails: rails?.verdict ?? 'unread',
   }
+  return Object.fromEntries(Object.entries(measured).filter(([, value]) => value !== undefined))
 }
 
 /** What is seen to before a start of it. */
@@ -182,7 +181,9 @@ export function startChecksOf(file: MachineFile, facts: PowerFacts): ReturnType<
 }
 
 export interface Assessment {
+  /** The facts that count; and of them those that were measured or recorded. */
   facts: PowerFacts
+  measured: PowerFacts
   gate: GateResult
   hazards: Hazard[]
   inForce: GateVerdict
@@ -201,7 +202,8 @@ export function assess(file: MachineFile, now: Date): Assessment {
   const { machine, power } = file
   const expected = expectedRailsOf(file)
   const rails = expected.length ? judgeRails({ rails: expected.map(rail => ({ ...rail, readings: hereOnly(file, file.readings).filter(r => r.rail === rail.name) })) }) : null
-  const facts = factsOf(file, now, rails)
+  const measured = measuredFacts(file, now, rails)
+  const facts = { ...power.facts, ...measured }
   const register = registerOf(file, facts)
   const gate = assessGate({ school: file.school, facts, inspectedBy: power.inspectedBy, hazards: register, configuration: power.configuration })
   const inForce = gateInForce(gate, power.overruleVerdict ? { verdict: power.overruleVerdict, reason: power.overruleReason } : null)
@@ -238,7 +240,7 @@ export function assess(file: MachineFile, now: Date): Assessment {
     sistersWithLeakedBattery,
   }
   return {
-    facts, gate, hazards: register, inForce, rails, state,
+    facts, measured, gate, hazards: register, inForce, rails, state,
     run: runOf(state),
     moves: nextMoves(state),
     harm: growingHarm({ facts, sistersWithLeakedBattery, modelBatteryLeaks, mouldPresent: register.some(h => h.kind === 'mould' && h.state === 'present'), daysHere }),

@@ -15,13 +15,13 @@ import { listSupplies } from './supplies'
 const latestStarts = 10
 
 /** What makes a machine safe and brings it to its first start, as its sheet shows it. */
-export function powerOf(tx: Tx, file: MachineFile, now: Date, { facts, gate, inForce }: Assessment): Pick<MachineSheet, 'power' | 'readings' | 'drifts'> {
+export function powerOf(tx: Tx, file: MachineFile, now: Date, { facts, measured, gate, inForce }: Assessment): Pick<MachineSheet, 'power' | 'readings' | 'drifts'> {
   const { power, machine } = file
   const inlet = inletOf(file)
   const here = keyOf(power.configuration)
   return {
     power: {
-      version: power.version, facts, entered: power.facts, inspectedBy: power.inspectedBy,
+      version: power.version, facts, entered: power.facts, measured, inspectedBy: power.inspectedBy,
       offState: offStateOf(file).map(({ rail, nominalV, last }) => ({ rail, nominalV, last: last && { ohm: last.reading.ohm, reversedOhm: last.reading.reversedOhm, loadAttached: last.reading.loadAttached, at: last.at, verdict: last.verdict, findings: last.findings } })),
       school: file.school, ownSchool: power.school, gate, inForce,
       overrule: power.overruleVerdict && { verdict: power.overruleVerdict, reason: power.overruleReason, by: power.overruledBy },

@@ -84,8 +84,8 @@ export const MachineSheet = z.object({
   assemblies: z.array(z.object({ id, version: z.number(), name: s, presence: z.enum(presences), grade: z.number().nullable(), note: s })),
   damages: z.array(z.object({ id, version: z.number(), assemblyId: z.number().nullable(), photographId: z.number().nullable(), mark: MarkShape.nullable(), assembly: s, kind: z.enum(Object.keys(damageKinds) as [keyof typeof damageKinds]), where: s, extent: s, severity: z.enum(severities) })),
   power: z.object({
-    /** The facts that count, and of them what people entered; the others were measured or recorded. */
-    version: z.number(), facts: PowerFactsShape, entered: PowerFactsShape, inspectedBy: s,
+    /** The facts that count; what people entered; and what was measured or recorded, which counts before it. */
+    version: z.number(), facts: PowerFactsShape, entered: PowerFactsShape, measured: PowerFactsShape, inspectedBy: s,
     school: SchoolShape, ownSchool: SchoolShape.nullable(),
     /** The newest measurement of every expected rail with the power off. */
     offState: z.array(z.object({ rail: s, nominalV: z.number(), last: z.object({ ohm: z.number().nullable(), reversedOhm: z.number().nullable().optional(), loadAttached: b, at: s, verdict: z.enum(offVerdicts), findings: z.array(Finding) }).nullable() })),

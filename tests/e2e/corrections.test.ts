@@ -69,7 +69,7 @@ it('works with the keyboard alone: finder, stages, help, menu', async () => {
   await type('?')
   expect(await ilka.valueOf('Symptom')).toBe('?')
   await ilka.open('/store')
-  await ilka.sees('23 machines')
+  await ilka.sees('24 machines')
   await type('?')
   await ilka.sees('Keys that work here')
   await type(Key.ESCAPE)

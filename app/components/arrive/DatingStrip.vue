@@ -3,7 +3,6 @@ import { ScatterChart } from 'echarts/charts'
 import { GridComponent, MarkAreaComponent, TooltipComponent } from 'echarts/components'
 import { use } from 'echarts/core'
 import { SVGRenderer } from 'echarts/renderers'
-import { useColorMode } from '@vueuse/core'
 import VChart from 'vue-echarts'
 import type { DatingResult } from '#core/identify/dating'
 
@@ -11,12 +10,10 @@ import type { DatingResult } from '#core/identify/dating'
 const props = defineProps<{ dating: DatingResult }>()
 use([ScatterChart, GridComponent, MarkAreaComponent, TooltipComponent, SVGRenderer])
 
-const mode = useColorMode({ attribute: 'data-theme', storageKey: 'jolly-bench-theme' })
-const ink = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(`--${name}`).trim()
+const ink = useChartInk()
 const point = (p: { code: string, place: string, firstDay?: string }, what: string) => ({ value: [p.firstDay!, 0], name: `${p.code}${p.place && ` on ${p.place}`}: ${what}` })
 
 const option = computed(() => {
-  void mode.value
   const { used, leftOut, interval } = props.dating
   const out = leftOut.filter(p => p.firstDay)
   return {

@@ -14,7 +14,7 @@ const all = ref(false)
       <li v-for="move in all ? sheet.moves : sheet.moves.slice(0, shownAtFirst)" :key="move.code + move.says" class="py-2 first:pt-0">
         <NuxtLink :to="{ query: { stage: move.stage } }" class="font-semibold text-ink">{{ move.says }}</NuxtLink>
         <p class="hint">{{ move.why }}</p>
-        <p class="hint">By {{ move.who }}.</p>
+        <p class="hint">By {{ move.who }}. <WhoCould :skill="move.skill" /></p>
       </li>
     </ol>
     <div v-if="sheet.moves.length > shownAtFirst"><button type="button" class="button button-quiet" @click="all = !all">{{ all ? 'Show fewer' : `Show all ${sheet.moves.length}` }}</button></div>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type HazardKind, type HazardState, hazardKindNames, hazardKinds, hazardStateNames } from '#core/safety/hazards'
+import { type HazardKind, type HazardState, hazardKindNames, hazardKinds, hazardStateNames, skillToSettle } from '#core/safety/hazards'
 import type { MachineSheet } from '#shared/contracts/views'
 
 /** The register of hazards: what its records point to, and what somebody found out, each with its evidence. */
@@ -20,7 +20,7 @@ const open = (kind: HazardKind) => (settling.value = settling.value === kind ? u
       <li v-for="hazard in sheet.hazards" :key="hazard.kind" class="grid gap-1 py-2">
         <div class="flex flex-wrap items-baseline gap-x-3"><h3>{{ hazardKinds[hazard.kind].title }}</h3><span class="font-semibold" :class="inks[hazard.state]">{{ hazardStateNames[hazard.state] }}</span><span v-if="hazard.by" class="hint">{{ hazard.by }}, {{ times.day(hazard.at) }}</span><button v-if="session.may('settle-hazard')" type="button" class="ml-auto text-sm underline" :aria-expanded="settling === hazard.kind" @click="open(hazard.kind)">Say what was found<span class="sr-only"> of {{ hazardKinds[hazard.kind].title }}</span></button></div>
         <p v-for="fact in hazard.evidence" :key="fact" class="hint">{{ fact }}</p>
-        <template v-if="hazard.state === 'present'"><p>{{ hazardKinds[hazard.kind].deal }} <span class="hint">By {{ hazardKinds[hazard.kind].who }}.</span></p><CautionNote :about="hazardKinds[hazard.kind].caution" /></template>
+        <template v-if="hazard.state === 'present'"><p>{{ hazardKinds[hazard.kind].deal }} <span class="hint">By {{ hazardKinds[hazard.kind].who }}. <WhoCould :skill="skillToSettle(hazard.kind, 'dealt-with')" /></span></p><CautionNote :about="hazardKinds[hazard.kind].caution" /></template>
         <CommandForm v-if="settling === hazard.kind" command="settle-hazard" :machine="sheet.tag" :initial="{ state: hazard.state, evidence: '' }" :fixed="{ kind: hazard.kind, version: hazard.version }" :words="words" label="Say what was found" submit="Keep" keeps class="bg-mat p-3" @done="settling = undefined"><CautionNote :about="hazardKinds[hazard.kind].caution" /><ChoiceField name="state" label="The hazard is" :options="choicesOf(hazardStateNames)" /><TextField name="evidence" label="Evidence" hint="What was seen, measured or done" :lines="2" /></CommandForm>
       </li>
     </ul>

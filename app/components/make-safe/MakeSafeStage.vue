@@ -1,22 +1,23 @@
 <script setup lang="ts">
-import { shortFact } from '#core/power/off-state'
 import type { PowerFacts } from '#core/safety/power-facts'
 import type { MachineSheet } from '#shared/contracts/views'
 
-/** The gate as it stands, or as it would stand with what is being entered; and the facts it rests on. */
+/** The gate as it stands, or as it would stand with what is being entered; then what it rests on, in the order of the work. */
 const props = defineProps<{ sheet: MachineSheet }>()
 const typed = ref<Record<string, unknown>>({})
-const facts = computed(() => {
-  const entered = typed.value.facts as PowerFacts | undefined
-  return { ...entered, shortedRail: shortFact(entered?.shortedRail, props.sheet.power.offState.map(r => r.last?.verdict ?? null)), rails: props.sheet.power.facts.rails }
-})
+const facts = computed<PowerFacts>(() => ({ ...(typed.value.facts as PowerFacts | undefined ?? props.sheet.power.entered), ...props.sheet.power.measured }))
 </script>
 
 <template>
   <div class="grid gap-4">
     <GateCard :sheet="sheet" :facts="facts" :inspected-by="String(typed.inspectedBy ?? sheet.power.inspectedBy)" />
+    <StageSteps :steps="['Hazards', 'Facts for power', 'Batteries', 'Supply', 'Rails with the power off', 'First start', 'Heat']" />
     <HazardsCard :sheet="sheet" />
-    <OffStateCard :sheet="sheet" />
     <FactsCard :sheet="sheet" @typed="typed = $event" />
+    <BatteriesCard :sheet="sheet" />
+    <SupplyCard :sheet="sheet" />
+    <OffStateCard :sheet="sheet" />
+    <FirstStartCard :sheet="sheet" />
+    <HeatCard :sheet="sheet" />
   </div>
 </template>

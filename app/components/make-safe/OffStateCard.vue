@@ -37,7 +37,7 @@ function judged(values: Record<string, unknown>): FindingView[] {
         <template #default="{ values }">
           <CautionNote about="stored-charge" />
           <ChoiceField name="rail" label="Rail" :options="rails.map(r => ({ value: r.rail, label: r.rail }))" />
-          <div class="grid gap-3 sm:grid-cols-3"><TextField name="ohm" label="Red on the rail" numeric hint="In ohms, or OL for open" /><TextField name="reversedOhm" label="Black on the rail" numeric hint="Empty: not measured" /><TextField name="leadsOhm" label="The leads held together" numeric /></div>
+          <div class="grid gap-3 sm:grid-cols-3"><div class="grid content-start gap-2"><TextField name="ohm" label="Red on the rail" numeric hint="In ohms, or OL for open" /><MeterButton what="ohms" into="ohm" /></div><div class="grid content-start gap-2"><TextField name="reversedOhm" label="Black on the rail" numeric hint="Empty: not measured" /><MeterButton what="ohms" into="reversedOhm" /></div><TextField name="leadsOhm" label="The leads held together" numeric /></div>
           <div class="flex flex-wrap gap-x-6 gap-y-3"><ChoiceField name="loadAttached" label="A load on it" :options="yesNo('None', 'A drive or another load')" /><ChoiceField name="rising" label="The figure" :options="yesNo('Stands still', 'Still climbs')" /></div>
           <div aria-live="polite" class="min-h-6"><FindingList :findings="judged(values)" /></div>
         </template>

@@ -15,7 +15,7 @@ function judged(values: Record<string, unknown>): FindingView[] {
   if (!rail || !String(values.valueV ?? '').trim()) return []
   try {
     const valueV = parseQuantity(String(values.valueV), 'V')
-    const taken = (name: string) => props.sheet.readings.filter(r => r.rail === name)
+    const taken = (name: string) => props.sheet.readings.filter(r => r.here && r.rail === name)
     const result = judgeRails({ rails: rails.value.map(r => ({ ...r, readings: r === rail ? [...taken(r.name), { valueV, load: values.load as Load }] : taken(r.name) })) })
     return result.rails.find(r => r.name === rail.name)?.findings ?? []
   }
@@ -31,6 +31,7 @@ function judged(values: Record<string, unknown>): FindingView[] {
       <div class="flex flex-wrap gap-x-6 gap-y-3">
         <ChoiceField name="rail" label="Rail" :options="rails.map(r => ({ value: r.name, label: r.name }))" />
         <TextField name="valueV" label="Reading in volts" numeric class="w-40" />
+        <MeterButton what="dc-volts" into="valueV" />
         <ChoiceField name="load" label="Load" :options="loads.map(value => ({ value, label: loadWords[value].replace(/^./, c => c.toUpperCase()) }))" />
       </div>
       <div aria-live="polite" class="min-h-6"><FindingList :findings="judged(values)" /></div>

@@ -1,4 +1,4 @@
-<script setup lang="ts" generic="V extends string | boolean | null | undefined">
+<script setup lang="ts" generic="V extends string | number | boolean | null | undefined">
 /** One of a few on the face of an instrument. */
 defineProps<{ label: string, options: { value: V, label: string }[], hint?: string, message?: string }>()
 const chosen = defineModel<V>({ required: true })

@@ -28,6 +28,8 @@ const finder = `
     const group = all('[role=radiogroup]').find(g => called(g) === kind.slice(7))
     return group ? [...group.querySelectorAll('[role=radio]')].find(r => words(r) === name) || null : null
   }
+  if (kind === 'list') { const label = all('label').find(l => words(l) === name); return label ? label.parentElement.querySelector('[aria-haspopup=listbox]') : null }
+  if (kind === 'option') return all('[role=option]').find(o => words(o) === name) || null
   if (kind === 'press') return all('button, a, summary').find(e => words(e) === name && !e.disabled) || null
   return null`
 
@@ -101,6 +103,14 @@ export class Visitor {
     const list = await this.find('field', label)
     await this.driver.wait(() => this.driver.executeScript('return [...arguments[0].options].some(o => o.text.trim() === arguments[1])', list, option), patienceMs, `${option} is not in ${label}`)
     await (await this.driver.executeScript<WebElement>('return [...arguments[0].options].find(o => o.text.trim() === arguments[1])', list, option)).click()
+  }
+
+  /** Chooses from a list that opens, by its label. */
+  async pick(label: string, option: string, within?: string) {
+    const list = await this.find('list', label, within)
+    await this.driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', list)
+    await list.click()
+    await (await this.find('option', option)).click()
   }
 
   async flip(label: string, within?: string) {
