@@ -2,6 +2,7 @@
 import { writeFileSync } from 'node:fs'
 import { Key } from 'selenium-webdriver'
 import type { MachineSheet } from '#shared/contracts/views'
+import { startStandIn } from '../instruments/meter/stand-in'
 import { startApplication } from '../tests/e2e/support/application'
 import { Visitor } from '../tests/e2e/support/visitor'
 
@@ -20,6 +21,9 @@ async function take(name: string, path: string, seen: string, { in: shape = 'wid
   await visitor.open(path)
   await first()
   await visitor.sees(seen)
+  await shoot(name)
+}
+async function shoot(name: string) {
   await visitor.driver.executeAsyncScript('document.fonts.ready.then(() => Promise.all([...document.images].map(i => i.decode().catch(() => {})))).then(() => setTimeout(arguments[arguments.length - 1], 400))')
   writeFileSync(`docs/screenshots/${name}.png`, await visitor.driver.takeScreenshot(), 'base64')
 }
@@ -28,9 +32,35 @@ const scrollTo = (heading: string) => async () => {
   await visitor.driver.executeScript('[...document.querySelectorAll("h2")].find(h => h.textContent.trim() === arguments[0]).closest(".card").scrollIntoView(); window.scrollBy(0, -64)', heading)
 }
 
+/** A start of the simulated machine: calm on the first rail, then one that goes wrong. */
+async function startOf(onTag: string) {
+  const standIn = await startStandIn({ port: 0 })
+  const settings = async () => await (await application.ask('/api/settings', { cookie })).json() as { practice: { version: number }, people: { id: number, name: string }[] }
+  const post = (path: string, body: unknown) => application.ask(path, { method: 'POST', body, cookie })
+  const { practice, people } = await settings()
+  await post('/api/collection/set-meter', { version: practice.version, host: '127.0.0.1', port: standIn.port })
+  const { power } = await (await application.ask(`/api/machines/${onTag}`, { cookie })).json() as MachineSheet
+  const who = (name: string) => people.find(p => p.name.startsWith(name))!.id
+  await post(`/api/machines/${onTag}/begin-start`, { atProbe: who('Rua'), atSwitch: who('Ilka'), byMeter: true, load: 'loaded', currentLimitA: 0.3, checked: power.startChecks.map(c => c.code) })
+  const top = () => visitor.driver.executeScript('scrollTo(0, 0)') as Promise<void>
+  await take('first-start', `/m/${onTag}/start`, 'On for 9 s', { first: async () => {
+    await visitor.press('Count down')
+    await visitor.sees('On for')
+    standIn.switchOn(true)
+    await visitor.sees('kept')
+    await top()
+  } })
+  standIn.scenario('shorted')
+  await visitor.sees('Off now', 'Still on')
+  await shoot('first-start-off-now')
+  await visitor.press('It is off')
+  await visitor.press('End the start and keep the readings')
+  await visitor.sees('Called off')
+  await standIn.close()
+}
+
 try {
   await visitor.open('/sign-in')
-  await take('sign-in', '/sign-in', 'Demo: come in as')
   await visitor.signIn('ilka')
   await take('today', '/', 'Next moves')
   await take('store', '/store', '24 machines')
@@ -51,10 +81,10 @@ try {
     await visitor.press('Corrosion')
     await visitor.press('Measure it again for below the barrel')
   } })
-  await take('compare', `/m/${await tag('Schoolroom A')}/compare?a=${found}&b=${later}`, 'Left of the divider', { first: () => visitor.press('Sliding divider') })
   await take('paths', `/m/${await tag('Lifeboat house')}?stage=look`, 'is best supported', { theme: 'dark', first: scrollTo('Its path') })
-  await take('letter', `/m/${await tag('Outer bank')}/letter/1`, 'We need your answer to')
   await take('models', '/models', 'Petrel 8S')
+  await take('first-start-before', `/m/${await tag('Slipway')}?stage=make-safe`, 'Before the switch', { first: scrollTo('First start') })
+  await startOf(await tag('Radio hut'))
   await take('sheet-make-safe', `/m/${await tag('Chart room')}?stage=make-safe`, 'What would open it')
   await take('sheet-prove', `/m/${await tag('Harbour office')}?stage=prove`, 'Take a reading')
   await take('sheet-narrow', `/m/${await tag('Schoolroom A')}?stage=look`, 'Assemblies', { in: 'narrow' })

@@ -82,9 +82,11 @@ function ofRail(plan: StartPlan, samples: readonly StartSample[], { rail: name, 
     return { name: p.rail, nominalV: p.nominalV, tolerancePct: p.tolerancePct, readings: newest === null ? [] : [{ valueV: newest, load: plan.load }] }
   }) }).rails.find(r => r.name === name)!
   const came = read.find(s => s.value !== null && Math.abs(s.value) > Math.abs(point.nominalV) * 0.1)
-  const rising = came ? last.atSeconds - came.atSeconds < patience.riseSeconds : onSeconds < patience.switchSeconds
+  // A figure typed by hand was read after it stood still.
+  const rising = came && plan.byMeter ? last.atSeconds - came.atSeconds < patience.riseSeconds : onSeconds < patience.switchSeconds
   const findings = judged.findings.filter(f => f.level !== 'note')
-  if (rising && !findings.some(f => neverGood.includes(f.code))) {
+  const amiss = findings.some(f => f.level !== 'fine')
+  if (rising && amiss && !findings.some(f => neverGood.includes(f.code))) {
     return last.value / point.nominalV > 1 + judged.tolerancePct / 100 ? findings : [finding('note', 'start.rising', `${name} is coming up: ${volts(last.value)}.`, 'The switch and the supply get a few seconds.')]
   }
   return [...findings, ...ofFall(point, read), ...ofRipple(point, samples)]

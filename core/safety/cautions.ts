@@ -34,3 +34,16 @@ export const cautions = {
 } as const satisfies Record<string, Caution>
 
 export type CautionName = keyof typeof cautions
+
+/** What is used, and the caution that goes with it. Common practice, no source. */
+const byWords: [words: RegExp, caution: CautionName][] = [
+  [/peroxide|bleach|whiten/i, 'peroxide'],
+  [/ultra-?violet|\buv\b|sun ?light|lamp/i, 'ultraviolet'],
+  [/ultrasonic|ultrasound/i, 'ultrasonic'],
+  [/alcohol|acetone|solvent|spirit|contact cleaner|rust remover|petrol/i, 'solvents'],
+  [/water|wash|rinse|soap|bath/i, 'wet'],
+  [/batter|alkali|vinegar|crust/i, 'battery'],
+]
+
+/** The cautions that go with what somebody writes they use or work on; none for words that are not known. */
+export const cautionsFor = (text: string): CautionName[] => byWords.filter(([words]) => words.test(text)).map(([, caution]) => caution)

@@ -1,4 +1,5 @@
 import { expect, it } from 'vitest'
+import { cautions, cautionsFor } from './cautions'
 import { configurationKindNames, whole } from './configuration'
 import { type StartChecksInput, judgeStarters, startChecks } from './first-start'
 import { skillToSettle } from './hazards'
@@ -38,7 +39,14 @@ it('puts somebody with the skill at the switch of a machine that takes mains, an
 it('lets anybody report a danger, and only the skilled say that it is cleared', () => {
   expect(skillToSettle('mains-wiring', 'present')).toBeUndefined()
   expect(skillToSettle('mains-wiring', 'ruled-out')).toBe('mains')
-  expect(skillToSettle('picture-tube', 'dealt-with')).toBe('picture-tube')
+  expect([skillToSettle('picture-tube', 'dealt-with'), skillToSettle('picture-tube', 'ruled-out')]).toEqual(['picture-tube', undefined])
+  expect(skillToSettle('burnt-trace', 'dealt-with')).toBe('fine-rework')
   expect(skillToSettle('mould', 'dealt-with')).toBeUndefined()
   expect([whoCould(undefined, []), whoCould('mains', [])]).toEqual(['', 'Nobody here has the skill “Mains” yet; a coordinator grants it under Settings.'])
+})
+
+it('knows the cautions by what is used, and each says harm, measures, who and whose rules', () => {
+  expect(cautionsFor('lower bezel, peroxide cream under an ultraviolet lamp')).toEqual(['peroxide', 'ultraviolet'])
+  expect(cautionsFor('soft brush')).toEqual([])
+  for (const { harm, measures, who, rules } of Object.values(cautions)) expect([harm, measures, who, rules].every(text => text.endsWith('.'))).toBe(true)
 })

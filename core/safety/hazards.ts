@@ -21,7 +21,7 @@ export interface HazardKindRow {
   /** What takes it away. */
   deal: string
   who: string
-  /** What saying that it was dealt with, or is not there, takes. */
+  /** What dealing with it takes. */
   skill?: Skill
 }
 
@@ -32,26 +32,32 @@ const skilled = (skill: Skill) => ({ who: skills[skill].who, skill })
 export const hazardKinds = {
   'mains-wiring': { title: 'Mains wiring', gate: 'stop', caution: 'mains', deal: 'Make the mains wiring good and check the earth.', ...skilled('mains') },
   'line-filter': { title: 'Line-filter capacitors', gate: 'care', caution: 'mains', deal: 'Replace the line-filter capacitors with new safety-rated ones.', ...skilled('mains') },
-  'bulging-capacitors': { title: 'Bulging or leaking capacitors', gate: 'stop', caution: 'stored-charge', deal: 'Replace the capacitors that bulge or leak.', ...anyone },
+  'bulging-capacitors': { title: 'Bulging or leaking capacitors', gate: 'stop', caution: 'stored-charge', deal: 'Replace the capacitors that bulge or leak.', ...skilled('fine-rework') },
   'stored-charge': { title: 'Stored charge', gate: 'note', caution: 'stored-charge', deal: 'Measure, discharge through a resistor, measure again.', who: 'someone who has been shown how' },
   'picture-tube': { title: 'Picture tube', gate: 'note', caution: 'picture-tube', deal: 'Keep its covers on; leave tube work to people trained in it.', ...skilled('picture-tube') },
   'battery': { title: 'Battery', gate: 'stop', caution: 'battery', deal: 'Take the battery out; neutralise and clean what it touched.', ...anyone },
   'liquid': { title: 'Liquid', gate: 'stop', caution: 'wet', deal: 'Clean, dry it through, and look again.', ...anyone },
   'conductive-dirt': { title: 'Conductive dirt', gate: 'stop', caution: 'dust-mould', deal: 'Clean the inside and look again.', ...anyone },
   'mould': { title: 'Mould', gate: 'note', caution: 'dust-mould', deal: 'Work with a mask at an extractor; let it dry out.', ...anyone },
-  'burnt-trace': { title: 'Burnt trace or part', gate: 'stop', caution: 'mains', deal: 'Find what burnt it, repair it, and measure before power.', ...anyone },
+  'burnt-trace': { title: 'Burnt trace or part', gate: 'stop', caution: 'mains', deal: 'Find what burnt it, repair it, and measure before power.', ...skilled('fine-rework') },
   'shorted-rail': { title: 'Shorted rail', gate: 'stop', caution: 'stored-charge', deal: 'Find and clear the short, and measure again.', who: 'a bench volunteer with a meter' },
   'unknown-supply': { title: 'Unknown supply', gate: 'stop', caution: 'mains', deal: 'Identify the supply, or use a bench supply with a current limit.', ...skilled('mains') },
   'unknown-wiring': { title: 'Unknown wiring', gate: 'stop', caution: 'mains', deal: 'Trace the wiring and write down what it does.', ...anyone },
   'missing-fan': { title: 'Missing fan', gate: 'care', caution: 'mains', deal: 'Free or replace the fan.', ...anyone },
-  'heavy': { title: 'Heavy', gate: 'note', caution: 'lifting', deal: 'Lift with enough people, or with gear.', who: 'people who feel able to' },
+  'heavy': { title: 'Heavy', gate: 'note', caution: 'lifting', deal: 'Lift with enough people, or with gear.', ...skilled('lifting') },
   'sharp': { title: 'Sharp edges or broken glass', gate: 'note', caution: 'glass', deal: 'Gloves and eye protection; cover or take out what is broken.', ...anyone },
   'smoke': { title: 'Smoke reported', gate: 'stop', caution: 'mains', deal: 'Find what smoked, and replace or clear it.', ...anyone },
   'old-insulation': { title: 'Old insulation', gate: 'stop', caution: 'mains', deal: 'Replace wires whose insulation cracks or sticks.', ...skilled('mains') },
 } as const satisfies Record<string, HazardKindRow>
 export type HazardKind = keyof typeof hazardKinds
-/** What saying this of a hazard takes: anybody may report one, clearing some takes a skill. */
-export const skillToSettle = (kind: HazardKind, state: HazardState): Skill | undefined => (state === 'dealt-with' || state === 'ruled-out' ? (hazardKinds[kind] as HazardKindRow).skill : undefined)
+/**
+ * What saying this of a hazard takes. Anybody may report one, or see that there is none; dealing with some takes a skill,
+ * and so does ruling out what hides inside a mains supply.
+ */
+export function skillToSettle(kind: HazardKind, state: HazardState): Skill | undefined {
+  const { skill }: HazardKindRow = hazardKinds[kind]
+  return state === 'dealt-with' || (state === 'ruled-out' && skill === 'mains') ? skill : undefined
+}
 export const hazardKindNames = Object.keys(hazardKinds) as HazardKind[]
 
 /** What a machine's records say that may point to a hazard. */

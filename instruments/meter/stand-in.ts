@@ -21,7 +21,7 @@ const short = (header: string) => shortened.reduce((word, [long, cut]) => word.r
 export interface StandIn { port: number, scenario: (name: ScenarioName) => void, switchOn: (on: boolean) => void, unplug: () => void, close: () => Promise<void> }
 
 /** Starts the stand-in on a port; 0 takes any that is free. */
-export async function startStandIn({ port = 5025, host = '127.0.0.1', scenario = 'healthy' as ScenarioName, seed = 1, now = () => Date.now() } = {}): Promise<StandIn> {
+export async function startStandIn({ port = 5025, host = '127.0.0.1', scenario = 'healthy' as ScenarioName, seed = 1, now = () => Date.now(), answered = (_: string) => {} } = {}): Promise<StandIn> {
   const machine = simulatedMachine(seed)
   const errors: string[] = []
   const sockets = new Set<Socket>()
@@ -92,7 +92,9 @@ export async function startStandIn({ port = 5025, host = '127.0.0.1', scenario =
 
   function read(): string | undefined {
     const { text, manner } = reading()
-    return manner === 'silent' ? undefined : text
+    if (manner === 'silent') return undefined
+    answered(text)
+    return text
   }
 
   const server: Server = createServer((socket) => {

@@ -1,4 +1,4 @@
-import { and, eq } from 'drizzle-orm'
+import { and, eq, isNull } from 'drizzle-orm'
 import { InputError } from '#core/kernel/input-error'
 import { type Battery, judgeBattery } from '#core/power/battery'
 import type { CommandInput } from '#shared/contracts/commands'
@@ -18,15 +18,15 @@ function remember({ tx, machine }: MachineWork, state: Battery['state']) {
 
 export function recordBattery(work: MachineWork, found: CommandInput<'record-battery'>): void {
   judgedBattery(found, practiceOf(work.tx).batterySchool, work.now)
-  if (work.tx.select().from(batteries).where(and(eq(batteries.machineId, work.machine.id), eq(batteries.where, found.where))).get()) throw new InputError('where', found.where, 'Where: a battery is on record there already. Change that one, or say where this one is.')
-  work.tx.insert(batteries).values({ machineId: work.machine.id, ...found }).run()
+  if (work.tx.select().from(batteries).where(and(eq(batteries.machineId, work.machine.id), eq(batteries.where, found.where), isNull(batteries.struckBy))).get()) throw new InputError('where', found.where, 'Where: a battery is on record there already. Change that one, or say where this one is.')
+  const { id } = work.tx.insert(batteries).values({ machineId: work.machine.id, ...found }).returning().get()
   remember(work, found.state)
-  work.write('battery.recorded', found)
+  work.write('battery.recorded', found, { subject: { table: 'batteries', id } })
 }
 
 export function changeBattery(work: MachineWork, { batteryId, version, replacement, ...found }: CommandInput<'change-battery'>): void {
   const { tx, machine, write } = work
-  const before = tx.select().from(batteries).where(and(eq(batteries.id, batteryId), eq(batteries.machineId, machine.id))).get()
+  const before = tx.select().from(batteries).where(and(eq(batteries.id, batteryId), eq(batteries.machineId, machine.id), isNull(batteries.struckBy))).get()
   if (!before) throw new NotFound(`${machine.tag} has no such battery.`)
   expectVersion(work, before, version, before.version, [...Object.keys(found), 'replacement'])
   if (replacement && found.fitted) throw new InputError('fitted', found.fitted, 'It is still in: take the old one out before another is fitted.')
@@ -34,6 +34,6 @@ export function changeBattery(work: MachineWork, { batteryId, version, replaceme
   tx.update(batteries).set({ ...found, replacement, version: before.version + 1 }).where(eq(batteries.id, batteryId)).run()
   remember(work, found.state)
   const was = { where: before.where, chemistry: before.chemistry, cells: before.cells, year: before.year, state: before.state, fitted: before.fitted, charging: before.charging }
-  if (JSON.stringify(was) !== JSON.stringify({ ...was, ...found })) write('battery.recorded', found)
+  if (JSON.stringify(was) !== JSON.stringify({ ...was, ...found })) write('battery.changed', found)
   if (replacement && JSON.stringify(replacement) !== JSON.stringify(before.replacement)) write('battery.replaced', { where: found.where, ...replacement })
 }

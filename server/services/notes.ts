@@ -3,7 +3,7 @@ import { InputError } from '#core/kernel/input-error'
 import type { CommandInput } from '#shared/contracts/commands'
 import { isStrikeable } from '#shared/journal/kinds'
 import { toolById } from '#shared/tools/index'
-import { accessories, checksDone, claims, cleanings, corrosions, damages, dateCodes, interventions, journal, observations, offReadings, photographs, questions, readings, spendings, temperatures } from '../db/schema'
+import { accessories, batteries, checksDone, claims, cleanings, corrosions, damages, dateCodes, interventions, journal, observations, offReadings, photographs, questions, readings, spendings, temperatures } from '../db/schema'
 import { NotFound, NotNow } from './refusals'
 import type { MachineWork } from './work'
 
@@ -32,7 +32,7 @@ export function pinResult({ write }: MachineWork, { tool: toolId, input }: Comma
 }
 
 /** Observations that a correction can take back; what they say stays in the history, struck. */
-const strikeableTables = { claims, accessories, date_codes: dateCodes, damages, cleanings, observations, readings, off_readings: offReadings, temperatures, photographs, corrosions, checks_done: checksDone, interventions, spendings }
+const strikeableTables = { claims, accessories, date_codes: dateCodes, damages, cleanings, observations, readings, off_readings: offReadings, batteries, temperatures, photographs, corrosions, checks_done: checksDone, interventions, spendings }
 
 export function strikeEntry({ tx, machine, write }: MachineWork, { entryId, reason }: CommandInput<'strike-entry'>): void {
   const entry = tx.select().from(journal).where(and(eq(journal.id, entryId), eq(journal.machineId, machine.id))).get()

@@ -40,6 +40,7 @@ const examples: { [K in JournalKind]: [JournalData<K>, string] } = {
   'gate.changed': [{ from: 'keep-off', to: 'guarded-start', why: 'The rails have not been read yet.' }, 'The gate went from Keep off to Guarded start: The rails have not been read yet.'],
   'configuration.set': [{ configuration: { kind: 'partly', out: ['Drive A', 'Drive B'] } }, 'What is connected: Some of it out; out: Drive A, Drive B.'],
   'battery.recorded': [{ where: 'IC3', chemistry: 'nickel-cadmium', state: 'leaking', fitted: true }, 'Battery, IC3, nickel-cadmium: leaking, still in.'],
+  'battery.changed': [{ where: 'IC3', state: 'sound', fitted: false }, 'Battery, IC3: now no leak seen, out.'],
   'battery.replaced': [{ where: 'IC3', how: 'diode-cell', chemistry: 'lithium-coin', diode: true }, 'In place of the battery, IC3: coin cell with a blocking diode, lithium coin cell behind a diode.'],
   'inlet.expected': [{ says: '9 V DC, centre negative, 1 A' }, 'Its inlet wants 9 V DC, centre negative, 1 A.'],
   'supply.assigned': [{ name: 'S-03', says: '9 V DC' }, 'Runs from supply S-03: 9 V DC.'],

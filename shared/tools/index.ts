@@ -3,6 +3,7 @@ import { conditionCorrosionRating } from './condition-corrosion-rating'
 import { conditionTriage } from './condition-triage'
 import { identifyDateCode } from './identify-date-code'
 import { identifyDating } from './identify-dating'
+import { powerBattery } from './power-battery'
 import { powerDischarge } from './power-discharge'
 import { powerJunction } from './power-junction'
 import { powerOffState } from './power-off-state'
@@ -16,7 +17,7 @@ import type { Tool } from './tool'
 /** Every instrument, in the order of the work. */
 export const tools = [
   identifyDateCode, identifyDating, safetyLift, conditionCorrosionArea, conditionCorrosionRating, conditionTriage, safetyGate,
-  powerSupplyMatch, powerDischarge, powerOffState, powerRails, powerJunction, powerTrace,
+  powerSupplyMatch, powerBattery, powerDischarge, powerOffState, powerRails, powerJunction, powerTrace,
 ] as unknown as Tool[]
 
 export const toolById = (id: string) => tools.find(tool => tool.id === id)

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { assessGate } from '#core/safety/gate'
+import { ConfigurationShape, configurationHolds } from '../contracts/power'
 import { GateShape, HazardShape, PowerFactsShape, SchoolShape } from '../contracts/shapes'
 import { defineTool } from './tool'
 
@@ -7,7 +8,7 @@ export const safetyGate = defineTool({
   id: 'safety/gate',
   title: 'Power gate',
   summary: 'Computes whether a machine may be energised, with reasons and what would open the gate.',
-  input: z.object({ school: SchoolShape, facts: PowerFactsShape, inspectedBy: z.string().max(80).optional(), hazards: z.array(HazardShape).max(40).optional() }),
+  input: z.object({ school: SchoolShape, facts: PowerFactsShape, inspectedBy: z.string().max(80).optional(), hazards: z.array(HazardShape).max(40).optional(), configuration: ConfigurationShape.superRefine(configurationHolds).optional() }),
   output: GateShape,
   example: {
     school: 'baseline-first' as const,

@@ -24,6 +24,7 @@ describe.each(['light', 'dark'])('axe finds nothing on a %s surface', (theme) =>
     await ilka.driver.manage().deleteAllCookies()
     await clean('/sign-in', 'Demo: come in as')
     await clean('/tools', 'Every instrument on its own')
+    await clean('/tools/cautions', 'Peroxide')
     const { passport } = await (await application.ask(`/api/machines/${await application.tagOf('Weather club')}`, { cookie })).json() as { passport: { path: string } }
     await clean(passport.path, 'machine passport')
   })
@@ -56,5 +57,7 @@ describe.each(['light', 'dark'])('axe finds nothing on a %s surface', (theme) =>
     const tag = await application.tagOf('Harbour office')
     for (const stage of stages) await clean(`/m/${tag}?stage=${stage}`, 'Harbour office', 'Next moves')
     await clean(`/m/${tag}/label`, 'Replaced and repaired')
+    await clean(`/m/${await application.tagOf('Slipway')}?stage=make-safe`, 'Before the switch', 'Starts there were')
+    await clean(`/m/${tag}/start`, 'No start of this machine is running')
   })
 })

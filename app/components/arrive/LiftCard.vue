@@ -12,6 +12,6 @@ const result = computed(() => judgeLift({ massKg: props.massKg, fromHeightCm: fl
   <OneCard title="Lifting" :hint="`${massKg} kg, from the floor to a bench, held close.`">
     <template #aside><NuxtLink to="/tools/safety/lift">Another way of lifting</NuxtLink></template>
     <FindingList :findings="result.findings" brief />
-    <CautionNote v-if="result.people > 1" about="lifting" />
+    <template v-if="result.people > 1"><p class="hint">Somebody leads the lift. <WhoCould skill="lifting" /></p><CautionNote about="lifting" /></template>
   </OneCard>
 </template>

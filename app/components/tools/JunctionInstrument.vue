@@ -26,7 +26,7 @@ const names = { wire: 'A wire', shorted: 'Shorted', open: 'Open', diode: 'Plausi
   <div class="grid items-start gap-4 lg:grid-cols-2">
     <OneCard title="Readings" hint="Diode test, out of the circuit if you can. OL where the meter shows open.">
       <SelectField v-model="legs" label="Legs" :options="[{ value: '2', label: 'Two' }, { value: '3', label: 'Three' }]" />
-      <div class="grid grid-cols-2 gap-3"><MeasureField v-for="[red, black] in pairsOf(count)" :key="key(red, black)" :model-value="typed[key(red, black)] ?? ''" :label="`Red on ${red}, black on ${black}`" :message="at(key(red, black))" @update:model-value="text => (typed[key(red, black)] = text)" /></div>
+      <div class="grid grid-cols-2 gap-3"><div v-for="[red, black] in pairsOf(count)" :key="key(red, black)" class="grid content-start gap-1"><MeasureField :model-value="typed[key(red, black)] ?? ''" :label="`Red on ${red}, black on ${black}`" :message="at(key(red, black))" @update:model-value="text => (typed[key(red, black)] = text)" /><MeterTake what="diode" brief :label="`red on ${red}, black on ${black}`" @taken="figure => (typed[key(red, black)] = figure)" /></div></div>
     </OneCard>
     <OneCard title="What it is like">
       <template v-if="result"><p class="font-display text-2xl font-semibold" aria-live="polite">{{ names[result.like] }}</p><FindingList :findings="result.findings" /></template>

@@ -24,7 +24,9 @@ const inks: Record<OffVerdict, string> = { short: 'text-stop', suspect: 'text-ca
       <OneCard title="The rail" hint="Unplugged, and its capacitors measured empty.">
         <MeasureField v-model="typed.railV" label="Rail, volts when it runs" :message="at('railV')" />
         <MeasureField v-model="typed.ohm" label="Red on the rail" hint="In ohms, or OL for open" :message="at('ohm')" />
+        <MeterTake what="ohms" brief label="red on the rail" @taken="figure => (typed.ohm = figure)" />
         <MeasureField v-model="typed.reversedOhm" label="Black on the rail" hint="Empty: not measured yet" :message="at('reversedOhm')" />
+        <MeterTake what="ohms" brief label="black on the rail" @taken="figure => (typed.reversedOhm = figure)" />
         <MeasureField v-model="typed.leadsOhm" label="The leads held together" :message="at('leadsOhm')" />
         <SelectField v-model="loadAttached" label="A load on it" :options="[{ value: false, label: 'None' }, { value: true, label: 'A drive or another load' }]" />
         <SelectField v-model="rising" label="The figure" :options="[{ value: false, label: 'Stands still' }, { value: true, label: 'Still climbs' }]" />

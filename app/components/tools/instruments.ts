@@ -1,4 +1,5 @@
 import type { Component } from 'vue'
+import BatteryInstrument from './BatteryInstrument.vue'
 import CorrosionAreaInstrument from './CorrosionAreaInstrument.vue'
 import CorrosionRatingInstrument from './CorrosionRatingInstrument.vue'
 import DateCodeInstrument from './DateCodeInstrument.vue'
@@ -23,6 +24,7 @@ export const instruments: Record<string, Component> = {
   'condition/triage': TriageInstrument,
   'safety/gate': GateInstrument,
   'power/supply-match': SupplyMatchInstrument,
+  'power/battery': BatteryInstrument,
   'power/discharge': DischargeInstrument,
   'power/off-state': OffStateInstrument,
   'power/rails': RailsInstrument,

@@ -21,6 +21,7 @@ CREATE TABLE `batteries` (
 	`fitted` integer NOT NULL,
 	`charging` text NOT NULL,
 	`replacement` text,
+	`struck_by` integer,
 	FOREIGN KEY (`machine_id`) REFERENCES `machines`(`id`) ON UPDATE no action ON DELETE no action
 );
 --> statement-breakpoint

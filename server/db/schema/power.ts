@@ -42,6 +42,7 @@ export const batteries = sqliteTable('batteries', {
   fitted: flag('fitted'),
   charging: text('charging').$type<Charging>().notNull(),
   replacement: text('replacement', { mode: 'json' }).$type<{ how: Replacement, chemistry: Chemistry, diode: boolean }>(),
+  struckBy: struckBy(),
 }, t => [index('batteries_machine').on(t.machineId)])
 
 /** Temperatures of one part, a single one or a log. */

@@ -1,0 +1,98 @@
+import { writeFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { afterAll, beforeAll, expect, it } from 'vitest'
+import { type StandIn, startStandIn } from '../../instruments/meter/stand-in'
+import { atTheBench } from './support/bench'
+
+const { application, visitors: [ilka] } = atTheBench(['ilka'])
+let standIn: StandIn
+beforeAll(async () => {
+  standIn = await startStandIn({ port: 0 })
+})
+afterAll(() => standIn.close())
+const makeSafe = async (nickname: string) => ilka.open(`/m/${await application.tagOf(nickname)}?stage=make-safe`)
+
+it('a battery is recorded, taken out and replaced, each step judged as it is typed and heard by the gate', async () => {
+  await makeSafe('Back door')
+  await ilka.press('Record a battery')
+  await ilka.fill('Where it sits', 'under the keyboard')
+  await ilka.fill('Cells', '3')
+  await ilka.pick('Chemistry', 'Nickel-cadmium')
+  await ilka.choose('What was found', 'Leaking')
+  await ilka.sees('Battery, under the keyboard: it has leaked.', 'neutralise with a mild acid')
+  await ilka.press('Record it', 'Record a battery')
+  await ilka.sees('Battery, under the keyboard, nickel-cadmium: leaking, still in.', 'The gate went from Not yet assessed to Keep off')
+  await ilka.press('Go on with it: under the keyboard')
+  await ilka.choose('What was found', 'No leak seen')
+  await ilka.choose('It is', 'Out')
+  await ilka.choose('The circuit', 'It charges')
+  await ilka.choose('In its place', 'Coin cell with a blocking diode')
+  await ilka.sees('Lithium coin cell must not be charged, and this circuit charges.')
+  await ilka.flip('A diode blocks charging')
+  await ilka.sees('Behind the diode about 2.5 to 2.8 V a cell are left.')
+  await ilka.press('Keep', 'Go on with this battery')
+  await ilka.sees('In place of the battery, under the keyboard: coin cell with a blocking diode, lithium coin cell behind a diode.')
+})
+
+it('the supplies that suit are offered, the others with why they would harm', async () => {
+  await makeSafe('Lamp store')
+  await ilka.sees('The inlet wants 9 V DC, centre negative, 1 A', 'S-01 Suits')
+  await ilka.press('Show the 3 that do not suit, with why')
+  await ilka.sees('Plus and minus are the wrong way round.', 'It gives AC, and the machine wants DC.', '12 V are too much.')
+  expect(await ilka.offers('Use S-02')).toBe(false)
+  await ilka.press('Use S-01')
+  await ilka.sees('Runs from this one', 'Runs from supply S-01: 9 V DC, centre negative, 1.5 A, 5.5 × 2.1 mm.')
+  await ilka.open('/parts')
+  await ilka.press('Add a supply')
+  await ilka.fill('Name on its tag', 'S-01')
+  await ilka.fill('Volts on the label', 'nine')
+  await ilka.press('Add it')
+  await ilka.sees('Voltage: “nine” is not a number.')
+  await ilka.fill('Volts on the label', '9')
+  await ilka.press('Add it')
+  await ilka.sees('Name: S-01 is on another supply already.')
+})
+
+it('what is connected decides what the gate asks about', async () => {
+  await makeSafe('Schoolroom A')
+  await ilka.press('Change what is connected')
+  await ilka.choose('What is connected', 'Some of it out')
+  await ilka.press('It stands like this')
+  await ilka.sees('What is out: name at least one assembly')
+  await ilka.choose('What is connected', 'Supply alone')
+  await ilka.press('It stands like this')
+  await ilka.sees('What is connected: Supply alone.', 'Supply alone: The supply on the bench with a dummy load')
+  expect(((await (await application.ask(`/api/machines/${await application.tagOf('Schoolroom A')}`, { cookie: await application.cookieOf('ilka') })).json()) as { power: { gate: { findings: { code: string }[] } } }).power.gate.findings.map(f => f.code)).toContain('gate.battery.not-connected')
+})
+
+it('a logger’s file is read whatever its delimiter, shown, and kept', async () => {
+  const file = join(application.folder, 'log.csv')
+  writeFileSync(file, 'Zeit;Kuehler;Luft\n' + Array.from({ length: 30 }, (_, i) => `00:${String(i).padStart(2, '0')}:00;${(21 + i * 1.5).toFixed(1).replace('.', ',')};20,5`).join('\n'))
+  await makeSafe('Harbour office')
+  await ilka.press('Import a log')
+  await ilka.giveFiles('File of a logger', file)
+  await ilka.sees('30 rows, 2 columns of numbers, decimal comma.')
+  await ilka.fill('Which', 'the 12 V regulator', 'Import a log')
+  await ilka.press('Keep the log')
+  await ilka.sees('30 readings, up to 64.5 °C.', 'Heat sink of a regulator at 64.5 °C: usual.')
+})
+
+it('the meter is set up, tried, read into a field, and says in words when it is gone', async () => {
+  await ilka.open('/settings')
+  await ilka.fill('Host', '127.0.0.1')
+  await ilka.fill('Port', String(standIn.port))
+  await ilka.press('Keep the meter')
+  await ilka.sees('Answers', 'Jolly Bench Stand-in meter')
+  await ilka.select('Try it with', 'Resistance')
+  await ilka.press('Read from the meter')
+  await ilka.sees('The figure stands still.', 'Ω')
+  standIn.switchOn(true)
+  await ilka.open(`/m/${await application.tagOf('Radio hut')}?stage=prove`)
+  await ilka.press('Read from the meter')
+  await ilka.sees('is within limits: 4.98')
+  await standIn.close()
+  await ilka.press('Read from the meter')
+  await ilka.sees('The connection to the meter is gone.')
+  await ilka.press('Read from the meter')
+  await ilka.sees('Nothing answers at the address of the meter.')
+})
