@@ -109,6 +109,7 @@ function attendStart(tag: string, who: string, { atProbe, atSwitch, scenario, lo
       happen(row.id, { do: 'sample', kind: ac ? 'ac-volts' : 'dc-volts', value: Number((ac ? seen.acV : seen.dcV).toFixed(4)) }, ms)
     }
   }
+  if (running.run.phase === 'on') happen(row.id, { do: 'done' }, ms)
   happen(row.id, { do: 'is-off' }, ms)
   now = new Date(ms)
   performOnMachine(bench, person, tag, 'end-start', {})

@@ -1,5 +1,5 @@
 /**
- * `npm test`: installs what is missing, then types, lint, unit, server, build, browser; ends with `N passed, N failed`.
+ * `npm test`: installs what is missing, then types, lint, unit and build, server side by side, then browser; ends with `N passed, N failed`.
  */
 import { existsSync, mkdirSync, readFileSync } from 'node:fs'
 import { built, installed, must, run } from './lib/setup.mjs'

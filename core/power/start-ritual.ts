@@ -4,10 +4,10 @@ import { type MeterState, isSettled } from './scpi'
 import { type StartJudgement, type StartPlan, type StartSample, watchStart } from './start-watch'
 
 /**
- * The first start as a course of steps: ready, counting down, on, off. It is driven by what people press and what is measured,
+ * The first start as a course of steps: ready, counting down, on, being switched off, off. It is driven by what people press and what is measured,
  * and by the clock that is handed in; once something calls for *off*, that stays until somebody says that it is off.
  */
-export const startPhases = ['ready', 'countdown', 'on', 'off-now', 'off'] as const
+export const startPhases = ['ready', 'countdown', 'on', 'switching-off', 'off-now', 'off'] as const
 export type StartPhase = (typeof startPhases)[number]
 
 export interface StartRun {
@@ -20,10 +20,11 @@ export interface StartRun {
   switchAtMs: number | null
   offAtMs: number | null
   samples: StartSample[]
-  /** What called for *off* first; kept when the picture calms down again. */
+  /** What called for *off* first, and when; kept when the picture calms down again. */
   called: Finding | null
+  calledAtSeconds: number | null
   judgement: StartJudgement
-  /** Rails whose reading stood still within limits, or at the end. */
+  /** The last reading of each rail that stood still while it was on. */
   kept: Record<string, number>
 }
 
@@ -34,6 +35,7 @@ export type StartEvent =
   | { do: 'meter', state: MeterState }
   | { do: 'tick' }
   | { do: 'stop', says: string }
+  | { do: 'done' }
   | { do: 'is-off' }
 
 export const countdownSeconds = 5
@@ -43,7 +45,7 @@ const steadyReadings = 3
 
 export const beginRun = (plan: StartPlan): StartRun => {
   if (!plan.points.length) throw new InputError('rails', plan.points, 'No rail is expected. Say which rails the machine has, and at which points they are measured.')
-  return { plan, phase: 'ready', rail: plan.points[0]!.rail, meter: plan.byMeter ? 'connecting' : 'none', switchAtMs: null, offAtMs: null, samples: [], called: null, judgement: { state: 'calm', findings: [] }, kept: {} }
+  return { plan, phase: 'ready', rail: plan.points[0]!.rail, meter: plan.byMeter ? 'connecting' : 'none', switchAtMs: null, offAtMs: null, samples: [], called: null, calledAtSeconds: null, judgement: { state: 'calm', findings: [] }, kept: {} }
 }
 
 export const onSeconds = (run: StartRun, nowMs: number): number => (run.switchAtMs === null ? 0 : ((run.offAtMs ?? nowMs) - run.switchAtMs) / 1000)
@@ -67,16 +69,19 @@ function happened(run: StartRun, event: StartEvent, nowMs: number): StartRun {
     case 'count-down':
       if (run.phase !== 'ready' && run.phase !== 'off') throw new InputError('do', event.do, 'It is counting down or on already.')
       if (run.plan.byMeter && run.meter !== 'ready') throw new InputError('do', event.do, 'The meter does not answer yet. A start without sight of the rail is no attended start.')
-      return { ...run, phase: 'countdown', switchAtMs: nowMs + countdownSeconds * 1000, offAtMs: null, samples: [], called: null }
+      return { ...run, phase: 'countdown', switchAtMs: nowMs + countdownSeconds * 1000, offAtMs: null, samples: [], called: null, calledAtSeconds: null }
     case 'sample':
       // Before the switch is called, and after it is off, the meter may show what it likes: nothing of it belongs to this start.
-      if (run.phase !== 'on' && run.phase !== 'off-now') return run
+      if (!['on', 'switching-off', 'off-now'].includes(run.phase)) return run
       return keep({ ...run, samples: thinned([...run.samples, { atSeconds: onSeconds(run, nowMs), kind: event.kind, value: event.value, ...(event.kind.endsWith('volts') ? { rail: run.rail } : {}) }]) })
     case 'stop':
       if (run.phase !== 'on' && run.phase !== 'countdown') throw new InputError('do', event.do, 'It is not on.')
-      return { ...run, phase: 'off-now', called: { level: 'stop', code: 'start.people', says: event.says, because: ['Somebody at the machine called it off.'] } }
+      return { ...run, phase: 'off-now', calledAtSeconds: onSeconds(run, nowMs), called: { level: 'stop', code: 'start.people', says: event.says, because: ['Somebody at the machine called it off.'] } }
+    case 'done':
+      if (run.phase !== 'on') throw new InputError('do', event.do, 'It is not on.')
+      return { ...run, phase: 'switching-off' }
     case 'is-off':
-      if (run.phase !== 'on' && run.phase !== 'off-now' && run.phase !== 'countdown') throw new InputError('do', event.do, 'It is not on.')
+      if (run.phase === 'ready' || run.phase === 'off') throw new InputError('do', event.do, 'It is not on.')
       return { ...run, phase: 'off', offAtMs: nowMs, switchAtMs: Math.min(run.switchAtMs!, nowMs) }
   }
 }
@@ -84,11 +89,12 @@ function happened(run: StartRun, event: StartEvent, nowMs: number): StartRun {
 function judged(run: StartRun, nowMs: number): StartRun {
   if (run.phase !== 'on' && run.phase !== 'off-now') return { ...run, judgement: { state: 'calm', findings: run.phase === 'off' ? run.judgement.findings : [] } }
   const judgement = watchStart(run.plan, run.samples, { onSeconds: onSeconds(run, nowMs), rail: run.rail, meter: run.meter })
-  return run.phase === 'on' && judgement.state === 'off' ? { ...run, judgement, phase: 'off-now', called: judgement.findings[0]! } : { ...run, judgement }
+  return run.phase === 'on' && judgement.state === 'off' ? { ...run, judgement, phase: 'off-now', called: judgement.findings[0]!, calledAtSeconds: onSeconds(run, nowMs) } : { ...run, judgement }
 }
 
-/** A rail's reading is kept once the last few of it stand still. */
+/** A rail's reading is kept once the last few of it stand still; not any more once somebody is about to switch off. */
 function keep(run: StartRun): StartRun {
+  if (run.phase !== 'on') return run
   const values = run.samples.filter(s => s.kind === 'dc-volts' && s.rail === run.rail).slice(-steadyReadings).map(s => s.value)
   if (values.some(v => v === null) || !values.length) return run
   const steady = values.length === steadyReadings && values.slice(1).every((_, i) => isSettled((values as number[]).slice(0, i + 2), 'dc-volts'))

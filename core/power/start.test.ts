@@ -48,9 +48,9 @@ describe('the ritual', () => {
   const begun: [number, StartEvent][] = [ready, [0, { do: 'count-down' }]]
 
   it('counts down, is on, keeps what stands still, and is off when somebody says so', () => {
-    const run = play([...begun, sample(1, 3), [on, { do: 'tick' }], ...[0, 1, 2, 3, 4, 5].map(i => sample(on + i, 5.01)), [on + 6, { do: 'probe', rail: '+12 V' }], sample(on + 7, 11.9), [on + 8, { do: 'is-off' }]])
+    const run = play([...begun, sample(1, 3), [on, { do: 'tick' }], ...[0, 1, 2, 3, 4, 5].map(i => sample(on + i, 5.01)), [on + 6, { do: 'probe', rail: '+12 V' }], sample(on + 7, 11.9), [on + 8, { do: 'done' }], ...[9, 10, 11].map(i => sample(on + i, 0)), [on + 12, { do: 'is-off' }]])
     expect(run).toMatchObject({ phase: 'off', kept: { '+5 V': 5.01 }, called: null })
-    // What the meter showed before the switch was called does not count, and one reading does not stand still.
+    // What the meter showed before the switch was called does not count, nor what it shows of a machine being switched off; and one reading does not stand still.
     expect(run.samples.map(s => s.value)).not.toContain(3)
     expect(run.kept['+12 V']).toBeUndefined()
   })
@@ -59,7 +59,8 @@ describe('the ritual', () => {
     const shorted = play([...begun, [on, { do: 'tick' }], ...[5, 6].map(i => sample(on + i, 0.02)), sample(on + 6.5, 5.0), sample(on + 7, 5.0)])
     expect(shorted).toMatchObject({ phase: 'off-now', called: { code: 'rail.missing' } })
     expect(play([[on + 8, { do: 'is-off' }], [on + 9, { do: 'count-down' }]], shorted)).toMatchObject({ phase: 'countdown', called: null, samples: [] })
-    expect(play([...begun, [on + 1, { do: 'stop', says: 'It smells' }]])).toMatchObject({ phase: 'off-now', called: { says: 'It smells' } })
+    const smelt = play([...begun, [on, { do: 'tick' }], ...[1, 2, 3].map(i => sample(on + i, 5.01)), [on + 4, { do: 'stop', says: 'It smells' }], ...[5, 6, 7].map(i => sample(on + i, 0))])
+    expect(smelt).toMatchObject({ phase: 'off-now', called: { says: 'It smells' }, calledAtSeconds: 4, kept: { '+5 V': 5.01 } })
   })
 
   it('does not count down without sight of the rail, nor twice, nor to a rail it does not know', () => {

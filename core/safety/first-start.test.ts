@@ -22,7 +22,7 @@ it('asks for what the school and the configuration call for, each line with its 
 
 it('holds a rail that reads short, suspect or not at all against the start', () => {
   expect(codes().find(c => c.code === 'off-state')?.known).toBe(true)
-  for (const verdict of ['short', 'suspect', null] as const) expect(codes({ offState: [{ rail: '+5 V', verdict }] }).find(c => c.code === 'off-state')?.known).toBe(false)
+  for (const verdict of ['short', 'suspect', 'charging', null] as const) expect(codes({ offState: [{ rail: '+5 V', verdict }] }).find(c => c.code === 'off-state')?.known).toBe(false)
   expect(codes({ offState: [] }).find(c => c.code === 'off-state')?.known).toBe(false)
 })
 

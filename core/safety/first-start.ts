@@ -33,7 +33,7 @@ export function startChecks({ school, configuration, facts, offState, firstLimit
   const check = (code: string, says: string, why: string, known: boolean | null = null): StartCheck => ({ code, do: says, why, known })
   const mains = takesMains(facts, configuration)
   const { kind } = configuration
-  const unread = offState.filter(r => r.verdict === null || r.verdict === 'short' || r.verdict === 'suspect')
+  const unread = offState.filter(r => r.verdict !== 'plausible')
   const oldCaps = isConnected('facts', 'filterCapacitors', configuration) && facts.filterCapacitors === 'sound'
   return [
     check('dust', 'Dust is out, and nothing loose lies in it.', 'A screw or a ball of damp dust shorts what it lies on.'),

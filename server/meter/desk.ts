@@ -82,7 +82,7 @@ export class MeterDesk {
 
   /** One measurement that waits until the figure stands still. @throws NotNow while a start has the meter */
   async read(what: MeterFunction): Promise<MeterReading> {
-    if (this.busyWith !== undefined) throw new NotNow('The meter watches a start. It is free again when that has ended.')
+    if (this.busyWith !== undefined) throw new NotNow(`The meter watches the start of ${runningById(this.busyWith)?.tag ?? 'another machine'}. It is free again when that has ended.`)
     const { unit } = meterFunctions[what]
     const told = (state: MeterState, more: Partial<MeterReading> = {}): MeterReading => ({ state, value: null, overload: false, settled: false, unit, says: meterStates[state].says, ...more })
     if (!this.address().host) return told('none')

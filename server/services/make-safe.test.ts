@@ -7,8 +7,8 @@ import { close, happen, open } from '../starts/running'
 import { performOnCollection, performOnMachine } from './commands'
 import { findBySignIn, grantSkills } from './people'
 import { NotAllowed, NotNow } from './refusals'
-import { openStart } from './starts'
-import { carryOut } from './work'
+import { breakOff, openStart } from './starts'
+import { carryOut, carryOutOn } from './work'
 
 const on = serverBench()
 const { bookIn, perform, sheet } = on
@@ -96,6 +96,16 @@ describe('a start', () => {
     begin(low)
     expect(() => begin(low)).toThrow(/running already/)
     expect(() => perform(low, 'set-configuration', { version: sheet(low).power.version, kind: 'supply-alone', out: [] })).toThrow(/A start is running/)
+  })
+
+  it('that the program did not outlive is ended as broken off, and another can be begun', () => {
+    const tag = guarded({ mainsLead: 'not-used', filterCapacitors: 'none-fitted' })
+    begin(tag)
+    carryOutOn(on.bench, { id: 0, name: 'Jolly Bench' }, tag, breakOff)
+    expect(sheet(tag).power.starts[0]).toMatchObject({ outcome: 'broken-off', samples: [] })
+    expect(sheet(tag).history[0]?.says).toContain('broken off, 0 rails kept. The program was stopped while it ran.')
+    begin(tag)
+    expect(sheet(tag).power.starts).toHaveLength(2)
   })
 
   it('keeps every rail that was read, with its trace, and opens the gate; one that was called off closes it', () => {

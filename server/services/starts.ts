@@ -49,16 +49,13 @@ export function beginStart({ tx, machine, now, at, write }: MachineWork, input: 
   return { startId: id }
 }
 
-/** Ends the start, and keeps the reading of every rail that stood still, with the trace. @throws NotNow while it is on */
+/** Ends the start, and keeps the reading of every rail that stood still or called it off, with the trace. @throws NotNow while it is on */
 export function endStart(work: MachineWork): void {
   const { tx, machine, now } = work
   const row = openStart(tx, machine.id)
   if (!row) throw new NotNow('No start of this machine is running.')
-  const { kept, samples, seconds, called, phase, all } = harvest(row.id, now.getTime())
-  if (phase === 'on' || phase === 'off-now' || phase === 'countdown') throw new NotNow('It is still on. Switch it off, and say that it is off; then the start can be ended.')
-  // A rail that never stood still is worth its last reading: what was seen before the switch was thrown is what the gate has to hear.
-  const last = Object.fromEntries(samples.flatMap(s => (s.kind === 'dc-volts' && s.rail && s.value !== null ? [[s.rail, s.value]] : [])))
-  const read = called ? { ...last, ...kept } : kept
+  const { read, samples, seconds, called, phase, all } = harvest(row.id, now.getTime())
+  if (phase !== 'ready' && phase !== 'off') throw new NotNow('It is still on. Switch it off, and say that it is off; then the start can be ended.')
   for (const [rail, valueV] of Object.entries(read)) {
     const { id } = tx.insert(readings).values({ machineId: machine.id, rail, valueV, load: row.plan.load, configuration: keyOf(row.configuration), at: work.at }).returning().get()
     const verdict = assess(loadMachine(tx, machine), now).rails?.rails.find(r => r.name === rail)?.verdict ?? 'unread'

@@ -73,7 +73,11 @@ function frameOf({ row, tag, run, latest, shown }: Running, nowMs: number): Star
 /** What a start leaves behind. */
 export function harvest(startId: number, nowMs: number) {
   const one = running.get(startId)
-  if (!one) return { kept: {}, samples: [], seconds: 0, called: null, phase: 'ready' as const, all: false }
-  const { kept, samples, called, phase, plan } = one.run
-  return { kept, samples, called, phase, seconds: onSeconds(one.run, nowMs), all: plan.points.every(p => kept[p.rail] !== undefined) }
+  if (!one) return { read: {}, samples: [], seconds: 0, called: null, phase: 'ready' as const, all: false }
+  const { kept, samples, called, calledAtSeconds, phase, plan } = one.run
+  // A rail that called it off never stood still, and is worth its last reading until then; what came after is that of a machine being switched off.
+  const until = calledAtSeconds === null ? [] : samples.filter(s => s.atSeconds <= calledAtSeconds)
+  const last = Object.fromEntries(until.flatMap(s => (s.kind === 'dc-volts' && s.rail && s.value !== null ? [[s.rail, s.value]] : [])))
+  const caller = called?.code.startsWith('rail.') ? until.at(-1)?.rail : undefined
+  return { read: { ...last, ...kept, ...(caller && last[caller] !== undefined ? { [caller]: last[caller] } : {}) } as Record<string, number>, samples, called, phase, seconds: onSeconds(one.run, nowMs), all: plan.points.every(p => kept[p.rail] !== undefined) }
 }

@@ -10,7 +10,7 @@ import { loads } from '#core/power/rails'
 import { gateVerdicts } from '#core/safety/gate'
 import { type Skill, skillNames } from '#core/safety/skills'
 import { id, instant, meterReading, oneOf, optionalQuantity, optionalText, quantity, roughDay, text, version } from './fields'
-import { BatteryTyped, ConfigurationTyped, InletTyped, ReplacementTyped, StartTyped, SupplyTyped, TemperatureTyped, WarmLog, WarmTyped, configurationHolds } from './power'
+import { BatteryTyped, ConfigurationTyped, InletTyped, ReplacementChosen, StartTyped, SupplyTyped, TemperatureTyped, WarmLog, WarmTyped, configurationHolds } from './power'
 import { ConsentShape, CorrosionInputs, ExpectedRail, HazardShape, MarkShape, PowerFactsShape, ScaleShape, SchoolShape, SignificanceShape } from './shapes'
 import { acquisitions, checkOutcomes, claimVerdicts, notOurs, partOutcomes, roles } from './vocabulary'
 
@@ -148,7 +148,7 @@ export const machineCommands = {
   'settle-hazard': z.object({ kind: HazardShape.shape.kind, version, state: HazardShape.shape.state, evidence: text('Evidence', 500) }),
   'set-configuration': z.object({ version, ...ConfigurationTyped }).superRefine(configurationHolds),
   'record-battery': z.object(BatteryTyped),
-  'change-battery': z.object({ batteryId: id, version, ...BatteryTyped, replacement: ReplacementTyped.nullable().default(null) }),
+  'change-battery': z.object({ batteryId: id, version, ...BatteryTyped, replacement: ReplacementChosen }),
   'expect-inlet': z.object({ inlet: InletTyped.nullable() }),
   'assign-supply': z.object({ supplyId: id.nullable() }),
   'take-temperature': z.object(TemperatureTyped),

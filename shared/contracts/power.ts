@@ -55,6 +55,8 @@ export const BatteryTyped = {
   state: oneOf(batteryStates, 'State'), fitted: z.boolean(), charging: oneOf(chargings, 'The circuit'),
 }
 export const ReplacementTyped = z.object({ how: oneOf(replacementNames as ['none', ...typeof replacementNames], 'In its place'), chemistry, diode: z.boolean().default(false) })
+/** Not settled yet, where no way is chosen; what else stands in the form does not count then. */
+export const ReplacementChosen = z.looseObject({}).nullish().transform(given => (given?.how ? given : null)).pipe(ReplacementTyped.nullable())
 
 const celsius = quantity('', 'Temperature in °C', { above: -40.001, upTo: 400 })
 export const WarmTyped = { part: oneOf(warmPartNames as ['chip', ...typeof warmPartNames], 'What'), where: optionalText('Which', 120) }
@@ -74,6 +76,7 @@ export const StartEventTyped = z.discriminatedUnion('do', [
   z.object({ do: z.literal('probe'), rail: text('Rail', 30) }),
   z.object({ do: z.literal('sample'), kind: z.enum(sampleKinds), value: quantity('', 'Reading', { above: -2000, upTo: 2000 }) }),
   z.object({ do: z.literal('stop'), says: text('What was noticed', 200) }),
+  z.object({ do: z.literal('done') }),
   z.object({ do: z.literal('is-off') }),
 ])
 export const MeterQuestion = z.object({ what: z.enum(meterFunctionNames as [MeterFunction, ...MeterFunction[]]) })

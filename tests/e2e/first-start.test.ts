@@ -53,8 +53,10 @@ it('a strict machine is brought to its first start, each rail read by the meter,
     await teodor.press(`Probe ${rail}`)
     await kept(i + 2)
   }
-  await teodor.press('It is off')
+  await teodor.press('Done, switch it off')
+  await teodor.sees('Teodor Vlasak: switch it off.')
   standIn.switchOn(false)
+  await teodor.press('It is off')
   await teodor.press('End the start and keep the readings')
   await teodor.sees('Clear to run', 'Every rail was read', 'Start ended after')
 })
@@ -79,6 +81,7 @@ it('a baseline machine is started with typed readings, and stays guarded for its
     await teodor.press('Take it')
     await teodor.sees(`${rail} is within limits`)
   }
+  await teodor.press('Done, switch it off')
   await teodor.press('It is off')
   await teodor.press('End the start and keep the readings')
   await teodor.sees('Every rail was read', 'The line-filter capacitors are the old ones, not cracked.')
@@ -114,12 +117,12 @@ it('a start that goes wrong is stopped with the right words, for whoever watches
     go()
     await teodor.sees('Off now', ...words)
     await rua.sees('Off now', ...words)
-    await rua.press('It is off')
     standIn.switchOn(false)
+    await rua.press('It is off')
     await rua.sees('Called off:')
   }
   await goesWrong(() => standIn.scenario('shorted'), '+5 V is missing')
-  await goesWrong(() => standIn.scenario('swapped'), '+5 V')
+  await goesWrong(() => standIn.scenario('swapped'), '+5 V carries the voltage of +12 V')
   await goesWrong(() => standIn.scenario('garbled'), 'The meter: nonsense. Nobody sees the rail.')
   // The cable is pulled while everything is calm.
   await goesWrong(() => {

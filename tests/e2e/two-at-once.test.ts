@@ -47,7 +47,7 @@ it('a stale edit is offered both versions, and either can be kept', async () => 
 it('shows what two people found of the same facts, in the words of the form', async () => {
   for (const visitor of [ilka, baraka]) {
     await visitor.open(`${sheet}?stage=make-safe`)
-    await visitor.sees('Facts for power')
+    await visitor.press('All answered, inspected by Teodor. Look at them or change them')
   }
   await ilka.choose('Fan', 'Present and free')
   await baraka.choose('Wiring', 'Something not understood')

@@ -15,7 +15,7 @@ const words = { kind: 'What is connected', out: 'What is out' }
   <CommandForm command="set-configuration" :machine="sheet.tag" :initial="initial" :fixed="{ version: sheet.power.version }" :words="words" label="Change what is connected" submit="It stands like this" keeps @done="$emit('done')">
     <template #default="{ values }">
       <ChoiceField name="kind" label="What is connected" :options="kinds" :hint="configurationKinds[values.kind as ConfigurationKind]?.means" />
-      <TicksField v-if="mayBeOut(values.kind as ConfigurationKind) || (values.out as string[]).length" name="out" label="What is out" :options="parts" hint="It goes back one at a time; the rails are read after each." />
+      <TicksField v-if="mayBeOut(values.kind as ConfigurationKind) || (values.out as string[] | undefined)?.length" name="out" label="What is out" :options="parts" hint="It goes back one at a time; the rails are read after each." />
     </template>
   </CommandForm>
 </template>

@@ -16,15 +16,16 @@ function hintOf(name: (typeof enteredFactNames)[number]) {
   const counts = factValue(name, props.sheet.power.measured[name])
   return counts ? `${powerFacts[name].look} On record, and counting before what is entered here: ${counts.label.toLowerCase()}.` : powerFacts[name].look
 }
-/** How many facts nobody has answered, by looking or by measuring. Once none is left, the card folds away. */
+/** How many facts nobody has answered, by looking or by measuring. Where none was left, the card comes folded; it does not fold under somebody's hands. */
 const open = computed(() => enteredFactNames.filter(name => props.sheet.power.facts[name] === undefined).length)
 const complete = computed(() => open.value === 0 && props.sheet.power.inspectedBy !== '')
+const unfolded = !complete.value
 const options = (name: (typeof enteredFactNames)[number]) => Object.entries(powerFacts[name].values).map(([value, { label }]) => ({ value, label }))
 </script>
 
 <template>
   <OneCard title="Facts for power" hint="Unplugged, covers off. Leave out what nobody has looked at.">
-    <details :open="!complete" class="grid gap-3"><summary class="cursor-pointer font-semibold">{{ complete ? `All answered, inspected by ${sheet.power.inspectedBy}. Look at them or change them` : `${open} of ${enteredFactNames.length} not looked at yet` }}</summary>
+    <details :open="unfolded" class="grid gap-3"><summary class="cursor-pointer font-semibold">{{ complete ? `All answered, inspected by ${sheet.power.inspectedBy}. Look at them or change them` : `${open} of ${enteredFactNames.length} not looked at yet` }}</summary>
     <div class="mt-3 grid gap-2 sm:grid-cols-2">
       <CautionNote about="mains" />
       <CautionNote about="stored-charge" />

@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import { type Inlet, currentKindNames, labelWords, matchSupply, polarityNames } from '#core/power/supply-match'
-import type { CommandRequest } from '#shared/contracts/commands'
+import { type Inlet, labelWords, matchSupply } from '#core/power/supply-match'
 import type { MachineSheet } from '#shared/contracts/views'
 
 /** What its inlet wants, the supplies of the collection that suit, and how a bench supply is set instead. */
@@ -18,10 +17,7 @@ const bench = computed(() => inlet.value && matchSupply({ needs: inlet.value, su
 const others = ref(false)
 const shown = computed(() => (others.value ? supplies.value : supplies.value.filter(s => s.match.suits !== 'no' || s.supply.id === props.sheet.power.supplyId)))
 const unsuited = computed(() => supplies.value.length - supplies.value.filter(s => s.match.suits !== 'no').length)
-const initial = computed(() => {
-  const { voltageV = '', tolerancePct = '', kind = 'dc', polarity = null, currentA = '', regulatedInside = false, outerMm = '', innerMm = '' } = inlet.value ?? ({} as Partial<Inlet>)
-  return { inlet: { voltageV, tolerancePct, kind, polarity, currentA, regulatedInside, outerMm, innerMm } } as Partial<CommandRequest<'expect-inlet'>>
-})
+const initial = computed(() => ({ inlet: typedInlet(inlet.value ?? {}) }))
 </script>
 
 <template>
@@ -45,9 +41,7 @@ const initial = computed(() => {
     <AddPanel v-if="session.may('expect-inlet')" v-slot="{ close }" :label="inlet ? 'Change what the inlet wants' : 'Say what its inlet wants'">
       <CommandForm command="expect-inlet" :machine="sheet.tag" :initial="initial" label="What the inlet wants" submit="Keep" keeps @done="close()">
         <template #default="{ values }">
-          <div class="grid gap-3 sm:grid-cols-4"><TextField name="inlet.voltageV" label="Volts" numeric /><TextField name="inlet.currentA" label="Amperes" numeric /><TextField name="inlet.outerMm" label="Outside, mm" numeric /><TextField name="inlet.innerMm" label="Pin, mm" numeric /></div>
-          <div class="flex flex-wrap gap-x-6 gap-y-3"><ChoiceField name="inlet.kind" label="AC or DC" :options="choicesOf(currentKindNames)" /><ChoiceField v-if="(values.inlet as Inlet).kind === 'dc'" name="inlet.polarity" label="Polarity" :options="[...choicesOf(polarityNames), { value: null, label: 'Not known' }]" /></div>
-          <TickField name="inlet.regulatedInside" label="It has a regulator inside" />
+          <InletFields :kind="(values.inlet as Inlet).kind" />
         </template>
       </CommandForm>
     </AddPanel>

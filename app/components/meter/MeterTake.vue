@@ -17,7 +17,7 @@ async function take() {
 
 <template>
   <div v-if="session.may('take-reading') && meter.there.value" class="grid content-end gap-1">
-    <button type="button" class="button justify-self-start" :disabled="meter.busy.value" @click="take"><PhGauge aria-hidden="true" />{{ meter.busy.value ? 'Reading…' : brief ? 'From the meter' : 'Read from the meter' }}<span v-if="label" class="sr-only">: {{ label }}</span></button>
+    <button type="button" class="button justify-self-start" :disabled="meter.busy.value" @click="take"><PhGauge aria-hidden="true" />{{ meter.busy.value ? 'Reading…' : brief ? 'From the meter' : 'Read from the meter' }}<span v-if="label" class="sr-only"> {{ label }}</span></button>
     <p v-if="meter.told.value" role="status" class="hint">{{ meter.told.value }}</p>
   </div>
 </template>

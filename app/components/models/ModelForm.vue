@@ -1,8 +1,6 @@
 <script setup lang="ts">
 import { PhPlus, PhX } from '@phosphor-icons/vue'
 import { threeRailMemory } from '#core/power/test-points'
-import { currentKindNames, polarityNames } from '#core/power/supply-match'
-import type { CommandRequest } from '#shared/contracts/commands'
 import type { ModelView } from '#shared/contracts/views'
 
 /** What is known of a model; one form for a new one and for one that is there. */
@@ -13,8 +11,7 @@ const external = ref(Boolean(props.model?.inlet))
 const words = { maker: 'Maker', name: 'Model', about: 'About it', variants: 'Variants', usualKit: 'Usual kit', assemblies: 'Assemblies', knownFaults: 'Known faults', rails: 'Rails', weightKg: 'Weight in kg', madeFrom: 'Made from', madeTo: 'Made to' }
 const initial = computed(() => {
   const { maker = '', name = '', about = '', variants = [], usualKit = [], assemblies = [], knownFaults = [], weightKg = null, madeFrom = null, madeTo = null } = props.model ?? {}
-  const { voltageV = '', tolerancePct = '', kind = 'dc', polarity = null, currentA = '', regulatedInside = false, outerMm = '', innerMm = '' } = props.model?.inlet ?? ({} as Partial<NonNullable<ModelView['inlet']>>)
-  return { maker, name, about, variants, usualKit, assemblies, knownFaults, weightKg, madeFrom, madeTo, ...(external.value ? { inlet: { voltageV, tolerancePct, kind, polarity, currentA, regulatedInside, outerMm, innerMm } } : {}) } as Partial<CommandRequest<'add-model'>>
+  return { maker, name, about, variants, usualKit, assemblies, knownFaults, weightKg, madeFrom, madeTo, ...(external.value ? { inlet: typedInlet(props.model?.inlet ?? {}) } : {}) }
 })
 interface RailTyped { name: string, nominalV: string, tolerancePct: string, point: string }
 const rails = ref<RailTyped[]>((props.model?.rails ?? []).map(r => ({ name: r.name, nominalV: String(r.nominalV), tolerancePct: r.tolerancePct === undefined ? '' : String(r.tolerancePct), point: r.point ?? '' })))
@@ -62,11 +59,7 @@ const shown = (field: string, value: unknown) => (field === 'rails' ? (value as 
     <fieldset class="grid gap-2">
       <legend class="font-semibold">Inlet</legend>
       <div><button type="button" class="button" :aria-pressed="external" @click="external = !external">{{ external ? 'It takes mains itself after all' : 'It runs from an external supply' }}</button></div>
-      <template v-if="external">
-        <div class="grid gap-3 sm:grid-cols-4"><TextField name="inlet.voltageV" label="Volts of the inlet" numeric /><TextField name="inlet.currentA" label="Amperes" numeric /><TextField name="inlet.outerMm" label="Outside, mm" numeric /><TextField name="inlet.innerMm" label="Pin, mm" numeric /></div>
-        <div class="flex flex-wrap gap-x-6 gap-y-3"><ChoiceField name="inlet.kind" label="AC or DC" :options="choicesOf(currentKindNames)" /><ChoiceField name="inlet.polarity" label="Polarity" :options="[...choicesOf(polarityNames), { value: null, label: 'Not known' }]" /></div>
-        <TickField name="inlet.regulatedInside" label="It has a regulator inside" />
-      </template>
+      <InletFields v-if="external" />
     </fieldset>
   </CommandForm>
 </template>

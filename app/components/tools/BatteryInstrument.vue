@@ -9,7 +9,7 @@ const machines = useMachines()
 const { battery, school: first } = powerBattery.example
 const typed = reactive({ cells: String(battery.cells), year: String(battery.year) })
 const old = reactive({ chemistry: battery.chemistry as Chemistry, state: battery.state as BatteryState, fitted: battery.fitted, charging: battery.charging as Charging })
-const fresh = reactive({ how: battery.replacement.how as Replacement, chemistry: battery.replacement.chemistry as Chemistry, diode: battery.replacement.diode })
+const fresh = reactive({ how: battery.replacement!.how as Replacement, chemistry: battery.replacement!.chemistry as Chemistry, diode: battery.replacement!.diode })
 const school = ref<Replacement>(first)
 const chemistryChoices = chemistryNames.map(value => ({ value, label: chemistries[value].title }))
 const wayChoices = replacementNames.map(value => ({ value, label: replacements[value].title }))

@@ -85,7 +85,7 @@ const noticed = ['Smoke', 'Smell', 'Sound', 'Something else']
           <p v-else class="figure text-center text-[clamp(3rem,15vw,6rem)] leading-none font-semibold" :class="alarm ? 'text-stop' : frame.judgement.state === 'watch' ? 'text-care' : ''" aria-live="off">{{ reading }}</p>
           <LineChart v-if="phase !== 'countdown' && phase !== 'ready'" :series="[{ name: frame.rail, points: trace, dots: !frame.plan.byMeter }]" unit="V" :band="limits && [limits.lowV, limits.highV]" :window-seconds="60" :x-to="onSeconds" :told="`${frame.rail} over the last minute, now ${reading}`" class="h-48!" />
           <div class="flex flex-wrap items-center gap-x-4 gap-y-1">
-            <span class="font-semibold">{{ phase === 'ready' ? 'Not on yet' : phase === 'on' ? `On for ${Math.floor(onSeconds)} s` : phase === 'off' ? 'Off' : phase === 'off-now' ? 'Still on' : '' }}</span>
+            <span class="font-semibold">{{ phase === 'ready' ? 'Not on yet' : phase === 'on' ? `On for ${Math.floor(onSeconds)} s` : phase === 'off' ? 'Off' : phase === 'off-now' || phase === 'switching-off' ? 'Still on' : '' }}</span>
             <span v-if="phase === 'on'" class="figure">{{ left }} s left</span>
             <span v-if="frame.plan.byMeter" class="ml-auto" :class="frame.meter === 'ready' ? 'text-fine' : 'text-stop font-semibold'">Meter: {{ meterStates[frame.meter].title.toLowerCase() }}</span>
           </div>
@@ -104,9 +104,11 @@ const noticed = ['Smoke', 'Smell', 'Sound', 'Something else']
             <p v-if="notEnded" role="alert" class="text-stop">{{ notEnded }}</p>
           </template>
           <template v-else>
-            <button v-if="phase !== 'off-now'" type="button" class="button min-h-16! justify-center border-stop! bg-stop! text-2xl font-bold text-card!" @click="tell({ do: 'stop', says: 'Somebody said off' })">Off now</button>
-            <button type="button" class="button button-main min-h-14! justify-center text-lg" @click="tell({ do: 'is-off' })">It is off</button>
-            <div v-if="phase !== 'off-now'" class="grid gap-1"><p class="hint max-lg:hidden">Something noticed</p><div class="flex flex-wrap gap-2"><button v-for="what in noticed" :key="what" type="button" class="button" @click="tell({ do: 'stop', says: `${what} was noticed` })">{{ what }}</button></div></div>
+            <p v-if="phase === 'switching-off'" class="font-display text-2xl font-semibold">{{ frame.atSwitch }}: switch it off.</p>
+            <button v-if="phase === 'on' || phase === 'countdown'" type="button" class="button min-h-16! justify-center border-stop! bg-stop! text-2xl font-bold text-card!" @click="tell({ do: 'stop', says: 'Somebody said off' })">Off now</button>
+            <button v-if="phase === 'on'" type="button" class="button min-h-14! justify-center text-lg" @click="tell({ do: 'done' })">Done, switch it off</button>
+            <button v-else type="button" class="button button-main min-h-14! justify-center text-lg" @click="tell({ do: 'is-off' })">{{ phase === 'countdown' ? 'Stop the count' : 'It is off' }}</button>
+            <div v-if="phase === 'on'" class="grid gap-1"><p class="hint max-lg:hidden">Something noticed</p><div class="flex flex-wrap gap-2"><button v-for="what in noticed" :key="what" type="button" class="button" @click="tell({ do: 'stop', says: `${what} was noticed` })">{{ what }}</button></div></div>
           </template>
           <p v-if="trouble" role="alert" class="text-stop">{{ trouble }}</p>
         </div>
