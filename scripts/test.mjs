@@ -1,5 +1,6 @@
 /**
- * `npm test`: installs what is missing, then types, lint, unit and build, server side by side, then browser; ends with `N passed, N failed`.
+ * `npm test`: installs what is missing, then types, lint, unit, server, build, browser; ends with `N passed, N failed`.
+ * What does not touch the same files runs side by side.
  */
 import { existsSync, mkdirSync, readFileSync } from 'node:fs'
 import { built, installed, must, run } from './lib/setup.mjs'
@@ -7,7 +8,7 @@ import { built, installed, must, run } from './lib/setup.mjs'
 const tally = { passed: 0, failed: 0 }
 
 async function step(title, work) {
-  console.log(`\n— ${title}`)
+  console.log(`\n— ${title} begins`)
   const began = Date.now()
   const ok = await work()
   tally[ok ? 'passed' : 'failed']++
@@ -42,12 +43,18 @@ async function browserReady() {
 
 await installed()
 await must('npx', ['nuxt', 'prepare', '--logLevel=silent'])
-await step('types', ends('npm', 'run', '--silent', 'types'))
-await step('lint', ends('npm', 'run', '--silent', 'lint'))
-await step('unit tests', tests('core'))
-await step('server tests', tests('server'))
+await Promise.all([
+  (async () => {
+    await step('types', ends('npm', 'run', '--silent', 'types'))
+    await step('lint', ends('npm', 'run', '--silent', 'lint'))
+  })(),
+  (async () => {
+    await step('browser at hand', browserReady)
+    await step('unit tests', tests('core'))
+    await step('server tests', tests('server'))
+  })(),
+])
 await step('build', () => built().then(() => true, (error) => { console.error(error); return false }))
-await step('browser at hand', browserReady)
 await step('browser tests', tests('browser'))
 
 console.log(`\n${tally.passed} passed, ${tally.failed} failed`)

@@ -42,8 +42,11 @@ export function startChecks({ school, configuration, facts, offState, firstLimit
     check('off-state', `Every rail was measured to ground with the power off${kind === 'supply-alone' ? ', and the dummy load' : ', drives used as a load included'}.`, unread.length ? `Open: ${unread.map(r => `${r.rail} ${r.verdict ? offVerdictWords[r.verdict].toLowerCase() : 'not measured in this configuration'}`).join(', ')}.` : 'A short reads near zero; a drive can be the short.', offState.length > 0 && unread.length === 0),
     check('load', kind === 'supply-alone' ? 'A dummy load is on the main rail.' : kind === 'bench-supply' ? 'The boards are the load; the bench supply shows what they draw.' : 'A load is on it: a drive, or a dummy load.', 'Many supplies read low or wander with nothing attached, and some are harmed.'),
     ...(kind === 'bench-supply' || !mains ? [check('limit', firstLimitA === null ? 'The current limit is set as low as it will start with.' : `The current limit of the bench supply is at ${firstLimitA} A.`, 'A limit turns a short into a reading instead of smoke.')] : []),
-    ...(school === 'baseline-first' && oldCaps ? [check('baseline', 'The line-filter capacitors were looked at just now: none cracked, none bulging.', 'Baseline first: one short, attended start with the old ones, eyes and nose on them. Never with a cracked one.')] : []),
-    ...(school === 'caps-first' && mains ? [check('caps', 'The line-filter capacitors are the new ones.', 'Caps first: nothing takes mains before they are replaced.', ['replaced', 'none-fitted'].includes(facts.filterCapacitors ?? ''))] : []),
+    ...(oldCaps
+      ? [check('baseline', 'The line-filter capacitors were looked at just now: none cracked, none bulging.', `${school === 'caps-first' ? 'The gate was overruled' : 'Baseline first'}: one short, attended start with the old ones, eyes and nose on them. Never with a cracked one.`)]
+      : school === 'caps-first' && mains
+        ? [check('caps', 'No old line-filter capacitor is left.', 'Caps first: nothing takes mains before they are replaced.', true)]
+        : []),
     ...(facts.pictureTube === 'enclosed' || facts.pictureTube === 'open' ? [check('tube', 'The covers round the picture tube are on, or somebody trained stands by.', 'It keeps a high charge, switched off too.')] : []),
     ...(mains ? [
       check('switch', 'The switch is on the extension lead, behind a residual-current device; its own mains switch is on already.', 'Its own switch may be the fault, and brings a hand to the machine.'),

@@ -1,12 +1,13 @@
 import { and, eq, isNull } from 'drizzle-orm'
+import { type Configuration, keyOf } from '#core/safety/configuration'
 import type { GateResult } from '#core/safety/gate'
 import { machines, powerAssessments, signOffs } from '../db/schema'
 import { assess, loadMachine } from './machine-file'
 import { noteGate } from './gate-history'
 import type { MachineWork } from './work'
 
-/** What a gate verdict rests on: the school and every reason, in one string. */
-export const basisOf = (gate: GateResult): string => [gate.school, ...gate.findings.map(f => f.code)].sort().join(' ')
+/** What a gate verdict rests on: the school, every reason, and what is connected unless that is everything; in one string. */
+export const basisOf = (gate: GateResult, configuration: Configuration): string => [gate.school, ...gate.findings.map(f => f.code), ...(configuration.kind === 'whole' ? [] : [keyOf(configuration)])].sort().join(' ')
 
 /**
  * After every change of a machine: an overrule does not outlive the facts it was made on,
@@ -15,7 +16,7 @@ export const basisOf = (gate: GateResult): string => [gate.school, ...gate.findi
 export function drawConsequences(work: MachineWork): void {
   const machine = work.tx.select().from(machines).where(eq(machines.id, work.machine.id)).get()!
   const file = loadMachine(work.tx, machine)
-  if (file.power.overruleVerdict && file.power.overruleBasis !== basisOf(assess(file, work.now).gate)) {
+  if (file.power.overruleVerdict && file.power.overruleBasis !== basisOf(assess(file, work.now).gate, file.power.configuration)) {
     endOverrule(work, 'the facts have changed')
     file.power.overruleVerdict = null
   }

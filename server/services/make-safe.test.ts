@@ -54,9 +54,12 @@ describe('the gate', () => {
     expect(sheet(tag).power.inForce).toBe('guarded-start')
     expect(sheet(tag).readings.map(r => r.here)).toEqual([false, false])
     expect(sheet(tag).signOff.findings.some(f => f.code === 'sign-off.configuration')).toBe(true)
+    perform(tag, 'overrule-gate', { verdict: 'clear-to-run', reason: 'It runs on a stand for an hour' })
+    perform(tag, 'set-configuration', { version: sheet(tag).power.version, kind: 'partly', out: ['Keyboard'] })
+    expect(sheet(tag).power.overrule).toBeNull()
     expect(() => perform(tag, 'set-configuration', { version: sheet(tag).power.version, kind: 'partly', out: ['Turntable'] })).toThrow(/no assembly “Turntable”/)
     perform(tag, 'set-configuration', { version: sheet(tag).power.version, kind: 'whole', out: [] })
-    expect(sheet(tag).power.history.map(h => h.verdict)).toEqual(['clear-to-run', 'guarded-start', 'clear-to-run', 'guarded-start'])
+    expect(sheet(tag).power.history.map(h => h.verdict)).toEqual(['clear-to-run', 'guarded-start', 'clear-to-run', 'guarded-start', 'clear-to-run', 'guarded-start'])
     expect(MachineSheet.parse(sheet(tag)).power.configuration.kind).toBe('whole')
   })
 

@@ -43,9 +43,10 @@ export function chooseSchool(work: MachineWork, { school }: CommandInput<'choose
 
 export function overruleGate(work: MachineWork, { verdict, reason }: CommandInput<'overrule-gate'>): void {
   const { tx, machine, write, person } = work
-  const { gate } = assess(loadMachine(tx, machine), work.now)
+  const file = loadMachine(tx, machine)
+  const { gate } = assess(file, work.now)
   if (gate.verdict === verdict) throw new InputError('verdict', verdict, `Verdict: the gate says ${gateWords[verdict].title} already. Choose another, or leave it.`)
-  tx.update(powerAssessments).set({ overruleVerdict: verdict, overruleReason: reason, overruledBy: person.name, overruleBasis: basisOf(gate) }).where(eq(powerAssessments.machineId, machine.id)).run()
+  tx.update(powerAssessments).set({ overruleVerdict: verdict, overruleReason: reason, overruledBy: person.name, overruleBasis: basisOf(gate, file.power.configuration) }).where(eq(powerAssessments.machineId, machine.id)).run()
   write('gate.overruled', { computed: gate.verdict, verdict, reason })
 }
 

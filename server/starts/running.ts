@@ -70,14 +70,13 @@ function frameOf({ row, tag, run, latest, shown }: Running, nowMs: number): Star
   return { tag, startId: row.id, plan, atProbe: row.atProbe, atSwitch: row.atSwitch, phase, rail, meter, nowMs, switchAtMs, offAtMs, latest, judgement, called, kept, fresh: samples.slice(shown), count: samples.length, first: false, ended: false }
 }
 
-/** What a start leaves behind. */
+/** What a start leaves behind: the readings that count, the trace, how long it was on, and what called it off. */
 export function harvest(startId: number, nowMs: number) {
   const one = running.get(startId)
   if (!one) return { read: {}, samples: [], seconds: 0, called: null, phase: 'ready' as const, all: false }
   const { kept, samples, called, calledAtSeconds, phase, plan } = one.run
-  // A rail that called it off never stood still, and is worth its last reading until then; what came after is that of a machine being switched off.
-  const until = calledAtSeconds === null ? [] : samples.filter(s => s.atSeconds <= calledAtSeconds)
-  const last = Object.fromEntries(until.flatMap(s => (s.kind === 'dc-volts' && s.rail && s.value !== null ? [[s.rail, s.value]] : [])))
-  const caller = called?.code.startsWith('rail.') ? until.at(-1)?.rail : undefined
-  return { read: { ...last, ...kept, ...(caller && last[caller] !== undefined ? { [caller]: last[caller] } : {}) } as Record<string, number>, samples, called, phase, seconds: onSeconds(one.run, nowMs), all: plan.points.every(p => kept[p.rail] !== undefined) }
+  // A rail that called it off by its own voltage may never have stood still: its last reading until then is what the gate has to hear.
+  const caller = called?.code.startsWith('rail.') ? samples.findLast(s => s.kind === 'dc-volts' && s.value !== null && s.atSeconds <= calledAtSeconds!) : undefined
+  const read: Record<string, number> = caller ? { ...kept, [caller.rail!]: caller.value! } : kept
+  return { read, samples, called, phase, seconds: onSeconds(one.run, nowMs), all: plan.points.every(p => kept[p.rail] !== undefined) }
 }

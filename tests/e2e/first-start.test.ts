@@ -36,7 +36,7 @@ const kept = (count: number) => teodor.driver.wait(async () => ((await teodor.te
 it('a strict machine is brought to its first start, each rail read by the meter, and the gate opens', async () => {
   standIn.scenario('healthy')
   await teodor.open(`/m/${await application.tagOf('Slipway')}?stage=make-safe`)
-  await teodor.sees('The line-filter capacitors are the new ones.', 'The rails have not been read yet.')
+  await teodor.sees('No old line-filter capacitor is left.', 'The rails have not been read yet.')
   await teodor.press('Begin the start')
   await teodor.sees('At the probe: choose somebody.')
   await teodor.pick('At the probe', 'Maeve Corrigan')

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { PhPencilSimple } from '@phosphor-icons/vue'
+import { labelWords } from '#core/power/supply-match'
 
 /** One model: what is known of it, and the machines here that are one. */
 const route = useRoute()
@@ -31,7 +32,7 @@ const lists = computed(() => (model.value ? [
       </OneCard>
       <div class="grid items-start gap-4 md:grid-cols-2">
         <OneCard v-for="list in lists" :key="list.title" :title="list.title"><p v-if="!list.lines.length" class="hint">{{ list.none }}</p><ul v-else class="ml-5 list-disc"><li v-for="line in list.lines" :key="line">{{ line }}</li></ul></OneCard>
-        <OneCard title="Rails"><p v-if="!model.rails.length" class="hint">Not noted.</p><ul v-else class="grid gap-1"><li v-for="rail in model.rails" :key="rail.name"><span class="reading">{{ rail.name }}</span> <span class="hint">{{ rail.nominalV }} V nominal{{ rail.tolerancePct === undefined ? '' : `, ± ${rail.tolerancePct} %` }}</span></li></ul></OneCard>
+        <OneCard title="Rails"><p v-if="!model.rails.length" class="hint">Not noted.</p><ul v-else class="grid gap-1"><li v-for="rail in model.rails" :key="rail.name"><span class="reading">{{ rail.name }}</span> <span class="hint">{{ rail.nominalV }} V nominal{{ rail.tolerancePct === undefined ? '' : `, ± ${rail.tolerancePct} %` }}{{ rail.point ? `, at ${rail.point}` : '' }}</span></li></ul><p v-if="model.inlet">Runs from an external supply: {{ labelWords(model.inlet) }}.</p></OneCard>
       </div>
     </template>
   </div>

@@ -152,9 +152,10 @@ export class Visitor {
     return Buffer.from(await driver.printPage({}), 'base64')
   }
 
-  /** Violations that axe finds on the page, each with where. */
-  async violations(): Promise<string[]> {
+  /** Violations that axe finds on the page, each with where: of every rule, or of contrast alone. */
+  async violations(of: 'every rule' | 'contrast' = 'every rule'): Promise<string[]> {
     await this.driver.executeScript(axeSource)
-    return await this.driver.executeAsyncScript<string[]>(`const done = arguments[0]; axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'] }).then(r => done(r.violations.flatMap(v => v.nodes.map(n => v.id + ': ' + n.target + ' ' + (n.any[0]?.message || n.failureSummary || '')))))`)
+    const rules = of === 'contrast' ? ['color-contrast', 'link-in-text-block'] : ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']
+    return await this.driver.executeAsyncScript<string[]>(`const done = arguments[0]; axe.run(document, { runOnly: ${JSON.stringify(rules)} }).then(r => done(r.violations.flatMap(v => v.nodes.map(n => v.id + ': ' + n.target + ' ' + (n.any[0]?.message || n.failureSummary || '')))))`)
   }
 }

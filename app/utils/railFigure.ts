@@ -1,0 +1,2 @@
+/** A rail's voltage in big figures: two decimals, one from a hundred volts up, with a true minus sign. */
+export const railFigure = (valueV: number) => `${valueV.toFixed(Math.abs(valueV) < 100 ? 2 : 1).replace('-', '−')} V`
