@@ -21,7 +21,18 @@ const names = Object.keys(commands) as (keyof typeof commands)[]
 describe('by direct request', () => {
   it('nobody who is not signed in changes or reads anything', async () => {
     for (const name of names) expect((await application.ask(pathOf(name), { method: 'POST', body: {} })).status, name).toBe(401)
-    for (const path of ['/api/machines', `/api/machines/${tag}`, '/api/parts', '/api/models', '/api/settings', '/api/live']) expect((await application.ask(path)).status, path).toBe(401)
+    for (const path of ['/api/machines', `/api/machines/${tag}`, '/api/parts', '/api/models', '/api/settings', '/api/live', '/api/meter']) expect((await application.ask(path)).status, path).toBe(401)
+  })
+
+  it('the meter and a running start are for those who work at the bench', async () => {
+    for (const path of ['/api/meter/read', '/api/meter/simulation', `/api/machines/${tag}/start`]) {
+      expect((await application.ask(path, { method: 'POST', body: {} })).status, path).toBe(401)
+      expect((await application.ask(path, { method: 'POST', body: {}, cookie: petra })).status, path).toBe(403)
+    }
+    const nonsense = await application.ask(`/api/machines/${tag}/start`, { method: 'POST', body: { do: 'jump' }, cookie: baraka })
+    expect(nonsense.status).toBe(422)
+    const none = await application.ask(`/api/machines/${tag}/start`, { method: 'POST', body: { do: 'is-off' }, cookie: baraka })
+    expect([none.status, ((await none.json()) as { error: { message: string } }).error.message]).toEqual([409, 'No start of this machine is running.'])
   })
 
   it('a role does what its row in the table says, and no more', async () => {

@@ -10,7 +10,12 @@ import type { MachineSheet } from '#shared/contracts/views'
 const props = defineProps<{ sheet: MachineSheet }>()
 const session = useSession()
 const meter = useMeter()
-onMounted(meter.look)
+// The form starts from what the meter said, and is not drawn anew when it says something else: ticks would be lost.
+const looked = ref(false)
+onMounted(async () => {
+  await meter.look()
+  looked.value = true
+})
 const power = computed(() => props.sheet.power)
 const running = computed(() => power.value.starts.find(s => !s.endedAt))
 const allowed = computed(() => ['guarded-start', 'clear-to-run'].includes(power.value.inForce))
@@ -47,7 +52,8 @@ const path = computed(() => `/m/${props.sheet.tag}/start`)
       <p v-if="open.length"><strong>By the records, not yet:</strong> {{ open.map(c => c.do).join(' ') }}</p>
       <p v-if="power.takesMains && !session.has('mains')" class="hint">It takes mains: at the switch stands somebody with the skill. <WhoCould skill="mains" /></p>
       <AddPanel label="Prepare the start" :open="open.length === 0">
-        <CommandForm :key="String(meter.view.value?.state)" command="begin-start" :machine="sheet.tag" :initial="initial" label="Prepare the start" submit="Begin the start" @submit="sent = true">
+        <p v-if="!looked" role="status" class="hint">Asking the meter…</p>
+        <CommandForm v-else command="begin-start" :machine="sheet.tag" :initial="initial" label="Prepare the start" submit="Begin the start" @submit="sent = true">
           <template #default="{ values }">
             <CheckList :checks="power.startChecks" />
             <div class="grid gap-3 sm:grid-cols-2"><PickField name="atProbe" label="At the probe" :options="people(false)" empty="Choose somebody" /><PickField name="atSwitch" label="At the switch" :options="people(power.takesMains)" empty="Choose somebody" /></div>
