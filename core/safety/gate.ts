@@ -117,6 +117,9 @@ function verdictOf(findings: Finding[]): GateVerdict {
   return findings.some(f => f.level === 'care') ? 'guarded-start' : 'clear-to-run'
 }
 
+/** Verdicts under which it may be energised at all, attended. */
+export const mayBeStarted = (verdict: GateVerdict): boolean => verdict === 'guarded-start' || verdict === 'clear-to-run'
+
 export const gateWords: Record<GateVerdict, { title: string, means: string }> = {
   'keep-off': { title: 'Keep off', means: 'Do not energise it. The reasons are below.' },
   'not-yet-assessed': { title: 'Not yet assessed', means: 'Do not energise it: not everything has been looked at.' },

@@ -89,7 +89,7 @@ describe('a start that the meter watches', () => {
     const followed = desk.follow(1)
     await expect.poll(() => runningById(1)?.latest?.value, { timeout: 3000 }).toBeTypeOf('number')
     expect(runningById(1)?.run.meter).toBe('ready')
-    await expect(desk.read('dc-volts')).rejects.toThrow(/watches a start/)
+    await expect(desk.read('dc-volts')).rejects.toThrow(/watches the start of SH-1/)
     standIn.unplug()
     await expect.poll(() => runningById(1)?.run.meter, { timeout: 3000, interval: 5 }).toBe('lost')
     await expect.poll(() => runningById(1)?.run.meter, { timeout: 3000 }).toBe('ready')

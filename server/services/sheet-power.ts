@@ -12,7 +12,12 @@ import type { Tx } from './journal'
 import { type Assessment, type MachineFile, batteriesOf, expectedRailsOf, inletOf, offStateOf, startChecksOf } from './machine-file'
 import { listSupplies } from './supplies'
 
-const latestStarts = 10
+/** A sheet is fetched anew at every change: it shows the latest, and of a long trace every so many points. */
+const shown = { starts: 6, temperatures: 12, points: 400 } as const
+const thinned = <T>(samples: T[]): T[] => {
+  const step = Math.ceil(samples.length / shown.points)
+  return step > 1 ? samples.filter((_, i) => i % step === 0) : samples
+}
 
 /** What makes a machine safe and brings it to its first start, as its sheet shows it. */
 export function powerOf(tx: Tx, file: MachineFile, now: Date, { facts, measured, gate, inForce }: Assessment): Pick<MachineSheet, 'power' | 'readings' | 'drifts'> {
@@ -32,10 +37,10 @@ export function powerOf(tx: Tx, file: MachineFile, now: Date, { facts, measured,
       inlet, supplyId: power.supplyId, supplies: listSupplies(tx).map(({ uid: _, ...supply }) => supply),
       startChecks: startChecksOf(file, facts), takesMains: takesMains(facts, power.configuration),
       firstLimitA: inlet ? matchSupply({ needs: inlet, supply: { voltageV: inlet.voltageV } }).bench?.firstLimitA ?? null : null,
-      starts: tx.select().from(starts).where(eq(starts.machineId, machine.id)).orderBy(desc(starts.id)).limit(latestStarts).all()
-        .map(({ id, plan, configuration, atProbe, atSwitch, begunAt, endedAt, outcome, why, onSeconds, samples }) => ({ id, plan, configuration: configurationWords(configuration), atProbe, atSwitch, begunAt, endedAt, outcome, why, onSeconds, samples })),
-      temperatures: tx.select().from(temperatures).where(and(eq(temperatures.machineId, machine.id), isNull(temperatures.struckBy))).orderBy(desc(temperatures.id)).limit(40).all()
-        .map(({ id, part, where, samples, at, byWhom }) => ({ id, part, where, samples, at, by: byWhom, findings: judgeTemperature({ part, samples }).findings })),
+      starts: tx.select().from(starts).where(eq(starts.machineId, machine.id)).orderBy(desc(starts.id)).limit(shown.starts).all()
+        .map(({ id, plan, configuration, atProbe, atSwitch, begunAt, endedAt, outcome, why, onSeconds, samples }) => ({ id, plan, configuration: configurationWords(configuration), atProbe, atSwitch, begunAt, endedAt, outcome, why, onSeconds, samples: thinned(samples) })),
+      temperatures: tx.select().from(temperatures).where(and(eq(temperatures.machineId, machine.id), isNull(temperatures.struckBy))).orderBy(desc(temperatures.id)).limit(shown.temperatures).all()
+        .map(({ id, part, where, samples, at, byWhom }) => ({ id, part, where, samples: thinned(samples), readings: samples.length, highestC: judgeTemperature({ part, samples }).highestC, at, by: byWhom, findings: judgeTemperature({ part, samples }).findings })),
     },
     readings: file.readings.map(({ id, rail, valueV, load, at, configuration }) => ({ id, rail, valueV, load, at, configuration, here: configuration === here })),
     drifts: expectedRailsOf(file).flatMap(({ name, nominalV, tolerancePct }) => driftOf({ name, nominalV, tolerancePct: tolerancePct ?? toleranceFor(nominalV).tolerancePct, readings: file.readings.filter(r => r.rail === name && r.configuration === here) }) ?? []),

@@ -2,7 +2,7 @@ import { and, desc, eq, isNull } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
 import { InputError } from '#core/kernel/input-error'
 import { fanless } from '#core/power/temperature'
-import { gateWords } from '#core/safety/gate'
+import { gateWords, mayBeStarted } from '#core/safety/gate'
 import { configurationWords, keyOf } from '#core/safety/configuration'
 import { judgeStarters } from '#core/safety/first-start'
 import type { CommandInput } from '#shared/contracts/commands'
@@ -26,7 +26,7 @@ export const openStart = (tx: Tx, machineId: number) => tx.select().from(starts)
 export function beginStart({ tx, machine, now, at, write }: MachineWork, input: CommandInput<'begin-start'>): { startId: number } {
   const file = loadMachine(tx, machine)
   const { inForce, gate, facts } = assess(file, now)
-  if (inForce !== 'guarded-start' && inForce !== 'clear-to-run') throw new NotNow(`The gate says: ${gateWords[inForce].title.toLowerCase()}. It may not be started.`, gate.findings.filter(f => f.level === 'stop' || f.code.endsWith('.not-looked')).map(f => f.says))
+  if (!mayBeStarted(inForce)) throw new NotNow(`The gate says: ${gateWords[inForce].title.toLowerCase()}. It may not be started.`, gate.findings.filter(f => f.level === 'stop' || f.code.endsWith('.not-looked')).map(f => f.says))
   if (openStart(tx, machine.id)) throw new NotNow('A start of this machine is running already. Open it, or end it.')
   const crew = crewOf(tx)
   const [atProbe, atSwitch] = [crew.find(p => p.id === input.atProbe), crew.find(p => p.id === input.atSwitch)]

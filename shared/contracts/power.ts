@@ -124,4 +124,4 @@ export const BatteryView = z.object({
 })
 export const SupplyView = z.object({ id: z.number(), version: z.number(), name: s, place: s, label: z.custom<import('#core/power/supply-match').Supply>(), active: b })
 export type SupplyView = z.infer<typeof SupplyView>
-export const TemperatureView = z.object({ id: z.number(), part: WarmTyped.part, where: s, samples: z.array(z.object({ atSeconds: z.number(), celsius: z.number() })), at: s, by: s, findings: z.array(Finding) })
+export const TemperatureView = z.object({ id: z.number(), part: WarmTyped.part, where: s, samples: z.array(z.object({ atSeconds: z.number(), celsius: z.number() })), readings: z.number(), highestC: z.number(), at: s, by: s, findings: z.array(Finding) })

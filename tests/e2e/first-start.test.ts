@@ -1,3 +1,4 @@
+import { Key } from 'selenium-webdriver'
 import { afterAll, beforeAll, expect, it } from 'vitest'
 import type { StartFrame } from '#shared/contracts/power'
 import type { MachineSheet } from '#shared/contracts/views'
@@ -109,12 +110,12 @@ it('a start that goes wrong is stopped with the right words, for whoever watches
   await rua.press('Begin the start')
   await rua.sees('memory, pin 9 (ground pin 16)')
   await teodor.open(`/m/${tag}/start`)
-  const goesWrong = async (go: () => void, ...words: string[]) => {
+  const goesWrong = async (go: () => unknown, ...words: string[]) => {
     await rua.sees('Meter: answers')
     await rua.press(await rua.offers('Count down') ? 'Count down' : 'Count down again')
     await teodor.sees('On for')
     standIn.switchOn(true)
-    go()
+    await go()
     await teodor.sees('Off now', ...words)
     await rua.sees('Off now', ...words)
     standIn.switchOn(false)
@@ -124,11 +125,13 @@ it('a start that goes wrong is stopped with the right words, for whoever watches
   await goesWrong(() => standIn.scenario('shorted'), '+5 V is missing')
   await goesWrong(() => standIn.scenario('swapped'), '+5 V carries the voltage of +12 V')
   await goesWrong(() => standIn.scenario('garbled'), 'The meter: nonsense. Nobody sees the rail.')
-  // The cable is pulled while everything is calm.
+  // Somebody smells something: one key, whatever has the focus.
   await goesWrong(() => {
     standIn.scenario('healthy')
-    standIn.unplug()
-  }, 'The meter: lost. Nobody sees the rail.')
+    return rua.driver.actions().sendKeys(Key.ESCAPE).perform()
+  }, 'Somebody said off')
+  // The cable is pulled while everything is calm.
+  await goesWrong(() => standIn.unplug(), 'The meter: lost. Nobody sees the rail.')
   await rua.press('End the start and keep the readings')
   await rua.sees('Called off', 'Start ended after')
 })

@@ -6,9 +6,7 @@ import type { MachineSheet } from '#shared/contracts/views'
 const props = defineProps<{ sheet: MachineSheet }>()
 defineEmits<{ typed: [values: Record<string, unknown>] }>()
 const session = useSession()
-const initial = computed(() => {
-  return { facts: { ...props.sheet.power.entered }, inspectedBy: props.sheet.power.inspectedBy }
-})
+const initial = computed(() => ({ facts: { ...props.sheet.power.entered }, inspectedBy: props.sheet.power.inspectedBy }))
 const words = computed(() => ({ ...Object.fromEntries(enteredFactNames.map(name => [`facts.${name}`, powerFacts[name].title])), inspectedBy: 'Inspected by' }))
 const show = (field: string, value: unknown) => (field.startsWith('facts.') ? factValue(field.slice(6) as 'battery', value as string | undefined)?.label ?? 'Not looked at' : undefined)
 /** Where to look; and where something was measured or recorded, that it counts, whatever is entered here. */

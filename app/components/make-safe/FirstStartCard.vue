@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { gateWords } from '#core/safety/gate'
+import { gateWords, mayBeStarted } from '#core/safety/gate'
 import { loadWords, loads } from '#core/power/rails'
 import { warmParts, warmPartNames } from '#core/power/temperature'
 import { skills } from '#core/safety/skills'
@@ -18,7 +18,7 @@ onMounted(async () => {
 })
 const power = computed(() => props.sheet.power)
 const running = computed(() => power.value.starts.find(s => !s.endedAt))
-const allowed = computed(() => ['guarded-start', 'clear-to-run'].includes(power.value.inForce))
+const allowed = computed(() => mayBeStarted(power.value.inForce))
 const open = computed(() => power.value.startChecks.filter(c => c.known === false))
 const crew = computed(() => session.crew.filter(p => p.role !== 'reader'))
 const people = (skilled: boolean) => crew.value.map(p => ({ value: p.id, label: `${p.name}${skilled && !p.skills.includes('mains') ? `, without ${skills.mains.title.toLowerCase()}` : ''}` }))

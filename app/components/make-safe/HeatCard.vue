@@ -57,8 +57,8 @@ const fanMissing = computed(() => props.sheet.power.facts.fan === 'missing')
     <EmptyPlace v-if="!sheet.power.temperatures.length" says="No temperature has been taken. Old linear regulators run at 60 to 65 °C and are in order." />
     <ul v-else class="grid divide-y divide-line border-y border-line">
       <li v-for="one in sheet.power.temperatures.slice(0, 6)" :key="one.id" class="grid gap-1 py-2">
-        <div class="flex flex-wrap items-baseline gap-x-3"><h3>{{ warmParts[one.part].title }}</h3><span class="figure text-lg">{{ Math.max(...one.samples.map(s => s.celsius)).toFixed(1) }} °C</span><span class="hint">{{ one.where }}{{ one.where && ', ' }}{{ times.day(one.at) }}, {{ one.by }}{{ one.samples.length > 1 ? `, ${one.samples.length} readings` : '' }}</span></div>
-        <LineChart v-if="one.samples.length > 1" :series="[{ name: '°C', points: one.samples.map(s => [s.atSeconds / 60, s.celsius]) }]" unit="°C" :lines="[{ at: warmParts[one.part].usualC, says: 'usual' }, { at: warmParts[one.part].hotC, says: 'off' }]" :told="`Temperature of ${warmParts[one.part].title.toLowerCase()} over ${(one.samples.at(-1)!.atSeconds / 60).toFixed(0)} minutes, up to ${Math.max(...one.samples.map(s => s.celsius)).toFixed(1)} °C`" />
+        <div class="flex flex-wrap items-baseline gap-x-3"><h3>{{ warmParts[one.part].title }}</h3><span class="figure text-lg">{{ one.highestC.toFixed(1) }} °C</span><span class="hint">{{ one.where }}{{ one.where && ', ' }}{{ times.day(one.at) }}, {{ one.by }}{{ one.readings > 1 ? `, ${one.readings} readings` : '' }}</span></div>
+        <LineChart v-if="one.readings > 1" :series="[{ name: '°C', points: one.samples.map(s => [s.atSeconds / 60, s.celsius]) }]" unit="°C" :lines="[{ at: warmParts[one.part].usualC, says: 'usual' }, { at: warmParts[one.part].hotC, says: 'off' }]" :told="`Temperature of ${warmParts[one.part].title.toLowerCase()} over ${(one.samples.at(-1)!.atSeconds / 60).toFixed(0)} minutes, up to ${one.highestC.toFixed(1)} °C`" />
         <FindingList :findings="one.findings" />
       </li>
     </ul>
