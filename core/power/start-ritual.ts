@@ -1,7 +1,7 @@
 import type { Finding } from '../kernel/finding'
 import { InputError } from '../kernel/input-error'
 import { type MeterState, isSettled } from './scpi'
-import { type StartJudgement, type StartPlan, type StartSample, watchStart } from './start-watch'
+import { type StartJudgement, type StartPlan, type StartSample, hasCome, patience, watchStart } from './start-watch'
 
 /**
  * The first start as a course of steps: ready, counting down, on, being switched off, off. It is driven by what people press and what is measured,
@@ -97,6 +97,9 @@ function keep(run: StartRun): StartRun {
   if (run.phase !== 'on') return run
   const values = run.samples.filter(s => s.kind === 'dc-volts' && s.rail === run.rail).slice(-steadyReadings).map(s => s.value)
   if (values.some(v => v === null) || !values.length) return run
+  // Nothing on the rail while the hand goes to the switch is no reading of it.
+  const { atSeconds } = run.samples.at(-1)!
+  if (atSeconds < patience.switchSeconds && !hasCome(run.plan.points.find(p => p.rail === run.rail)!, values.at(-1)!)) return run
   const steady = values.length === steadyReadings && values.slice(1).every((_, i) => isSettled((values as number[]).slice(0, i + 2), 'dc-volts'))
   // Typed by hand, one figure is what there is.
   return steady || !run.plan.byMeter ? { ...run, kept: { ...run.kept, [run.rail]: values.at(-1)! } } : run

@@ -39,7 +39,7 @@ export type StartState = 'calm' | 'watch' | 'off'
 export interface StartJudgement { state: StartState, findings: Finding[] }
 
 /** How long whoever stands at the switch, and the supply behind it, may take before a missing rail counts; common practice, no source. */
-const patience = { switchSeconds: 4, riseSeconds: 2, blindSeconds: 3 } as const
+export const patience = { switchSeconds: 4, riseSeconds: 2, blindSeconds: 3 } as const
 /** AC on a rail, in share of its nominal voltage: worth a word, and too much. Common practice, no source. */
 const ripple = { care: 0.01, stop: 0.05 } as const
 /** A fall by so much of nominal over the window is a collapse that has begun; common practice, no source. */
@@ -62,6 +62,9 @@ export function watchStart(plan: StartPlan, samples: readonly StartSample[], now
   return { state: findings.some(f => f.level === 'stop') ? 'off' : findings.some(f => f.level === 'care') ? 'watch' : 'calm', findings }
 }
 
+/** Whether a rail shows that it is on at all. */
+export const hasCome = ({ nominalV }: StartPoint, value: number | null): boolean => value !== null && Math.abs(value) > Math.abs(nominalV) * 0.1
+
 const voltsOf = (samples: readonly StartSample[], rail: string) => samples.filter(s => s.kind === 'dc-volts' && s.rail === rail)
 
 function ofSight({ byMeter }: StartPlan, samples: readonly StartSample[], { meter, onSeconds }: StartNow): Finding[] {
@@ -81,7 +84,7 @@ function ofRail(plan: StartPlan, samples: readonly StartSample[], { rail: name, 
     const newest = voltsOf(samples, p.rail).at(-1)?.value ?? null
     return { name: p.rail, nominalV: p.nominalV, tolerancePct: p.tolerancePct, readings: newest === null ? [] : [{ valueV: newest, load: plan.load }] }
   }) }).rails.find(r => r.name === name)!
-  const came = read.find(s => s.value !== null && Math.abs(s.value) > Math.abs(point.nominalV) * 0.1)
+  const came = read.find(s => hasCome(point, s.value))
   // A figure typed by hand was read after it stood still.
   const rising = came && plan.byMeter ? last.atSeconds - came.atSeconds < patience.riseSeconds : onSeconds < patience.switchSeconds
   const findings = judged.findings.filter(f => f.level !== 'note')

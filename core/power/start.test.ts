@@ -55,6 +55,12 @@ describe('the ritual', () => {
     expect(run.kept['+12 V']).toBeUndefined()
   })
 
+  it('keeps nothing of a rail before the switch was thrown, and what it shows afterwards', () => {
+    const late = [...begun, [on, { do: 'tick' }] as [number, StartEvent], ...[0.2, 0.4, 0.6, 0.8].map(i => sample(on + i, 0))]
+    expect(play(late).kept).toEqual({})
+    expect(play([...late, ...[1.5, 2, 2.5].map(i => sample(on + i, 5.02))]).kept).toEqual({ '+5 V': 5.02 })
+  })
+
   it('once something calls for off, that stays until it is off', () => {
     const shorted = play([...begun, [on, { do: 'tick' }], ...[5, 6].map(i => sample(on + i, 0.02)), sample(on + 6.5, 5.0), sample(on + 7, 5.0)])
     expect(shorted).toMatchObject({ phase: 'off-now', called: { code: 'rail.missing' } })
