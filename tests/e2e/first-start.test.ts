@@ -118,11 +118,13 @@ it('a start that goes wrong is stopped with the right words, for whoever watches
     await go()
     await teodor.sees('Off now', ...words)
     await rua.sees('Off now', ...words)
+    expect(await teodor.violations(), words[0]).toEqual([])
     standIn.switchOn(false)
     await rua.press('It is off')
     await rua.sees('Called off:')
   }
   await goesWrong(() => standIn.scenario('shorted'), '+5 V is missing')
+  expect(await rua.violations()).toEqual([])
   await goesWrong(() => standIn.scenario('swapped'), '+5 V carries the voltage of +12 V')
   await goesWrong(() => standIn.scenario('garbled'), 'The meter: nonsense. Nobody sees the rail.')
   // Somebody smells something: one key, whatever has the focus.
