@@ -31,7 +31,7 @@ export interface StartRun {
 export type StartEvent =
   | { do: 'count-down' }
   | { do: 'probe', rail: string }
-  | { do: 'sample', kind: StartSample['kind'], value: number | null }
+  | { do: 'sample', kind: StartSample['kind'], value: number | null, by?: 'hand' }
   | { do: 'meter', state: MeterState }
   | { do: 'tick' }
   | { do: 'stop', says: string }
@@ -71,6 +71,7 @@ function happened(run: StartRun, event: StartEvent, nowMs: number): StartRun {
       if (run.plan.byMeter && run.meter !== 'ready') throw new InputError('do', event.do, 'The meter does not answer yet. A start without sight of the rail is no attended start.')
       return { ...run, phase: 'countdown', switchAtMs: nowMs + countdownSeconds * 1000, offAtMs: null, samples: [], called: null, calledAtSeconds: null }
     case 'sample':
+      if (event.by === 'hand' && run.plan.byMeter && event.kind.endsWith('volts')) throw new InputError('value', event.value, 'The meter reads the rail in this start; only current and heat are typed.')
       // Before the switch is called, and after it is off, the meter may show what it likes: nothing of it belongs to this start.
       if (!['on', 'switching-off', 'off-now'].includes(run.phase)) return run
       return keep({ ...run, samples: thinned([...run.samples, { atSeconds: onSeconds(run, nowMs), kind: event.kind, value: event.value, ...(event.kind.endsWith('volts') ? { rail: run.rail } : {}) }]) })

@@ -73,6 +73,7 @@ describe('the ritual', () => {
     expect(() => play([[0, { do: 'count-down' }]])).toThrow(/no attended start/)
     expect(() => play([...begun, [1, { do: 'count-down' }]])).toThrow(/already/)
     expect(() => play([[0, { do: 'probe', rail: '-5 V' }]])).toThrow(/not in this start/)
+    expect(() => play([...begun, [on, { do: 'sample', kind: 'dc-volts', value: 5, by: 'hand' }]])).toThrow(/The meter reads the rail/)
     expect(() => play([ready, [0, { do: 'stop', says: 'x' }]])).toThrow(/not on/)
     expect(() => beginRun({ ...plan, points: [] })).toThrow(/No rail is expected/)
   })

@@ -43,6 +43,9 @@ export function powerOf(tx: Tx, file: MachineFile, now: Date, { facts, measured,
         .map(({ id, part, where, samples, at, byWhom }) => ({ id, part, where, samples: thinned(samples), readings: samples.length, highestC: judgeTemperature({ part, samples }).highestC, at, by: byWhom, findings: judgeTemperature({ part, samples }).findings })),
     },
     readings: file.readings.map(({ id, rail, valueV, load, at, configuration }) => ({ id, rail, valueV, load, at, configuration, here: configuration === here })),
-    drifts: expectedRailsOf(file).flatMap(({ name, nominalV, tolerancePct }) => driftOf({ name, nominalV, tolerancePct: tolerancePct ?? toleranceFor(nominalV).tolerancePct, readings: file.readings.filter(r => r.rail === name && r.configuration === here) }) ?? []),
+    drifts: expectedRailsOf(file).flatMap(({ name, nominalV, tolerancePct }) => {
+      const finding = driftOf({ name, nominalV, tolerancePct: tolerancePct ?? toleranceFor(nominalV).tolerancePct, readings: file.readings.filter(r => r.rail === name && r.configuration === here) })
+      return finding ? [{ rail: name, finding }] : []
+    }),
   }
 }

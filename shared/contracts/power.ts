@@ -74,7 +74,7 @@ export const StartTyped = {
 export const StartEventTyped = z.discriminatedUnion('do', [
   z.object({ do: z.literal('count-down') }),
   z.object({ do: z.literal('probe'), rail: text('Rail', 30) }),
-  z.object({ do: z.literal('sample'), kind: z.enum(sampleKinds), value: quantity('', 'Reading', { above: -2000, upTo: 2000 }) }),
+  z.object({ do: z.literal('sample'), kind: z.enum(sampleKinds), value: quantity('', 'Reading', { above: -2000, upTo: 2000 }), by: z.literal('hand').default('hand') }),
   z.object({ do: z.literal('stop'), says: text('What was noticed', 200) }),
   z.object({ do: z.literal('done') }),
   z.object({ do: z.literal('is-off') }),

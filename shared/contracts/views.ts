@@ -130,7 +130,8 @@ export const MachineSheet = z.object({
   expectedRails: z.array(ExpectedRail),
   /** Every reading there is; those of another configuration say nothing of this one. */
   readings: z.array(z.object({ id, rail: s, valueV: z.number(), load: z.enum(loads), at: s, configuration: s, here: b })),
-  drifts: z.array(Finding),
+  /** Rails that moved between two visits. */
+  drifts: z.array(z.object({ rail: s, finding: Finding })),
   rails: z.object({ rails: z.array(JudgedRail), verdict: z.enum(railVerdicts), findings: z.array(Finding) }).nullable(),
   signOff: z.object({ allowed: b, findings: z.array(Finding), standing: z.object({ statement: s, by: s, at: s }).nullable() }),
   questions: z.array(z.object({ id, question: s, answer: s, settled: b })),

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { parseQuantity } from '#core/kernel/quantity'
 import { batteryStateNames, chargingNames, chemistries, judgeBattery, replacements, type Battery, type Chemistry, type Replacement } from '#core/power/battery'
 import type { FindingView, MachineSheet } from '#shared/contracts/views'
 
@@ -7,14 +8,14 @@ const props = defineProps<{ sheet: MachineSheet, values: Record<string, unknown>
 const machines = useMachines()
 const chemistryChoices = (Object.keys(chemistries) as Chemistry[]).map(value => ({ value, label: chemistries[value].title }))
 const replacementChoices = [{ value: null, label: 'Not settled yet' }, ...(Object.keys(replacements) as Replacement[]).map(value => ({ value, label: replacements[value].title }))]
-const number = (typed: unknown) => (String(typed ?? '').trim() ? Number(typed) : undefined)
+const number = (field: 'cells' | 'year') => (String(props.values[field] ?? '').trim() ? parseQuantity(String(props.values[field]), '', field) : undefined)
 const how = computed(() => (props.values.replacement as { how: Replacement | null } | null)?.how ?? null)
 const judged = computed<FindingView[]>(() => {
   const { where, chemistry, state, fitted, charging, replacement } = props.values as unknown as Battery & { replacement: { how: Replacement | null, chemistry: Chemistry, diode: boolean } | null }
   if (!state || !chemistry || !charging || typeof fitted !== 'boolean') return []
   try {
     return judgeBattery({
-      battery: { where: where || 'its place', chemistry, state, fitted, charging, cells: number(props.values.cells) ?? 1, year: number(props.values.year) ?? null, replacement: !fitted && replacement?.how ? { ...replacement, how: replacement.how } : null },
+      battery: { where: where || 'its place', chemistry, state, fitted, charging, cells: number('cells') ?? 1, year: number('year') ?? null, replacement: !fitted && replacement?.how ? { ...replacement, how: replacement.how } : null },
       school: props.sheet.power.batterySchool, yearNow: machines.now.getFullYear(),
     }).findings
   }

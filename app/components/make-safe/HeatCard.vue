@@ -3,6 +3,7 @@ import Papa from 'papaparse'
 import { type LogRead, readTemperatureLog } from '#core/power/temperature-log'
 import { fanless, judgeTemperature, warmParts, warmPartNames, type WarmPart } from '#core/power/temperature'
 import { InputError } from '#core/kernel/input-error'
+import { parseQuantity } from '#core/kernel/quantity'
 import type { MachineSheet } from '#shared/contracts/views'
 
 /** How warm its parts get, one by one or from a logger's file; and how long it may run without its fan. */
@@ -38,10 +39,10 @@ async function take(event: Event) {
   }
 }
 function judged(values: Record<string, unknown>) {
-  const celsius = Number(String(values.celsius ?? '').replace(',', '.').replace('−', '-'))
-  if (!String(values.celsius ?? '').trim() || Number.isNaN(celsius) || !values.part) return []
+  const typed = String(values.celsius ?? '').trim()
+  if (!typed || !values.part) return []
   try {
-    return judgeTemperature({ part: values.part as WarmPart, samples: [{ atSeconds: 0, celsius }] }).findings
+    return judgeTemperature({ part: values.part as WarmPart, samples: [{ atSeconds: 0, celsius: parseQuantity(typed, '', 'celsius') }] }).findings
   }
   catch (error) {
     return [{ level: 'care' as const, code: 'temperature.unread', says: (error as Error).message, because: [] }]

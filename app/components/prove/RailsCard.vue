@@ -11,7 +11,7 @@ const times = useTimes()
 const readingsOf = (rail: string) => props.sheet.readings.filter(r => r.here && r.rail === rail)
 const elsewhere = computed(() => props.sheet.readings.filter(r => !r.here).length)
 const pointOf = (rail: string) => props.sheet.expectedRails.find(r => r.name === rail)?.point
-const driftOf = (rail: string) => props.sheet.drifts.find(d => d.says.startsWith(`${rail} `))
+const driftOf = (rail: string) => props.sheet.drifts.find(d => d.rail === rail)?.finding
 const overTime = (rail: string) => loads.filter(load => readingsOf(rail).some(r => r.load === load)).map(load => ({ name: loadWords[load], dots: true, points: readingsOf(rail).filter(r => r.load === load).map((r): [string, number] => [r.at, r.valueV]) }))
 </script>
 
