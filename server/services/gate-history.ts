@@ -17,7 +17,8 @@ function changeOf(tx: Tx, file: MachineFile, now: Date): Change | null {
   const { inForce, gate } = assess(file, now)
   if (inForce === before) return null
   // The reason that decides, in the rule's own words; what was claimed or found stays with the hazard it belongs to.
-  return { from: before, to: inForce, why: file.power.overruleVerdict ? 'Overruled' : gate.findings[0]?.says ?? '' }
+  const why = file.power.overruleVerdict ? 'Overruled' : inForce === 'clear-to-run' ? 'No reason to keep it off or guarded is left' : gate.findings[0]?.says ?? ''
+  return { from: before, to: inForce, why }
 }
 
 /** Writes it down when the gate says something else than before. */

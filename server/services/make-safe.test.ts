@@ -60,6 +60,7 @@ describe('the gate', () => {
     expect(() => perform(tag, 'set-configuration', { version: sheet(tag).power.version, kind: 'partly', out: ['Turntable'] })).toThrow(/no assembly “Turntable”/)
     perform(tag, 'set-configuration', { version: sheet(tag).power.version, kind: 'whole', out: [] })
     expect(sheet(tag).power.history.map(h => h.verdict)).toEqual(['clear-to-run', 'guarded-start', 'clear-to-run', 'guarded-start', 'clear-to-run', 'guarded-start'])
+    expect(sheet(tag).power.history[0]?.why).toBe('No reason to keep it off or guarded is left')
     expect(MachineSheet.parse(sheet(tag)).power.configuration.kind).toBe('whole')
   })
 
