@@ -12,19 +12,27 @@ const measured = (board: Awaited<ReturnType<typeof madeUpBoard>>, outline: Corro
 // Boards of our own making, with areas counted while they were drawn.
 const surfaces: Surface[] = ['crust on a board', 'rust on steel', 'white fur on a board']
 const spoils = [{}, { noise: 10 }, { blur: 2 }, { jpeg: 60 }, { gradient: 0.5 }, { noise: 8, blur: 1.5, jpeg: 75, gradient: 0.5 }]
-it.each(surfaces.flatMap(surface => spoils.map((spoil, i) => [surface, spoil, i] as const)))('%s, spoilt by %j, is measured to 1.5 percentage points', async (surface, spoil, i) => {
-  for (const wanted of [4, 45]) {
-    const board = await madeUpBoard(surface, 560, 420, wanted, 100 * i + wanted, spoil)
-    const { areaPct, errorPct, insidePx } = measured(board).areaAt(0.5)
-    expect(Math.abs(areaPct - board.areaPct), `${board.areaPct} % drawn`).toBeLessThanOrEqual(1.5)
-    expect(errorPct).toBeGreaterThanOrEqual(1.5)
-    expect(insidePx).toBe(560 * 420)
-  }
-})
+it.each(surfaces.flatMap(surface => spoils.map((spoil, i) => [surface, spoil, i] as const)))(
+  '%s, spoilt by %j, is measured to 1.5 percentage points',
+  async (surface, spoil, i) => {
+    for (const wanted of [4, 45]) {
+      const board = await madeUpBoard(surface, 560, 420, wanted, 100 * i + wanted, spoil)
+      const { areaPct, errorPct, insidePx } = measured(board).areaAt(0.5)
+      expect(Math.abs(areaPct - board.areaPct), `${board.areaPct} % drawn`).toBeLessThanOrEqual(1.5)
+      expect(errorPct).toBeGreaterThanOrEqual(1.5)
+      expect(insidePx).toBe(560 * 420)
+    }
+  },
+)
 
 it('counts inside the outline alone, and a higher threshold never finds more', async () => {
   const board = await madeUpBoard('rust on steel', 400, 300, 20, 7)
-  const half = measured(board, [[0, 0], [0.5, 0], [0.5, 1], [0, 1]])
+  const half = measured(board, [
+    [0, 0],
+    [0.5, 0],
+    [0.5, 1],
+    [0, 1],
+  ])
   expect(half.areaAt(0.5).insidePx).toBe(200 * 300)
   expect(half.scores[399]).toBe(0)
   const shares = [0.2, 0.4, 0.5, 0.6, 0.8].map(t => half.areaAt(t).areaPct)
@@ -40,7 +48,9 @@ it('tells how far it is while it works, and can be left in the middle', async ()
 
 it('says so when much of the area looks like none of the spots', () => {
   const data = new Uint8Array(100 * 100 * 4).fill(255)
-  const paint = (from: number, to: number, colour: number[]) => { for (let i = from * 400; i < to * 400; i += 4) data.set(colour, i) }
+  const paint = (from: number, to: number, colour: number[]) => {
+    for (let i = from * 400; i < to * 400; i += 4) data.set(colour, i)
+  }
   paint(0, 40, [34, 92, 58])
   paint(40, 60, [90, 158, 150])
   paint(60, 100, [200, 30, 200])
@@ -56,7 +66,10 @@ function wide(row: Uint8Array, times: number): Uint8Array {
 
 it('sees one colour in brighter and in dimmer light as the same share of corrosion', () => {
   const dimmed = (channel: number) => 255 * ((channel / 255) ** 2.2 * 0.5) ** (1 / 2.2)
-  const [sound, crust] = [[34, 92, 58], [92, 158, 150]]
+  const [sound, crust] = [
+    [34, 92, 58],
+    [92, 158, 150],
+  ]
   const data = new Uint8Array([...sound, 255, ...crust, 255, ...sound.map(dimmed), 255, ...crust.map(dimmed), 255].flatMap(v => v))
   const { scores } = measureCorrosionNow({ width: 160, height: 40, data: wide(data, 40) }, { outline: [], corroded: [[0.375, 0.5]], sound: [[0.125, 0.5]] })
   expect([scores[20], scores[60], scores[100], scores[140]].map(score => score! > 128)).toEqual([false, true, false, true])
@@ -64,22 +77,39 @@ it('sees one colour in brighter and in dimmer light as the same share of corrosi
 
 it('compares colours in OKLab, as the general-purpose library culori has it by its other door', () => {
   const oklab = converter('oklab')
-  fc.assert(fc.property(fc.tuple(fc.integer({ min: 0, max: 255 }), fc.integer({ min: 0, max: 255 }), fc.integer({ min: 0, max: 255 })), ([r, g, b]) => {
-    const lab = oklab({ mode: 'rgb', r: r / 255, g: g / 255, b: b / 255 })
-    expect(colourOf(r, g, b)).toEqual([expect.closeTo(lab.l, 9), expect.closeTo(lab.a * 2.5, 9), expect.closeTo(lab.b * 2.5, 9)])
-  }))
+  fc.assert(
+    fc.property(fc.tuple(fc.integer({ min: 0, max: 255 }), fc.integer({ min: 0, max: 255 }), fc.integer({ min: 0, max: 255 })), ([r, g, b]) => {
+      const lab = oklab({ mode: 'rgb', r: r / 255, g: g / 255, b: b / 255 })
+      expect(colourOf(r, g, b)).toEqual([expect.closeTo(lab.l, 9), expect.closeTo(lab.a * 2.5, 9), expect.closeTo(lab.b * 2.5, 9)])
+    }),
+  )
 })
 
 const image = { width: 10, height: 10, data: new Uint8Array(400) }
 it.each([
-  [{ corroded: [], sound: [[0, 0]] }, 'corroded'], [{ corroded: [[0, 0]], sound: [] }, 'sound'], [{ corroded: [[2, 0]], sound: [[0, 0]] }, 'corroded.0'],
-  [{ corroded: [[0, 0]], sound: [[0.9, 0.9]] }, 'corroded'], [{ corroded: [[0, 0]], sound: [[0, 0]], outline: [[0, 0], [1, 1]] }, 'outline'],
+  [{ corroded: [], sound: [[0, 0]] }, 'corroded'],
+  [{ corroded: [[0, 0]], sound: [] }, 'sound'],
+  [{ corroded: [[2, 0]], sound: [[0, 0]] }, 'corroded.0'],
+  [{ corroded: [[0, 0]], sound: [[0.9, 0.9]] }, 'corroded'],
+  [
+    {
+      corroded: [[0, 0]],
+      sound: [[0, 0]],
+      outline: [
+        [0, 0],
+        [1, 1],
+      ],
+    },
+    'outline',
+  ],
 ])('refuses %j at %s', (samples, field) => {
   expect(() => measureCorrosionNow(image, { outline: [], ...samples } as unknown as CorrosionSamples)).toThrow(expect.objectContaining({ field }) as Error)
 })
 
 it.each([
-  [10, 11.5, 'growth.within-error'], [10, 14, 'growth.grows'], [14, 10, 'growth.less'],
+  [10, 11.5, 'growth.within-error'],
+  [10, 14, 'growth.grows'],
+  [14, 10, 'growth.less'],
 ])('from %f to %f %% each ± 1.5: %s', (before, after, code) => {
   const visit = (at: string, areaPct: number) => ({ at, areaPct, errorPct: 1.5, areaMm2: null })
   const { findings, errorPct } = compareVisits(visit('2026-01-01', before), visit('2026-05-01', after))

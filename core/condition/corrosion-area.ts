@@ -16,7 +16,11 @@ import type { Point } from './marks'
  */
 
 /** Red, green, blue, alpha, row by row, as a canvas has them. */
-export interface Pixels { width: number, height: number, data: Uint8Array | Uint8ClampedArray }
+export interface Pixels {
+  width: number
+  height: number
+  data: Uint8Array | Uint8ClampedArray
+}
 
 export interface CorrosionSamples {
   /** The area of interest; the whole photograph where it has no points. Shares of width and height, 0 to 1. */
@@ -70,7 +74,7 @@ export function colourOf(red: number, green: number, blue: number): Colour {
 const dot = (p: Colour, q: Colour) => p[0] * q[0] + p[1] * q[1] + p[2] * q[2]
 
 /** Explains a colour as u·C + v·S. @returns the share u / (u + v), and how far the mixture stays off the colour */
-function mixture(colour: Colour, bad: Colour, good: Colour): { share: number, off: number } {
+function mixture(colour: Colour, bad: Colour, good: Colour): { share: number; off: number } {
   const [bb, bg, gg] = [dot(bad, bad) + lightFirmness, dot(bad, good) + lightFirmness, dot(good, good) + lightFirmness]
   const [bc, gc] = [dot(bad, colour) + lightFirmness, dot(good, colour) + lightFirmness]
   const determinant = bb * gg - bg * bg
@@ -85,7 +89,7 @@ type Spots = readonly Colour[]
 const every = () => true
 
 /** The best of all mixtures of one corroded and one sound spot, of those that may be used. */
-function bestOf(mixtures: readonly { share: number, off: number }[], may: (pair: number) => boolean = every): { share: number, off: number } {
+function bestOf(mixtures: readonly { share: number; off: number }[], may: (pair: number) => boolean = every): { share: number; off: number } {
   let best = { share: 0, off: Infinity }
   mixtures.forEach((tried, pair) => {
     if (tried.off < best.off - 1e-9 && may(pair)) best = tried
@@ -108,7 +112,8 @@ export function* measureCorrosion(pixels: Pixels, samples: CorrosionSamples): Ge
   const corroded = samples.corroded.map(p => spotColour(pixels, p))
   const sound = samples.sound.map(p => spotColour(pixels, p))
   const separation = Math.min(...corroded.flatMap(bad => sound.map(good => apart(bad, good))))
-  if (separation < leastSeparation) throw new InputError('corroded', samples.corroded, 'A spot of corrosion and a spot of sound surface have the same colour. Touch spots that look different.')
+  if (separation < leastSeparation)
+    throw new InputError('corroded', samples.corroded, 'A spot of corrosion and a spot of sound surface have the same colour. Touch spots that look different.')
 
   const scores = new Uint8Array(width * height)
   const scoreOfShade = new Uint8Array(shades ** 3)
@@ -142,16 +147,23 @@ export function measureCorrosionNow(pixels: Pixels, samples: CorrosionSamples): 
 }
 
 function check({ width, height, data }: Pixels, { outline, corroded, sound }: CorrosionSamples) {
-  if (width * height > largestMegapixels * 1e6) throw new InputError('image', `${width} × ${height}`, `The picture is larger than ${largestMegapixels} megapixels. Make it smaller first.`)
+  if (width * height > largestMegapixels * 1e6)
+    throw new InputError('image', `${width} × ${height}`, `The picture is larger than ${largestMegapixels} megapixels. Make it smaller first.`)
   if (data.length !== width * height * 4) throw new InputError('image', data.length, 'The picture is not whole: it has not as many pixels as it says.')
-  for (const [field, spots, what] of [['corroded', corroded, 'of corrosion'], ['sound', sound, 'of sound surface']] as const) {
+  for (const [field, spots, what] of [
+    ['corroded', corroded, 'of corrosion'],
+    ['sound', sound, 'of sound surface'],
+  ] as const) {
     if (!spots.length) throw new InputError(field, spots, `Touch at least one spot ${what}.`)
     spots.forEach((spot, i) => {
-      if (spot.some(at => !(at >= 0 && at <= 1))) throw new InputError(`${field}.${i}`, spot, 'This spot lies outside the picture. Points are shares of its width and height, 0 to 1.')
+      if (spot.some(at => !(at >= 0 && at <= 1)))
+        throw new InputError(`${field}.${i}`, spot, 'This spot lies outside the picture. Points are shares of its width and height, 0 to 1.')
     })
   }
-  if (outline.length === 1 || outline.length === 2) throw new InputError('outline', outline, 'An outline needs three points or more. Leave it out for the whole picture.')
-  if (outline.flat().some(at => !(at >= 0 && at <= 1))) throw new InputError('outline', outline, 'A point of the outline lies outside the picture. Points are shares of its width and height, 0 to 1.')
+  if (outline.length === 1 || outline.length === 2)
+    throw new InputError('outline', outline, 'An outline needs three points or more. Leave it out for the whole picture.')
+  if (outline.flat().some(at => !(at >= 0 && at <= 1)))
+    throw new InputError('outline', outline, 'A point of the outline lies outside the picture. Points are shares of its width and height, 0 to 1.')
 }
 
 /** The usual colour around a touched spot: medians, so that a speck or a little of the edge does not count. */
@@ -160,7 +172,8 @@ function spotColour({ width, height, data }: Pixels, [atX, atY]: Point): Colour 
   const [midX, midY] = [Math.min(width - 1, Math.floor(atX * width)), Math.min(height - 1, Math.floor(atY * height))]
   const channels: number[][] = [[], [], []]
   for (let y = Math.max(0, midY - reach); y <= Math.min(height - 1, midY + reach); y++) {
-    for (let x = Math.max(0, midX - reach); x <= Math.min(width - 1, midX + reach); x++) channels.forEach((values, c) => values.push(data[(y * width + x) * 4 + c]!))
+    for (let x = Math.max(0, midX - reach); x <= Math.min(width - 1, midX + reach); x++)
+      channels.forEach((values, c) => values.push(data[(y * width + x) * 4 + c]!))
   }
   const [red, green, blue] = channels.map(values => values.sort((a, b) => a - b)[values.length >> 1]!)
   return colourOf(red!, green!, blue!)
@@ -187,14 +200,14 @@ function shadedRows({ width, height, data }: Pixels): (y: number) => Uint32Array
   for (let y = -reach; y <= reach; y++) move(y, null)
   const perShade = (2 * reach + 1) ** 2 * step
   let current = 0
-  return (y) => {
+  return y => {
     for (; current < y; current++) move(current + 1 + reach, current - reach)
     averaged.fill(0)
     for (const column of columns) {
       let sum = 0
       for (let x = -reach; x <= reach; x++) sum += column[Math.min(width - 1, Math.max(0, x))]!
       for (let x = 0; x < width; x++) {
-        averaged[x] = averaged[x]! * shades + (sum / perShade | 0)
+        averaged[x] = averaged[x]! * shades + ((sum / perShade) | 0)
         sum += column[x + reach + 1 < width ? x + reach + 1 : width - 1]! - column[x - reach > 0 ? x - reach : 0]!
       }
     }
@@ -206,11 +219,13 @@ function shadedRows({ width, height, data }: Pixels): (y: number) => Uint32Array
 function spansInside(outline: readonly Point[], y: number, width: number, height: number): [number, number][] {
   if (!outline.length) return [[0, width]]
   const middle = y + 0.5
-  const crossings = outline.flatMap(([x1, y1], i) => {
-    const [x2, y2] = outline[(i + 1) % outline.length]!
-    const [top, bottom] = [y1 * height, y2 * height]
-    return (top <= middle) === (bottom <= middle) ? [] : [(x1 + (middle - top) / (bottom - top) * (x2 - x1)) * width]
-  }).sort((a, b) => a - b)
+  const crossings = outline
+    .flatMap(([x1, y1], i) => {
+      const [x2, y2] = outline[(i + 1) % outline.length]!
+      const [top, bottom] = [y1 * height, y2 * height]
+      return top <= middle === bottom <= middle ? [] : [(x1 + ((middle - top) / (bottom - top)) * (x2 - x1)) * width]
+    })
+    .sort((a, b) => a - b)
   const spans: [number, number][] = []
   for (let i = 0; i + 1 < crossings.length; i += 2) {
     const from = Math.max(0, Math.round(crossings[i]!))
@@ -222,11 +237,17 @@ function spansInside(outline: readonly Point[], y: number, width: number, height
 
 /** The middle of a shade, or of so many shades together in every channel. */
 function colourOfShade(shade: number, together = 1): Colour {
-  const half = step * together / 2
-  return colourOf(Math.floor(shade / shades / shades) * step + half, Math.floor(shade / shades) % shades * step + half, shade % shades * step + half)
+  const half = (step * together) / 2
+  return colourOf(Math.floor(shade / shades / shades) * step + half, (Math.floor(shade / shades) % shades) * step + half, (shade % shades) * step + half)
 }
 
-interface Counted { inside: Uint32Array, scoreOfShade: Uint8Array, corroded: Colour[], sound: Colour[], separation: number }
+interface Counted {
+  inside: Uint32Array
+  scoreOfShade: Uint8Array
+  corroded: Colour[]
+  sound: Colour[]
+  separation: number
+}
 
 /** How far the threshold is moved either way to see how much hangs on it. */
 const thresholdPlay = 0.04
@@ -255,16 +276,24 @@ function judge({ inside, scoreOfShade, corroded, sound, separation }: Counted): 
   ]
   const coarseShare = (threshold: number, may?: (pair: number) => boolean) => shareOf(s => bestOf(s.tried, may).share >= threshold)
   const cached = new Map<number, CorrosionArea>()
-  return (threshold) => {
+  return threshold => {
     if (!(threshold > 0 && threshold < 1)) throw new InputError('threshold', threshold, 'The threshold lies between 0 and 1.')
     const known = cached.get(threshold)
     if (known) return known
     const share = shareAbove(threshold)
     const whole = coarseShare(threshold)
-    const spread = leaving.length ? Math.sqrt(leaving.reduce((sum, may) => sum + (coarseShare(threshold, may) - whole) ** 2, 0) * (leaving.length - 1) / leaving.length) : 0
+    const spread = leaving.length
+      ? Math.sqrt((leaving.reduce((sum, may) => sum + (coarseShare(threshold, may) - whole) ** 2, 0) * (leaving.length - 1)) / leaving.length)
+      : 0
     const play = (shareAbove(Math.max(0.01, threshold - thresholdPlay)) - shareAbove(Math.min(0.99, threshold + thresholdPlay))) / 2
     const errorPct = Math.max(leastErrorPct, 100 * Math.hypot(spread, play))
-    const area = { insidePx, corrodedPx: Math.round(share * insidePx), areaPct: share * 100, errorPct, findings: say({ areaPct: share * 100, errorPct, unlikePct, few: corroded.length < 3 || sound.length < 3, spreadPct: spread * 100, playPct: play * 100 }) }
+    const area = {
+      insidePx,
+      corrodedPx: Math.round(share * insidePx),
+      areaPct: share * 100,
+      errorPct,
+      findings: say({ areaPct: share * 100, errorPct, unlikePct, few: corroded.length < 3 || sound.length < 3, spreadPct: spread * 100, playPct: play * 100 }),
+    }
     cached.set(threshold, area)
     return area
   }
@@ -272,10 +301,42 @@ function judge({ inside, scoreOfShade, corroded, sound, separation }: Counted): 
 
 const round1 = (value: number) => Number(value.toFixed(1))
 
-function say({ areaPct, errorPct, unlikePct, few, spreadPct, playPct }: { areaPct: number, errorPct: number, unlikePct: number, few: boolean, spreadPct: number, playPct: number }): Finding[] {
-  const findings = [finding('note', 'corrosion-area.measured', `${round1(areaPct)} % of the area is corroded, give or take ${round1(errorPct)}.`, [`A spot more or less changes it by ${round1(spreadPct)}, the threshold by ${round1(playPct)} percentage points; on made-up boards the method was good to ${leastErrorPct}.`])]
-  if (unlikePct > 10) findings.push(finding('care', 'corrosion-area.unlike', `${Math.round(unlikePct)} % of the area looks like none of the spots.`, 'Labels, metal, shadows? Touch some of it as corroded or sound, or draw the outline closer.'))
-  if (few) findings.push(finding('note', 'corrosion-area.few', 'Fewer than three spots of a kind.', 'Touch some more, in light and in shade; common practice, no source.'))
-  if (errorPct > 5) findings.push(finding('care', 'corrosion-area.unsure', 'The measurement hangs on a few spots.', 'Touch more of them, or photograph it again in even light.'))
+function say({
+  areaPct,
+  errorPct,
+  unlikePct,
+  few,
+  spreadPct,
+  playPct,
+}: {
+  areaPct: number
+  errorPct: number
+  unlikePct: number
+  few: boolean
+  spreadPct: number
+  playPct: number
+}): Finding[] {
+  const findings = [
+    finding('note', 'corrosion-area.measured', `${round1(areaPct)} % of the area is corroded, give or take ${round1(errorPct)}.`, [
+      `A spot more or less changes it by ${round1(spreadPct)}, the threshold by ${round1(playPct)} percentage points; on made-up boards the method was good to ${leastErrorPct}.`,
+    ]),
+  ]
+  if (unlikePct > 10)
+    findings.push(
+      finding(
+        'care',
+        'corrosion-area.unlike',
+        `${Math.round(unlikePct)} % of the area looks like none of the spots.`,
+        'Labels, metal, shadows? Touch some of it as corroded or sound, or draw the outline closer.',
+      ),
+    )
+  if (few)
+    findings.push(
+      finding('note', 'corrosion-area.few', 'Fewer than three spots of a kind.', 'Touch some more, in light and in shade; common practice, no source.'),
+    )
+  if (errorPct > 5)
+    findings.push(
+      finding('care', 'corrosion-area.unsure', 'The measurement hangs on a few spots.', 'Touch more of them, or photograph it again in even light.'),
+    )
   return findings
 }

@@ -3,19 +3,43 @@ import { expect, it } from 'vitest'
 import { rateCorrosion } from './corrosion-rating'
 
 // Bands of ISO 10289, from memory: a value at the upper end belongs to the better rating.
-it.each([[0, 10], [0.05, 9], [0.1, 9], [0.11, 8], [0.25, 8], [0.5, 7], [1, 6], [2.5, 5], [5, 4], [10, 3], [25, 2], [50, 1], [50.1, 0], [100, 0]])('%f %% rates %i', (areaPct, rating) => {
+it.each([
+  [0, 10],
+  [0.05, 9],
+  [0.1, 9],
+  [0.11, 8],
+  [0.25, 8],
+  [0.5, 7],
+  [1, 6],
+  [2.5, 5],
+  [5, 4],
+  [10, 3],
+  [25, 2],
+  [50, 1],
+  [50.1, 0],
+  [100, 0],
+])('%f %% rates %i', (areaPct, rating) => {
   expect(rateCorrosion({ areasPct: [areaPct] }).rating).toBe(rating)
 })
 
 it('agrees with the formula 3 · (2 − log₁₀ A) to within one step of the bands', () => {
-  fc.assert(fc.property(fc.double({ min: 0.05, max: 100, noNaN: true }), (areaPct) => {
-    const { rating, exactRating } = rateCorrosion({ areasPct: [areaPct] })
-    expect(Math.abs(rating - exactRating!)).toBeLessThanOrEqual(1)
-  }))
+  fc.assert(
+    fc.property(fc.double({ min: 0.05, max: 100, noNaN: true }), areaPct => {
+      const { rating, exactRating } = rateCorrosion({ areasPct: [areaPct] })
+      expect(Math.abs(rating - exactRating!)).toBeLessThanOrEqual(1)
+    }),
+  )
 })
 
 // Degrees of ISO 4628-3, from memory.
-it.each([[0, 0], [0.05, 1], [0.5, 2], [1, 3], [8, 4], [45, 5]])('rust on %f %% of steel is Ri %i', (areaPct, degree) => {
+it.each([
+  [0, 0],
+  [0.05, 1],
+  [0.5, 2],
+  [1, 3],
+  [8, 4],
+  [45, 5],
+])('rust on %f %% of steel is Ri %i', (areaPct, degree) => {
   expect(rateCorrosion({ areasPct: [areaPct], steel: true }).rustDegree).toBe(degree)
 })
 
@@ -25,6 +49,12 @@ it('adds areas up, and knows steel from the rest', () => {
   expect(both.findings.map(f => f.code)).toEqual(['corrosion.rated'])
 })
 
-it.each([[[], 'areasPct'], [[-1], 'areasPct.0'], [[5, 101], 'areasPct.1'], [[60, 50], 'areasPct'], [[Number.NaN], 'areasPct.0']])('refuses %j at %s', (areasPct, field) => {
+it.each([
+  [[], 'areasPct'],
+  [[-1], 'areasPct.0'],
+  [[5, 101], 'areasPct.1'],
+  [[60, 50], 'areasPct'],
+  [[Number.NaN], 'areasPct.0'],
+])('refuses %j at %s', (areasPct, field) => {
   expect(() => rateCorrosion({ areasPct })).toThrow(expect.objectContaining({ field }) as Error)
 })

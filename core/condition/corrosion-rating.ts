@@ -20,14 +20,28 @@ export interface CorrosionRatingResult {
 }
 
 /** Upper ends of the bands, in per cent of area. Source: ISO 10289, from memory. */
-export const ratingBands: { upToPct: number, rating: number }[] = [
-  { upToPct: 0, rating: 10 }, { upToPct: 0.1, rating: 9 }, { upToPct: 0.25, rating: 8 }, { upToPct: 0.5, rating: 7 }, { upToPct: 1, rating: 6 },
-  { upToPct: 2.5, rating: 5 }, { upToPct: 5, rating: 4 }, { upToPct: 10, rating: 3 }, { upToPct: 25, rating: 2 }, { upToPct: 50, rating: 1 }, { upToPct: 100, rating: 0 },
+export const ratingBands: { upToPct: number; rating: number }[] = [
+  { upToPct: 0, rating: 10 },
+  { upToPct: 0.1, rating: 9 },
+  { upToPct: 0.25, rating: 8 },
+  { upToPct: 0.5, rating: 7 },
+  { upToPct: 1, rating: 6 },
+  { upToPct: 2.5, rating: 5 },
+  { upToPct: 5, rating: 4 },
+  { upToPct: 10, rating: 3 },
+  { upToPct: 25, rating: 2 },
+  { upToPct: 50, rating: 1 },
+  { upToPct: 100, rating: 0 },
 ]
 
 /** Upper ends of the rust degrees, in per cent of area. Source: ISO 4628-3, from memory; above 8 % everything is Ri 5 here. */
-export const rustBands: { upToPct: number, degree: number }[] = [
-  { upToPct: 0, degree: 0 }, { upToPct: 0.05, degree: 1 }, { upToPct: 0.5, degree: 2 }, { upToPct: 1, degree: 3 }, { upToPct: 8, degree: 4 }, { upToPct: 100, degree: 5 },
+export const rustBands: { upToPct: number; degree: number }[] = [
+  { upToPct: 0, degree: 0 },
+  { upToPct: 0.05, degree: 1 },
+  { upToPct: 0.5, degree: 2 },
+  { upToPct: 1, degree: 3 },
+  { upToPct: 8, degree: 4 },
+  { upToPct: 100, degree: 5 },
 ]
 
 /**
@@ -46,12 +60,25 @@ export function rateCorrosion({ areasPct, steel = false }: CorrosionRatingInput)
   // Sums such as 0.1 + 0.2 end a hair above the band that they belong to.
   const within = (upToPct: number) => areaPct <= upToPct + 1e-9
   const rating = ratingBands.find(band => within(band.upToPct))?.rating ?? 0
-  const rustDegree = steel ? rustBands.find(band => within(band.upToPct))?.degree ?? 5 : null
+  const rustDegree = steel ? (rustBands.find(band => within(band.upToPct))?.degree ?? 5) : null
   const exactRating = areaPct > 0 ? 3 * (2 - Math.log10(areaPct)) : null
   const covers = `${Number(areaPct.toPrecision(3))} % of the surface is corroded.`
-  const findings = [rating === 10
-    ? finding('fine', 'corrosion.none', 'No corrosion: rating 10.', covers, 'ISO 10289, from memory')
-    : finding(rating <= 3 ? 'stop' : rating <= 6 ? 'care' : 'note', 'corrosion.rated', `Rating ${rating} of 10.`, [covers, rating <= 3 ? 'So much rarely ends at what can be seen: look beneath the mask and on the other side.' : 'Look again in some weeks; what has stopped stays as it is.'], 'ISO 10289, from memory')]
+  const findings = [
+    rating === 10
+      ? finding('fine', 'corrosion.none', 'No corrosion: rating 10.', covers, 'ISO 10289, from memory')
+      : finding(
+          rating <= 3 ? 'stop' : rating <= 6 ? 'care' : 'note',
+          'corrosion.rated',
+          `Rating ${rating} of 10.`,
+          [
+            covers,
+            rating <= 3
+              ? 'So much rarely ends at what can be seen: look beneath the mask and on the other side.'
+              : 'Look again in some weeks; what has stopped stays as it is.',
+          ],
+          'ISO 10289, from memory',
+        ),
+  ]
   if (rustDegree !== null) findings.push(finding('note', 'corrosion.rust-degree', `Rust degree Ri ${rustDegree}.`, covers, 'ISO 4628-3, from memory'))
   return { areaPct, rating, exactRating, rustDegree, findings }
 }

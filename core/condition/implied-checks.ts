@@ -2,7 +2,12 @@ import { commonPractice } from '../kernel/finding'
 import type { DamageKind, Severity } from './damage'
 
 /** Damage as the rules see it. `where` is what somebody wrote of the place. */
-export interface DamageSeen { kind: DamageKind, severity: Severity, assembly: string, where: string }
+export interface DamageSeen {
+  kind: DamageKind
+  severity: Severity
+  assembly: string
+  where: string
+}
 
 /** Something to look at because of damage seen elsewhere. */
 export interface ImpliedCheck {
@@ -25,58 +30,86 @@ interface Rule {
 /** What damage of one kind is known to bring along. Common practice, no source. */
 export const rules: Rule[] = [
   {
-    code: 'alkali', kinds: ['crust', 'stain', 'growth'], near: /batter|barrel|cell|clock/i,
-    checks: ['Look under the keyboard connector', 'Look under every socket near the battery', 'Look at the other side of the board', 'Test the clock chip and what stands beside the battery', 'Look along the traces for dark spots under the mask'],
+    code: 'alkali',
+    kinds: ['crust', 'stain', 'growth'],
+    near: /batter|barrel|cell|clock/i,
+    checks: [
+      'Look under the keyboard connector',
+      'Look under every socket near the battery',
+      'Look at the other side of the board',
+      'Test the clock chip and what stands beside the battery',
+      'Look along the traces for dark spots under the mask',
+    ],
     why: 'Battery alkali creeps under connectors, sockets and mask, through vias to the other side, and kills the chip beside it.',
   },
   {
-    code: 'crust', kinds: ['crust'],
+    code: 'crust',
+    kinds: ['crust'],
     checks: ['Look under the mask at the edge of the crust', 'Buzz the traces that run through the crust'],
     why: 'What is eaten goes further than what can be seen; an eaten trace may show only at a slant.',
   },
   {
-    code: 'water', kinds: ['tide-line'],
-    checks: ['Look at everything below the water line', 'Look inside the supply and its transformer', 'Look inside connectors and sockets below the line', 'Ask whether the water was salt'],
+    code: 'water',
+    kinds: ['tide-line'],
+    checks: [
+      'Look at everything below the water line',
+      'Look inside the supply and its transformer',
+      'Look inside connectors and sockets below the line',
+      'Ask whether the water was salt',
+    ],
     why: 'Everything below a tide line has been wet, and salt goes on working after it has dried.',
   },
   {
-    code: 'burn', kinds: ['burn'],
+    code: 'burn',
+    kinds: ['burn'],
     checks: ['Find out which rail the burnt trace belongs to', 'Measure that rail to ground in both directions', 'Test the transistor or regulator at its end'],
     why: 'A burnt trace tells which rail was overloaded; what overloaded it may still be there.',
   },
   {
-    code: 'bulge', kinds: ['bulge'],
+    code: 'bulge',
+    kinds: ['bulge'],
     checks: ['Look at the other capacitors of the same make and age', 'Look under the capacitor for residue'],
     why: 'Capacitors of one batch age together, and leak downwards.',
   },
   {
-    code: 'crack-filter', kinds: ['crack'], near: /filter|mains|supply|capacitor/i,
+    code: 'crack-filter',
+    kinds: ['crack'],
+    near: /filter|mains|supply|capacitor/i,
     checks: ['Replace the line-filter capacitors before any power', 'Look for a second, smaller one'],
     why: 'Cracked paper capacitors fail with smoke; a large and a small one are typical.',
   },
   {
-    code: 'crack-board', kinds: ['crack', 'break'], near: /board|trace|standoff|card/i,
+    code: 'crack-board',
+    kinds: ['crack', 'break'],
+    near: /board|trace|standoff|card/i,
     checks: ['Buzz the traces across the crack', 'Look at the standoffs and whether the board is bent'],
     why: 'A cracked trace closes under the pressure of a probe; test from points on either side.',
   },
   {
-    code: 'rust', kinds: ['rust'],
+    code: 'rust',
+    kinds: ['rust'],
     checks: ['Look at the screws and standoffs around it', 'Look for where the damp came in'],
     why: 'Rust on one part means damp around all of them.',
   },
   {
-    code: 'growth', kinds: ['growth'],
+    code: 'growth',
+    kinds: ['growth'],
     checks: ['Put on a mask before going further', 'Look at foam, paper and belts nearby'],
     why: 'Mould lives on damp and feeds on paper, glue and foam.',
   },
   {
-    code: 'altered', kinds: ['altered', 'missing'],
+    code: 'altered',
+    kinds: ['altered', 'missing'],
     checks: ['Log who was here before: lifted legs, added wires, cut leads', 'Look for flux residue and odd screws'],
     why: 'One change seldom comes alone.',
   },
 ]
 
-const slug = (text: string) => text.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '')
+const slug = (text: string) =>
+  text
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '')
 
 /**
  * The checks that damage implies, each once for every assembly it comes from, severe damage first.
@@ -91,7 +124,13 @@ export function impliedChecks(damages: DamageSeen[]): ImpliedCheck[] {
       if (!rule.kinds.includes(damage.kind) || (rule.near && !rule.near.test(`${damage.assembly} ${damage.where}`))) continue
       rule.checks.forEach((says, i) => {
         const code = `${rule.code}.${i}.${slug(damage.assembly) || 'machine'}`
-        if (!byCode.has(code)) byCode.set(code, { code, says: damage.assembly ? `${damage.assembly}: ${says.charAt(0).toLowerCase()}${says.slice(1)}` : says, why: `${rule.why} Seen: ${damage.kind.replace('-', ' ')}, ${damage.where}.`, source: commonPractice })
+        if (!byCode.has(code))
+          byCode.set(code, {
+            code,
+            says: damage.assembly ? `${damage.assembly}: ${says.charAt(0).toLowerCase()}${says.slice(1)}` : says,
+            why: `${rule.why} Seen: ${damage.kind.replace('-', ' ')}, ${damage.where}.`,
+            source: commonPractice,
+          })
       })
     }
   }

@@ -14,4 +14,8 @@ export type InterventionKind = keyof typeof interventionKinds
 
 export const interventionStates = ['not-understood', 'understood', 'undone'] as const
 export type InterventionState = (typeof interventionStates)[number]
-export const interventionStateNames: Record<InterventionState, string> = { 'not-understood': 'Not understood yet', 'understood': 'Understood', 'undone': 'Undone' }
+export const interventionStateNames: Record<InterventionState, string> = {
+  'not-understood': 'Not understood yet',
+  'understood': 'Understood',
+  'undone': 'Undone',
+}

@@ -8,12 +8,22 @@ import { InputError } from '../kernel/input-error'
 export type Point = readonly [x: number, y: number]
 export const markForms = ['polygon', 'line', 'point'] as const
 export type MarkForm = (typeof markForms)[number]
-export interface Mark { form: MarkForm, points: Point[] }
+export interface Mark {
+  form: MarkForm
+  points: Point[]
+}
 
-export interface PixelSize { widthPx: number, heightPx: number }
+export interface PixelSize {
+  widthPx: number
+  heightPx: number
+}
 
 /** Two points on the photograph and the distance between them on the thing itself. */
-export interface Scale { from: Point, to: Point, distanceMm: number }
+export interface Scale {
+  from: Point
+  to: Point
+  distanceMm: number
+}
 
 /** Points that a form needs at least. */
 export const leastPoints: Record<MarkForm, number> = { polygon: 3, line: 2, point: 1 }
@@ -43,7 +53,8 @@ function areaPx2(points: readonly Point[], size: PixelSize): number {
  * @throws InputError when the points lie on each other or the distance is none
  */
 export function mmPerPx(scale: Scale, size: PixelSize): number {
-  if (!(scale.distanceMm > 0 && scale.distanceMm <= 5000)) throw new InputError('distanceMm', scale.distanceMm, 'Distance: more than 0 and up to 5000 mm, please.')
+  if (!(scale.distanceMm > 0 && scale.distanceMm <= 5000))
+    throw new InputError('distanceMm', scale.distanceMm, 'Distance: more than 0 and up to 5000 mm, please.')
   const px = lengthPx([scale.from, scale.to], size)
   if (px < 5) throw new InputError('to', scale.to, 'The two points lie on each other. Set them as far apart as the known distance allows.')
   return scale.distanceMm / px
@@ -85,7 +96,12 @@ export function judgeScale(scale: Scale, size: PixelSize): Finding[] {
     error > 3
       ? finding('care', 'scale.short', 'The two points are close together.', [says, 'Take a longer known distance, such as the whole length of a package.'])
       : finding('fine', 'scale.set', 'The photograph has a scale.', says),
-    finding('note', 'scale.plane', 'It holds in the plane of the two points, with the camera square to it.', 'What lies higher, lower or at a slant measures wrong. Common practice, no source.'),
+    finding(
+      'note',
+      'scale.plane',
+      'It holds in the plane of the two points, with the camera square to it.',
+      'What lies higher, lower or at a slant measures wrong. Common practice, no source.',
+    ),
   ]
 }
 

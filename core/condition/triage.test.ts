@@ -4,9 +4,18 @@ import { type TriageInput, paths, triage } from './triage'
 
 const sound = { presence: 'present', grade: 0 } as const
 const machine = (change: Partial<TriageInput> = {}): TriageInput => ({
-  assemblies: [{ name: 'Supply', ...sound }, { name: 'Main board', ...sound }, { name: 'Drive', ...sound }, { name: 'Case', ...sound }],
+  assemblies: [
+    { name: 'Supply', ...sound },
+    { name: 'Main board', ...sound },
+    { name: 'Drive', ...sound },
+    { name: 'Case', ...sound },
+  ],
   significance: { historic: 1, research: 0, rarity: 0, completeness: 2, show: 3 },
-  hours: { low: 4, high: 10 }, cost: { low: 0, high: 20 }, sisters: { running: 0, wanting: 1 }, ours: true, ...change,
+  hours: { low: 4, high: 10 },
+  cost: { low: 0, high: 20 },
+  sisters: { running: 0, wanting: 1 },
+  ours: true,
+  ...change,
 })
 const lost = { presence: 'missing', grade: null } as const
 const first = (input: TriageInput) => triage(input).paths[0]!.path
@@ -14,13 +23,53 @@ const first = (input: TriageInput) => triage(input).paths[0]!.path
 // Source of the expectations: common practice, no source.
 it('plain cases go the way people would expect', () => {
   expect(first(machine())).toBe('run-again')
-  expect(first(machine({ assemblies: [{ name: 'Supply', ...sound }, { name: 'Main board', ...lost }, { name: 'Drive', ...lost }, { name: 'Case', presence: 'present', grade: 3 }], significance: { historic: 0, research: 0, rarity: 0, completeness: 0, show: 1 }, hours: { low: 40, high: 80 }, sisters: { running: 1, wanting: 4 } }))).toBe('donor')
-  expect(first(machine({ significance: { historic: 3, research: 3, rarity: 3, completeness: 3, show: 0 }, hours: { low: 100, high: 200 }, assemblies: [{ name: 'Core memory', presence: 'present', grade: 3, irreplaceable: true }, { name: 'Case', ...sound }] }))).toBe('conserve')
-  expect(first(machine({ assemblies: [{ name: 'Display', ...lost, irreplaceable: true }, { name: 'Main board', ...sound }, { name: 'Supply', ...sound }, { name: 'Case', ...sound }] }))).toBe('run-with-substitutes')
+  expect(
+    first(
+      machine({
+        assemblies: [
+          { name: 'Supply', ...sound },
+          { name: 'Main board', ...lost },
+          { name: 'Drive', ...lost },
+          { name: 'Case', presence: 'present', grade: 3 },
+        ],
+        significance: { historic: 0, research: 0, rarity: 0, completeness: 0, show: 1 },
+        hours: { low: 40, high: 80 },
+        sisters: { running: 1, wanting: 4 },
+      }),
+    ),
+  ).toBe('donor')
+  expect(
+    first(
+      machine({
+        significance: { historic: 3, research: 3, rarity: 3, completeness: 3, show: 0 },
+        hours: { low: 100, high: 200 },
+        assemblies: [
+          { name: 'Core memory', presence: 'present', grade: 3, irreplaceable: true },
+          { name: 'Case', ...sound },
+        ],
+      }),
+    ),
+  ).toBe('conserve')
+  expect(
+    first(
+      machine({
+        assemblies: [
+          { name: 'Display', ...lost, irreplaceable: true },
+          { name: 'Main board', ...sound },
+          { name: 'Supply', ...sound },
+          { name: 'Case', ...sound },
+        ],
+      }),
+    ),
+  ).toBe('run-with-substitutes')
 })
 
 it('every path comes with its terms, and the sum is theirs', () => {
-  for (const { terms, balance } of triage(machine()).paths) expect(balance).toBeCloseTo(terms.reduce((sum, t) => sum + t.weight, 0), 10)
+  for (const { terms, balance } of triage(machine()).paths)
+    expect(balance).toBeCloseTo(
+      terms.reduce((sum, t) => sum + t.weight, 0),
+      10,
+    )
 })
 
 it('back to its owner is offered only where there is one', () => {
@@ -31,7 +80,10 @@ it('back to its owner is offered only where there is one', () => {
 it('what its owner has not agreed to is a stop and a question, also for the cost', () => {
   const { paths: ranked, ask } = triage(machine({ ours: false, consent: { allowed: ['open', 'clean', 'start'], upTo: 10, mustAsk: '' } }))
   const run = ranked.find(p => p.path === 'run-again')!
-  expect(run.findings.map(f => [f.level, f.code])).toEqual([['stop', 'consent.ask'], ['stop', 'triage.cost']])
+  expect(run.findings.map(f => [f.level, f.code])).toEqual([
+    ['stop', 'consent.ask'],
+    ['stop', 'triage.cost'],
+  ])
   expect(ask).toEqual(expect.arrayContaining(['May we repair with like parts?', 'May it cost up to 20.00 EUR?']))
 })
 
@@ -41,19 +93,43 @@ it('what would change the order does change it', () => {
   expect(wouldChange.length).toBeGreaterThan(0)
   for (const { to } of wouldChange) expect(to).not.toBe(ranked[0]!.path)
   const lostForGood = wouldChange.find(c => c.says === 'It turns out to be lost for good: main board.')
-  if (lostForGood) expect(first(machine({ assemblies: input.assemblies.map(a => (a.name === 'Main board' ? { ...a, grade: 3, irreplaceable: true } : a)) }))).toBe(lostForGood.to)
+  if (lostForGood)
+    expect(first(machine({ assemblies: input.assemblies.map(a => (a.name === 'Main board' ? { ...a, grade: 3, irreplaceable: true } : a)) }))).toBe(
+      lostForGood.to,
+    )
 })
 
 it('what has not been looked at is said', () => {
-  expect(triage(machine({ assemblies: [{ name: 'Supply', presence: 'not-looked', grade: null }, { name: 'Case', ...sound }] })).findings).toContainEqual(expect.objectContaining({ code: 'triage.unseen', level: 'care' }))
+  expect(
+    triage(
+      machine({
+        assemblies: [
+          { name: 'Supply', presence: 'not-looked', grade: null },
+          { name: 'Case', ...sound },
+        ],
+      }),
+    ).findings,
+  ).toContainEqual(expect.objectContaining({ code: 'triage.unseen', level: 'care' }))
 })
 
 it('more hours and more loss never speak for running it again', () => {
-  fc.assert(fc.property(fc.integer({ min: 0, max: 300 }), fc.integer({ min: 0, max: 300 }), fc.integer({ min: 0, max: 3 }), (a, b, show) => {
-    const balance = (hours: number, grade: number) => triage(machine({ hours: { low: hours, high: hours }, significance: { historic: 1, research: 1, rarity: 1, completeness: 1, show }, assemblies: [{ name: 'Main board', presence: 'present', grade }, { name: 'Case', ...sound }] })).paths.find(p => p.path === 'run-again')!.balance
-    expect(balance(Math.max(a, b), 1)).toBeLessThanOrEqual(balance(Math.min(a, b), 1))
-    expect(balance(a, 3)).toBeLessThanOrEqual(balance(a, 1))
-  }))
+  fc.assert(
+    fc.property(fc.integer({ min: 0, max: 300 }), fc.integer({ min: 0, max: 300 }), fc.integer({ min: 0, max: 3 }), (a, b, show) => {
+      const balance = (hours: number, grade: number) =>
+        triage(
+          machine({
+            hours: { low: hours, high: hours },
+            significance: { historic: 1, research: 1, rarity: 1, completeness: 1, show },
+            assemblies: [
+              { name: 'Main board', presence: 'present', grade },
+              { name: 'Case', ...sound },
+            ],
+          }),
+        ).paths.find(p => p.path === 'run-again')!.balance
+      expect(balance(Math.max(a, b), 1)).toBeLessThanOrEqual(balance(Math.min(a, b), 1))
+      expect(balance(a, 3)).toBeLessThanOrEqual(balance(a, 1))
+    }),
+  )
 })
 
 it('ranges the wrong way round and marks outside 0 to 3 are refused', () => {

@@ -26,12 +26,12 @@ export type Criterion = keyof typeof significanceCriteria
 export type Significance = Record<Criterion, number>
 
 export interface TriageInput {
-  assemblies: { name: string, presence: Presence, grade: number | null, irreplaceable?: boolean }[]
+  assemblies: { name: string; presence: Presence; grade: number | null; irreplaceable?: boolean }[]
   significance: Significance
-  hours: { low: number, high: number }
-  cost: { low: number, high: number }
+  hours: { low: number; high: number }
+  cost: { low: number; high: number }
   /** Others of the model in the collection. */
-  sisters: { running: number, wanting: number }
+  sisters: { running: number; wanting: number }
   ours: boolean
   consent?: Consent | null
   currency?: string
@@ -56,15 +56,19 @@ export interface RankedPath {
 export interface TriageResult {
   paths: RankedPath[]
   /** What would bring another path to the head of the list. */
-  wouldChange: { says: string, to: Path }[]
+  wouldChange: { says: string; to: Path }[]
   ask: string[]
   findings: Finding[]
 }
 
 /** What a path does to a machine that its owner has to have agreed to. */
 const worksOf: Record<Path, WorkAsked[]> = {
-  'run-again': ['open', 'clean', 'start', 'repair'], 'run-with-substitutes': ['open', 'clean', 'start', 'repair', 'substitute'],
-  'display-only': ['open', 'clean', 'show'], 'conserve': ['open'], 'donor': ['donor'], 'back-to-owner': [],
+  'run-again': ['open', 'clean', 'start', 'repair'],
+  'run-with-substitutes': ['open', 'clean', 'start', 'repair', 'substitute'],
+  'display-only': ['open', 'clean', 'show'],
+  'conserve': ['open'],
+  'donor': ['donor'],
+  'back-to-owner': [],
 }
 
 const runs: Path[] = ['run-again', 'run-with-substitutes']
@@ -83,15 +87,38 @@ export function triage(input: TriageInput): TriageResult {
   const first = ranked[0]!
   const unseen = input.assemblies.filter(a => a.presence === 'not-looked' || (a.presence === 'present' && a.grade === null))
   const findings = [
-    finding('note', 'triage.first', `${first.title} is best supported.`, first.terms.filter(t => t.weight > 0).sort((a, b) => b.weight - a.weight).slice(0, 3).map(t => t.says)),
-    ...(unseen.length ? [finding('care', 'triage.unseen', `${unseen.length} of ${input.assemblies.length} assemblies have not been looked at yet.`, `Not yet: ${list(unseen.map(a => a.name))}. The order may change.`)] : []),
-    ...(ranked[1] && first.balance - ranked[1].balance < 1 ? [finding('care', 'triage.close', `${ranked[1].title} is nearly as well supported.`, 'Two people who know the machine should talk about it.')] : []),
+    finding(
+      'note',
+      'triage.first',
+      `${first.title} is best supported.`,
+      first.terms
+        .filter(t => t.weight > 0)
+        .sort((a, b) => b.weight - a.weight)
+        .slice(0, 3)
+        .map(t => t.says),
+    ),
+    ...(unseen.length
+      ? [
+          finding(
+            'care',
+            'triage.unseen',
+            `${unseen.length} of ${input.assemblies.length} assemblies have not been looked at yet.`,
+            `Not yet: ${list(unseen.map(a => a.name))}. The order may change.`,
+          ),
+        ]
+      : []),
+    ...(ranked[1] && first.balance - ranked[1].balance < 1
+      ? [finding('care', 'triage.close', `${ranked[1].title} is nearly as well supported.`, 'Two people who know the machine should talk about it.')]
+      : []),
   ]
   return { paths: ranked, wouldChange: whatWouldChange(input, first.path), ask: [...new Set(ranked.slice(0, 2).flatMap(p => p.ask))], findings }
 }
 
 function check({ significance, hours, cost }: TriageInput) {
-  for (const [field, { low, high }] of [['hours', hours], ['cost', cost]] as const) {
+  for (const [field, { low, high }] of [
+    ['hours', hours],
+    ['cost', cost],
+  ] as const) {
     if (!(low >= 0) || !(high >= low)) throw new InputError(field, { low, high }, 'Give the lower figure first, both zero or more.')
   }
   for (const [criterion, value] of Object.entries(significance)) {
@@ -102,14 +129,32 @@ function check({ significance, hours, cost }: TriageInput) {
 function rank(input: TriageInput): RankedPath[] {
   return (Object.keys(paths) as Path[])
     .filter(path => path !== 'back-to-owner' || !input.ours)
-    .map((path) => {
+    .map(path => {
       const terms = termsFor(path, input).filter(t => t.weight !== 0)
       const asks = worksOf[path].flatMap(work => mustAskBefore(work, input.ours, input.consent ?? null))
-      const dear = runs.includes(path) && !input.ours && input.cost.high > (input.consent?.upTo ?? 0)
-        ? [finding('stop', 'triage.cost', 'It may cost more than its owner agreed to.', `Up to ${money(input.cost.high, input.currency ?? 'EUR')} against ${input.consent ? money(input.consent.upTo, input.currency ?? 'EUR') : 'no agreement'}.`)]
-        : []
+      const dear =
+        runs.includes(path) && !input.ours && input.cost.high > (input.consent?.upTo ?? 0)
+          ? [
+              finding(
+                'stop',
+                'triage.cost',
+                'It may cost more than its owner agreed to.',
+                `Up to ${money(input.cost.high, input.currency ?? 'EUR')} against ${input.consent ? money(input.consent.upTo, input.currency ?? 'EUR') : 'no agreement'}.`,
+              ),
+            ]
+          : []
       const findings = [...asks, ...dear]
-      return { path, title: paths[path].title, terms, balance: terms.reduce((sum, t) => sum + t.weight, 0), findings, ask: [...asks.map(f => f.says.replace('Ask the owner first: ', 'May we ').replace(/\.$/, '?')), ...dear.map(() => `May it cost up to ${money(input.cost.high, input.currency ?? 'EUR')}?`)] }
+      return {
+        path,
+        title: paths[path].title,
+        terms,
+        balance: terms.reduce((sum, t) => sum + t.weight, 0),
+        findings,
+        ask: [
+          ...asks.map(f => f.says.replace('Ask the owner first: ', 'May we ').replace(/\.$/, '?')),
+          ...dear.map(() => `May it cost up to ${money(input.cost.high, input.currency ?? 'EUR')}?`),
+        ],
+      }
     })
     .sort((a, b) => b.balance - a.balance)
 }
@@ -128,75 +173,113 @@ function termsFor(path: Path, input: TriageInput): Term[] {
   const matters = Math.max(s.historic, s.research, s.rarity)
 
   switch (path) {
-    case 'run-again': return [
-      ...when(s.show > 0, s.show * 0.8, `What it can show running: ${s.show} of 3.`),
-      ...when(!lost.length, 2, 'Nothing essential is lost.'),
-      ...when(lost.length > 0, -2.5 * share - 0.5, `Lost or missing: ${list(lost.map(a => a.name))}.`),
-      ...when(lostForGood.length > 0, -3, `Cannot be replaced: ${list(lostForGood.map(a => a.name))}.`),
-      ...when(poor.length > 0, -0.3 * poor.length, `Wants work: ${list(poor.map(a => a.name))}.`),
-      ...when(long > 40, -Math.min(2, long / 60), `${hours.low} to ${hours.high} hours of work.`),
-      ...when(cost.high > 200, -Math.min(1.5, cost.high / 400), `Parts for up to ${Math.round(cost.high)}.`),
-      ...when(sisters.running > 0 && !wants, -0.5, 'A sister runs already.'),
-      ...when(sisters.running === 0 && sisters.wanting > 0, 0.5, 'None of its sisters runs.'),
-    ]
-    case 'run-with-substitutes': return [
-      ...when(s.show > 0, s.show * 0.7, `What it can show running: ${s.show} of 3.`),
-      ...when(lostForGood.length > 0, 1.8, `Original parts cannot be had: ${list(lostForGood.map(a => a.name))}.`),
-      ...when(lost.length > 0 && !lostForGood.length, 0.6, `A substitute is quicker for: ${list(lost.map(a => a.name))}.`),
-      ...when(s.research === 3 || s.rarity === 3, -1.2, 'So rare or telling that what is foreign in it misleads.'),
-      ...when(long > 60, -Math.min(1.5, long / 80), `${hours.low} to ${hours.high} hours of work.`),
-      ...when(poor.length > 0, -0.2 * poor.length, `Wants work: ${list(poor.map(a => a.name))}.`),
-      ...when(share > 0.5, -1.5, 'More than half of it would be foreign.'),
-    ]
-    case 'display-only': return [
-      ...when(s.historic > 0, s.historic * 0.6, `Its history: ${s.historic} of 3.`),
-      ...when(s.completeness >= 2, 0.6, 'It is complete to look at.'),
-      ...when(share >= 0.3, 0.8, `Too much is lost to run it: ${list(lost.map(a => a.name))}.`),
-      ...when(sisters.running > 0, 0.8, 'A sister can be run in its place.'),
-      ...when(wants, -0.8, 'It makes little sense standing still.'),
-      ...when(long > 60, 0.6, `${hours.low} to ${hours.high} hours would be spared.`),
-    ]
-    case 'conserve': return [
-      ...when(matters >= 2, matters - 1, `Significance: ${matters} of 3 for history, research or rarity.`),
-      ...when(s.research >= 2, 0.7, 'Its state as found can still be studied.'),
-      ...when(s.rarity === 3, 0.8, 'The only one known.'),
-      ...when(lost.length > 0 && matters >= 2, 0.5, 'What is lost would be guessed at.'),
-      ...when(wants, -0.7, 'It makes little sense standing still.'),
-      ...when(matters < 2, -0.8, 'Little would be kept that its sisters do not keep.'),
-    ]
-    case 'donor': return [
-      ...when(share > 0.3, 1.5 * share, `Lost or missing: ${list(lost.map(a => a.name))}.`),
-      ...when(sisters.wanting > 0 && sound.length > 0, Math.min(1.5, 0.5 * sisters.wanting), `${sisters.wanting === 1 ? 'A sister wants' : `${sisters.wanting} sisters want`} parts; sound here: ${list(sound.map(a => a.name))}.`),
-      ...when(matters > 0, -matters, `Significance: ${matters} of 3 for history, research or rarity.`),
-      ...when(s.completeness === 3, -1, 'It is whole.'),
-      ...when(!ours, -5, 'It is not ours to take apart.'),
-      ...when(sisters.running + sisters.wanting === 0, -1.5, 'No sister would gain from it.'),
-    ]
-    case 'back-to-owner': return [
-      ...when(!input.consent, 1.5, 'What its owner agrees to is not recorded.'),
-      ...when(!!input.consent && cost.low > input.consent.upTo, 2, 'It costs more than its owner agreed to.'),
-      ...when(lostForGood.length > 0, 0.8, `Cannot be replaced: ${list(lostForGood.map(a => a.name))}.`),
-      ...when(!!input.consent?.allowed.includes('repair') && cost.high <= (input.consent?.upTo ?? 0), -1.5, 'Its owner wants it repaired, and it is within what was agreed.'),
-    ]
+    case 'run-again':
+      return [
+        ...when(s.show > 0, s.show * 0.8, `What it can show running: ${s.show} of 3.`),
+        ...when(!lost.length, 2, 'Nothing essential is lost.'),
+        ...when(lost.length > 0, -2.5 * share - 0.5, `Lost or missing: ${list(lost.map(a => a.name))}.`),
+        ...when(lostForGood.length > 0, -3, `Cannot be replaced: ${list(lostForGood.map(a => a.name))}.`),
+        ...when(poor.length > 0, -0.3 * poor.length, `Wants work: ${list(poor.map(a => a.name))}.`),
+        ...when(long > 40, -Math.min(2, long / 60), `${hours.low} to ${hours.high} hours of work.`),
+        ...when(cost.high > 200, -Math.min(1.5, cost.high / 400), `Parts for up to ${Math.round(cost.high)}.`),
+        ...when(sisters.running > 0 && !wants, -0.5, 'A sister runs already.'),
+        ...when(sisters.running === 0 && sisters.wanting > 0, 0.5, 'None of its sisters runs.'),
+      ]
+    case 'run-with-substitutes':
+      return [
+        ...when(s.show > 0, s.show * 0.7, `What it can show running: ${s.show} of 3.`),
+        ...when(lostForGood.length > 0, 1.8, `Original parts cannot be had: ${list(lostForGood.map(a => a.name))}.`),
+        ...when(lost.length > 0 && !lostForGood.length, 0.6, `A substitute is quicker for: ${list(lost.map(a => a.name))}.`),
+        ...when(s.research === 3 || s.rarity === 3, -1.2, 'So rare or telling that what is foreign in it misleads.'),
+        ...when(long > 60, -Math.min(1.5, long / 80), `${hours.low} to ${hours.high} hours of work.`),
+        ...when(poor.length > 0, -0.2 * poor.length, `Wants work: ${list(poor.map(a => a.name))}.`),
+        ...when(share > 0.5, -1.5, 'More than half of it would be foreign.'),
+      ]
+    case 'display-only':
+      return [
+        ...when(s.historic > 0, s.historic * 0.6, `Its history: ${s.historic} of 3.`),
+        ...when(s.completeness >= 2, 0.6, 'It is complete to look at.'),
+        ...when(share >= 0.3, 0.8, `Too much is lost to run it: ${list(lost.map(a => a.name))}.`),
+        ...when(sisters.running > 0, 0.8, 'A sister can be run in its place.'),
+        ...when(wants, -0.8, 'It makes little sense standing still.'),
+        ...when(long > 60, 0.6, `${hours.low} to ${hours.high} hours would be spared.`),
+      ]
+    case 'conserve':
+      return [
+        ...when(matters >= 2, matters - 1, `Significance: ${matters} of 3 for history, research or rarity.`),
+        ...when(s.research >= 2, 0.7, 'Its state as found can still be studied.'),
+        ...when(s.rarity === 3, 0.8, 'The only one known.'),
+        ...when(lost.length > 0 && matters >= 2, 0.5, 'What is lost would be guessed at.'),
+        ...when(wants, -0.7, 'It makes little sense standing still.'),
+        ...when(matters < 2, -0.8, 'Little would be kept that its sisters do not keep.'),
+      ]
+    case 'donor':
+      return [
+        ...when(share > 0.3, 1.5 * share, `Lost or missing: ${list(lost.map(a => a.name))}.`),
+        ...when(
+          sisters.wanting > 0 && sound.length > 0,
+          Math.min(1.5, 0.5 * sisters.wanting),
+          `${sisters.wanting === 1 ? 'A sister wants' : `${sisters.wanting} sisters want`} parts; sound here: ${list(sound.map(a => a.name))}.`,
+        ),
+        ...when(matters > 0, -matters, `Significance: ${matters} of 3 for history, research or rarity.`),
+        ...when(s.completeness === 3, -1, 'It is whole.'),
+        ...when(!ours, -5, 'It is not ours to take apart.'),
+        ...when(sisters.running + sisters.wanting === 0, -1.5, 'No sister would gain from it.'),
+      ]
+    case 'back-to-owner':
+      return [
+        ...when(!input.consent, 1.5, 'What its owner agrees to is not recorded.'),
+        ...when(!!input.consent && cost.low > input.consent.upTo, 2, 'It costs more than its owner agreed to.'),
+        ...when(lostForGood.length > 0, 0.8, `Cannot be replaced: ${list(lostForGood.map(a => a.name))}.`),
+        ...when(
+          !!input.consent?.allowed.includes('repair') && cost.high <= (input.consent?.upTo ?? 0),
+          -1.5,
+          'Its owner wants it repaired, and it is within what was agreed.',
+        ),
+      ]
   }
 }
 
 /** Tries one change after the other and keeps those that bring another path to the head. */
 function whatWouldChange(input: TriageInput, first: Path): TriageResult['wouldChange'] {
-  const assembly = (name: string, change: Partial<TriageInput['assemblies'][number]>) => ({ ...input, assemblies: input.assemblies.map(a => (a.name === name ? { ...a, ...change } : a)) })
-  const tries: { says: string, with: TriageInput }[] = [
-    ...input.assemblies.filter(a => a.presence === 'missing' || a.grade === 3).map(a => ({ says: `A sound one is found: ${lower(a.name)}.`, with: assembly(a.name, { presence: 'present', grade: 1, irreplaceable: false }) })),
-    ...input.assemblies.filter(a => a.irreplaceable).map(a => ({ says: `It can be replaced after all: ${lower(a.name)}.`, with: assembly(a.name, { irreplaceable: false }) })),
-    ...input.assemblies.filter(a => (a.grade ?? 0) < 3 && a.presence !== 'missing').map(a => ({ says: `It turns out to be lost for good: ${lower(a.name)}.`, with: assembly(a.name, { presence: 'present', grade: 3, irreplaceable: true }) })),
+  const assembly = (name: string, change: Partial<TriageInput['assemblies'][number]>) => ({
+    ...input,
+    assemblies: input.assemblies.map(a => (a.name === name ? { ...a, ...change } : a)),
+  })
+  const tries: { says: string; with: TriageInput }[] = [
+    ...input.assemblies
+      .filter(a => a.presence === 'missing' || a.grade === 3)
+      .map(a => ({ says: `A sound one is found: ${lower(a.name)}.`, with: assembly(a.name, { presence: 'present', grade: 1, irreplaceable: false }) })),
+    ...input.assemblies
+      .filter(a => a.irreplaceable)
+      .map(a => ({ says: `It can be replaced after all: ${lower(a.name)}.`, with: assembly(a.name, { irreplaceable: false }) })),
+    ...input.assemblies
+      .filter(a => (a.grade ?? 0) < 3 && a.presence !== 'missing')
+      .map(a => ({
+        says: `It turns out to be lost for good: ${lower(a.name)}.`,
+        with: assembly(a.name, { presence: 'present', grade: 3, irreplaceable: true }),
+      })),
     { says: 'It takes half the hours.', with: { ...input, hours: { low: input.hours.low / 2, high: input.hours.high / 2 } } },
     { says: 'It takes twice the hours.', with: { ...input, hours: { low: input.hours.low * 2, high: input.hours.high * 2 } } },
     { says: 'Parts cost half.', with: { ...input, cost: { low: input.cost.low / 2, high: input.cost.high / 2 } } },
     { says: 'Parts cost twice as much.', with: { ...input, cost: { low: input.cost.low * 2, high: input.cost.high * 2 } } },
-    ...(Object.keys(significanceCriteria) as Criterion[]).flatMap(c => [1, -1].filter(by => input.significance[c] + by >= 0 && input.significance[c] + by <= 3).map(by => ({
-      says: `${significanceCriteria[c].title} is judged ${input.significance[c] + by} instead of ${input.significance[c]}.`, with: { ...input, significance: { ...input.significance, [c]: input.significance[c] + by } },
-    }))),
+    ...(Object.keys(significanceCriteria) as Criterion[]).flatMap(c =>
+      [1, -1]
+        .filter(by => input.significance[c] + by >= 0 && input.significance[c] + by <= 3)
+        .map(by => ({
+          says: `${significanceCriteria[c].title} is judged ${input.significance[c] + by} instead of ${input.significance[c]}.`,
+          with: { ...input, significance: { ...input.significance, [c]: input.significance[c] + by } },
+        })),
+    ),
     ...(input.sisters.running === 0 ? [{ says: 'A sister is made to run first.', with: { ...input, sisters: { ...input.sisters, running: 1 } } }] : []),
-    ...(input.ours ? [] : [{ says: 'Its owner agrees to the work and its cost.', with: { ...input, consent: { allowed: [...new Set(Object.values(worksOf).flat())], upTo: input.cost.high, mustAsk: '' } } }]),
+    ...(input.ours
+      ? []
+      : [
+          {
+            says: 'Its owner agrees to the work and its cost.',
+            with: { ...input, consent: { allowed: [...new Set(Object.values(worksOf).flat())], upTo: input.cost.high, mustAsk: '' } },
+          },
+        ]),
   ]
   return tries.flatMap(({ says, with: changed }) => {
     const to = rank(changed)[0]!.path

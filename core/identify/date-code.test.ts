@@ -17,10 +17,12 @@ describe('weeks', () => {
   })
 
   it('agrees with date-fns read back from the first day, over random weeks', () => {
-    fc.assert(fc.property(fc.integer({ min: 1950, max: 2050 }), fc.integer({ min: 1, max: 52 }), (year, week) => {
-      const monday = parseISO(weekSpan(year, week).firstDay)
-      expect([getISOWeekYear(monday), getISOWeek(monday), monday.getDay()]).toEqual([year, week, 1])
-    }))
+    fc.assert(
+      fc.property(fc.integer({ min: 1950, max: 2050 }), fc.integer({ min: 1, max: 52 }), (year, week) => {
+        const monday = parseISO(weekSpan(year, week).firstDay)
+        expect([getISOWeekYear(monday), getISOWeek(monday), monday.getDay()]).toEqual([year, week, 1])
+      }),
+    )
   })
 
   it('8153 exists, 8253 does not and says why', () => {
@@ -34,7 +36,10 @@ describe('weeks', () => {
 
 describe('alternatives', () => {
   it('puts year-week first and keeps year-month and week-year as alternatives', () => {
-    expect(readDateCode({ code: '8206' }).readings.map(r => [r.format, r.isoWeek ?? r.isoMonth])).toEqual([['year-week', '1982-W06'], ['year-month', '1982-06']])
+    expect(readDateCode({ code: '8206' }).readings.map(r => [r.format, r.isoWeek ?? r.isoMonth])).toEqual([
+      ['year-week', '1982-W06'],
+      ['year-month', '1982-06'],
+    ])
     expect(readDateCode({ code: '2382' }).readings).toMatchObject([{ format: 'week-year', isoWeek: '1982-W23' }])
   })
 
@@ -54,6 +59,11 @@ describe('alternatives', () => {
   })
 })
 
-it.each([[{ code: ' ' }, 'code'], [{ code: 'x'.repeat(61) }, 'code'], [{ code: '8235', earliestYear: 1990, latestYear: 1980 }, 'earliestYear'], [{ code: '8235', latestYear: 19.5 }, 'latestYear']])('refuses %o at %s', (input, field) => {
+it.each([
+  [{ code: ' ' }, 'code'],
+  [{ code: 'x'.repeat(61) }, 'code'],
+  [{ code: '8235', earliestYear: 1990, latestYear: 1980 }, 'earliestYear'],
+  [{ code: '8235', latestYear: 19.5 }, 'latestYear'],
+])('refuses %o at %s', (input, field) => {
   expect(() => readDateCode(input)).toThrow(expect.objectContaining({ field }) as Error)
 })

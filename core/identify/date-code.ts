@@ -15,7 +15,11 @@ export interface DateCodeReading extends DaySpan {
   because: string[]
 }
 
-export interface DateCodeRefusal { format: DateCodeFormat, read: string, says: string }
+export interface DateCodeRefusal {
+  format: DateCodeFormat
+  read: string
+  says: string
+}
 
 export interface DateCodeResult {
   code: string
@@ -24,7 +28,11 @@ export interface DateCodeResult {
   findings: Finding[]
 }
 
-export interface DateCodeInput { code: string, earliestYear?: number, latestYear?: number }
+export interface DateCodeInput {
+  code: string
+  earliestYear?: number
+  latestYear?: number
+}
 
 /** Integrated circuits with date codes are hardly older; parts of a later service are hardly younger. */
 export const defaultEarliestYear = 1965
@@ -68,10 +76,8 @@ export function readDateCode(input: DateCodeInput): DateCodeResult {
 
   const bounds = { earliestYear, latestYear }
   const outcomes = tokensOf(code).flatMap(token => readToken(token, bounds))
-  const readings = outcomes.flatMap(o => ('reading' in o ? [o.reading] : []))
-    .sort((a, b) => order.indexOf(a.format) - order.indexOf(b.format))
-  const refused = outcomes.flatMap(o => ('refusal' in o ? [o.refusal] : []))
-    .sort((a, b) => order.indexOf(a.format) - order.indexOf(b.format))
+  const readings = outcomes.flatMap(o => ('reading' in o ? [o.reading] : [])).sort((a, b) => order.indexOf(a.format) - order.indexOf(b.format))
+  const refused = outcomes.flatMap(o => ('refusal' in o ? [o.refusal] : [])).sort((a, b) => order.indexOf(a.format) - order.indexOf(b.format))
   return { code, readings, refused, findings: judge(code, readings, refused) }
 }
 
@@ -86,8 +92,11 @@ function check(code: string, earliestYear: number, latestYear: number) {
 
 /** The pieces of a marking that could be a date: three or four digits alone or beside a plant letter, `35/82`, or a letter and a month. */
 function tokensOf(code: string): string[] {
-  const words = code.toUpperCase().split(/[\s,;|]+/).filter(Boolean)
-  const tokens = words.flatMap((word) => {
+  const words = code
+    .toUpperCase()
+    .split(/[\s,;|]+/)
+    .filter(Boolean)
+  const tokens = words.flatMap(word => {
     const split = /^(\d{2})[/.\-](\d{2})$/.exec(word)
     if (split) return [`${split[1]}${split[2]}`]
     if (/^[A-HJ-NPR-X][1-9OND]$/.test(word)) return [word]
@@ -97,7 +106,10 @@ function tokensOf(code: string): string[] {
   return [...new Set(tokens)]
 }
 
-interface Bounds { earliestYear: number, latestYear: number }
+interface Bounds {
+  earliestYear: number
+  latestYear: number
+}
 
 function readToken(token: string, bounds: Bounds): Outcome[] {
   if (/^\d{4}$/.test(token)) {
@@ -114,8 +126,7 @@ function readToken(token: string, bounds: Bounds): Outcome[] {
   }
   const offset = letterYears.indexOf(token[0] ?? '')
   const month = letterMonths.indexOf(token[1] ?? '') + 1
-  const years = yearsEnding((letterYearStart + offset) % letterYearCycle, letterYearCycle, bounds)
-    .filter(year => year >= letterYearStart)
+  const years = yearsEnding((letterYearStart + offset) % letterYearCycle, letterYearCycle, bounds).filter(year => year >= letterYearStart)
   return byMonth('letter-code', token, years, month)
 }
 
@@ -130,28 +141,36 @@ function byWeek(format: DateCodeFormat, read: string, years: number[], week: num
   const refuse = (says: string): Outcome => ({ refusal: { format, read, says } })
   if (week < 1 || week > 53) return [refuse(`As ${formatName[format]}, ${read} would be week ${week}; weeks run from 1 to 53.`)]
   if (!years.length) return [refuse(`As ${formatName[format]}, ${read} would be a year ending in ${typedYear}, and none lies within the years allowed.`)]
-  return years.map((year): Outcome => week > weeksInYear(year)
-    ? refuse(`As ${formatName[format]}, ${read} would be week ${week} of ${year}, but ${year} has only ${weeksInYear(year)} weeks.`)
-    : { reading: {
-        format, read,
-        says: `week ${week} of ${year}`,
-        isoWeek: `${year}-W${String(week).padStart(2, '0')}`,
-        ...weekSpan(year, week),
-        because: [formatReason[format]],
-      } })
+  return years.map((year): Outcome =>
+    week > weeksInYear(year)
+      ? refuse(`As ${formatName[format]}, ${read} would be week ${week} of ${year}, but ${year} has only ${weeksInYear(year)} weeks.`)
+      : {
+          reading: {
+            format,
+            read,
+            says: `week ${week} of ${year}`,
+            isoWeek: `${year}-W${String(week).padStart(2, '0')}`,
+            ...weekSpan(year, week),
+            because: [formatReason[format]],
+          },
+        },
+  )
 }
 
 function byMonth(format: DateCodeFormat, read: string, years: number[], month: number): Outcome[] {
   const refuse = (says: string): Outcome => ({ refusal: { format, read, says } })
   if (month < 1 || month > 12) return [refuse(`As ${formatName[format]}, ${read} would be month ${month}; months run from 1 to 12.`)]
   if (!years.length) return [refuse(`As ${formatName[format]}, ${read} falls in no year within the years allowed.`)]
-  return years.map((year): Outcome => ({ reading: {
-    format, read,
-    says: `${monthNames[month - 1]} ${year}`,
-    isoMonth: `${year}-${String(month).padStart(2, '0')}`,
-    ...monthSpan(year, month),
-    because: [formatReason[format]],
-  } }))
+  return years.map((year): Outcome => ({
+    reading: {
+      format,
+      read,
+      says: `${monthNames[month - 1]} ${year}`,
+      isoMonth: `${year}-${String(month).padStart(2, '0')}`,
+      ...monthSpan(year, month),
+      because: [formatReason[format]],
+    },
+  }))
 }
 
 function judge(code: string, readings: DateCodeReading[], refused: DateCodeRefusal[]): Finding[] {
@@ -162,11 +181,26 @@ function judge(code: string, readings: DateCodeReading[], refused: DateCodeRefus
   }
   const findings = [finding('fine', 'date-code.read', `Most likely ${best.says}.`, best.because)]
   if (/^74\d\d$/.test(best.read)) {
-    findings.push(finding('care', 'date-code.logic-number', `${best.read} may be a part number of the 74 logic series, not a date.`, 'Such parts carry their type number and their date code; read the other figure too.', commonPractice))
+    findings.push(
+      finding(
+        'care',
+        'date-code.logic-number',
+        `${best.read} may be a part number of the 74 logic series, not a date.`,
+        'Such parts carry their type number and their date code; read the other figure too.',
+        commonPractice,
+      ),
+    )
   }
   const others = readings.slice(1)
   if (others.length) {
-    findings.push(finding('note', 'date-code.alternatives', `It could also be ${others.map(r => r.says).join(', or ')}.`, 'Compare with the other parts on the same board.'))
+    findings.push(
+      finding(
+        'note',
+        'date-code.alternatives',
+        `It could also be ${others.map(r => r.says).join(', or ')}.`,
+        'Compare with the other parts on the same board.',
+      ),
+    )
   }
   return findings
 }

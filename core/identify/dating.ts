@@ -13,16 +13,37 @@ export interface DatedPart {
 }
 
 /** Something else that bounds the year: a date stamped in the shielding, a board issue, a maker's change of name. Days are ISO dates. */
-export interface DatingBound { notBefore?: string, notAfter?: string, why: string }
+export interface DatingBound {
+  notBefore?: string
+  notAfter?: string
+  why: string
+}
 
-export interface DatingInput { codes: DatedPart[], bounds?: DatingBound[], assemblyLagWeeks?: number }
+export interface DatingInput {
+  codes: DatedPart[]
+  bounds?: DatingBound[]
+  assemblyLagWeeks?: number
+}
 
-export interface UsedPart { code: string, place: string, socketed: boolean, says: string, firstDay: string, lastDay: string }
-export interface LeftOutPart { code: string, place: string, why: string, firstDay?: string, lastDay?: string }
+export interface UsedPart {
+  code: string
+  place: string
+  socketed: boolean
+  says: string
+  firstDay: string
+  lastDay: string
+}
+export interface LeftOutPart {
+  code: string
+  place: string
+  why: string
+  firstDay?: string
+  lastDay?: string
+}
 
 export interface DatingResult {
   /** When it was made; nothing where no part or bound tells. */
-  interval: { notBefore: string, notAfter: string } | null
+  interval: { notBefore: string; notAfter: string } | null
   /** As `1983-Q4`. */
   likelyQuarter: string | null
   used: UsedPart[]
@@ -42,7 +63,11 @@ const socketedGapDays = 365
 const solderedGapDays = 2 * 365
 const fewParts = 3
 
-interface Read { part: DatedPart, reading: DateCodeReading, first: boolean }
+interface Read {
+  part: DatedPart
+  reading: DateCodeReading
+  first: boolean
+}
 
 /**
  * Dates a machine from the codes on its parts: it is as young as its youngest original part, plus a few weeks of stock.
@@ -59,12 +84,18 @@ export function dateMachine({ codes, bounds = [], assemblyLagWeeks = defaultLagW
   check(codes, bounds, assemblyLagWeeks)
   const leftOut: LeftOutPart[] = []
   const findings: Finding[] = []
-  const omit = (part: DatedPart, why: string, reading?: DateCodeReading) => leftOut.push({ code: part.code, place: part.place ?? '', why, ...(reading && { firstDay: reading.firstDay, lastDay: reading.lastDay }) })
+  const omit = (part: DatedPart, why: string, reading?: DateCodeReading) =>
+    leftOut.push({ code: part.code, place: part.place ?? '', why, ...(reading && { firstDay: reading.firstDay, lastDay: reading.lastDay }) })
 
   const notBefore = latest(bounds.flatMap(b => (b.notBefore ? [{ day: b.notBefore, why: b.why }] : [])))
   const notAfter = earliest(bounds.flatMap(b => (b.notAfter ? [{ day: b.notAfter, why: b.why }] : [])))
   if (notBefore && notAfter && notBefore.day > notAfter.day) {
-    findings.push(finding('stop', 'dating.bounds-contradict', 'The bounds contradict each other.', [`Not before ${notBefore.day}: ${notBefore.why}.`, `Not after ${notAfter.day}: ${notAfter.why}.`]))
+    findings.push(
+      finding('stop', 'dating.bounds-contradict', 'The bounds contradict each other.', [
+        `Not before ${notBefore.day}: ${notBefore.why}.`,
+        `Not after ${notAfter.day}: ${notAfter.why}.`,
+      ]),
+    )
     return { interval: null, likelyQuarter: null, used: [], leftOut, findings }
   }
 
@@ -73,9 +104,14 @@ export function dateMachine({ codes, bounds = [], assemblyLagWeeks = defaultLagW
     if (part.reworked) omit(part, 'Signs of rework: a later service.', reading)
     else if (notAfter && reading.firstDay > notAfter.day) {
       omit(part, `Later than ${notAfter.day}, which ${notAfter.why} allows.`, reading)
-      findings.push(finding('care', 'dating.later-than-bound', `${named(part)} is later than a bound allows.`, [`It reads ${reading.says}.`, `Not after ${notAfter.day}: ${notAfter.why}.`, 'Look at it for rework, or doubt the bound.']))
-    }
-    else kept.push({ part, reading, first })
+      findings.push(
+        finding('care', 'dating.later-than-bound', `${named(part)} is later than a bound allows.`, [
+          `It reads ${reading.says}.`,
+          `Not after ${notAfter.day}: ${notAfter.why}.`,
+          'Look at it for rework, or doubt the bound.',
+        ]),
+      )
+    } else kept.push({ part, reading, first })
   }
   kept.sort((a, b) => a.reading.firstDay.localeCompare(b.reading.firstDay))
 
@@ -86,7 +122,15 @@ export function dateMachine({ codes, bounds = [], assemblyLagWeeks = defaultLagW
     kept = kept.slice(0, -1)
   }
   if (gapOf() > solderedGapDays) {
-    findings.push(finding('care', 'dating.lone-youngest', `${named(kept.at(-1)!.part)} stands alone, years after the others, and decides the date.`, ['It is soldered in with no sign of rework noted.', `Without it the youngest part reads ${kept.at(-2)!.reading.says}.`], commonPractice))
+    findings.push(
+      finding(
+        'care',
+        'dating.lone-youngest',
+        `${named(kept.at(-1)!.part)} stands alone, years after the others, and decides the date.`,
+        ['It is soldered in with no sign of rework noted.', `Without it the youngest part reads ${kept.at(-2)!.reading.says}.`],
+        commonPractice,
+      ),
+    )
   }
 
   const youngest = kept.at(-1)?.reading
@@ -99,8 +143,16 @@ export function dateMachine({ codes, bounds = [], assemblyLagWeeks = defaultLagW
   return {
     interval,
     likelyQuarter: likely ? quarterOf(likely) : null,
-    used: kept.map(({ part, reading, first }) => ({ code: part.code, place: part.place ?? '', socketed: part.socketed ?? false, firstDay: reading.firstDay, lastDay: reading.lastDay, says: first ? reading.says : `${reading.says}, the reading nearest to the other parts` })),
-    leftOut, findings,
+    used: kept.map(({ part, reading, first }) => ({
+      code: part.code,
+      place: part.place ?? '',
+      socketed: part.socketed ?? false,
+      firstDay: reading.firstDay,
+      lastDay: reading.lastDay,
+      says: first ? reading.says : `${reading.says}, the reading nearest to the other parts`,
+    })),
+    leftOut,
+    findings,
   }
 }
 
@@ -112,20 +164,24 @@ function check(codes: DatedPart[], bounds: DatingBound[], lag: number) {
   bounds.forEach((bound, i) => {
     for (const end of ['notBefore', 'notAfter'] as const) {
       const day = bound[end]
-      if (day !== undefined && (!dayPattern.test(day) || Number.isNaN(parseISO(day).getTime()))) throw new InputError(`bounds.${i}.${end}`, day, 'Write a day, such as 1982-08-30.')
+      if (day !== undefined && (!dayPattern.test(day) || Number.isNaN(parseISO(day).getTime())))
+        throw new InputError(`bounds.${i}.${end}`, day, 'Write a day, such as 1982-08-30.')
     }
     if (!bound.notBefore && !bound.notAfter) throw new InputError(`bounds.${i}`, bound, 'A bound needs a day that it is not before, or not after.')
-    if (bound.notBefore && bound.notAfter && bound.notBefore > bound.notAfter) throw new InputError(`bounds.${i}.notAfter`, bound.notAfter, 'This bound ends before it begins.')
+    if (bound.notBefore && bound.notAfter && bound.notBefore > bound.notAfter)
+      throw new InputError(`bounds.${i}.notAfter`, bound.notAfter, 'This bound ends before it begins.')
   })
 }
 
 /** Reads all codes; one that could be several dates takes the one nearest to the middle of those that are clear. */
 function readTogether(codes: DatedPart[], omit: (part: DatedPart, why: string) => void): Read[] {
-  const all = codes.map((part) => {
-    const { readings, refused } = readDateCode({ code: part.code, earliestYear: defaultEarliestYear, latestYear })
-    if (!readings.length) omit(part, refused[0]?.says ?? 'It cannot be read as a date.')
-    return { part, readings }
-  }).filter(({ readings }) => readings.length)
+  const all = codes
+    .map(part => {
+      const { readings, refused } = readDateCode({ code: part.code, earliestYear: defaultEarliestYear, latestYear })
+      if (!readings.length) omit(part, refused[0]?.says ?? 'It cannot be read as a date.')
+      return { part, readings }
+    })
+    .filter(({ readings }) => readings.length)
   const clear = all.flatMap(({ part, readings: [best] }) => (best?.format === 'year-week' && !part.reworked ? [best.firstDay] : [])).sort()
   const middle = clear[Math.floor((clear.length - 1) / 2)]
   return all.map(({ part, readings }) => {
@@ -137,13 +193,38 @@ function readTogether(codes: DatedPart[], omit: (part: DatedPart, why: string) =
 }
 
 function verdict(interval: DatingResult['interval'], likely: string | undefined, kept: Read[], lag: number): Finding[] {
-  if (!interval) return [finding('note', 'dating.open', kept.length ? 'The date stays open.' : 'No original part tells when it was made.', 'More codes, or a bound on the other side, would close it.')]
+  if (!interval)
+    return [
+      finding(
+        'note',
+        'dating.open',
+        kept.length ? 'The date stays open.' : 'No original part tells when it was made.',
+        'More codes, or a bound on the other side, would close it.',
+      ),
+    ]
   const youngest = kept.at(-1)
   const because = youngest
     ? [`The youngest original part, ${named(youngest.part)}, reads ${youngest.reading.says}.`, `Parts lie in stock for about ${lag} weeks.`]
     : ['Only the bounds tell.']
-  const findings = [finding(youngest ? 'fine' : 'note', 'dating.made', `Made between ${interval.notBefore} and ${interval.notAfter}${likely ? `, most likely in ${quarterOf(likely)}` : ''}.`, because, commonPractice)]
-  if (youngest && kept.length < fewParts) findings.push(finding('care', 'dating.few', kept.length === 1 ? 'It rests on a single part.' : `It rests on ${kept.length} parts.`, 'Read more chips; a changed one may be among so few.', commonPractice))
+  const findings = [
+    finding(
+      youngest ? 'fine' : 'note',
+      'dating.made',
+      `Made between ${interval.notBefore} and ${interval.notAfter}${likely ? `, most likely in ${quarterOf(likely)}` : ''}.`,
+      because,
+      commonPractice,
+    ),
+  ]
+  if (youngest && kept.length < fewParts)
+    findings.push(
+      finding(
+        'care',
+        'dating.few',
+        kept.length === 1 ? 'It rests on a single part.' : `It rests on ${kept.length} parts.`,
+        'Read more chips; a changed one may be among so few.',
+        commonPractice,
+      ),
+    )
   return findings
 }
 
@@ -151,8 +232,12 @@ const named = (part: DatedPart) => (part.place ? `${part.code} on ${part.place}`
 const asDay = (date: Date) => formatISO(date, { representation: 'date' })
 const weeksAfter = (day: string, weeks: number) => asDay(addWeeks(new UTCDate(`${day}T00:00:00Z`), weeks))
 const quarterOf = (day: string) => `${day.slice(0, 4)}-Q${getQuarter(parseISO(day))}`
-const latestDay = (...days: (string | undefined)[]) => days.filter(d => d !== undefined).sort().at(-1)
+const latestDay = (...days: (string | undefined)[]) =>
+  days
+    .filter(d => d !== undefined)
+    .sort()
+    .at(-1)
 const earliestDay = (...days: (string | undefined)[]) => days.filter(d => d !== undefined).sort()[0]
 const latest = <T extends { day: string }>(bounds: T[]) => [...bounds].sort((a, b) => a.day.localeCompare(b.day)).at(-1)
 const earliest = <T extends { day: string }>(bounds: T[]) => [...bounds].sort((a, b) => a.day.localeCompare(b.day))[0]
-const clamp = (day: string, { notBefore, notAfter }: { notBefore: string, notAfter: string }) => (day < notBefore ? notBefore : day > notAfter ? notAfter : day)
+const clamp = (day: string, { notBefore, notAfter }: { notBefore: string; notAfter: string }) => (day < notBefore ? notBefore : day > notAfter ? notAfter : day)

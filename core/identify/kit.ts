@@ -1,5 +1,8 @@
 /** What a model is usually complete with, against what came with one machine. Matching is by words: common practice, no source. */
-export interface KitItem { name: string, came: boolean }
+export interface KitItem {
+  name: string
+  came: boolean
+}
 
 const wordsOf = (name: string) => new Set(name.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? [])
 

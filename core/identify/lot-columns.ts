@@ -28,6 +28,8 @@ export function guessColumns(headings: readonly string[]): (LotField | null)[] {
     if (field) taken.add(field)
     return field ?? null
   }
-  const exact = headings.map(h => take((f, heading) => bare(lotFields[f].title) === heading || (lotFields[f].headings as readonly string[]).includes(heading), bare(h)))
+  const exact = headings.map(h =>
+    take((f, heading) => bare(lotFields[f].title) === heading || (lotFields[f].headings as readonly string[]).includes(heading), bare(h)),
+  )
   return headings.map((h, i) => exact[i] ?? take((f, heading) => lotFields[f].headings.some(known => known.length > 3 && heading.includes(known)), bare(h)))
 }

@@ -7,6 +7,6 @@ it('counts on within the year', () => {
   expect(nextTag('M{n}', 2026, ['M9'])).toBe('M10')
 })
 
-it.each(['SH-{year}', 'SH {n:3}', 'SH/{n}'])('refuses the pattern %s', (pattern) => {
+it.each(['SH-{year}', 'SH {n:3}', 'SH/{n}'])('refuses the pattern %s', pattern => {
   expect(() => checkTagPattern(pattern)).toThrow(expect.objectContaining({ field: 'numbering' }) as Error)
 })

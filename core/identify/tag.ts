@@ -13,16 +13,33 @@ export function checkTagPattern(pattern: string, field = 'numbering'): void {
   if (!/^[A-Za-z0-9.-]*$/.test(rest)) throw new InputError(field, pattern, 'Only letters, digits, dots and hyphens can stand beside {year} and {n:3}.')
 }
 
+export interface TagFrame {
+  /** What stands before and after the running number. */
+  before: string
+  after: string
+  digits: number
+}
+
+/** A collection's numbering in one year. @throws InputError as `checkTagPattern` does */
+export function tagFrame(pattern: string, year: number): TagFrame {
+  checkTagPattern(pattern)
+  const [before = '', after = ''] = pattern
+    .replace('{year}', String(year))
+    .split(numberPlace)
+    .filter((_, i) => i !== 1)
+  return { before, after, digits: Number(numberPlace.exec(pattern)?.[1] ?? 1) }
+}
+
+export const tagOf = ({ before, after, digits }: TagFrame, n: number): string => `${before}${String(n).padStart(digits, '0')}${after}`
+
+/** The running number of a tag of this numbering; 0 for a tag of another. */
+export function numberOf({ before, after }: TagFrame, tag: string): number {
+  const middle = tag.startsWith(before) && tag.endsWith(after) ? tag.slice(before.length, tag.length - after.length) : ''
+  return /^\d+$/.test(middle) ? Number(middle) : 0
+}
+
 /** The next tag after those in use. */
 export function nextTag(pattern: string, year: number, inUse: readonly string[]): string {
-  checkTagPattern(pattern)
-  const [before = '', after = ''] = pattern.replace('{year}', String(year)).split(numberPlace).filter((_, i) => i !== 1)
-  const digits = Number(numberPlace.exec(pattern)?.[1] ?? 1)
-  const numbers = inUse
-    .filter(tag => tag.startsWith(before) && tag.endsWith(after))
-    .map(tag => tag.slice(before.length, tag.length - after.length))
-    .filter(middle => /^\d+$/.test(middle))
-    .map(Number)
-  const next = Math.max(0, ...numbers) + 1
-  return `${before}${String(next).padStart(digits, '0')}${after}`
+  const frame = tagFrame(pattern, year)
+  return tagOf(frame, Math.max(0, ...inUse.map(tag => numberOf(frame, tag))) + 1)
 }

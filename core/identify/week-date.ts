@@ -2,7 +2,10 @@ import { UTCDate } from '@date-fns/utc'
 import { addDays, addWeeks, endOfMonth, formatISO, getISOWeeksInYear, startOfISOWeek } from 'date-fns'
 
 /** Days are ISO dates (`1982-08-30`); weeks follow ISO 8601: Monday first, week 1 holds 4 January. */
-export interface DaySpan { firstDay: string, lastDay: string }
+export interface DaySpan {
+  firstDay: string
+  lastDay: string
+}
 
 const asDay = (date: Date) => formatISO(date, { representation: 'date' })
 const fourthOfJanuary = (year: number) => new UTCDate(year, 0, 4)

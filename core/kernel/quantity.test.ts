@@ -5,15 +5,32 @@ import { parseQuantity, parseReading } from './quantity'
 describe('parseQuantity', () => {
   it.each([
     // Spellings in common use at the bench; letter in place of the mark: IEC 60062, from memory.
-    ['4k7', 'Ω', 4700], ['2R2', 'Ω', 2.2], ['3.6 kΩ', 'Ω', 3600], ['8M', 'Ω', 8e6], ['300', 'Ω', 300],
-    ['100n', 'F', 1e-7], ['0.1 uF', 'F', 1e-7], ['4µ7', 'F', 4.7e-6],
-    ['-5.09', 'V', -5.09], ['−5,09 V', 'V', -5.09], ['5V1', 'V', 5.1], ['120 mV', 'V', 0.12], ['.5', 'V', 0.5],
+    ['4k7', 'Ω', 4700],
+    ['2R2', 'Ω', 2.2],
+    ['3.6 kΩ', 'Ω', 3600],
+    ['8M', 'Ω', 8e6],
+    ['300', 'Ω', 300],
+    ['100n', 'F', 1e-7],
+    ['0.1 uF', 'F', 1e-7],
+    ['4µ7', 'F', 4.7e-6],
+    ['-5.09', 'V', -5.09],
+    ['−5,09 V', 'V', -5.09],
+    ['5V1', 'V', 5.1],
+    ['120 mV', 'V', 0.12],
+    ['.5', 'V', 0.5],
     ['12 kg', 'kg', 12],
   ] as const)('%s in %s', (text, unit, value) => {
     expect(parseQuantity(text, unit)).toBeCloseTo(value, 12)
   })
 
-  it.each([['', 'V'], ['five', 'V'], ['5 A', 'V'], ['4k7x', 'Ω'], ['1.2.3', 'V'], ['--5', 'V']])('refuses “%s” in %s and names the field', (text, unit) => {
+  it.each([
+    ['', 'V'],
+    ['five', 'V'],
+    ['5 A', 'V'],
+    ['4k7x', 'Ω'],
+    ['1.2.3', 'V'],
+    ['--5', 'V'],
+  ])('refuses “%s” in %s and names the field', (text, unit) => {
     expect(() => parseQuantity(text, unit as 'V', 'valueV')).toThrow(expect.objectContaining({ field: 'valueV', name: 'InputError' }) as InputError)
   })
 })

@@ -4,9 +4,7 @@ import { InputError } from './input-error'
  * Quantities as people write them at the bench: `4k7`, `100n`, `0.1 uF`, `-5.09`, `3.6 kΩ`, `8M`, `11,75 V`, `5V1`.
  * The letter may stand in the place of the decimal mark, as IEC 60062 writes component values.
  */
-const prefixes: Record<string, number> = {
-  p: 1e-12, n: 1e-9, u: 1e-6, µ: 1e-6, μ: 1e-6, m: 1e-3, k: 1e3, K: 1e3, M: 1e6, G: 1e9,
-}
+const prefixes: Record<string, number> = { p: 1e-12, n: 1e-9, u: 1e-6, µ: 1e-6, μ: 1e-6, m: 1e-3, k: 1e3, K: 1e3, M: 1e6, G: 1e9 }
 const unitSpellings = {
   V: ['V', 'volt', 'volts'],
   A: ['A', 'amp', 'amps'],
@@ -49,7 +47,8 @@ export function parseQuantity(text: string, unit: QuantityUnit, field = 'value')
 }
 
 /** What a meter shows: a figure, or nothing for the ways it shows an open circuit. @throws InputError as above */
-export const parseReading = (text: string, unit: QuantityUnit, field = 'value'): number | null => (/^(ol|o\.l\.|open|∞|inf)$/i.test(text.trim()) ? null : parseQuantity(text, unit, field))
+export const parseReading = (text: string, unit: QuantityUnit, field = 'value'): number | null =>
+  /^(ol|o\.l\.|open|∞|inf)$/i.test(text.trim()) ? null : parseQuantity(text, unit, field)
 
 function scaleOf(tail: string, spellings: string[]): number | undefined {
   if (!tail || spellings.includes(tail)) return 1

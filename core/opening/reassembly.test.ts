@@ -2,7 +2,16 @@ import fc from 'fast-check'
 import { expect, it } from 'vitest'
 import { type OpeningStep, fixingWords, reassemble } from './reassembly'
 
-const step = (n: number, what: string, count: number, back: number | null, more: Partial<OpeningStep> = {}): OpeningStep => ({ step: n, what, state: back === null ? 'undone' : 'back', fixings: [{ count, head: 'pan, cross', lengthMm: 8, tray: 'A', back }], connectors: [], hides: '', hazard: '', ...more })
+const step = (n: number, what: string, count: number, back: number | null, more: Partial<OpeningStep> = {}): OpeningStep => ({
+  step: n,
+  what,
+  state: back === null ? 'undone' : 'back',
+  fixings: [{ count, head: 'pan, cross', lengthMm: 8, tray: 'A', back }],
+  connectors: [],
+  hides: '',
+  hazard: '',
+  ...more,
+})
 
 it('what went last comes back first', () => {
   expect(reassemble([step(1, 'Lid', 4, null), step(2, 'Board', 5, null)]).steps.map(s => s.what)).toEqual(['Board', 'Lid'])
@@ -31,11 +40,13 @@ it('steps taken over from a sister count only once they are done', () => {
 
 it('it is together again exactly when every fixing of every step went back', () => {
   const record = fc.array(fc.tuple(fc.integer({ min: 0, max: 9 }), fc.integer({ min: 0, max: 9 })), { minLength: 1, maxLength: 8 })
-  fc.assert(fc.property(record, (counts) => {
-    const { findings } = reassemble(counts.map(([count, back], i) => step(i + 1, `Step ${i + 1}`, count, back)))
-    const even = counts.every(([count, back]) => count === back)
-    expect(findings.some(f => f.level === 'stop' || f.level === 'care')).toBe(!even)
-  }))
+  fc.assert(
+    fc.property(record, counts => {
+      const { findings } = reassemble(counts.map(([count, back], i) => step(i + 1, `Step ${i + 1}`, count, back)))
+      const even = counts.every(([count, back]) => count === back)
+      expect(findings.some(f => f.level === 'stop' || f.level === 'care')).toBe(!even)
+    }),
+  )
 })
 
 it('counts that are no counts are refused', () => {

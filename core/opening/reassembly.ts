@@ -27,7 +27,9 @@ export interface OpeningStep {
   hazard: string
 }
 
-export interface ReassemblyStep extends OpeningStep { findings: Finding[] }
+export interface ReassemblyStep extends OpeningStep {
+  findings: Finding[]
+}
 export interface Reassembly {
   /** The record read backwards: what went last comes back first. */
   steps: ReassemblyStep[]
@@ -46,27 +48,53 @@ export const fixingWords = ({ count, head, lengthMm }: Pick<Fixing, 'count' | 'h
  */
 export function reassemble(record: OpeningStep[]): Reassembly {
   const done = record.filter(s => s.state !== 'ahead')
-  done.forEach(({ fixings }, i) => fixings.forEach((f, j) => {
-    for (const [name, value] of [['count', f.count], ['back', f.back ?? 0]] as const) {
-      if (!Number.isInteger(value) || value < 0) throw new InputError(`steps.${i}.fixings.${j}.${name}`, value, 'Fixings are counted in whole numbers.')
-    }
-  }))
+  done.forEach(({ fixings }, i) =>
+    fixings.forEach((f, j) => {
+      for (const [name, value] of [
+        ['count', f.count],
+        ['back', f.back ?? 0],
+      ] as const) {
+        if (!Number.isInteger(value) || value < 0) throw new InputError(`steps.${i}.fixings.${j}.${name}`, value, 'Fixings are counted in whole numbers.')
+      }
+    }),
+  )
   const steps = done.map(s => ({ ...s, findings: judgeStep(s) })).sort((a, b) => b.step - a.step)
   const counted = done.flatMap(s => s.fixings)
   const sum = (of: (f: Fixing) => number) => counted.reduce((total, f) => total + of(f), 0)
   const out = sum(f => f.count)
   const back = sum(f => f.back ?? 0)
-  return { steps, out, back, findings: mostPressingFirst([...steps.flatMap(s => s.findings.filter(f => f.level === 'stop' || f.level === 'care')), ...judgeOrder(steps), ...judgeWhole(done, out, back)]) }
+  return {
+    steps,
+    out,
+    back,
+    findings: mostPressingFirst([
+      ...steps.flatMap(s => s.findings.filter(f => f.level === 'stop' || f.level === 'care')),
+      ...judgeOrder(steps),
+      ...judgeWhole(done, out, back),
+    ]),
+  }
 }
 
 function judgeStep({ step, what, fixings, state, hazard }: OpeningStep): Finding[] {
   return [
     ...(hazard && state === 'undone' ? [finding('care', 'opening.hazard', `${hazard}.`, `Step ${step}: ${what}. Go slowly here.`)] : []),
-    ...fixings.flatMap((f) => {
+    ...fixings.flatMap(f => {
       if (f.back === null) return []
       const where = `Step ${step}: ${what}. ${fixingWords(f)}${f.tray && `, tray ${f.tray}`}.`
-      if (f.back < f.count) return [finding('stop', 'opening.missing', `${f.count - f.back} of ${f.count} missing: ${fixingWords({ ...f, count: f.count - f.back })}.`, [where, 'Look in the machine before anything is powered: a loose screw shorts what it lies on.'])]
-      if (f.back > f.count) return [finding('care', 'opening.too-many', `${f.back - f.count} more went in than came out: ${fixingWords({ ...f, count: f.back - f.count })}.`, [where, 'One of another step may be in the wrong hole; a longer one can go through the board.'])]
+      if (f.back < f.count)
+        return [
+          finding('stop', 'opening.missing', `${f.count - f.back} of ${f.count} missing: ${fixingWords({ ...f, count: f.count - f.back })}.`, [
+            where,
+            'Look in the machine before anything is powered: a loose screw shorts what it lies on.',
+          ]),
+        ]
+      if (f.back > f.count)
+        return [
+          finding('care', 'opening.too-many', `${f.back - f.count} more went in than came out: ${fixingWords({ ...f, count: f.back - f.count })}.`, [
+            where,
+            'One of another step may be in the wrong hole; a longer one can go through the board.',
+          ]),
+        ]
       return []
     }),
   ]
@@ -76,13 +104,30 @@ function judgeStep({ step, what, fixings, state, hazard }: OpeningStep): Finding
 function judgeOrder(backwards: ReassemblyStep[]): Finding[] {
   const early = backwards.find((s, i) => s.state === 'back' && backwards.slice(0, i).some(later => later.state === 'undone'))
   const later = early && backwards.find(s => s.state === 'undone' && s.step > early.step)
-  return early && later ? [finding('care', 'opening.order', `Step ${early.step} is back, but step ${later.step} is not.`, `${later.what} was undone after ${early.what.charAt(0).toLowerCase()}${early.what.slice(1)}; it may not be reachable any more.`)] : []
+  return early && later
+    ? [
+        finding(
+          'care',
+          'opening.order',
+          `Step ${early.step} is back, but step ${later.step} is not.`,
+          `${later.what} was undone after ${early.what.charAt(0).toLowerCase()}${early.what.slice(1)}; it may not be reachable any more.`,
+        ),
+      ]
+    : []
 }
 
 function judgeWhole(done: OpeningStep[], out: number, back: number): Finding[] {
   if (!done.length) return [finding('note', 'opening.closed', 'Nothing has been undone.', 'The opening record is empty.')]
   const open = done.filter(s => s.state === 'undone')
-  if (open.length) return [finding('note', 'opening.open', `${open.length} of ${done.length} steps are still undone.`, `${out - back} of ${out} fixings lie in trays: ${[...new Set(open.flatMap(s => s.fixings.map(f => f.tray)).filter(Boolean))].join(', ') || 'no tray named'}.`)]
+  if (open.length)
+    return [
+      finding(
+        'note',
+        'opening.open',
+        `${open.length} of ${done.length} steps are still undone.`,
+        `${out - back} of ${out} fixings lie in trays: ${[...new Set(open.flatMap(s => s.fixings.map(f => f.tray)).filter(Boolean))].join(', ') || 'no tray named'}.`,
+      ),
+    ]
   return out === back
     ? [finding('fine', 'opening.complete', 'Together again, every fixing counted back.', `${back} of ${out}.`)]
     : [finding('note', 'opening.uneven', 'Together again, but the count does not come out even.', `${back} of ${out} fixings went back.`)]

@@ -1,45 +1,227 @@
-import { expect, it } from 'vitest'
-import { assessGate } from '../safety/gate'
+import { describe, expect, it } from 'vitest'
 import { growingHarm } from '../safety/growing-harm'
-import type { MachineState } from './machine-state'
-import { nextMoves } from './next-moves'
-import { runOf } from './run'
+import { basisOf } from '../safety/overrule'
+import { type MachineRecord, assess } from './assess'
+import { consequencesOf } from './consequences'
+import { stages } from './stages'
 
-const gate = assessGate({ school: 'caps-first', facts: {} })
-const fresh: MachineState = {
-  stage: 'arrive', identified: true, provenanceKnown: false, lastPoweredKnown: false, accessoriesNoted: true,
-  assemblies: [{ name: 'Supply', presence: 'present', grade: 1 }, { name: 'Keyboard', presence: 'missing', grade: null }, { name: 'Case', presence: 'present', grade: null }],
-  checks: [], fixingsMissing: [], interventionsOpen: 0, consentWanted: false, pathChosen: true,
-  facts: {}, gate, hazardsSuspected: [], gateInForce: gate.verdict, cleanings: 0, waits: [], faults: [], wantedParts: [],
-  rails: [], railsVerdict: 'unread', signedOff: false, whole: true, batteriesToReplace: [], modelBatteryLeaks: false, life: null, daysHere: 3, sistersWithLeakedBattery: 0,
+const now = '2026-03-03T19:00:00.000Z'
+const good = {
+  filterCapacitors: 'replaced',
+  battery: 'out',
+  liquidOrDirt: 'no',
+  burntTrace: 'no',
+  shortedRail: 'no',
+  mainsLead: 'sound',
+  supply: 'known',
+  fan: 'present',
+  pictureTube: 'none',
+  wiring: 'known',
+  smoke: 'no',
 }
+const rail = { name: '+5 V', nominalV: 5 }
+const reading = (valueV: number, load: 'loaded' | 'unloaded' = 'loaded') => ({ rail: '+5 V', valueV, load, configuration: 'whole' })
+/** A machine about which there is nothing left to do in its stage: every case below changes one thing. */
+const settled: MachineRecord = {
+  stage: 'clean',
+  life: null,
+  machine: { maker: 'Tarnwick Instruments', fromWhom: 'the pilot station', lastPowered: '1998', lastPoweredWhat: '' },
+  modelKnown: true,
+  accessories: [],
+  ours: true,
+  consent: null,
+  appraisal: { path: 'run' },
+  assemblies: [{ id: 1, name: 'Case', presence: 'present', grade: 1 }],
+  damages: [],
+  checksDone: [],
+  interventions: [],
+  openingSteps: [],
+  expectedRails: [rail],
+  inlet: null,
+  supply: null,
+  configuration: { kind: 'whole', out: [] },
+  readings: [reading(5.01)],
+  offReadings: [],
+  batteries: [],
+  batterySchool: 'remote-holder',
+  school: 'caps-first',
+  entered: good,
+  inspectedBy: 'Ilka',
+  overrule: null,
+  claims: [],
+  lastPoweredWhat: '',
+  hazardsSettled: [],
+  knownFaults: [],
+  massKg: null,
+  bookedInAt: '2026-03-01T19:00:00.000Z',
+  sisters: { leaked: 0 },
+  cleanings: [],
+  waits: [],
+  faults: [],
+  partNeeds: [],
+  signOff: undefined,
+}
+const codes = (change: Partial<MachineRecord>) => assess({ ...settled, ...change }, now).moves.map(m => m.code)
+const without = (fact: string) => Object.fromEntries(Object.entries(good).filter(([name]) => name !== fact))
+const fault = { symptom: 'No sound', stopsMachine: true, open: true, observations: [] as unknown[], repairs: [] as unknown[] }
 
-it('fills each stage by what is done', () => {
-  const run = runOf(fresh)
-  expect(run.map(s => s.stage)).toEqual(['arrive', 'look', 'make-safe', 'clean', 'mend', 'prove', 'home'])
-  expect(run[0]).toMatchObject({ done: 2, of: 4, share: 0.5 })
-  expect(run[1]).toMatchObject({ done: 2, of: 3 })
-  expect(run[4]).toMatchObject({ of: 0, share: 0 })
-  expect(runOf({ ...fresh, stage: 'prove' })[4]?.share).toBe(1)
+describe('the next moves', () => {
+  // One case a rule, so that none can go unseen.
+  it.each<[string, Partial<MachineRecord>]>([
+    ['battery-sister', { entered: without('battery'), sisters: { leaked: 1 } }],
+    ['battery-sister', { entered: without('battery'), knownFaults: ['Its barrel battery leaks'] }],
+    [
+      'fixing-missing',
+      {
+        openingSteps: [
+          { step: 1, what: 'Lid', state: 'back', fixings: [{ count: 4, head: '', lengthMm: null, tray: '', back: 3 }], connectors: [], hides: '', hazard: '' },
+        ],
+      },
+    ],
+    ['consent', { ours: false }],
+    ['wait-over', { waits: [{ what: 'drying', until: '2026-03-03T18:59:59.999Z' }] }],
+    ['gate.smoke.yes', { entered: { ...good, smoke: 'yes' } }],
+    ['look', { assemblies: [{ id: 1, name: 'Case', presence: 'not-looked', grade: null }] }],
+    ['checks', { damages: [{ kind: 'crust', severity: 'severe', where: 'under the battery', assemblyId: null }] }],
+    ['interventions', { interventions: [{ kind: 'added-wire', state: 'not-understood', where: 'lid' }] }],
+    ['path', { stage: 'look', appraisal: null }],
+    ['assess', { entered: without('wiring') }],
+    ['assess', { inspectedBy: '' }],
+    ['hazards', { claims: [{ says: 'It was wet', verdict: 'open' }], readings: [] }],
+    ['gate.battery.in', { entered: { ...good, battery: 'in' } }],
+    [
+      'battery-replace',
+      { batteries: [{ where: 'IC3', chemistry: 'nickel-cadmium', cells: 3, year: 1986, state: 'sound', fitted: false, charging: 'yes', replacement: null }] },
+    ],
+    ['part', { partNeeds: [{ name: 'Fuse', stopsStart: true, outcome: 'wanted' }] }],
+    ['fault-new', { faults: [fault] }],
+    ['fault-open', { faults: [{ ...fault, observations: ['hum'] }] }],
+    ['sign-off', { stage: 'prove' }],
+    ['life', { signOff: {}, stage: 'prove' }],
+    ['retest', { stage: 'home', life: 'store' }],
+    ['move-on', {}],
+  ])('%s comes up where it belongs', (code, change) => {
+    expect(codes(change)).toContain(code)
+    expect(assess({ ...settled, ...change }, now).moves.every(m => m.why && m.who && stages.includes(m.stage))).toBe(true)
+  })
+
+  it.each<[string, Partial<MachineRecord>]>([
+    ['battery-sister', { sisters: { leaked: 3 } }],
+    ['consent', { ours: false, consent: {} }],
+    ['wait-over', { waits: [{ what: 'drying', until: '2026-03-03T19:00:00.001Z' }] }],
+    ['hazards', { claims: [{ says: 'It was wet', verdict: 'refuted' }], readings: [] }],
+    // A word within another word is no water.
+    ['hazards', { claims: [{ says: 'Trained on it in the straits, sweat and all', verdict: 'open' }], readings: [] }],
+    ['part', { partNeeds: [{ name: 'Fuse', stopsStart: true, outcome: 'fitted' }] }],
+    ['fault-open', { faults: [{ ...fault, observations: ['hum'], open: false }] }],
+    ['sign-off', { stage: 'prove', readings: [reading(4.2)] }],
+    ['life', { signOff: {}, life: 'gallery' }],
+    ['retest', { stage: 'home', life: 'store', signOff: {} }],
+    ['move-on', { waits: [{ what: 'drying', until: '2026-03-04T19:00:00.000Z' }] }],
+  ])('%s does not where it does not', (code, change) => expect(codes(change)).not.toContain(code))
+
+  it('put harm before what blocks, and what blocks before what brings it on', () => {
+    const all = codes({
+      entered: { ...without('battery'), smoke: 'yes' },
+      sisters: { leaked: 1 },
+      ours: false,
+      waits: [{ what: 'drying', until: now }],
+      faults: [fault],
+      assemblies: [{ id: 1, name: 'Case', presence: 'not-looked', grade: null }],
+    })
+    expect(all.filter(c => ['battery-sister', 'consent', 'wait-over', 'gate.smoke.yes', 'look', 'assess', 'fault-new'].includes(c))).toEqual([
+      'battery-sister',
+      'consent',
+      'wait-over',
+      'gate.smoke.yes',
+      'look',
+      'assess',
+      'fault-new',
+    ])
+  })
 })
 
-it('puts the battery of an unopened sister before everything else', () => {
-  const moves = nextMoves({ ...fresh, sistersWithLeakedBattery: 1, waits: [{ what: 'drying', over: true }] })
-  expect(moves.slice(0, 2).map(m => m.code)).toEqual(['battery-sister', 'wait-over'])
-  expect(moves.every(m => m.why && m.who)).toBe(true)
+describe('the run', () => {
+  it('fills each stage by what is done', () => {
+    const { run } = assess({ ...settled, stage: 'arrive', machine: { ...settled.machine, fromWhom: '' }, readings: [], faults: [fault] }, now)
+    expect(run.map(s => s.stage)).toEqual([...stages])
+    expect(run[0]).toMatchObject({ done: 2, of: 4, share: 0.5 })
+    expect(run[1]).toMatchObject({ done: 1, of: 1 })
+    expect(run[4]).toMatchObject({ done: 0, of: 1 })
+    expect(run[5]?.steps.map(s => s.says)).toEqual(['Rail +5 V', 'Signed off'])
+    expect(assess({ ...settled, stage: 'prove' }, now).run[4]?.share).toBe(1)
+  })
 })
 
-it('moves on only when nothing is left and nothing is waited for', () => {
-  const facts = { filterCapacitors: 'replaced', battery: 'out', liquidOrDirt: 'no', burntTrace: 'no', shortedRail: 'no', mainsLead: 'sound', supply: 'known', fan: 'present', pictureTube: 'none', wiring: 'known', smoke: 'no', rails: 'good' }
-  const open = assessGate({ school: 'caps-first', facts, inspectedBy: 'Ilka' })
-  const done: MachineState = { ...fresh, stage: 'clean', facts, gate: open, gateInForce: open.verdict, assemblies: [], railsVerdict: 'good' }
-  expect(nextMoves(done).map(m => m.code)).toEqual(['move-on'])
-  expect(nextMoves({ ...done, waits: [{ what: 'drying', over: false }] })).toEqual([])
-  expect(nextMoves({ ...done, stage: 'prove' }).map(m => m.code)).toEqual(['sign-off'])
+describe('what time alone changes', () => {
+  const due = (change: Partial<MachineRecord>) => assess({ ...settled, ...change }, now).dueAt
+  it('has the instant at which it does', () => {
+    expect(due({})).toBeNull()
+    expect(
+      due({
+        waits: [
+          { what: 'a', until: '2026-03-09T00:00:00.000Z' },
+          { what: 'b', until: '2026-03-05T00:00:00.000Z' },
+          { what: 'over', until: '2026-03-01T00:00:00.000Z' },
+        ],
+      }),
+    ).toBe('2026-03-05T00:00:00.000Z')
+    const battery = { where: 'IC3', chemistry: 'alkaline', cells: 2, year: 2020, state: 'sound', fitted: true, charging: 'no' } as const
+    // The battery is judged anew each year, and harm that grows weighs more every thirty days.
+    expect(due({ batteries: [battery], bookedInAt: '2025-06-01T00:00:00.000Z' })).toBe('2026-03-28T00:00:00.000Z')
+    expect(due({ batteries: [{ ...battery, fitted: false }] })).toBe('2027-01-01T00:00:00.000Z')
+  })
+})
+
+describe('what cannot be read', () => {
+  it.each<[string, Partial<MachineRecord>]>([
+    ['two rails of one name', { expectedRails: [rail, { name: '+5 V', nominalV: 12 }] }],
+    ['a rail of nothing', { expectedRails: [{ name: 'ground', nominalV: 0 }] }],
+    ['a tolerance of nothing', { expectedRails: [{ ...rail, tolerancePct: 0 }] }],
+    ['a fact nobody knows', { entered: { ...good, moon: 'full' } as never }],
+    [
+      'a chemistry nobody knows',
+      { batteries: [{ where: 'x', chemistry: 'plutonium', cells: 1, year: null, state: 'sound', fitted: true, charging: 'no' } as never] },
+    ],
+    ['a reading of nothing', { readings: [reading(Number.NaN)] }],
+  ])('%s is a stop on its own machine, and fails nothing', (_, change) => {
+    const { known, moves } = assess({ ...settled, ...change }, now)
+    expect(known.gateInForce).toBe('keep-off')
+    expect(known.gate.findings[0]).toMatchObject({ level: 'stop' })
+    expect(known.signOff.allowed).toBe(false)
+    expect(moves.length).toBeGreaterThan(0)
+  })
+})
+
+describe('consequences', () => {
+  it('an overrule ends with what it was made on, and a sign-off with what it rested on', () => {
+    const { known } = assess({ ...settled, readings: [] }, now)
+    const overrule = { verdict: 'clear-to-run' as const, basis: basisOf(known.gate, settled.configuration) }
+    const standing = assess({ ...settled, readings: [], overrule, signOff: {} }, now)
+    expect(consequencesOf({ gate: 'clear-to-run', overruled: true }, standing)).toMatchObject({
+      overruleEnded: null,
+      gate: null,
+      signOffEnded: 'Not every rail has been read.',
+    })
+    const changed = assess({ ...settled, readings: [], entered: { ...good, smoke: 'yes' }, overrule, signOff: {} }, now)
+    expect(consequencesOf({ gate: 'clear-to-run', overruled: true }, changed)).toMatchObject({
+      overruleEnded: 'the facts have changed',
+      gate: { from: 'clear-to-run', to: 'keep-off' },
+      signOffEnded: 'The gate says: keep off.',
+    })
+    // A wait that starts after the sign-off is no reason against it.
+    expect(
+      consequencesOf(
+        { gate: 'clear-to-run', overruled: false },
+        assess({ ...settled, signOff: {}, waits: [{ what: 'post', until: '2026-04-01T00:00:00.000Z' }] }, now),
+      ),
+    ).toEqual({ overruleEnded: null, gate: null, signOffEnded: null })
+  })
 })
 
 it('ranks harm that grows: leaking now, then an unopened sister, then damp, and by days waited', () => {
-  const rank = (facts: MachineState['facts'], sisters = 0, daysHere = 0) => growingHarm({ facts, sistersWithLeakedBattery: sisters, modelBatteryLeaks: false, mouldPresent: false, daysHere }).rank
+  const rank = (facts: Record<string, string>, sisters = 0, daysHere = 0) =>
+    growingHarm({ facts, sistersWithLeakedBattery: sisters, modelBatteryLeaks: false, mouldPresent: false, daysHere }).rank
   expect(rank({ battery: 'leaking' })).toBeGreaterThan(rank({}, 2))
   expect(rank({}, 2)).toBeGreaterThan(rank({ liquidOrDirt: 'yes' }))
   expect(rank({ battery: 'in' }, 0, 90)).toBeGreaterThan(rank({ battery: 'in' }, 0, 2))

@@ -26,21 +26,33 @@ describe('a battery', () => {
     [{ ...out, charging: 'unknown', replacement: { how: 'remote-holder', chemistry: 'alkaline', diode: false } }, 'replaced', 'care battery.perhaps-charged'],
     [{ ...out, replacement: { how: 'diode-cell', chemistry: 'lithium-coin', diode: true } }, 'replaced', 'note battery.diode-drop'],
     [{ ...out, replacement: { how: 'like-for-like', chemistry: 'nickel-metal-hydride', diode: false } }, 'replaced', 'care battery.again'],
-    [{ ...out, charging: 'no', replacement: { how: 'remote-holder', chemistry: 'nickel-metal-hydride', diode: false } }, 'replaced', 'care battery.not-charged'],
+    [
+      { ...out, charging: 'no', replacement: { how: 'remote-holder', chemistry: 'nickel-metal-hydride', diode: false } },
+      'replaced',
+      'care battery.not-charged',
+    ],
   ])('with %o says “%s” to the gate', (more, fact, code) => {
     expect(judged(more).fact).toBe(fact)
     expect(codes(more)).toContain(code)
   })
 
   it('never says to the gate what the gate does not know, and never calls a primary cell on a charging circuit in order', () => {
-    for (const state of batteryStates) for (const charging of chargings) for (const fitted of [true, false]) for (const chemistry of chemistryNames) for (const how of replacementNames) for (const diode of [true, false]) {
-      const { fact, findings } = judged({ state, charging, fitted, replacement: fitted ? null : { how, chemistry, diode } })
-      expect(factValue('battery', fact)).toBeDefined()
-      if (fact === 'mischarged' || fact === 'leaking' || fact === 'residue') expect(findings[0]?.level).toBe('stop')
-    }
+    for (const state of batteryStates)
+      for (const charging of chargings)
+        for (const fitted of [true, false])
+          for (const chemistry of chemistryNames)
+            for (const how of replacementNames)
+              for (const diode of [true, false]) {
+                const { fact, findings } = judged({ state, charging, fitted, replacement: fitted ? null : { how, chemistry, diode } })
+                expect(factValue('battery', fact)).toBeDefined()
+                if (fact === 'mischarged' || fact === 'leaking' || fact === 'residue') expect(findings[0]?.level).toBe('stop')
+              }
   })
 
-  it.each([[{ year: 2030 }, 'year'], [{ cells: 0 }, 'cells']] as const)('refuses %o at %s', (more, field) => {
+  it.each([
+    [{ year: 2030 }, 'year'],
+    [{ cells: 0 }, 'cells'],
+  ] as const)('refuses %o at %s', (more, field) => {
     expect(() => judged(more)).toThrow(expect.objectContaining({ field }) as Error)
   })
 })

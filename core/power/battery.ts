@@ -13,7 +13,10 @@ export const chemistries = {
   'lithium-thionyl': { title: 'Lithium thionyl chloride', cellV: 3.6, rechargeable: false, leaks: 'rarely', lifeYears: 12 },
   'mercury': { title: 'Mercury', cellV: 1.35, rechargeable: false, leaks: 'alkali', lifeYears: 10 },
   'unknown': { title: 'Not known', cellV: null, rechargeable: null, leaks: 'unknown', lifeYears: 8 },
-} as const satisfies Record<string, { title: string, cellV: number | null, rechargeable: boolean | null, leaks: 'alkali' | 'acid' | 'solvent' | 'rarely' | 'unknown', lifeYears: number }>
+} as const satisfies Record<
+  string,
+  { title: string; cellV: number | null; rechargeable: boolean | null; leaks: 'alkali' | 'acid' | 'solvent' | 'rarely' | 'unknown'; lifeYears: number }
+>
 export type Chemistry = keyof typeof chemistries
 export const chemistryNames = Object.keys(chemistries) as Chemistry[]
 
@@ -28,11 +31,19 @@ const residues = {
 
 export const batteryStates = ['sound', 'doubtful', 'leaking', 'residue'] as const
 export type BatteryState = (typeof batteryStates)[number]
-export const batteryStateNames: Record<BatteryState, string> = { sound: 'No leak seen', doubtful: 'Bulging or furry', leaking: 'Leaking', residue: 'Gone, residue left' }
+export const batteryStateNames: Record<BatteryState, string> = {
+  sound: 'No leak seen',
+  doubtful: 'Bulging or furry',
+  leaking: 'Leaking',
+  residue: 'Gone, residue left',
+}
 
 /** Ways to make up for a lost battery; the first four are the schools. */
 export const replacements = {
-  'remote-holder': { title: 'Remote holder', means: 'A holder on a lead, away from the board, where a leak does no harm; with a diode where the circuit charges.' },
+  'remote-holder': {
+    title: 'Remote holder',
+    means: 'A holder on a lead, away from the board, where a leak does no harm; with a diode where the circuit charges.',
+  },
   'diode-cell': { title: 'Coin cell with a blocking diode', means: 'A lithium coin cell with a diode, so that the circuit can never charge it.' },
   'none': { title: 'None fitted', means: 'Nothing is fitted; settings and clock are lost at every switch-off, and set by hand.' },
   'like-for-like': { title: 'Like for like', means: 'The same chemistry in the same place, charged as it was; it leaks one day like the one before.' },
@@ -56,9 +67,13 @@ export interface Battery {
   /** Whether the circuit it sits on charges. */
   charging: Charging
   /** What was fitted in its place. */
-  replacement?: { how: Replacement, chemistry: Chemistry, diode: boolean } | null
+  replacement?: { how: Replacement; chemistry: Chemistry; diode: boolean } | null
 }
-export interface BatteryInput { battery: Battery, school: Replacement, yearNow: number }
+export interface BatteryInput {
+  battery: Battery
+  school: Replacement
+  yearNow: number
+}
 export interface BatteryResult {
   /** What it says to the gate, as one of the values of the fact `battery`. */
   fact: 'in' | 'leaking' | 'residue' | 'out' | 'replaced' | 'mischarged'
@@ -78,12 +93,28 @@ const diodeDropV = [0.2, 0.5] as const
 export function judgeBattery({ battery, school, yearNow }: BatteryInput): BatteryResult {
   const { cells = 1, year } = battery
   if (!(Number.isInteger(cells) && cells >= 1 && cells <= 24)) throw new InputError('cells', cells, 'Cells: a whole number from 1 to 24.')
-  if (year !== undefined && year !== null && !(year >= 1950 && year <= yearNow)) throw new InputError('year', year, `Year: from 1950 to ${yearNow}, or left out.`)
+  if (year !== undefined && year !== null && !(year >= 1950 && year <= yearNow))
+    throw new InputError('year', year, `Year: from 1950 to ${yearNow}, or left out.`)
   const kind = chemistries[battery.chemistry]
   const nominalV = kind.cellV === null ? null : Number((kind.cellV * cells).toFixed(2))
   const misfit = wrongCell(battery)
-  const fact = battery.state === 'leaking' && battery.fitted ? 'leaking' : battery.state === 'leaking' || battery.state === 'residue' ? 'residue' : misfit === 'stop' ? 'mischarged' : battery.fitted ? 'in' : battery.replacement && battery.replacement.how !== 'none' ? 'replaced' : 'out'
-  return { fact, nominalV, findings: mostPressingFirst([...ofTheOldOne(battery, yearNow), ...ofTheCircuit(battery), ...ofTheNewOne(battery, school, misfit, nominalV)]) }
+  const fact =
+    battery.state === 'leaking' && battery.fitted
+      ? 'leaking'
+      : battery.state === 'leaking' || battery.state === 'residue'
+        ? 'residue'
+        : misfit === 'stop'
+          ? 'mischarged'
+          : battery.fitted
+            ? 'in'
+            : battery.replacement && battery.replacement.how !== 'none'
+              ? 'replaced'
+              : 'out'
+  return {
+    fact,
+    nominalV,
+    findings: mostPressingFirst([...ofTheOldOne(battery, yearNow), ...ofTheCircuit(battery), ...ofTheNewOne(battery, school, misfit, nominalV)]),
+  }
 }
 
 /** Whether the replacement would be charged: for certain, perhaps, or not. */
@@ -97,36 +128,138 @@ function wrongCell({ charging, replacement }: Battery): 'stop' | 'care' | null {
 function ofTheOldOne({ chemistry, state, fitted, year, where }: Battery, yearNow: number): Finding[] {
   const kind = chemistries[chemistry]
   const residue = residues[kind.leaks]
-  if (state === 'leaking') return [finding('stop', 'battery.leaking', `Battery, ${where}: it has leaked.`, [fitted ? 'Take it out, then clean what it touched.' : 'It is out; what it left has to be cleaned.', residue], commonPractice)]
+  if (state === 'leaking')
+    return [
+      finding(
+        'stop',
+        'battery.leaking',
+        `Battery, ${where}: it has leaked.`,
+        [fitted ? 'Take it out, then clean what it touched.' : 'It is out; what it left has to be cleaned.', residue],
+        commonPractice,
+      ),
+    ]
   if (state === 'residue') return [finding('stop', 'battery.residue', `Battery, ${where}: what it left is still there.`, residue, commonPractice)]
   if (!fitted) return [finding('fine', 'battery.out', `Battery, ${where}: out, and no residue was seen.`, 'It can no longer leak or be charged.')]
   const age = year ? yearNow - year : null
   const old = age !== null && age > kind.lifeYears
-  if (state === 'doubtful') return [finding('stop', 'battery.doubtful', `Battery, ${where}: it bulges or is furry.`, ['It is about to leak, or has begun to.', residue], commonPractice)]
-  return [finding('care', 'battery.in', `Battery, ${where}: still in.`, [old ? `It is ${age} years old; ${kind.title.toLowerCase()} lasts about ${kind.lifeYears}.` : age === null ? 'Its age is not known.' : `It is ${age} years old.`, residue, 'Batteries come out first.'], commonPractice)]
+  if (state === 'doubtful')
+    return [
+      finding('stop', 'battery.doubtful', `Battery, ${where}: it bulges or is furry.`, ['It is about to leak, or has begun to.', residue], commonPractice),
+    ]
+  return [
+    finding(
+      'care',
+      'battery.in',
+      `Battery, ${where}: still in.`,
+      [
+        old
+          ? `It is ${age} years old; ${kind.title.toLowerCase()} lasts about ${kind.lifeYears}.`
+          : age === null
+            ? 'Its age is not known.'
+            : `It is ${age} years old.`,
+        residue,
+        'Batteries come out first.',
+      ],
+      commonPractice,
+    ),
+  ]
 }
 
 function ofTheCircuit({ charging, chemistry, fitted }: Battery): Finding[] {
   if (!fitted) return []
   const { rechargeable, title } = chemistries[chemistry]
-  if (charging === 'yes' && rechargeable === false) return [finding('stop', 'battery.charged', `${title} must not be charged, and this circuit charges.`, 'Charged, such a cell vents, leaks or bursts.', commonPractice)]
-  if (charging === 'unknown' && rechargeable !== true) return [finding('care', 'battery.charging-unknown', 'Whether the circuit charges it is not known.', 'Follow it: a resistor and a diode from the 5 V rail to the cell charge it.', commonPractice)]
+  if (charging === 'yes' && rechargeable === false)
+    return [
+      finding(
+        'stop',
+        'battery.charged',
+        `${title} must not be charged, and this circuit charges.`,
+        'Charged, such a cell vents, leaks or bursts.',
+        commonPractice,
+      ),
+    ]
+  if (charging === 'unknown' && rechargeable !== true)
+    return [
+      finding(
+        'care',
+        'battery.charging-unknown',
+        'Whether the circuit charges it is not known.',
+        'Follow it: a resistor and a diode from the 5 V rail to the cell charge it.',
+        commonPractice,
+      ),
+    ]
   return []
 }
 
 function ofTheNewOne({ replacement, charging }: Battery, school: Replacement, misfit: 'stop' | 'care' | null, nominalV: number | null): Finding[] {
-  if (!replacement) return [finding('note', 'battery.school', `In its place, by the practice here: ${replacements[school].title.toLowerCase()}.`, replacements[school].means)]
+  if (!replacement)
+    return [finding('note', 'battery.school', `In its place, by the practice here: ${replacements[school].title.toLowerCase()}.`, replacements[school].means)]
   const { title, cellV, rechargeable } = chemistries[replacement.chemistry]
   const fitted = replacements[replacement.how]
   if (replacement.how === 'none') return [finding('fine', 'battery.none-fitted', 'Nothing is fitted in its place.', fitted.means)]
-  const differs = replacement.how === school ? [] : [finding('note', 'battery.other-school', `The practice here is another: ${replacements[school].title.toLowerCase()}.`, `${fitted.title}: ${fitted.means}`)]
-  if (misfit === 'stop') return [finding('stop', 'battery.mischarged', `${title} must not be charged, and this circuit charges.`, 'Charged, such a cell vents, leaks or bursts. Take it out, or fit a blocking diode.', commonPractice), ...differs]
-  if (misfit === 'care') return [finding('care', 'battery.perhaps-charged', 'It is not known whether the replacement is charged, or may be.', 'Follow the circuit, or fit a blocking diode.', commonPractice), ...differs]
-  const blocked = replacement.diode && cellV !== null
-    ? [finding('note', 'battery.diode-drop', `Behind the diode about ${(cellV - diodeDropV[1]).toFixed(1)} to ${(cellV - diodeDropV[0]).toFixed(1)} V a cell are left.`, nominalV === null ? 'See that the clock chip keeps time with that.' : `The old one gave ${nominalV} V; see that the clock chip keeps time with less.`, commonPractice)]
-    : []
-  const again = replacement.how === 'like-for-like' ? [finding('care', 'battery.again', 'It will leak one day, like the one before.', 'Write the date on it, and look at it every year.', commonPractice)] : []
-  const starved = rechargeable && (charging === 'no' || replacement.diode) ? [finding('care', 'battery.not-charged', 'A rechargeable cell is fitted where nothing charges it.', 'It runs empty in some months, and leaks the sooner.', commonPractice)] : []
+  const differs =
+    replacement.how === school
+      ? []
+      : [
+          finding(
+            'note',
+            'battery.other-school',
+            `The practice here is another: ${replacements[school].title.toLowerCase()}.`,
+            `${fitted.title}: ${fitted.means}`,
+          ),
+        ]
+  if (misfit === 'stop')
+    return [
+      finding(
+        'stop',
+        'battery.mischarged',
+        `${title} must not be charged, and this circuit charges.`,
+        'Charged, such a cell vents, leaks or bursts. Take it out, or fit a blocking diode.',
+        commonPractice,
+      ),
+      ...differs,
+    ]
+  if (misfit === 'care')
+    return [
+      finding(
+        'care',
+        'battery.perhaps-charged',
+        'It is not known whether the replacement is charged, or may be.',
+        'Follow the circuit, or fit a blocking diode.',
+        commonPractice,
+      ),
+      ...differs,
+    ]
+  const blocked =
+    replacement.diode && cellV !== null
+      ? [
+          finding(
+            'note',
+            'battery.diode-drop',
+            `Behind the diode about ${(cellV - diodeDropV[1]).toFixed(1)} to ${(cellV - diodeDropV[0]).toFixed(1)} V a cell are left.`,
+            nominalV === null
+              ? 'See that the clock chip keeps time with that.'
+              : `The old one gave ${nominalV} V; see that the clock chip keeps time with less.`,
+            commonPractice,
+          ),
+        ]
+      : []
+  const again =
+    replacement.how === 'like-for-like'
+      ? [finding('care', 'battery.again', 'It will leak one day, like the one before.', 'Write the date on it, and look at it every year.', commonPractice)]
+      : []
+  const starved =
+    rechargeable && (charging === 'no' || replacement.diode)
+      ? [
+          finding(
+            'care',
+            'battery.not-charged',
+            'A rechargeable cell is fitted where nothing charges it.',
+            'It runs empty in some months, and leaks the sooner.',
+            commonPractice,
+          ),
+        ]
+      : []
   return [finding('fine', 'battery.replaced', `${fitted.title}, ${title.toLowerCase()}.`, fitted.means), ...blocked, ...again, ...starved, ...differs]
 }
 

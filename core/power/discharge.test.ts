@@ -5,7 +5,10 @@ import { discharge } from './discharge'
 
 // Source: E = ½CV² and V(t) = V₀·e^(−t/RC); 10 000 µF at 63 V holds 19.8 J and falls through 1 kΩ to 12 V in 16.58 s.
 it('the worked example comes out', () => {
-  const { capacitors: [c], totalEnergyJ } = discharge({ capacitors: [{ capacitanceF: 10_000e-6, voltageV: 63 }], resistorOhm: 1000, safeVoltageV: 12, waitSeconds: 16.58 })
+  const {
+    capacitors: [c],
+    totalEnergyJ,
+  } = discharge({ capacitors: [{ capacitanceF: 10_000e-6, voltageV: 63 }], resistorOhm: 1000, safeVoltageV: 12, waitSeconds: 16.58 })
   expect(totalEnergyJ).toBeCloseTo(19.8, 1)
   expect(c!.secondsToSafe).toBeCloseTo(16.58, 2)
   expect(c!.voltageAfterWaitV).toBeCloseTo(12, 2)
@@ -13,29 +16,44 @@ it('the worked example comes out', () => {
 })
 
 it('a bleeder beside the tool empties it as two resistors in parallel do', () => {
-  const { capacitors: [c] } = discharge({ capacitors: [{ capacitanceF: 1e-3, voltageV: 100, bleederOhm: 1000 }], resistorOhm: 1000, safeVoltageV: 10 })
+  const {
+    capacitors: [c],
+  } = discharge({ capacitors: [{ capacitanceF: 1e-3, voltageV: 100, bleederOhm: 1000 }], resistorOhm: 1000, safeVoltageV: 10 })
   expect(c!.secondsToSafe).toBeCloseTo(0.5 * Math.log(10), 6)
   expect(c!.secondsByBleeder).toBeCloseTo(Math.log(10), 6)
 })
 
 // Source of the limits: IEC 62368-1 (60 V) and IEC 60950-1 (20 J), from memory.
 it('what may hurt is a stop, what holds its charge wants care', () => {
-  const codes = (voltageV: number, capacitanceF: number, bleederOhm?: number) => discharge({ capacitors: [{ capacitanceF, voltageV, bleederOhm }] }).findings.map(f => f.code)
+  const codes = (voltageV: number, capacitanceF: number, bleederOhm?: number) =>
+    discharge({ capacitors: [{ capacitanceF, voltageV, bleederOhm }] }).findings.map(f => f.code)
   expect(codes(325, 470e-6)).toEqual(expect.arrayContaining(['discharge.touch', 'discharge.energy', 'discharge.no-bleeder']))
   expect(codes(12, 1e-3, 1000)).toEqual(['discharge.bleeder', 'discharge.measure'])
 })
 
 it('the proposed resistor is of the E24 series, does not spark, and its rating bears it', () => {
-  fc.assert(fc.property(fc.double({ min: 1e-6, max: 0.1, noNaN: true }), fc.double({ min: 13, max: 450, noNaN: true }), (capacitanceF, voltageV) => {
-    const { resistorOhm, resistorPowerW, capacitors: [c] } = discharge({ capacitors: [{ capacitanceF, voltageV }] })
-    expect(e24.some(v => Math.abs(resistorOhm / v - 10 ** Math.round(Math.log10(resistorOhm / v))) / (resistorOhm / v) < 1e-9)).toBe(true)
-    expect(c!.peakCurrentA).toBeLessThanOrEqual(1 + 1e-9)
-    expect(resistorPowerW * 5).toBeGreaterThanOrEqual(voltageV ** 2 / resistorOhm - 1e-9)
-  }))
+  fc.assert(
+    fc.property(fc.double({ min: 1e-6, max: 0.1, noNaN: true }), fc.double({ min: 13, max: 450, noNaN: true }), (capacitanceF, voltageV) => {
+      const {
+        resistorOhm,
+        resistorPowerW,
+        capacitors: [c],
+      } = discharge({ capacitors: [{ capacitanceF, voltageV }] })
+      expect(e24.some(v => Math.abs(resistorOhm / v - 10 ** Math.round(Math.log10(resistorOhm / v))) / (resistorOhm / v) < 1e-9)).toBe(true)
+      expect(c!.peakCurrentA).toBeLessThanOrEqual(1 + 1e-9)
+      expect(resistorPowerW * 5).toBeGreaterThanOrEqual(voltageV ** 2 / resistorOhm - 1e-9)
+    }),
+  )
 })
 
 // Source: IEC 60063, series E24.
-it.each([[1000, 1000], [1001, 1100], [9.2, 10], [0.047, 0.047], [95_000, 100_000]])('not below %d in the series: %d', (value, expected) => expect(e24AtLeast(value)).toBeCloseTo(expected, 9))
+it.each([
+  [1000, 1000],
+  [1001, 1100],
+  [9.2, 10],
+  [0.047, 0.047],
+  [95_000, 100_000],
+])('not below %d in the series: %d', (value, expected) => expect(e24AtLeast(value)).toBeCloseTo(expected, 9))
 
 it('values that are none are refused at their field', () => {
   expect(() => discharge({ capacitors: [] })).toThrow(/at least one/)

@@ -49,7 +49,7 @@ const ratingsW = [0.25, 0.5, 1, 2, 3, 5, 10, 17, 25, 50, 100]
 const shortOverload = 5
 
 const energyJ = ({ capacitanceF, voltageV }: Capacitor) => 0.5 * capacitanceF * voltageV ** 2
-const parallel = (a: number, b: number | undefined) => (b === undefined ? a : a * b / (a + b))
+const parallel = (a: number, b: number | undefined) => (b === undefined ? a : (a * b) / (a + b))
 const secondsDown = (fromV: number, toV: number, ohm: number, farad: number) => (fromV <= toV ? 0 : ohm * farad * Math.log(fromV / toV))
 
 /**
@@ -61,9 +61,11 @@ const secondsDown = (fromV: number, toV: number, ohm: number, farad: number) => 
 export function discharge({ capacitors, resistorOhm, safeVoltageV = defaultSafeVoltageV, waitSeconds = 0 }: DischargeInput): DischargeResult {
   if (!capacitors.length) throw new InputError('capacitors', capacitors, 'Name at least one capacitor.')
   capacitors.forEach(({ capacitanceF, voltageV, bleederOhm }, i) => {
-    if (!(capacitanceF > 0 && capacitanceF <= 10)) throw new InputError(`capacitors.${i}.capacitanceF`, capacitanceF, 'Capacitance: above zero and up to 10 F, such as 4700u.')
+    if (!(capacitanceF > 0 && capacitanceF <= 10))
+      throw new InputError(`capacitors.${i}.capacitanceF`, capacitanceF, 'Capacitance: above zero and up to 10 F, such as 4700u.')
     if (!(voltageV > 0 && voltageV <= 50_000)) throw new InputError(`capacitors.${i}.voltageV`, voltageV, 'Voltage: above zero and up to 50 kV.')
-    if (bleederOhm !== undefined && !(bleederOhm > 0)) throw new InputError(`capacitors.${i}.bleederOhm`, bleederOhm, 'Bleeder: above zero, such as 100k, or left out.')
+    if (bleederOhm !== undefined && !(bleederOhm > 0))
+      throw new InputError(`capacitors.${i}.bleederOhm`, bleederOhm, 'Bleeder: above zero, such as 100k, or left out.')
   })
   if (resistorOhm !== undefined && !(resistorOhm > 0)) throw new InputError('resistorOhm', resistorOhm, 'Resistor: above zero, such as 1k.')
   if (!(safeVoltageV > 0)) throw new InputError('safeVoltageV', safeVoltageV, 'Discharged at: above zero, such as 12.')
@@ -73,7 +75,9 @@ export function discharge({ capacitors, resistorOhm, safeVoltageV = defaultSafeV
   const found = capacitors.map((c, i): Discharged => {
     const through = parallel(ohm, c.bleederOhm)
     return {
-      name: c.name || `Capacitor ${i + 1}`, energyJ: energyJ(c), peakCurrentA: c.voltageV / ohm,
+      name: c.name || `Capacitor ${i + 1}`,
+      energyJ: energyJ(c),
+      peakCurrentA: c.voltageV / ohm,
       secondsToSafe: secondsDown(c.voltageV, safeVoltageV, through, c.capacitanceF),
       voltageAfterWaitV: c.voltageV * Math.exp(-waitSeconds / (through * c.capacitanceF)),
       secondsByBleeder: c.bleederOhm === undefined ? null : secondsDown(c.voltageV, safeVoltageV, c.bleederOhm, c.capacitanceF),
@@ -83,32 +87,101 @@ export function discharge({ capacitors, resistorOhm, safeVoltageV = defaultSafeV
   const longest = Math.max(...found.map(f => f.secondsToSafe))
   const wantedW = longest <= 2 * proposedSeconds ? peakW / shortOverload : peakW
   const resistorPowerW = ratingsW.find(w => w >= wantedW) ?? Math.ceil(wantedW)
-  return { resistorOhm: ohm, resistorPowerW, capacitors: found, totalEnergyJ: found.reduce((sum, f) => sum + f.energyJ, 0), findings: judge(capacitors, found, { ohm, safeVoltageV, resistorPowerW, highestW: ratingsW.at(-1)!, peakW }) }
+  return {
+    resistorOhm: ohm,
+    resistorPowerW,
+    capacitors: found,
+    totalEnergyJ: found.reduce((sum, f) => sum + f.energyJ, 0),
+    findings: judge(capacitors, found, { ohm, safeVoltageV, resistorPowerW, highestW: ratingsW.at(-1)!, peakW }),
+  }
 }
 
 /** Large enough that nothing sparks, then as small as brings the slowest down in a few seconds. */
 function proposedOhm(capacitors: Capacitor[], safeVoltageV: number): number {
   const noSpark = Math.max(...capacitors.map(c => c.voltageV / sparkA))
-  const quick = Math.min(...capacitors.filter(c => c.voltageV > safeVoltageV).map(c => proposedSeconds / (c.capacitanceF * Math.log(c.voltageV / safeVoltageV))))
+  const quick = Math.min(
+    ...capacitors.filter(c => c.voltageV > safeVoltageV).map(c => proposedSeconds / (c.capacitanceF * Math.log(c.voltageV / safeVoltageV))),
+  )
   return e24AtLeast(Math.max(noSpark, Math.min(quick, 100_000)))
 }
 
 const s = (seconds: number) => `${Number(seconds.toPrecision(3))} s`
 
-function judge(capacitors: Capacitor[], found: Discharged[], { ohm, safeVoltageV, resistorPowerW, highestW, peakW }: { ohm: number, safeVoltageV: number, resistorPowerW: number, highestW: number, peakW: number }): Finding[] {
+function judge(
+  capacitors: Capacitor[],
+  found: Discharged[],
+  { ohm, safeVoltageV, resistorPowerW, highestW, peakW }: { ohm: number; safeVoltageV: number; resistorPowerW: number; highestW: number; peakW: number },
+): Finding[] {
   return [
     ...found.flatMap((f, i) => {
       const { voltageV, bleederOhm } = capacitors[i]!
       return [
-        ...(voltageV > touchLimitV ? [finding('stop', 'discharge.touch', `${f.name}: do not touch before it has been measured.`, `${voltageV} V; above ${touchLimitV} V d.c. touching hurts.`, 'IEC 62368-1, energy class 1, from memory')] : []),
-        ...(f.energyJ >= hazardousEnergyJ ? [finding('stop', 'discharge.energy', `${f.name}: never short it with a screwdriver.`, `${Number(f.energyJ.toPrecision(3))} J; ${hazardousEnergyJ} J melt and throw metal.`, 'IEC 60950-1, from memory')] : []),
+        ...(voltageV > touchLimitV
+          ? [
+              finding(
+                'stop',
+                'discharge.touch',
+                `${f.name}: do not touch before it has been measured.`,
+                `${voltageV} V; above ${touchLimitV} V d.c. touching hurts.`,
+                'IEC 62368-1, energy class 1, from memory',
+              ),
+            ]
+          : []),
+        ...(f.energyJ >= hazardousEnergyJ
+          ? [
+              finding(
+                'stop',
+                'discharge.energy',
+                `${f.name}: never short it with a screwdriver.`,
+                `${Number(f.energyJ.toPrecision(3))} J; ${hazardousEnergyJ} J melt and throw metal.`,
+                'IEC 60950-1, from memory',
+              ),
+            ]
+          : []),
         f.secondsByBleeder === null
-          ? finding('care', 'discharge.no-bleeder', `${f.name}: nothing empties it by itself.`, 'Without a bleeder it may hold its charge for days, and come back a little after it was emptied.', commonPractice)
-          : finding('note', 'discharge.bleeder', `${f.name}: its bleeder brings it to ${safeVoltageV} V in ${s(f.secondsByBleeder)}.`, `${bleederOhm} Ω. A bleeder can be open: measure all the same.`, commonPractice),
-        ...(f.peakCurrentA > sparkA ? [finding('care', 'discharge.spark', `${f.name}: the tool sparks.`, `${Number(f.peakCurrentA.toPrecision(3))} A at the first touch. A larger resistor does it quietly.`, commonPractice)] : []),
+          ? finding(
+              'care',
+              'discharge.no-bleeder',
+              `${f.name}: nothing empties it by itself.`,
+              'Without a bleeder it may hold its charge for days, and come back a little after it was emptied.',
+              commonPractice,
+            )
+          : finding(
+              'note',
+              'discharge.bleeder',
+              `${f.name}: its bleeder brings it to ${safeVoltageV} V in ${s(f.secondsByBleeder)}.`,
+              `${bleederOhm} Ω. A bleeder can be open: measure all the same.`,
+              commonPractice,
+            ),
+        ...(f.peakCurrentA > sparkA
+          ? [
+              finding(
+                'care',
+                'discharge.spark',
+                `${f.name}: the tool sparks.`,
+                `${Number(f.peakCurrentA.toPrecision(3))} A at the first touch. A larger resistor does it quietly.`,
+                commonPractice,
+              ),
+            ]
+          : []),
       ]
     }),
-    ...(resistorPowerW > highestW ? [finding('stop', 'discharge.rating', 'No hand tool bears that.', `${Math.round(peakW)} W at the first touch. Take a larger resistor, or leave it to people with the gear for it.`)] : []),
-    finding('note', 'discharge.measure', `${ohm} Ω of ${resistorPowerW} W or more; then measure again.`, `Every capacitor reads below ${safeVoltageV} V after ${s(Math.max(...found.map(f => f.secondsToSafe)))} through it. The reading counts, not the clock.`, 'V(t) = V₀·e^(−t/RC)'),
+    ...(resistorPowerW > highestW
+      ? [
+          finding(
+            'stop',
+            'discharge.rating',
+            'No hand tool bears that.',
+            `${Math.round(peakW)} W at the first touch. Take a larger resistor, or leave it to people with the gear for it.`,
+          ),
+        ]
+      : []),
+    finding(
+      'note',
+      'discharge.measure',
+      `${ohm} Ω of ${resistorPowerW} W or more; then measure again.`,
+      `Every capacitor reads below ${safeVoltageV} V after ${s(Math.max(...found.map(f => f.secondsToSafe)))} through it. The reading counts, not the clock.`,
+      'V(t) = V₀·e^(−t/RC)',
+    ),
   ]
 }

@@ -3,7 +3,10 @@ import { type JunctionReading, type Leg, pairsOf, readJunctions } from './juncti
 
 /** All six readings, open where nothing else is said. */
 const three = (found: Record<string, number>): JunctionReading[] => pairsOf(3).map(([red, black]) => ({ red, black, volts: found[`${red}${black}`] ?? null }))
-const two = (forward: number | null, back: number | null): JunctionReading[] => [{ red: 1, black: 2, volts: forward }, { red: 2, black: 1, volts: back }]
+const two = (forward: number | null, back: number | null): JunctionReading[] => [
+  { red: 1, black: 2, volts: forward },
+  { red: 2, black: 1, volts: back },
+]
 
 // Source: common practice, no source: silicon junctions read about 0.6 V; a transistor shorted between all legs is a wire.
 it('transistors are told by the base that both junctions share', () => {
@@ -16,7 +19,10 @@ it('transistors are told by the base that both junctions share', () => {
 it('a wire, a short and an open part are named', () => {
   const all = Object.fromEntries(pairsOf(3).map(([a, b]) => [`${a}${b}`, 0.001]))
   expect(readJunctions({ legs: 3, readings: three(all) }).findings[0]).toMatchObject({ level: 'stop', says: 'A short between all three legs: it is a wire.' })
-  expect(readJunctions({ legs: 3, readings: three({ 12: 0, 21: 0, 32: 0.6 }) })).toMatchObject({ like: 'shorted', findings: [{ level: 'stop', says: 'A short between 1 and 2.' }, {}] })
+  expect(readJunctions({ legs: 3, readings: three({ 12: 0, 21: 0, 32: 0.6 }) })).toMatchObject({
+    like: 'shorted',
+    findings: [{ level: 'stop', says: 'A short between 1 and 2.' }, {}],
+  })
   expect(readJunctions({ legs: 3, readings: three({}) }).findings[0]).toMatchObject({ level: 'care', code: 'junction.open' })
 })
 

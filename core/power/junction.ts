@@ -3,12 +3,21 @@ import { InputError } from '../kernel/input-error'
 
 export type Leg = 1 | 2 | 3
 /** One reading of the diode test; nothing where the meter shows an open circuit. */
-export interface JunctionReading { red: Leg, black: Leg, volts: number | null }
-export interface JunctionInput { legs: 2 | 3, readings: JunctionReading[] }
+export interface JunctionReading {
+  red: Leg
+  black: Leg
+  volts: number | null
+}
+export interface JunctionInput {
+  legs: 2 | 3
+  readings: JunctionReading[]
+}
 
 export const pathKinds = ['short', 'low', 'germanium', 'silicon', 'high', 'open'] as const
 export type PathKind = (typeof pathKinds)[number]
-export interface JunctionPath extends JunctionReading { kind: PathKind }
+export interface JunctionPath extends JunctionReading {
+  kind: PathKind
+}
 
 export interface JunctionResult {
   /** What it behaves like. */
@@ -21,7 +30,7 @@ export interface JunctionResult {
 }
 
 /** What a forward voltage in the diode test means, at about 1 mA. Common practice, no source; silicon reads about 0.6 V. */
-export const junctionBands: readonly { kind: PathKind, belowV: number, means: string }[] = [
+export const junctionBands: readonly { kind: PathKind; belowV: number; means: string }[] = [
   { kind: 'short', belowV: 0.03, means: 'a short' },
   { kind: 'low', belowV: 0.12, means: 'too low for a junction: leaky, or a low resistance beside it' },
   { kind: 'germanium', belowV: 0.42, means: 'a germanium or Schottky junction' },
@@ -32,7 +41,20 @@ const kindOf = (volts: number | null): PathKind => (volts === null ? 'open' : ju
 const isJunction = (kind: PathKind) => kind === 'silicon' || kind === 'germanium'
 
 /** Every way that two of the legs can be measured. */
-export const pairsOf = (legs: 2 | 3): [Leg, Leg][] => (legs === 2 ? [[1, 2], [2, 1]] : [[1, 2], [2, 1], [1, 3], [3, 1], [2, 3], [3, 2]])
+export const pairsOf = (legs: 2 | 3): [Leg, Leg][] =>
+  legs === 2
+    ? [
+        [1, 2],
+        [2, 1],
+      ]
+    : [
+        [1, 2],
+        [2, 1],
+        [1, 3],
+        [3, 1],
+        [2, 3],
+        [3, 2],
+      ]
 
 /**
  * Says what a part of two or three legs is, from readings of the diode test taken out of the circuit, or knowing what lies beside it.
@@ -42,8 +64,10 @@ export const pairsOf = (legs: 2 | 3): [Leg, Leg][] => (legs === 2 ? [[1, 2], [2,
 export function readJunctions({ legs, readings }: JunctionInput): JunctionResult {
   readings.forEach(({ red, black, volts }, i) => {
     if (red === black || red > legs || black > legs) throw new InputError(`readings.${i}`, [red, black], `Put the leads on two of its ${legs} legs.`)
-    if (volts !== null && !(volts >= 0 && volts <= 10)) throw new InputError(`readings.${i}.volts`, volts, 'The diode test reads 0 to about 3 V; leave it empty for open.')
-    if (readings.findIndex(r => r.red === red && r.black === black) !== i) throw new InputError(`readings.${i}`, [red, black], 'These two legs were read this way round already.')
+    if (volts !== null && !(volts >= 0 && volts <= 10))
+      throw new InputError(`readings.${i}.volts`, volts, 'The diode test reads 0 to about 3 V; leave it empty for open.')
+    if (readings.findIndex(r => r.red === red && r.black === black) !== i)
+      throw new InputError(`readings.${i}`, [red, black], 'These two legs were read this way round already.')
   })
   const paths = readings.map(r => ({ ...r, kind: kindOf(r.volts) }))
   const missing = pairsOf(legs).filter(([red, black]) => !paths.some(p => p.red === red && p.black === black))
@@ -69,23 +93,85 @@ function classify(legs: 2 | 3, paths: JunctionPath[]): Classified {
   return { like: 'unclear', ...none }
 }
 
-const told = ({ red, black, volts, kind }: JunctionPath) => `Red on ${red}, black on ${black}: ${volts === null ? 'open' : `${volts} V, ${junctionBands.find(b => b.kind === kind)!.means}`}.`
+const told = ({ red, black, volts, kind }: JunctionPath) =>
+  `Red on ${red}, black on ${black}: ${volts === null ? 'open' : `${volts} V, ${junctionBands.find(b => b.kind === kind)!.means}`}.`
 
 function judge(legs: 2 | 3, paths: JunctionPath[], { like, material, base, anode }: Classified, missing: [Leg, Leg][]): Finding[] {
   const because = paths.map(told)
-  const beside = finding('note', 'junction.in-circuit', 'In the circuit, what lies beside it is measured too.', 'Lift a leg before you call it dead.', commonPractice)
-  if (missing.length) return [finding('note', 'junction.missing', `${missing.length} of ${pairsOf(legs).length} readings are missing.`, missing.map(([r, b]) => `Red on ${r}, black on ${b}.`))]
-  switch (like) {
-    case 'wire': return [finding('stop', 'junction.wire', legs === 3 ? 'A short between all three legs: it is a wire.' : 'A short both ways: it is a wire.', because, commonPractice), beside]
-    case 'shorted': return [finding('stop', 'junction.short', `A short between ${paths.filter(p => p.kind === 'short').map(p => `${p.red} and ${p.black}`)[0]}.`, because, commonPractice), beside]
-    case 'open': return [finding('care', 'junction.open', 'Open every way.', [...because, 'Dead, or no part with plain junctions: a field-effect transistor or a regulator reads like this too.'], commonPractice)]
-    case 'diode': return [finding('fine', 'junction.diode', `Plausible as a ${material} diode: anode on ${anode}.`, because, commonPractice)]
-    case 'npn':
-    case 'pnp': return [
-      finding('fine', 'junction.transistor', `Plausible as ${like === 'npn' ? 'an NPN' : 'a PNP'}${material ? ` ${material}` : ''} transistor: base on ${base}.`, because, commonPractice),
-      ...emitter(paths, base!),
+  const beside = finding(
+    'note',
+    'junction.in-circuit',
+    'In the circuit, what lies beside it is measured too.',
+    'Lift a leg before you call it dead.',
+    commonPractice,
+  )
+  if (missing.length)
+    return [
+      finding(
+        'note',
+        'junction.missing',
+        `${missing.length} of ${pairsOf(legs).length} readings are missing.`,
+        missing.map(([r, b]) => `Red on ${r}, black on ${b}.`),
+      ),
     ]
-    case 'unclear': return [finding('care', 'junction.unclear', 'This is no plain diode or transistor.', [...because, 'A resistor beside it, a Darlington pair, a regulator, or damage.'], commonPractice), beside]
+  switch (like) {
+    case 'wire':
+      return [
+        finding(
+          'stop',
+          'junction.wire',
+          legs === 3 ? 'A short between all three legs: it is a wire.' : 'A short both ways: it is a wire.',
+          because,
+          commonPractice,
+        ),
+        beside,
+      ]
+    case 'shorted':
+      return [
+        finding(
+          'stop',
+          'junction.short',
+          `A short between ${paths.filter(p => p.kind === 'short').map(p => `${p.red} and ${p.black}`)[0]}.`,
+          because,
+          commonPractice,
+        ),
+        beside,
+      ]
+    case 'open':
+      return [
+        finding(
+          'care',
+          'junction.open',
+          'Open every way.',
+          [...because, 'Dead, or no part with plain junctions: a field-effect transistor or a regulator reads like this too.'],
+          commonPractice,
+        ),
+      ]
+    case 'diode':
+      return [finding('fine', 'junction.diode', `Plausible as a ${material} diode: anode on ${anode}.`, because, commonPractice)]
+    case 'npn':
+    case 'pnp':
+      return [
+        finding(
+          'fine',
+          'junction.transistor',
+          `Plausible as ${like === 'npn' ? 'an NPN' : 'a PNP'}${material ? ` ${material}` : ''} transistor: base on ${base}.`,
+          because,
+          commonPractice,
+        ),
+        ...emitter(paths, base!),
+      ]
+    case 'unclear':
+      return [
+        finding(
+          'care',
+          'junction.unclear',
+          'This is no plain diode or transistor.',
+          [...because, 'A resistor beside it, a Darlington pair, a regulator, or damage.'],
+          commonPractice,
+        ),
+        beside,
+      ]
   }
 }
 
@@ -94,5 +180,13 @@ function emitter(paths: JunctionPath[], base: Leg): Finding[] {
   const [a, b] = paths.filter(p => p.volts !== null)
   if (!a || !b || Math.abs(a.volts! - b.volts!) < 0.002) return []
   const higher = a.volts! > b.volts! ? a : b
-  return [finding('note', 'junction.emitter', `The emitter is probably leg ${higher.red === base ? higher.black : higher.red}.`, 'Its junction reads a little more than that of the collector.', commonPractice)]
+  return [
+    finding(
+      'note',
+      'junction.emitter',
+      `The emitter is probably leg ${higher.red === base ? higher.black : higher.red}.`,
+      'Its junction reads a little more than that of the collector.',
+      commonPractice,
+    ),
+  ]
 }

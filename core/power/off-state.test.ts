@@ -2,12 +2,21 @@ import fc from 'fast-check'
 import { expect, it } from 'vitest'
 import { judgeOffState, offVerdicts, shortFact } from './off-state'
 
-const at = (ohm: number | null, more: Partial<Parameters<typeof judgeOffState>[0]> = {}) => judgeOffState({ railV: 5, loadAttached: false, ohm, rising: false, ...more })
+const at = (ohm: number | null, more: Partial<Parameters<typeof judgeOffState>[0]> = {}) =>
+  judgeOffState({ railV: 5, loadAttached: false, ohm, rising: false, ...more })
 
 // Source of the limits: common practice, no source.
 it.each([
-  [0.2, {}, 'short'], [0.6, { leadsOhm: 0.3 }, 'short'], [8, {}, 'suspect'], [8, { loadAttached: true }, 'plausible'], [350, {}, 'plausible'], [null, {}, 'plausible'],
-  [12, { rising: true }, 'charging'], [0.4, { rising: true }, 'short'], [30, { railV: 12 }, 'suspect'], [300, { railV: -12, reversedOhm: 1 }, 'short'],
+  [0.2, {}, 'short'],
+  [0.6, { leadsOhm: 0.3 }, 'short'],
+  [8, {}, 'suspect'],
+  [8, { loadAttached: true }, 'plausible'],
+  [350, {}, 'plausible'],
+  [null, {}, 'plausible'],
+  [12, { rising: true }, 'charging'],
+  [0.4, { rising: true }, 'short'],
+  [30, { railV: 12 }, 'suspect'],
+  [300, { railV: -12, reversedOhm: 1 }, 'short'],
 ] as const)('%s Ω with %o: %s', (ohm, more, verdict) => expect(at(ohm, more).verdict).toBe(verdict))
 
 it('a short stops, and says what to look at; a rail that is open under a load wants care', () => {
@@ -20,10 +29,18 @@ it('a short stops, and says what to look at; a rail that is open under a load wa
 
 it('more ohms are never judged worse', () => {
   const severity = { short: 0, suspect: 1, charging: 2, plausible: 2 }
-  fc.assert(fc.property(fc.double({ min: 0, max: 1e5, noNaN: true }), fc.double({ min: 0, max: 1e5, noNaN: true }), fc.constantFrom(3.3, 5, -5, 12, -12, 300), fc.boolean(), (a, b, railV, loadAttached) => {
-    const judged = (ohm: number) => severity[at(ohm, { railV, loadAttached }).verdict]
-    expect(judged(Math.max(a, b))).toBeGreaterThanOrEqual(judged(Math.min(a, b)))
-  }))
+  fc.assert(
+    fc.property(
+      fc.double({ min: 0, max: 1e5, noNaN: true }),
+      fc.double({ min: 0, max: 1e5, noNaN: true }),
+      fc.constantFrom(3.3, 5, -5, 12, -12, 300),
+      fc.boolean(),
+      (a, b, railV, loadAttached) => {
+        const judged = (ohm: number) => severity[at(ohm, { railV, loadAttached }).verdict]
+        expect(judged(Math.max(a, b))).toBeGreaterThanOrEqual(judged(Math.min(a, b)))
+      },
+    ),
+  )
   expect(offVerdicts).toHaveLength(4)
 })
 

@@ -18,7 +18,12 @@ export interface OffStateInput {
   /** What the leads themselves read, held together. */
   leadsOhm?: number
 }
-export interface OffStateResult { verdict: OffVerdict, shortBelowOhm: number, suspectBelowOhm: number, findings: Finding[] }
+export interface OffStateResult {
+  verdict: OffVerdict
+  shortBelowOhm: number
+  suspectBelowOhm: number
+  findings: Finding[]
+}
 
 /** Below these a rail is a short, or suspect; a load of its own draws through a few ohms. Common practice, no source. */
 const limits = [
@@ -35,28 +40,100 @@ const limits = [
  */
 export function judgeOffState({ railV, loadAttached, ohm, reversedOhm, rising, leadsOhm = 0 }: OffStateInput): OffStateResult {
   if (!(Math.abs(railV) > 0 && Math.abs(railV) <= 400)) throw new InputError('railV', railV, 'Rail: a voltage other than zero, up to 400 V either way.')
-  for (const [field, value] of [['ohm', ohm ?? 0], ['reversedOhm', reversedOhm ?? 0], ['leadsOhm', leadsOhm]] as const) {
-    if (!(value >= 0)) throw new InputError(field, value, 'Resistance: zero or more. A minus sign means that something still holds a charge: discharge it first.')
+  for (const [field, value] of [
+    ['ohm', ohm ?? 0],
+    ['reversedOhm', reversedOhm ?? 0],
+    ['leadsOhm', leadsOhm],
+  ] as const) {
+    if (!(value >= 0))
+      throw new InputError(field, value, 'Resistance: zero or more. A minus sign means that something still holds a charge: discharge it first.')
   }
   const { shortOhm, suspectOhm } = limits.find(l => Math.abs(railV) <= l.upToV)!
   const suspectBelowOhm = suspectOhm[loadAttached ? 'loaded' : 'bare']
   const both = [ohm, reversedOhm].flatMap(r => (typeof r === 'number' ? [Math.max(0, r - leadsOhm)] : []))
   const least = both.length ? Math.min(...both) : null
-  const verdict: OffVerdict = least === null || least >= suspectBelowOhm ? (rising ? 'charging' : 'plausible') : rising && least >= shortOhm ? 'charging' : least < shortOhm ? 'short' : 'suspect'
-  return { verdict, shortBelowOhm: shortOhm, suspectBelowOhm, findings: judge({ railV, loadAttached, ohm, reversedOhm, rising, leadsOhm }, verdict, least, shortOhm, suspectBelowOhm) }
+  const verdict: OffVerdict =
+    least === null || least >= suspectBelowOhm
+      ? rising
+        ? 'charging'
+        : 'plausible'
+      : rising && least >= shortOhm
+        ? 'charging'
+        : least < shortOhm
+          ? 'short'
+          : 'suspect'
+  return {
+    verdict,
+    shortBelowOhm: shortOhm,
+    suspectBelowOhm,
+    findings: judge({ railV, loadAttached, ohm, reversedOhm, rising, leadsOhm }, verdict, least, shortOhm, suspectBelowOhm),
+  }
 }
 
 function judge(input: OffStateInput, verdict: OffVerdict, least: number | null, shortOhm: number, suspectOhm: number): Finding[] {
   const read = least === null ? 'It reads open.' : `${Number(least.toPrecision(3))} Ω, without the leads.`
-  const once = input.reversedOhm === undefined ? [finding('note', 'off-state.one-way', 'Measured one way round only.', 'Chips read differently the other way; a short does not.', commonPractice)] : []
+  const once =
+    input.reversedOhm === undefined
+      ? [finding('note', 'off-state.one-way', 'Measured one way round only.', 'Chips read differently the other way; a short does not.', commonPractice)]
+      : []
   switch (verdict) {
-    case 'short': return [finding('stop', 'off-state.short', 'The rail is shorted to ground. Do not power it.', [read, `Below ${shortOhm} Ω.`, input.loadAttached ? 'Unplug the load and measure again: drives short too.' : 'Pull cards one by one, then look for tantalum beads and chips.'], commonPractice), ...once]
-    case 'suspect': return [finding('care', 'off-state.suspect', 'Low for this rail. Find out why before the first start.', [read, `With ${input.loadAttached ? 'a load' : 'no load'} attached it should read ${suspectOhm} Ω or more.`, input.loadAttached ? 'Measure again with the load unplugged.' : 'Compare with a sister, or the same rail on another card.'], commonPractice), ...once]
-    case 'charging': return [finding('note', 'off-state.charging', 'A capacitor is charging through the meter. Wait until it stands still, and read again.', read, commonPractice), ...once]
-    case 'plausible': return [
-      finding('fine', 'off-state.plausible', 'No short to ground was found on this rail.', [read, 'Chips that fail only under voltage do not show this way.'], commonPractice),
-      ...(least === null && input.loadAttached ? [finding('care', 'off-state.open', 'Open with a load attached.', 'A fuse, a plug or a trace may be open between here and the load.', commonPractice)] : []), ...once,
-    ]
+    case 'short':
+      return [
+        finding(
+          'stop',
+          'off-state.short',
+          'The rail is shorted to ground. Do not power it.',
+          [
+            read,
+            `Below ${shortOhm} Ω.`,
+            input.loadAttached ? 'Unplug the load and measure again: drives short too.' : 'Pull cards one by one, then look for tantalum beads and chips.',
+          ],
+          commonPractice,
+        ),
+        ...once,
+      ]
+    case 'suspect':
+      return [
+        finding(
+          'care',
+          'off-state.suspect',
+          'Low for this rail. Find out why before the first start.',
+          [
+            read,
+            `With ${input.loadAttached ? 'a load' : 'no load'} attached it should read ${suspectOhm} Ω or more.`,
+            input.loadAttached ? 'Measure again with the load unplugged.' : 'Compare with a sister, or the same rail on another card.',
+          ],
+          commonPractice,
+        ),
+        ...once,
+      ]
+    case 'charging':
+      return [
+        finding('note', 'off-state.charging', 'A capacitor is charging through the meter. Wait until it stands still, and read again.', read, commonPractice),
+        ...once,
+      ]
+    case 'plausible':
+      return [
+        finding(
+          'fine',
+          'off-state.plausible',
+          'No short to ground was found on this rail.',
+          [read, 'Chips that fail only under voltage do not show this way.'],
+          commonPractice,
+        ),
+        ...(least === null && input.loadAttached
+          ? [
+              finding(
+                'care',
+                'off-state.open',
+                'Open with a load attached.',
+                'A fuse, a plug or a trace may be open between here and the load.',
+                commonPractice,
+              ),
+            ]
+          : []),
+        ...once,
+      ]
   }
 }
 

@@ -15,16 +15,24 @@ describe('limits', () => {
   })
 
   // Common practice, no source.
-  it.each([[5, 5.09], [5, 4.96], [5, 4.94], [12, 11.75], [-5, -5.09]])('%f V takes %f V', (nominal, value) => {
+  it.each([
+    [5, 5.09],
+    [5, 4.96],
+    [5, 4.94],
+    [12, 11.75],
+    [-5, -5.09],
+  ])('%f V takes %f V', (nominal, value) => {
     expect(judge(nominal, loaded(value)).verdict).toBe('good')
   })
 
   it('a reading is good exactly when it lies within the limits', () => {
-    fc.assert(fc.property(fc.constantFrom(3.3, 5, 12, -5, -12), fc.double({ min: 0.3, max: 1.25, noNaN: true }), (nominal, share) => {
-      const rail = judge(nominal, loaded(nominal * share))
-      expect(rail.verdict === 'good').toBe(nominal * share >= rail.lowV && nominal * share <= rail.highV)
-      expect(rail.deviationPct).toBeCloseTo((share - 1) * 100, 5)
-    }))
+    fc.assert(
+      fc.property(fc.constantFrom(3.3, 5, 12, -5, -12), fc.double({ min: 0.3, max: 1.25, noNaN: true }), (nominal, share) => {
+        const rail = judge(nominal, loaded(nominal * share))
+        expect(rail.verdict === 'good').toBe(nominal * share >= rail.lowV && nominal * share <= rail.highV)
+        expect(rail.deviationPct).toBeCloseTo((share - 1) * 100, 5)
+      }),
+    )
   })
 })
 
@@ -53,7 +61,13 @@ describe('what is wrong', () => {
   })
 
   it('tells changed-over rails from one that carries another', () => {
-    const rails = (five: number, twelve: number) => judgeRails({ rails: [{ name: '+5', nominalV: 5, readings: [loaded(five)] }, { name: '+12', nominalV: 12, readings: [loaded(twelve)] }] }).rails[0]!.findings[0]!.code
+    const rails = (five: number, twelve: number) =>
+      judgeRails({
+        rails: [
+          { name: '+5', nominalV: 5, readings: [loaded(five)] },
+          { name: '+12', nominalV: 12, readings: [loaded(twelve)] },
+        ],
+      }).rails[0]!.findings[0]!.code
     expect(rails(12.1, 5.02)).toBe('rail.swapped')
     expect(rails(12.1, 12.0)).toBe('rail.carries-another')
   })
@@ -72,7 +86,15 @@ it.each([
   [{ rails: [] }, 'rails'],
   [{ rails: [{ name: 'a', nominalV: 0, readings: [] }] }, 'rails.0.nominalV'],
   [{ rails: [{ name: 'a', nominalV: 5, tolerancePct: 0, readings: [] }] }, 'rails.0.tolerancePct'],
-  [{ rails: [{ name: 'a', nominalV: 5, readings: [] }, { name: 'a', nominalV: 12, readings: [] }] }, 'rails.1.name'],
+  [
+    {
+      rails: [
+        { name: 'a', nominalV: 5, readings: [] },
+        { name: 'a', nominalV: 12, readings: [] },
+      ],
+    },
+    'rails.1.name',
+  ],
   [{ rails: [{ name: 'a', nominalV: 5, readings: [loaded(NaN)] }] }, 'rails.0.readings.0.valueV'],
 ])('refuses %o at %s', (input, field) => {
   expect(() => judgeRails(input)).toThrow(expect.objectContaining({ field }) as Error)

@@ -5,9 +5,19 @@ import { toleranceFor } from './tolerances'
 export const loads = ['unloaded', 'loaded', 'unknown'] as const
 export type Load = (typeof loads)[number]
 
-export interface RailReading { valueV: number, load: Load }
-export interface Rail { name: string, nominalV: number, tolerancePct?: number, readings: RailReading[] }
-export interface RailsInput { rails: Rail[] }
+export interface RailReading {
+  valueV: number
+  load: Load
+}
+export interface Rail {
+  name: string
+  nominalV: number
+  tolerancePct?: number
+  readings: RailReading[]
+}
+export interface RailsInput {
+  rails: Rail[]
+}
 
 /** `reread`: low without a load, to be read again under load. `unread`: nobody has measured it. */
 export const railVerdicts = ['out', 'reread', 'unread', 'good'] as const
@@ -26,7 +36,11 @@ export interface JudgedRail {
   findings: Finding[]
 }
 
-export interface RailsResult { rails: JudgedRail[], verdict: RailVerdict, findings: Finding[] }
+export interface RailsResult {
+  rails: JudgedRail[]
+  verdict: RailVerdict
+  findings: Finding[]
+}
 
 /** Below this share of its nominal voltage a rail counts as not there. */
 const absentShare = 0.1
@@ -53,18 +67,22 @@ function check({ rails }: RailsInput) {
   if (!rails.length) throw new InputError('rails', rails, 'No rail to judge. Name at least one, such as +5 V.')
   rails.forEach((rail, i) => {
     if (!rail.name.trim()) throw new InputError(`rails.${i}.name`, rail.name, 'The rail needs a name, such as +5 V.')
-    if (rails.findIndex(other => other.name === rail.name) !== i) throw new InputError(`rails.${i}.name`, rail.name, `“${rail.name}” is there twice. Put all its readings on one rail.`)
-    if (!Number.isFinite(rail.nominalV) || rail.nominalV === 0) throw new InputError(`rails.${i}.nominalV`, rail.nominalV, 'The nominal voltage must be a number other than zero, such as 5 or -12.')
-    if (rail.tolerancePct !== undefined && !(rail.tolerancePct > 0 && rail.tolerancePct <= 50)) throw new InputError(`rails.${i}.tolerancePct`, rail.tolerancePct, 'The tolerance must lie above 0 and up to 50 per cent.')
+    if (rails.findIndex(other => other.name === rail.name) !== i)
+      throw new InputError(`rails.${i}.name`, rail.name, `“${rail.name}” is there twice. Put all its readings on one rail.`)
+    if (!Number.isFinite(rail.nominalV) || rail.nominalV === 0)
+      throw new InputError(`rails.${i}.nominalV`, rail.nominalV, 'The nominal voltage must be a number other than zero, such as 5 or -12.')
+    if (rail.tolerancePct !== undefined && !(rail.tolerancePct > 0 && rail.tolerancePct <= 50))
+      throw new InputError(`rails.${i}.tolerancePct`, rail.tolerancePct, 'The tolerance must lie above 0 and up to 50 per cent.')
     rail.readings.forEach((reading, j) => {
-      if (!Number.isFinite(reading.valueV)) throw new InputError(`rails.${i}.readings.${j}.valueV`, reading.valueV, 'The reading must be a number of volts, such as 4.96.')
+      if (!Number.isFinite(reading.valueV))
+        throw new InputError(`rails.${i}.readings.${j}.valueV`, reading.valueV, 'The reading must be a number of volts, such as 4.96.')
     })
   })
 }
 
 /** Lowest and highest voltage that is within tolerance, in that order for negative rails too. */
-export function limitsOf(nominalV: number, tolerancePct: number): { lowV: number, highV: number } {
-  const spread = Math.abs(nominalV) * tolerancePct / 100
+export function limitsOf(nominalV: number, tolerancePct: number): { lowV: number; highV: number } {
+  const spread = (Math.abs(nominalV) * tolerancePct) / 100
   return { lowV: round(nominalV - spread), highV: round(nominalV + spread) }
 }
 
@@ -90,7 +108,13 @@ export function deviationPct(valueV: number, nominalV: number): number {
   return round((valueV / nominalV - 1) * 100)
 }
 
-function findingsFor(rail: Rail, reading: RailReading, { lowV, highV, tolerancePct }: { lowV: number, highV: number, tolerancePct: number }, all: Rail[], source: string): Finding[] {
+function findingsFor(
+  rail: Rail,
+  reading: RailReading,
+  { lowV, highV, tolerancePct }: { lowV: number; highV: number; tolerancePct: number },
+  all: Rail[],
+  source: string,
+): Finding[] {
   const { valueV, load } = reading
   const read = `${volts(valueV)} ${loadWords[load]}`
   const allowed = `${volts(lowV)} to ${volts(highV)} is allowed: ${volts(rail.nominalV)} within ${tolerancePct} %.`
@@ -101,27 +125,68 @@ function findingsFor(rail: Rail, reading: RailReading, { lowV, highV, toleranceP
     const findings = [finding('fine', 'rail.in-limits', `${rail.name} is within limits: ${read}.`, allowed, source)]
     const unloaded = newest(rail.readings, 'unloaded')
     if (load === 'loaded' && unloaded && Math.abs(unloaded.valueV) < Math.min(Math.abs(lowV), Math.abs(highV))) {
-      findings.push(finding('note', 'rail.low-only-unloaded', `${rail.name} was low only without a load.`, [`${volts(unloaded.valueV)} without load, ${volts(valueV)} under load.`, 'Many supplies regulate only when something draws current.'], commonPractice))
+      findings.push(
+        finding(
+          'note',
+          'rail.low-only-unloaded',
+          `${rail.name} was low only without a load.`,
+          [`${volts(unloaded.valueV)} without load, ${volts(valueV)} under load.`, 'Many supplies regulate only when something draws current.'],
+          commonPractice,
+        ),
+      )
     }
     if (load === 'unloaded') {
-      findings.push(finding('note', 'rail.not-under-load', `${rail.name} has not been read under load yet.`, 'A worn supply may hold its voltage only while nothing draws current.', commonPractice))
+      findings.push(
+        finding(
+          'note',
+          'rail.not-under-load',
+          `${rail.name} has not been read under load yet.`,
+          'A worn supply may hold its voltage only while nothing draws current.',
+          commonPractice,
+        ),
+      )
     }
     return findings
   }
   if (Math.abs(share) < absentShare) {
-    return [finding('stop', 'rail.missing', `${rail.name} is missing: ${read}.`, ['Next to no voltage is there.', 'Look for a blown fuse, a dead regulator with its input present, or a short that pulls the rail down.'], commonPractice)]
+    return [
+      finding(
+        'stop',
+        'rail.missing',
+        `${rail.name} is missing: ${read}.`,
+        ['Next to no voltage is there.', 'Look for a blown fuse, a dead regulator with its input present, or a short that pulls the rail down.'],
+        commonPractice,
+      ),
+    ]
   }
   const other = all.find(r => r !== rail && r.nominalV !== rail.nominalV && Math.sign(r.nominalV) === Math.sign(valueV) && within(valueV, r.nominalV))
   if (other) return [carriesAnother(rail, other, read, within)]
   if (share < 0) {
-    return [finding('stop', 'rail.sign', `${rail.name} reads with the wrong sign: ${read}.`, [`${volts(rail.nominalV)} is expected.`, 'Change the meter leads over and read again; if it stays, the rail is connected the wrong way round.'], commonPractice)]
+    return [
+      finding(
+        'stop',
+        'rail.sign',
+        `${rail.name} reads with the wrong sign: ${read}.`,
+        [`${volts(rail.nominalV)} is expected.`, 'Change the meter leads over and read again; if it stays, the rail is connected the wrong way round.'],
+        commonPractice,
+      ),
+    ]
   }
   if (share > 1) return [tooHigh(rail, reading, read, allowed, share, source)]
   if (load !== 'loaded' && share >= unloadedShare) {
-    const why = load === 'unloaded' ? 'Read without a load; many supplies regulate only when something draws current.' : 'It is not known whether anything drew current.'
+    const why =
+      load === 'unloaded' ? 'Read without a load; many supplies regulate only when something draws current.' : 'It is not known whether anything drew current.'
     return [finding('care', 'rail.low-unloaded', `${rail.name} is low: ${read}. Read it again under load.`, [allowed, why], commonPractice)]
   }
-  return [finding('stop', 'rail.low', `${rail.name} is too low: ${read}.`, [allowed, load === 'loaded' ? 'It does not hold up under load.' : 'Too low to be explained by the missing load alone.'], source)]
+  return [
+    finding(
+      'stop',
+      'rail.low',
+      `${rail.name} is too low: ${read}.`,
+      [allowed, load === 'loaded' ? 'It does not hold up under load.' : 'Too low to be explained by the missing load alone.'],
+      source,
+    ),
+  ]
 }
 
 /** The rail shows the voltage of another: changed over, or the other has found its way in. */
@@ -129,30 +194,68 @@ function carriesAnother(rail: Rail, other: Rail, read: string, within: (value: n
   const otherReads = newest(other.readings, 'loaded') ?? other.readings.at(-1)
   const swapped = otherReads !== undefined && within(otherReads.valueV, rail.nominalV)
   return swapped
-    ? finding('stop', 'rail.swapped', `${rail.name} and ${other.name} are changed over: ${read}.`, [`${other.name} reads ${volts(otherReads.valueV)}.`, 'Check the connector and the probe before anything else is attached.'], commonPractice)
-    : finding('stop', 'rail.carries-another', `${rail.name} carries the voltage of ${other.name}: ${read}.`, ['The probe is on the wrong point, the two are connected somewhere, or a regulator passes its input through.'], commonPractice)
+    ? finding(
+        'stop',
+        'rail.swapped',
+        `${rail.name} and ${other.name} are changed over: ${read}.`,
+        [`${other.name} reads ${volts(otherReads.valueV)}.`, 'Check the connector and the probe before anything else is attached.'],
+        commonPractice,
+      )
+    : finding(
+        'stop',
+        'rail.carries-another',
+        `${rail.name} carries the voltage of ${other.name}: ${read}.`,
+        ['The probe is on the wrong point, the two are connected somewhere, or a regulator passes its input through.'],
+        commonPractice,
+      )
 }
 
 function tooHigh(rail: Rail, reading: RailReading, read: string, allowed: string, share: number, source: string): Finding {
   return share >= 1.3
-    ? finding('stop', 'rail.passes-input', `${rail.name} is far too high: ${read}. A regulator may pass its input through.`, [allowed, 'A shorted series regulator puts its input on its output. Detach everything this rail feeds.'], commonPractice)
-    : finding('stop', 'rail.high', `${rail.name} is too high: ${read}.`, [allowed, reading.load === 'unloaded' ? 'It may come down under a dummy load; do not try it on the machine itself.' : 'Chips are damaged by too much more readily than by too little.'], source)
+    ? finding(
+        'stop',
+        'rail.passes-input',
+        `${rail.name} is far too high: ${read}. A regulator may pass its input through.`,
+        [allowed, 'A shorted series regulator puts its input on its output. Detach everything this rail feeds.'],
+        commonPractice,
+      )
+    : finding(
+        'stop',
+        'rail.high',
+        `${rail.name} is too high: ${read}.`,
+        [
+          allowed,
+          reading.load === 'unloaded'
+            ? 'It may come down under a dummy load; do not try it on the machine itself.'
+            : 'Chips are damaged by too much more readily than by too little.',
+        ],
+        source,
+      )
 }
 
 function overall(rails: JudgedRail[], verdict: RailVerdict): Finding {
   const named = (v: RailVerdict) => rails.filter(r => r.verdict === v).map(r => r.name)
   const list = named(verdict).join(', ')
-  const because = rails.map(r => r.deciding ? `${r.name}: ${volts(r.deciding.valueV)} ${loadWords[r.deciding.load]}` : `${r.name}: not read`)
+  const because = rails.map(r => (r.deciding ? `${r.name}: ${volts(r.deciding.valueV)} ${loadWords[r.deciding.load]}` : `${r.name}: not read`))
   switch (verdict) {
-    case 'out': return finding('stop', 'rails.out', `Out of limits: ${list}.`, because)
-    case 'reread': return finding('care', 'rails.reread', `To be read again under load: ${list}.`, because)
-    case 'unread': return finding('note', 'rails.unread', `Not read yet: ${list}.`, because)
-    case 'good': return finding('fine', 'rails.good', rails.length === 1 ? 'The rail is within limits.' : `All ${rails.length} rails are within limits.`, because)
+    case 'out':
+      return finding('stop', 'rails.out', `Out of limits: ${list}.`, because)
+    case 'reread':
+      return finding('care', 'rails.reread', `To be read again under load: ${list}.`, because)
+    case 'unread':
+      return finding('note', 'rails.unread', `Not read yet: ${list}.`, because)
+    case 'good':
+      return finding('fine', 'rails.good', rails.length === 1 ? 'The rail is within limits.' : `All ${rails.length} rails are within limits.`, because)
   }
 }
 
 /** A verdict as the history writes it behind a reading. */
-export const railVerdictWords: Record<RailVerdict, string> = { good: 'within limits', reread: 'low without load, to be read again', out: 'out of limits', unread: 'not judged' }
+export const railVerdictWords: Record<RailVerdict, string> = {
+  good: 'within limits',
+  reread: 'low without load, to be read again',
+  out: 'out of limits',
+  unread: 'not judged',
+}
 
 export const loadWords: Record<Load, string> = { unloaded: 'without load', loaded: 'under load', unknown: 'load not noted' }
 

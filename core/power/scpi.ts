@@ -12,24 +12,24 @@ export const meterFunctions = {
   'diode': { title: 'Diode test', unit: 'V', configure: 'CONF:DIOD', most: 20, settledShare: 0.01, settledAbs: 0.002 },
   'dc-amps': { title: 'Current', unit: 'A', configure: 'CONF:CURR:DC', most: 100, settledShare: 0.01, settledAbs: 0.001 },
   'celsius': { title: 'Temperature', unit: '°C', configure: 'CONF:TEMP', most: 2000, settledShare: 0.01, settledAbs: 0.3 },
-} as const satisfies Record<string, { title: string, unit: string, configure: string, most: number, settledShare: number, settledAbs: number }>
+} as const satisfies Record<string, { title: string; unit: string; configure: string; most: number; settledShare: number; settledAbs: number }>
 export type MeterFunction = keyof typeof meterFunctions
 export const meterFunctionNames = Object.keys(meterFunctions) as MeterFunction[]
 
 /** What a meter is to the one who looks at it. Only `ready` brings values. */
 export const meterStates = {
-  'none': { title: 'No meter', says: 'No meter is set up. Type what yours shows, or set one up under Settings.' },
-  'connecting': { title: 'Looking for it', says: 'The meter is being connected.' },
-  'ready': { title: 'Answers', says: 'The meter answers.' },
-  'silent': { title: 'Silent', says: 'The meter is connected and does not answer. Look at its display and its remote setting.' },
-  'lost': { title: 'Lost', says: 'The connection to the meter is gone. Look at the cable and whether it is switched on.' },
-  'nonsense': { title: 'Nonsense', says: 'The meter answers something that is no reading. Nothing of it was kept.' },
-  'unreachable': { title: 'Not reached', says: 'Nothing answers at the address of the meter. Look at host and port under Settings.' },
+  none: { title: 'No meter', says: 'No meter is set up. Type what yours shows, or set one up under Settings.' },
+  connecting: { title: 'Looking for it', says: 'The meter is being connected.' },
+  ready: { title: 'Answers', says: 'The meter answers.' },
+  silent: { title: 'Silent', says: 'The meter is connected and does not answer. Look at its display and its remote setting.' },
+  lost: { title: 'Lost', says: 'The connection to the meter is gone. Look at the cable and whether it is switched on.' },
+  nonsense: { title: 'Nonsense', says: 'The meter answers something that is no reading. Nothing of it was kept.' },
+  unreachable: { title: 'Not reached', says: 'Nothing answers at the address of the meter. Look at host and port under Settings.' },
 } as const
 export type MeterState = keyof typeof meterStates
 
 /** One answer of a meter: a figure, beyond its range (or open), or not to be read as either. */
-export type MeterAnswer = { kind: 'value', value: number } | { kind: 'overload' } | { kind: 'nonsense', text: string }
+export type MeterAnswer = { kind: 'value'; value: number } | { kind: 'overload' } | { kind: 'nonsense'; text: string }
 
 const overloadFrom = 9e37
 
@@ -48,12 +48,21 @@ export function readAnswer(line: string, what: MeterFunction): MeterAnswer {
   return Math.abs(value) <= meterFunctions[what].most ? { kind: 'value', value } : nonsense
 }
 
-export interface MeterIdentity { maker: string, model: string, serial: string, firmware: string }
+export interface MeterIdentity {
+  maker: string
+  model: string
+  serial: string
+  firmware: string
+}
 
 /** The four fields of *IDN?. @throws InputError where there are not four */
 export function readIdentity(line: string): MeterIdentity {
-  const [maker, model, serial, firmware, ...more] = line.trim().split(',').map(field => field.trim())
-  if (firmware === undefined || more.length || !model || ![...line].every(c => c >= ' ' && c <= '~')) throw new InputError('identity', line.slice(0, 60), 'What answers there does not say who it is, as a meter does.')
+  const [maker, model, serial, firmware, ...more] = line
+    .trim()
+    .split(',')
+    .map(field => field.trim())
+  if (firmware === undefined || more.length || !model || ![...line].every(c => c >= ' ' && c <= '~'))
+    throw new InputError('identity', line.slice(0, 60), 'What answers there does not say who it is, as a meter does.')
   return { maker: maker!, model, serial: serial!, firmware }
 }
 

@@ -30,11 +30,11 @@ export interface StartRun {
 
 export type StartEvent =
   | { do: 'count-down' }
-  | { do: 'probe', rail: string }
-  | { do: 'sample', kind: StartSample['kind'], value: number | null, by?: 'hand' }
-  | { do: 'meter', state: MeterState }
+  | { do: 'probe'; rail: string }
+  | { do: 'sample'; kind: StartSample['kind']; value: number | null; by?: 'hand' }
+  | { do: 'meter'; state: MeterState }
   | { do: 'tick' }
-  | { do: 'stop', says: string }
+  | { do: 'stop'; says: string }
   | { do: 'done' }
   | { do: 'is-off' }
 
@@ -44,8 +44,21 @@ export const mostSamples = 2400
 const steadyReadings = 3
 
 export const beginRun = (plan: StartPlan): StartRun => {
-  if (!plan.points.length) throw new InputError('rails', plan.points, 'No rail is expected. Say which rails the machine has, and at which points they are measured.')
-  return { plan, phase: 'ready', rail: plan.points[0]!.rail, meter: plan.byMeter ? 'connecting' : 'none', switchAtMs: null, offAtMs: null, samples: [], called: null, calledAtSeconds: null, judgement: { state: 'calm', findings: [] }, kept: {} }
+  if (!plan.points.length)
+    throw new InputError('rails', plan.points, 'No rail is expected. Say which rails the machine has, and at which points they are measured.')
+  return {
+    plan,
+    phase: 'ready',
+    rail: plan.points[0]!.rail,
+    meter: plan.byMeter ? 'connecting' : 'none',
+    switchAtMs: null,
+    offAtMs: null,
+    samples: [],
+    called: null,
+    calledAtSeconds: null,
+    judgement: { state: 'calm', findings: [] },
+    kept: {},
+  }
 }
 
 export const onSeconds = (run: StartRun, nowMs: number): number => (run.switchAtMs === null ? 0 : ((run.offAtMs ?? nowMs) - run.switchAtMs) / 1000)
@@ -61,23 +74,38 @@ export function stepStart(run: StartRun, event: StartEvent, nowMs: number): Star
 
 function happened(run: StartRun, event: StartEvent, nowMs: number): StartRun {
   switch (event.do) {
-    case 'tick': return run
-    case 'meter': return { ...run, meter: event.state }
+    case 'tick':
+      return run
+    case 'meter':
+      return { ...run, meter: event.state }
     case 'probe':
       if (!run.plan.points.some(p => p.rail === event.rail)) throw new InputError('rail', event.rail, `Rail: ${event.rail} is not in this start.`)
       return { ...run, rail: event.rail }
     case 'count-down':
       if (run.phase !== 'ready' && run.phase !== 'off') throw new InputError('do', event.do, 'It is counting down or on already.')
-      if (run.plan.byMeter && run.meter !== 'ready') throw new InputError('do', event.do, 'The meter does not answer yet. A start without sight of the rail is no attended start.')
+      if (run.plan.byMeter && run.meter !== 'ready')
+        throw new InputError('do', event.do, 'The meter does not answer yet. A start without sight of the rail is no attended start.')
       return { ...run, phase: 'countdown', switchAtMs: nowMs + countdownSeconds * 1000, offAtMs: null, samples: [], called: null, calledAtSeconds: null }
     case 'sample':
-      if (event.by === 'hand' && run.plan.byMeter && event.kind.endsWith('volts')) throw new InputError('value', event.value, 'The meter reads the rail in this start; only current and heat are typed.')
+      if (event.by === 'hand' && run.plan.byMeter && event.kind.endsWith('volts'))
+        throw new InputError('value', event.value, 'The meter reads the rail in this start; only current and heat are typed.')
       // Before the switch is called, and after it is off, the meter may show what it likes: nothing of it belongs to this start.
       if (!['on', 'switching-off', 'off-now'].includes(run.phase)) return run
-      return keep({ ...run, samples: thinned([...run.samples, { atSeconds: onSeconds(run, nowMs), kind: event.kind, value: event.value, ...(event.kind.endsWith('volts') ? { rail: run.rail } : {}) }]) })
+      return keep({
+        ...run,
+        samples: thinned([
+          ...run.samples,
+          { atSeconds: onSeconds(run, nowMs), kind: event.kind, value: event.value, ...(event.kind.endsWith('volts') ? { rail: run.rail } : {}) },
+        ]),
+      })
     case 'stop':
       if (run.phase !== 'on' && run.phase !== 'countdown') throw new InputError('do', event.do, 'It is not on.')
-      return { ...run, phase: 'off-now', calledAtSeconds: onSeconds(run, nowMs), called: { level: 'stop', code: 'start.people', says: event.says, because: ['Somebody at the machine called it off.'] } }
+      return {
+        ...run,
+        phase: 'off-now',
+        calledAtSeconds: onSeconds(run, nowMs),
+        called: { level: 'stop', code: 'start.people', says: event.says, because: ['Somebody at the machine called it off.'] },
+      }
     case 'done':
       if (run.phase !== 'on') throw new InputError('do', event.do, 'It is not on.')
       return { ...run, phase: 'switching-off' }
@@ -88,23 +116,37 @@ function happened(run: StartRun, event: StartEvent, nowMs: number): StartRun {
 }
 
 function judged(run: StartRun, nowMs: number): StartRun {
-  if (run.phase !== 'on' && run.phase !== 'off-now') return { ...run, judgement: { state: 'calm', findings: run.phase === 'off' ? run.judgement.findings : [] } }
+  if (run.phase !== 'on' && run.phase !== 'off-now')
+    return { ...run, judgement: { state: 'calm', findings: run.phase === 'off' ? run.judgement.findings : [] } }
   const judgement = watchStart(run.plan, run.samples, { onSeconds: onSeconds(run, nowMs), rail: run.rail, meter: run.meter })
-  return run.phase === 'on' && judgement.state === 'off' ? { ...run, judgement, phase: 'off-now', called: judgement.findings[0]!, calledAtSeconds: onSeconds(run, nowMs) } : { ...run, judgement }
+  return run.phase === 'on' && judgement.state === 'off'
+    ? { ...run, judgement, phase: 'off-now', called: judgement.findings[0]!, calledAtSeconds: onSeconds(run, nowMs) }
+    : { ...run, judgement }
 }
 
 /** A rail's reading is kept once the last few of it stand still; not any more once somebody is about to switch off. */
 function keep(run: StartRun): StartRun {
   if (run.phase !== 'on') return run
-  const values = run.samples.filter(s => s.kind === 'dc-volts' && s.rail === run.rail).slice(-steadyReadings).map(s => s.value)
+  const values = run.samples
+    .filter(s => s.kind === 'dc-volts' && s.rail === run.rail)
+    .slice(-steadyReadings)
+    .map(s => s.value)
   if (values.some(v => v === null) || !values.length) return run
   // Nothing on the rail while the hand goes to the switch is no reading of it.
   const { atSeconds } = run.samples.at(-1)!
-  if (atSeconds < patience.switchSeconds && !hasCome(run.plan.points.find(p => p.rail === run.rail)!, values.at(-1)!)) return run
+  if (
+    atSeconds < patience.switchSeconds &&
+    !hasCome(
+      run.plan.points.find(p => p.rail === run.rail)!,
+      values.at(-1)!,
+    )
+  )
+    return run
   const steady = values.length === steadyReadings && values.slice(1).every((_, i) => isSettled((values as number[]).slice(0, i + 2), 'dc-volts'))
   // Typed by hand, one figure is what there is.
   return steady || !run.plan.byMeter ? { ...run, kept: { ...run.kept, [run.rail]: values.at(-1)! } } : run
 }
 
 /** Every other sample of the older half goes once there are too many. */
-const thinned = (samples: StartSample[]) => (samples.length <= mostSamples ? samples : [...samples.slice(0, mostSamples / 2).filter((_, i) => i % 2 === 0), ...samples.slice(mostSamples / 2)])
+const thinned = (samples: StartSample[]) =>
+  samples.length <= mostSamples ? samples : [...samples.slice(0, mostSamples / 2).filter((_, i) => i % 2 === 0), ...samples.slice(mostSamples / 2)]

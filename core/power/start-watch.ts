@@ -6,7 +6,12 @@ import { meterStates } from './scpi'
 import { type WarmPart, judgeTemperature } from './temperature'
 
 /** A rail with the point it is measured at. */
-export interface StartPoint { rail: string, nominalV: number, tolerancePct?: number, point: string }
+export interface StartPoint {
+  rail: string
+  nominalV: number
+  tolerancePct?: number
+  point: string
+}
 
 export interface StartPlan {
   points: StartPoint[]
@@ -33,10 +38,17 @@ export interface StartSample {
   value: number | null
 }
 
-export interface StartNow { onSeconds: number, rail: string, meter: MeterState }
+export interface StartNow {
+  onSeconds: number
+  rail: string
+  meter: MeterState
+}
 /** `off`: switch it off now. `watch`: stay ready to. */
 export type StartState = 'calm' | 'watch' | 'off'
-export interface StartJudgement { state: StartState, findings: Finding[] }
+export interface StartJudgement {
+  state: StartState
+  findings: Finding[]
+}
 
 /** How long whoever stands at the switch, and the supply behind it, may take before a missing rail counts; common practice, no source. */
 export const patience = { switchSeconds: 4, riseSeconds: 2, blindSeconds: 3 } as const
@@ -58,7 +70,13 @@ const neverGood = ['rail.high', 'rail.passes-input', 'rail.sign']
  * Rules and limits: common practice, no source; rails by `rails.ts`, heat by `temperature.ts`.
  */
 export function watchStart(plan: StartPlan, samples: readonly StartSample[], now: StartNow): StartJudgement {
-  const findings = mostPressingFirst([...ofSight(plan, samples, now), ...ofRail(plan, samples, now), ...ofCurrent(plan, samples), ...ofHeat(plan, samples), ...ofTime(plan, now)])
+  const findings = mostPressingFirst([
+    ...ofSight(plan, samples, now),
+    ...ofRail(plan, samples, now),
+    ...ofCurrent(plan, samples),
+    ...ofHeat(plan, samples),
+    ...ofTime(plan, now),
+  ])
   return { state: findings.some(f => f.level === 'stop') ? 'off' : findings.some(f => f.level === 'care') ? 'watch' : 'calm', findings }
 }
 
@@ -69,9 +87,28 @@ const voltsOf = (samples: readonly StartSample[], rail: string) => samples.filte
 
 function ofSight({ byMeter }: StartPlan, samples: readonly StartSample[], { meter, onSeconds }: StartNow): Finding[] {
   if (!byMeter) return []
-  if (meter !== 'ready') return [finding('stop', `start.meter-${meter}`, `The meter: ${meterStates[meter].title.toLowerCase()}. Nobody sees the rail.`, meterStates[meter].says, commonPractice)]
+  if (meter !== 'ready')
+    return [
+      finding(
+        'stop',
+        `start.meter-${meter}`,
+        `The meter: ${meterStates[meter].title.toLowerCase()}. Nobody sees the rail.`,
+        meterStates[meter].says,
+        commonPractice,
+      ),
+    ]
   const since = onSeconds - (samples.at(-1)?.atSeconds ?? 0)
-  return since > patience.blindSeconds ? [finding('stop', 'start.blind', `No reading for ${Math.floor(since)} seconds. Nobody sees the rail.`, 'A start without sight of the rail is no attended start.', commonPractice)] : []
+  return since > patience.blindSeconds
+    ? [
+        finding(
+          'stop',
+          'start.blind',
+          `No reading for ${Math.floor(since)} seconds. Nobody sees the rail.`,
+          'A start without sight of the rail is no attended start.',
+          commonPractice,
+        ),
+      ]
+    : []
 }
 
 function ofRail(plan: StartPlan, samples: readonly StartSample[], { rail: name, onSeconds }: StartNow): Finding[] {
@@ -79,18 +116,31 @@ function ofRail(plan: StartPlan, samples: readonly StartSample[], { rail: name, 
   const read = voltsOf(samples, name)
   const last = read.at(-1)
   if (!point || !last) return []
-  if (last.value === null) return [finding('stop', 'start.overload', `${name}: more than the meter can show.`, 'Far beyond what belongs there, or the meter is set to too small a range.', commonPractice)]
-  const judged = judgeRails({ rails: plan.points.map((p): Rail => {
-    const newest = voltsOf(samples, p.rail).at(-1)?.value ?? null
-    return { name: p.rail, nominalV: p.nominalV, tolerancePct: p.tolerancePct, readings: newest === null ? [] : [{ valueV: newest, load: plan.load }] }
-  }) }).rails.find(r => r.name === name)!
+  if (last.value === null)
+    return [
+      finding(
+        'stop',
+        'start.overload',
+        `${name}: more than the meter can show.`,
+        'Far beyond what belongs there, or the meter is set to too small a range.',
+        commonPractice,
+      ),
+    ]
+  const judged = judgeRails({
+    rails: plan.points.map((p): Rail => {
+      const newest = voltsOf(samples, p.rail).at(-1)?.value ?? null
+      return { name: p.rail, nominalV: p.nominalV, tolerancePct: p.tolerancePct, readings: newest === null ? [] : [{ valueV: newest, load: plan.load }] }
+    }),
+  }).rails.find(r => r.name === name)!
   const came = read.find(s => hasCome(point, s.value))
   // A figure typed by hand was read after it stood still.
   const rising = came && plan.byMeter ? last.atSeconds - came.atSeconds < patience.riseSeconds : onSeconds < patience.switchSeconds
   const findings = judged.findings.filter(f => f.level !== 'note')
   const amiss = findings.some(f => f.level !== 'fine')
   if (rising && amiss && !findings.some(f => neverGood.includes(f.code))) {
-    return last.value / point.nominalV > 1 + judged.tolerancePct / 100 ? findings : [finding('note', 'start.rising', `${name} is coming up: ${volts(last.value)}.`, 'The switch and the supply get a few seconds.')]
+    return last.value / point.nominalV > 1 + judged.tolerancePct / 100
+      ? findings
+      : [finding('note', 'start.rising', `${name} is coming up: ${volts(last.value)}.`, 'The switch and the supply get a few seconds.')]
   }
   return [...findings, ...ofFall(point, read), ...ofRipple(point, samples)]
 }
@@ -104,10 +154,29 @@ function ofFall({ rail, nominalV }: StartPoint, read: readonly StartSample[]): F
   const fallen = -line.m * (recent.at(-1)!.atSeconds - recent[0]!.atSeconds)
   const beside = recent.map(s => s.value / nominalV - linearRegressionLine(line)(s.atSeconds))
   // Readings that jump about have a slope too, by chance: a fall is one that stands out from the jumping.
-  if (fallen > collapse.share && fallen > Math.max(...beside) - Math.min(...beside)) return [finding('care', 'start.falls', `${rail} is falling: ${(fallen * 100).toFixed(1)} % in ${(recent.at(-1)!.atSeconds - recent[0]!.atSeconds).toFixed(0)} s.`, 'Something warms up and lets go, or the supply cannot hold. Be ready to switch off.', commonPractice)]
+  if (fallen > collapse.share && fallen > Math.max(...beside) - Math.min(...beside))
+    return [
+      finding(
+        'care',
+        'start.falls',
+        `${rail} is falling: ${(fallen * 100).toFixed(1)} % in ${(recent.at(-1)!.atSeconds - recent[0]!.atSeconds).toFixed(0)} s.`,
+        'Something warms up and lets go, or the supply cannot hold. Be ready to switch off.',
+        commonPractice,
+      ),
+    ]
   const shares = recent.slice(-6).map(s => s.value / nominalV)
   const spread = Math.max(...shares) - Math.min(...shares)
-  return spread > unsteadyShare ? [finding('care', 'start.unsteady', `${rail} is not steady: it moves by ${(spread * 100).toFixed(0)} % of nominal.`, 'Ripple, a poor contact of the probe, or a supply that hunts.', commonPractice)] : []
+  return spread > unsteadyShare
+    ? [
+        finding(
+          'care',
+          'start.unsteady',
+          `${rail} is not steady: it moves by ${(spread * 100).toFixed(0)} % of nominal.`,
+          'Ripple, a poor contact of the probe, or a supply that hunts.',
+          commonPractice,
+        ),
+      ]
+    : []
 }
 
 function ofRipple({ rail, nominalV }: StartPoint, samples: readonly StartSample[]): Finding[] {
@@ -115,7 +184,16 @@ function ofRipple({ rail, nominalV }: StartPoint, samples: readonly StartSample[
   if (ac === undefined || ac === null) return []
   const share = ac / Math.abs(nominalV)
   const says = `${rail} carries ${Math.round(ac * 1000)} mV of AC, ${(share * 100).toFixed(1)} % of it.`
-  if (share > ripple.stop) return [finding('stop', 'start.ripple', says, 'A filter capacitor has lost its capacitance, or a rectifier is open. Chips see peaks that the meter does not.', commonPractice)]
+  if (share > ripple.stop)
+    return [
+      finding(
+        'stop',
+        'start.ripple',
+        says,
+        'A filter capacitor has lost its capacitance, or a rectifier is open. Chips see peaks that the meter does not.',
+        commonPractice,
+      ),
+    ]
   return share > ripple.care ? [finding('care', 'start.ripple', says, 'More than is usual: the filter capacitors have aged.', commonPractice)] : []
 }
 
@@ -123,9 +201,17 @@ function ofCurrent({ currentLimitA }: StartPlan, samples: readonly StartSample[]
   const amps = samples.findLast(s => s.kind === 'dc-amps')
   if (!amps || currentLimitA === null) return []
   const over = amps.value === null || Math.abs(amps.value) > currentLimitA
-  return [over
-    ? finding('stop', 'start.current', amps.value === null ? 'Current: more than the meter can show.' : `${amps.value.toFixed(2)} A are over the limit of ${currentLimitA} A.`, 'Something draws what it should not: a short, a capacitor, a chip the wrong way round.', commonPractice)
-    : finding('fine', 'start.current-fine', `${amps.value!.toFixed(2)} A, under the limit of ${currentLimitA} A.`, [])]
+  return [
+    over
+      ? finding(
+          'stop',
+          'start.current',
+          amps.value === null ? 'Current: more than the meter can show.' : `${amps.value.toFixed(2)} A are over the limit of ${currentLimitA} A.`,
+          'Something draws what it should not: a short, a capacitor, a chip the wrong way round.',
+          commonPractice,
+        )
+      : finding('fine', 'start.current-fine', `${amps.value!.toFixed(2)} A, under the limit of ${currentLimitA} A.`, []),
+  ]
 }
 
 function ofHeat({ warm }: StartPlan, samples: readonly StartSample[]): Finding[] {
@@ -133,4 +219,15 @@ function ofHeat({ warm }: StartPlan, samples: readonly StartSample[]): Finding[]
   return warm && read.length ? judgeTemperature({ part: warm, samples: read }).findings : []
 }
 
-const ofTime = ({ mostSeconds }: StartPlan, { onSeconds }: StartNow): Finding[] => (onSeconds > mostSeconds ? [finding('stop', 'start.time', `${mostSeconds} seconds are over.`, 'A first start is short. Off, feel what is warm, look at what was read, then again.', commonPractice)] : [])
+const ofTime = ({ mostSeconds }: StartPlan, { onSeconds }: StartNow): Finding[] =>
+  onSeconds > mostSeconds
+    ? [
+        finding(
+          'stop',
+          'start.time',
+          `${mostSeconds} seconds are over.`,
+          'A first start is short. Off, feel what is warm, look at what was read, then again.',
+          commonPractice,
+        ),
+      ]
+    : []

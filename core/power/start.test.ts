@@ -3,9 +3,21 @@ import { countdownSeconds, beginRun, stepStart, type StartEvent, type StartRun }
 import { type StartPlan, type StartSample, watchStart } from './start-watch'
 
 // Rules and limits of a first start: common practice, no source. Rail limits are checked in rails.test.ts.
-const plan: StartPlan = { points: [{ rail: '+5 V', nominalV: 5, point: 'pin 9' }, { rail: '+12 V', nominalV: 12, point: 'pin 8' }], load: 'unloaded', currentLimitA: 1.2, warm: 'heat-sink', mostSeconds: 120, byMeter: true }
-const dc = (volts: number[], rail = '+5 V', from = 5, step = 0.5): StartSample[] => volts.map((value, i) => ({ atSeconds: from + i * step, kind: 'dc-volts', rail, value }))
-const see = (samples: StartSample[], more = {}) => watchStart(plan, samples, { onSeconds: samples.at(-1)?.atSeconds ?? 0, rail: '+5 V', meter: 'ready', ...more })
+const plan: StartPlan = {
+  points: [
+    { rail: '+5 V', nominalV: 5, point: 'pin 9' },
+    { rail: '+12 V', nominalV: 12, point: 'pin 8' },
+  ],
+  load: 'unloaded',
+  currentLimitA: 1.2,
+  warm: 'heat-sink',
+  mostSeconds: 120,
+  byMeter: true,
+}
+const dc = (volts: number[], rail = '+5 V', from = 5, step = 0.5): StartSample[] =>
+  volts.map((value, i) => ({ atSeconds: from + i * step, kind: 'dc-volts', rail, value }))
+const see = (samples: StartSample[], more = {}) =>
+  watchStart(plan, samples, { onSeconds: samples.at(-1)?.atSeconds ?? 0, rail: '+5 V', meter: 'ready', ...more })
 const steady = (volts: number, n = 12) => dc(Array.from({ length: n }, () => volts))
 const at = (samples: StartSample[]) => [see(samples).state, see(samples).findings[0]?.code]
 
@@ -33,7 +45,8 @@ describe('a start that is watched', () => {
   })
 
   it('is no attended start once nobody sees the rail, or the time is over', () => {
-    for (const meter of ['silent', 'lost', 'nonsense', 'unreachable'] as const) expect([see(steady(5), { meter }).state, see(steady(5), { meter }).findings[0]?.code]).toEqual(['off', `start.meter-${meter}`])
+    for (const meter of ['silent', 'lost', 'nonsense', 'unreachable'] as const)
+      expect([see(steady(5), { meter }).state, see(steady(5), { meter }).findings[0]?.code]).toEqual(['off', `start.meter-${meter}`])
     expect(see(steady(5), { onSeconds: 15 }).findings[0]?.code).toBe('start.blind')
     expect(see(dc([5], '+5 V', 121), { onSeconds: 121 }).findings[0]?.code).toBe('start.time')
     expect(watchStart({ ...plan, byMeter: false }, [], { onSeconds: 60, rail: '+5 V', meter: 'none' }).state).toBe('calm')
@@ -41,16 +54,28 @@ describe('a start that is watched', () => {
 })
 
 describe('the ritual', () => {
-  const play = (events: [seconds: number, event: StartEvent][], run: StartRun = beginRun(plan)) => events.reduce((r, [seconds, event]) => stepStart(r, event, seconds * 1000), run)
+  const play = (events: [seconds: number, event: StartEvent][], run: StartRun = beginRun(plan)) =>
+    events.reduce((r, [seconds, event]) => stepStart(r, event, seconds * 1000), run)
   const ready: [number, StartEvent] = [0, { do: 'meter', state: 'ready' }]
   const on = countdownSeconds
   const sample = (seconds: number, value: number | null): [number, StartEvent] => [seconds, { do: 'sample', kind: 'dc-volts', value }]
   const begun: [number, StartEvent][] = [ready, [0, { do: 'count-down' }]]
 
   it('counts down, is on, keeps what stands still, and is off when somebody says so', () => {
-    const run = play([...begun, sample(1, 3), [on, { do: 'tick' }], ...[0, 1, 2, 3, 4, 5].map(i => sample(on + i, 5.01)), [on + 6, { do: 'probe', rail: '+12 V' }], sample(on + 7, 11.9), [on + 8, { do: 'done' }], ...[9, 10, 11].map(i => sample(on + i, 0)), [on + 12, { do: 'is-off' }]])
+    const run = play([
+      ...begun,
+      sample(1, 3),
+      [on, { do: 'tick' }],
+      ...[0, 1, 2, 3, 4, 5].map(i => sample(on + i, 5.01)),
+      [on + 6, { do: 'probe', rail: '+12 V' }],
+      sample(on + 7, 11.9),
+      [on + 8, { do: 'done' }],
+      ...[9, 10, 11].map(i => sample(on + i, 0)),
+      [on + 12, { do: 'is-off' }],
+    ])
     expect(run).toMatchObject({ phase: 'off', kept: { '+5 V': 5.01 }, called: null })
-    // What the meter showed before the switch was called does not count, nor what it shows of a machine being switched off; and one reading does not stand still.
+    // What the meter showed before the switch was called does not count,
+    // nor what it shows of a machine being switched off; and one reading does not stand still.
     expect(run.samples.map(s => s.value)).not.toContain(3)
     expect(run.kept['+12 V']).toBeUndefined()
   })
@@ -64,8 +89,22 @@ describe('the ritual', () => {
   it('once something calls for off, that stays until it is off', () => {
     const shorted = play([...begun, [on, { do: 'tick' }], ...[5, 6].map(i => sample(on + i, 0.02)), sample(on + 6.5, 5.0), sample(on + 7, 5.0)])
     expect(shorted).toMatchObject({ phase: 'off-now', called: { code: 'rail.missing' } })
-    expect(play([[on + 8, { do: 'is-off' }], [on + 9, { do: 'count-down' }]], shorted)).toMatchObject({ phase: 'countdown', called: null, samples: [] })
-    const smelt = play([...begun, [on, { do: 'tick' }], ...[1, 2, 3].map(i => sample(on + i, 5.01)), [on + 4, { do: 'stop', says: 'It smells' }], ...[5, 6, 7].map(i => sample(on + i, 0))])
+    expect(
+      play(
+        [
+          [on + 8, { do: 'is-off' }],
+          [on + 9, { do: 'count-down' }],
+        ],
+        shorted,
+      ),
+    ).toMatchObject({ phase: 'countdown', called: null, samples: [] })
+    const smelt = play([
+      ...begun,
+      [on, { do: 'tick' }],
+      ...[1, 2, 3].map(i => sample(on + i, 5.01)),
+      [on + 4, { do: 'stop', says: 'It smells' }],
+      ...[5, 6, 7].map(i => sample(on + i, 0)),
+    ])
     expect(smelt).toMatchObject({ phase: 'off-now', called: { says: 'It smells' }, calledAtSeconds: 4, kept: { '+5 V': 5.01 } })
   })
 

@@ -6,7 +6,8 @@ const right: SupplyMatchInput = {
   needs: { voltageV: 9, kind: 'dc', polarity: 'centre-negative', currentA: 1, outerMm: 5.5, innerMm: 2.1, regulatedInside: true },
   supply: { voltageV: 9, kind: 'dc', polarity: 'centre-negative', currentA: 1.4, outerMm: 5.5, innerMm: 2.1, regulated: true },
 }
-const having = (supply: Partial<SupplyMatchInput['supply']>, needs: Partial<SupplyMatchInput['needs']> = {}) => matchSupply({ needs: { ...right.needs, ...needs }, supply: { ...right.supply, ...supply } })
+const having = (supply: Partial<SupplyMatchInput['supply']>, needs: Partial<SupplyMatchInput['needs']> = {}) =>
+  matchSupply({ needs: { ...right.needs, ...needs }, supply: { ...right.supply, ...supply } })
 const codes = (r: ReturnType<typeof matchSupply>, level = 'stop') => r.findings.filter(f => f.level === level).map(f => f.code)
 
 // Source of the rules: common practice, no source.
@@ -16,8 +17,12 @@ it('one that matches in everything suits, and a bench supply is set like it', ()
 })
 
 it.each([
-  [{ polarity: 'centre-positive' }, 'supply.polarity.wrong'], [{ kind: 'ac' }, 'supply.ac-for-dc'], [{ voltageV: 12 }, 'supply.high'], [{ voltageV: 7.5 }, 'supply.low'],
-  [{ currentA: 0.6 }, 'supply.weak'], [{ innerMm: 2.5 }, 'supply.plug'],
+  [{ polarity: 'centre-positive' }, 'supply.polarity.wrong'],
+  [{ kind: 'ac' }, 'supply.ac-for-dc'],
+  [{ voltageV: 12 }, 'supply.high'],
+  [{ voltageV: 7.5 }, 'supply.low'],
+  [{ currentA: 0.6 }, 'supply.weak'],
+  [{ innerMm: 2.5 }, 'supply.plug'],
 ] as const)('%o is a stop: %s', (supply, code) => {
   expect(codes(having(supply))).toContain(code)
   expect(having(supply).suits).toBe('no')
@@ -35,7 +40,11 @@ it('what is not known never suits', () => {
 })
 
 it('a neighbour that the plug would harm is named', () => {
-  const withNeighbour = (voltageV: number) => codes(matchSupply({ ...right, neighbours: [{ name: 'the monitor inlet', voltageV, kind: 'dc', polarity: 'centre-negative', outerMm: 5.5, innerMm: 2.1 }] }), 'care')
+  const withNeighbour = (voltageV: number) =>
+    codes(
+      matchSupply({ ...right, neighbours: [{ name: 'the monitor inlet', voltageV, kind: 'dc', polarity: 'centre-negative', outerMm: 5.5, innerMm: 2.1 }] }),
+      'care',
+    )
   expect(withNeighbour(12)).toEqual(['supply.neighbour'])
   expect(withNeighbour(9)).toEqual([])
 })
@@ -47,8 +56,10 @@ it('a machine for AC gets no DC, no polarity and no bench setting', () => {
 })
 
 it('a stronger supply of the same kind is never worse', () => {
-  fc.assert(fc.property(fc.double({ min: 0.1, max: 5, noNaN: true }), fc.double({ min: 0, max: 5, noNaN: true }), (currentA, more) => {
-    if (having({ currentA }).suits === 'yes') expect(having({ currentA: currentA + more }).suits).toBe('yes')
-  }))
+  fc.assert(
+    fc.property(fc.double({ min: 0.1, max: 5, noNaN: true }), fc.double({ min: 0, max: 5, noNaN: true }), (currentA, more) => {
+      if (having({ currentA }).suits === 'yes') expect(having({ currentA: currentA + more }).suits).toBe('yes')
+    }),
+  )
   expect(() => having({ voltageV: -9 })).toThrow(/the sign is what the polarity says/)
 })

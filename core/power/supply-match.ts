@@ -9,7 +9,10 @@ export const currentKindNames: Record<CurrentKind, string> = { dc: 'DC', ac: 'AC
 export const polarityNames: Record<Polarity, string> = { 'centre-positive': 'Centre positive', 'centre-negative': 'Centre negative' }
 
 /** A round plug or inlet; the inner size is the bore of a plug and the pin of an inlet. */
-export interface Plug { outerMm?: number, innerMm?: number }
+export interface Plug {
+  outerMm?: number
+  innerMm?: number
+}
 
 /** What the inlet of a machine wants. */
 export interface Inlet extends Plug {
@@ -33,11 +36,23 @@ export interface Supply extends Plug {
   unloadedV?: number
 }
 /** Another inlet within reach of the same plug. */
-export interface Neighbour extends Plug { name: string, voltageV: number, kind: CurrentKind, polarity?: Polarity }
+export interface Neighbour extends Plug {
+  name: string
+  voltageV: number
+  kind: CurrentKind
+  polarity?: Polarity
+}
 
 /** A label in one line: `9 V DC, centre negative, 1 A, 5.5 × 2.1 mm`. */
 export function labelWords({ voltageV, kind, polarity, currentA, outerMm, innerMm }: Supply): string {
-  return [`${voltageV} V${kind ? ` ${currentKindNames[kind]}` : ''}`, polarity && polarityNames[polarity].toLowerCase(), currentA !== undefined && `${currentA} A`, (outerMm !== undefined || innerMm !== undefined) && `${outerMm ?? '?'} × ${innerMm ?? '?'} mm`].filter(Boolean).join(', ')
+  return [
+    `${voltageV} V${kind ? ` ${currentKindNames[kind]}` : ''}`,
+    polarity && polarityNames[polarity].toLowerCase(),
+    currentA !== undefined && `${currentA} A`,
+    (outerMm !== undefined || innerMm !== undefined) && `${outerMm ?? '?'} × ${innerMm ?? '?'} mm`,
+  ]
+    .filter(Boolean)
+    .join(', ')
 }
 
 /** What the match says of the gate's fact: a supply that does not suit counts whatever was entered, one that suits is known. */
@@ -45,11 +60,15 @@ export function supplyFact(entered: string | undefined, suits: SupplyMatchResult
   return suits === 'no' ? 'doubtful' : suits === 'yes' ? 'known' : entered
 }
 
-export interface SupplyMatchInput { needs: Inlet, supply: Supply, neighbours?: Neighbour[] }
+export interface SupplyMatchInput {
+  needs: Inlet
+  supply: Supply
+  neighbours?: Neighbour[]
+}
 export interface SupplyMatchResult {
   suits: 'yes' | 'not-yet-known' | 'no'
   /** How to set a bench supply instead; nothing where the inlet wants AC. */
-  bench: { voltageV: number, firstLimitA: number, runLimitA: number } | null
+  bench: { voltageV: number; firstLimitA: number; runLimitA: number } | null
   findings: Finding[]
 }
 
@@ -61,7 +80,8 @@ export const unloadedFactor = 1.4
 const headroomInside = 0.3
 const defaultTolerancePct = 5
 
-const fits = (a: Plug, b: Plug) => (['outerMm', 'innerMm'] as const).every(size => a[size] === undefined || b[size] === undefined || Math.abs(a[size] - b[size]) <= plugSlackMm)
+const fits = (a: Plug, b: Plug) =>
+  (['outerMm', 'innerMm'] as const).every(size => a[size] === undefined || b[size] === undefined || Math.abs(a[size] - b[size]) <= plugSlackMm)
 const v = (volts: number) => `${Number(volts.toFixed(2))} V`
 
 /**
@@ -72,67 +92,186 @@ const v = (volts: number) => `${Number(volts.toFixed(2))} V`
  * Rules: common practice, no source.
  */
 export function matchSupply({ needs, supply, neighbours = [] }: SupplyMatchInput): SupplyMatchResult {
-  for (const [field, value, most] of [['needs.voltageV', needs.voltageV, 300], ['needs.currentA', needs.currentA, 100], ['supply.voltageV', supply.voltageV, 300]] as const) {
+  for (const [field, value, most] of [
+    ['needs.voltageV', needs.voltageV, 300],
+    ['needs.currentA', needs.currentA, 100],
+    ['supply.voltageV', supply.voltageV, 300],
+  ] as const) {
     if (!(value > 0 && value <= most)) throw new InputError(field, value, `Above zero and up to ${most}, please; the sign is what the polarity says.`)
   }
-  const findings = mostPressingFirst([...judgeKind(needs, supply), ...judgePolarity(needs, supply), ...judgeVoltage(needs, supply), ...judgeCurrent(needs, supply), ...judgePlug(needs, supply), ...judgeNeighbours(supply, neighbours)])
+  const findings = mostPressingFirst([
+    ...judgeKind(needs, supply),
+    ...judgePolarity(needs, supply),
+    ...judgeVoltage(needs, supply),
+    ...judgeCurrent(needs, supply),
+    ...judgePlug(needs, supply),
+    ...judgeNeighbours(supply, neighbours),
+  ])
   const suits = findings.some(f => f.level === 'stop') ? 'no' : findings.some(f => f.code.endsWith('.unknown')) ? 'not-yet-known' : 'yes'
-  return { suits, bench: needs.kind === 'ac' ? null : { voltageV: needs.voltageV, firstLimitA: round2(needs.currentA * 0.3), runLimitA: round2(needs.currentA * 1.2) }, findings }
+  return {
+    suits,
+    bench: needs.kind === 'ac' ? null : { voltageV: needs.voltageV, firstLimitA: round2(needs.currentA * 0.3), runLimitA: round2(needs.currentA * 1.2) },
+    findings,
+  }
 }
 const round2 = (value: number) => Math.max(0.05, Number(value.toFixed(2)))
 
 function judgeKind(needs: Inlet, supply: Supply): Finding[] {
-  if (!supply.kind) return [finding('care', 'supply.kind.unknown', 'Whether it gives AC or DC is not known.', 'Measure it on both ranges before it goes near the machine.', commonPractice)]
+  if (!supply.kind)
+    return [
+      finding(
+        'care',
+        'supply.kind.unknown',
+        'Whether it gives AC or DC is not known.',
+        'Measure it on both ranges before it goes near the machine.',
+        commonPractice,
+      ),
+    ]
   if (supply.kind === needs.kind) return [finding('fine', 'supply.kind', `${currentKindNames[supply.kind]}, as it wants.`, [])]
   return supply.kind === 'ac'
-    ? [finding('stop', 'supply.ac-for-dc', 'It gives AC, and the machine wants DC.', 'Half of every cycle is the wrong way round; capacitors and chips fail at once.', commonPractice)]
-    : [finding('stop', 'supply.dc-for-ac', 'It gives DC, and the machine wants AC.', 'A transformer or a doubler inside gets nothing or burns, and the negative rails stay away.', commonPractice)]
+    ? [
+        finding(
+          'stop',
+          'supply.ac-for-dc',
+          'It gives AC, and the machine wants DC.',
+          'Half of every cycle is the wrong way round; capacitors and chips fail at once.',
+          commonPractice,
+        ),
+      ]
+    : [
+        finding(
+          'stop',
+          'supply.dc-for-ac',
+          'It gives DC, and the machine wants AC.',
+          'A transformer or a doubler inside gets nothing or burns, and the negative rails stay away.',
+          commonPractice,
+        ),
+      ]
 }
 
 function judgePolarity(needs: Inlet, supply: Supply): Finding[] {
   if (needs.kind === 'ac') return []
-  if (!needs.polarity || !supply.polarity) return [finding('care', 'supply.polarity.unknown', `The polarity of the ${needs.polarity ? 'supply' : 'inlet'} is not known.`, needs.polarity ? 'Measure it at the plug.' : 'Follow the inlet to the ground of the board.', commonPractice)]
+  if (!needs.polarity || !supply.polarity)
+    return [
+      finding(
+        'care',
+        'supply.polarity.unknown',
+        `The polarity of the ${needs.polarity ? 'supply' : 'inlet'} is not known.`,
+        needs.polarity ? 'Measure it at the plug.' : 'Follow the inlet to the ground of the board.',
+        commonPractice,
+      ),
+    ]
   return needs.polarity === supply.polarity
     ? [finding('fine', 'supply.polarity', `${polarityNames[supply.polarity]}, as it wants.`, [])]
-    : [finding('stop', 'supply.polarity.wrong', 'Plus and minus are the wrong way round.', `The inlet is ${polarityNames[needs.polarity].toLowerCase()}, the plug ${polarityNames[supply.polarity].toLowerCase()}.`, commonPractice)]
+    : [
+        finding(
+          'stop',
+          'supply.polarity.wrong',
+          'Plus and minus are the wrong way round.',
+          `The inlet is ${polarityNames[needs.polarity].toLowerCase()}, the plug ${polarityNames[supply.polarity].toLowerCase()}.`,
+          commonPractice,
+        ),
+      ]
 }
 
 function judgeVoltage(needs: Inlet, supply: Supply): Finding[] {
   const tolerance = (needs.tolerancePct ?? defaultTolerancePct) / 100
   const [low, high] = [needs.voltageV * (1 - tolerance), needs.voltageV * (1 + (needs.regulatedInside ? Math.max(tolerance, headroomInside) : tolerance))]
   const says = `The inlet wants ${v(low)} to ${v(high)}${needs.regulatedInside ? ', with a regulator behind it' : ''}.`
-  const loaded = supply.voltageV < low - 1e-9
-    ? [finding('stop', 'supply.low', `${v(supply.voltageV)} are too little.`, says, commonPractice)]
-    : supply.voltageV > high + 1e-9
-      ? [finding('stop', 'supply.high', `${v(supply.voltageV)} are too much.`, says, commonPractice)]
-      : [finding('fine', 'supply.voltage', `${v(supply.voltageV)}, as it wants.`, says)]
+  const loaded =
+    supply.voltageV < low - 1e-9
+      ? [finding('stop', 'supply.low', `${v(supply.voltageV)} are too little.`, says, commonPractice)]
+      : supply.voltageV > high + 1e-9
+        ? [finding('stop', 'supply.high', `${v(supply.voltageV)} are too much.`, says, commonPractice)]
+        : [finding('fine', 'supply.voltage', `${v(supply.voltageV)}, as it wants.`, says)]
   const measured = supply.unloadedV !== undefined
   const unloaded = supply.unloadedV ?? (supply.regulated === false && supply.kind !== 'ac' ? supply.voltageV * unloadedFactor : undefined)
-  if (unloaded === undefined) return supply.regulated === undefined && supply.kind === 'dc' ? [...loaded, finding('care', 'supply.regulated.unknown', 'Whether it is regulated is not known.', 'Measure it with nothing attached: well above its label means that it is not.', commonPractice)] : loaded
+  if (unloaded === undefined)
+    return supply.regulated === undefined && supply.kind === 'dc'
+      ? [
+          ...loaded,
+          finding(
+            'care',
+            'supply.regulated.unknown',
+            'Whether it is regulated is not known.',
+            'Measure it with nothing attached: well above its label means that it is not.',
+            commonPractice,
+          ),
+        ]
+      : loaded
   if (unloaded <= high + 1e-9) return loaded
-  const why = measured ? `${v(unloaded)} were measured with nothing attached.` : `A supply without a regulator gives about ${unloadedFactor} times its label with nothing attached: ${v(unloaded)}.`
-  return [...loaded, needs.regulatedInside
-    ? finding('care', 'supply.unloaded', 'Unloaded it gives more than the inlet is made for.', [why, 'The regulator inside takes the rest as heat. Plug in first, switch on then.'], commonPractice)
-    : finding('stop', 'supply.unloaded', 'Unloaded it gives more than the inlet bears.', [why, says], commonPractice)]
+  const why = measured
+    ? `${v(unloaded)} were measured with nothing attached.`
+    : `A supply without a regulator gives about ${unloadedFactor} times its label with nothing attached: ${v(unloaded)}.`
+  return [
+    ...loaded,
+    needs.regulatedInside
+      ? finding(
+          'care',
+          'supply.unloaded',
+          'Unloaded it gives more than the inlet is made for.',
+          [why, 'The regulator inside takes the rest as heat. Plug in first, switch on then.'],
+          commonPractice,
+        )
+      : finding('stop', 'supply.unloaded', 'Unloaded it gives more than the inlet bears.', [why, says], commonPractice),
+  ]
 }
 
 function judgeCurrent(needs: Inlet, { currentA }: Supply): Finding[] {
   if (currentA === undefined) return [finding('care', 'supply.current.unknown', 'What it can give is not known.', `The machine draws ${needs.currentA} A.`)]
-  if (currentA < needs.currentA) return [finding('stop', 'supply.weak', `${currentA} A are too little.`, `The machine draws ${needs.currentA} A; the supply sags, then burns.`, commonPractice)]
-  return [finding('fine', 'supply.current', `${currentA} A are enough.`, currentA > 2 * needs.currentA ? 'More than it draws does no harm by itself; in a short it gives more, too. Fuse it.' : `The machine draws ${needs.currentA} A.`)]
+  if (currentA < needs.currentA)
+    return [
+      finding('stop', 'supply.weak', `${currentA} A are too little.`, `The machine draws ${needs.currentA} A; the supply sags, then burns.`, commonPractice),
+    ]
+  return [
+    finding(
+      'fine',
+      'supply.current',
+      `${currentA} A are enough.`,
+      currentA > 2 * needs.currentA
+        ? 'More than it draws does no harm by itself; in a short it gives more, too. Fuse it.'
+        : `The machine draws ${needs.currentA} A.`,
+    ),
+  ]
 }
 
 function judgePlug(needs: Inlet, supply: Supply): Finding[] {
   const unknown = (['outerMm', 'innerMm'] as const).some(size => needs[size] === undefined || supply[size] === undefined)
-  if (!fits(needs, supply)) return [finding('stop', 'supply.plug', 'The plug does not fit.', `Inlet ${sizes(needs)}, plug ${sizes(supply)}. A bore too wide makes contact now and then.`, commonPractice)]
-  return unknown ? [finding('note', 'supply.plug.sizes', 'The sizes of plug and inlet have not all been measured.', 'A 2.1 mm and a 2.5 mm pin look alike.', commonPractice)] : [finding('fine', 'supply.plug.fits', 'The plug fits.', `${sizes(supply)}.`)]
+  if (!fits(needs, supply))
+    return [
+      finding(
+        'stop',
+        'supply.plug',
+        'The plug does not fit.',
+        `Inlet ${sizes(needs)}, plug ${sizes(supply)}. A bore too wide makes contact now and then.`,
+        commonPractice,
+      ),
+    ]
+  return unknown
+    ? [finding('note', 'supply.plug.sizes', 'The sizes of plug and inlet have not all been measured.', 'A 2.1 mm and a 2.5 mm pin look alike.', commonPractice)]
+    : [finding('fine', 'supply.plug.fits', 'The plug fits.', `${sizes(supply)}.`)]
 }
 const sizes = ({ outerMm, innerMm }: Plug) => `${outerMm ?? '?'} × ${innerMm ?? '?'} mm`
 
 /** Several identical sockets side by side invite the wrong plug. */
 function judgeNeighbours(supply: Supply, neighbours: Neighbour[]): Finding[] {
-  return neighbours.filter(n => fits(n, supply)).flatMap((n) => {
-    const harms = Math.abs(n.voltageV - supply.voltageV) > n.voltageV * 0.05 || (supply.kind && n.kind !== supply.kind) || (n.polarity && supply.polarity && n.polarity !== supply.polarity)
-    return harms ? [finding('care', 'supply.neighbour', `The plug also fits ${n.name}, which it would harm.`, `${n.name}: ${v(n.voltageV)} ${currentKindNames[n.kind]}${n.polarity ? `, ${polarityNames[n.polarity].toLowerCase()}` : ''}. Tape over the neighbour, and label the plug.`, commonPractice)] : []
-  })
+  return neighbours
+    .filter(n => fits(n, supply))
+    .flatMap(n => {
+      const harms =
+        Math.abs(n.voltageV - supply.voltageV) > n.voltageV * 0.05 ||
+        (supply.kind && n.kind !== supply.kind) ||
+        (n.polarity && supply.polarity && n.polarity !== supply.polarity)
+      return harms
+        ? [
+            finding(
+              'care',
+              'supply.neighbour',
+              `The plug also fits ${n.name}, which it would harm.`,
+              `${n.name}: ${v(n.voltageV)} ${currentKindNames[n.kind]}${n.polarity ? `, ${polarityNames[n.polarity].toLowerCase()}` : ''}. Tape over the neighbour, and label the plug.`,
+              commonPractice,
+            ),
+          ]
+        : []
+    })
 }

@@ -5,15 +5,18 @@ import type { WarmSample } from './temperature'
 export interface LogRead {
   header: string[]
   /** Columns that hold numbers in every row that could be read, beside the one with the time. */
-  columns: { index: number, title: string, samples: WarmSample[] }[]
+  columns: { index: number; title: string; samples: WarmSample[] }[]
   decimal: ',' | '.'
   rows: number
-  leftOut: { row: number, why: string }[]
+  leftOut: { row: number; why: string }[]
   findings: Finding[]
 }
 
 const numberOf = (cell: string, decimal: ',' | '.'): number | null => {
-  const typed = cell.trim().replace(/\s*°?\s*C$/, '').replace(/^−/, '-')
+  const typed = cell
+    .trim()
+    .replace(/\s*°?\s*C$/, '')
+    .replace(/^−/, '-')
   const pattern = decimal === ',' ? /^[+-]?\d+(,\d+)?$/ : /^[+-]?\d+(\.\d+)?$/
   return pattern.test(typed) ? Number(typed.replace(',', '.')) : null
 }
@@ -24,7 +27,8 @@ function secondsOf(cell: string, decimal: ',' | '.'): number | null {
   const clock = /^(?:(\d+):)?(\d{1,2}):(\d{2}(?:[.,]\d+)?)$/.exec(typed)
   if (clock) return Number(clock[1] ?? 0) * 3600 + Number(clock[2]) * 60 + Number(clock[3]!.replace(',', '.'))
   const day = /^(\d{4})-(\d{2})-(\d{2})[T ](\d{2}):(\d{2})(?::(\d{2}(?:[.,]\d+)?))?/.exec(typed) ?? undefined
-  if (day) return Date.UTC(Number(day[1]), Number(day[2]) - 1, Number(day[3]), Number(day[4]), Number(day[5])) / 1000 + Number((day[6] ?? '0').replace(',', '.'))
+  if (day)
+    return Date.UTC(Number(day[1]), Number(day[2]) - 1, Number(day[3]), Number(day[4]), Number(day[5])) / 1000 + Number((day[6] ?? '0').replace(',', '.'))
   const turned = /^(\d{1,2})[./](\d{1,2})[./](\d{4})[ T](\d{2}):(\d{2})(?::(\d{2}))?$/.exec(typed)
   if (turned) return Date.UTC(Number(turned[3]), Number(turned[2]) - 1, Number(turned[1]), Number(turned[4]), Number(turned[5])) / 1000 + Number(turned[6] ?? 0)
   return numberOf(typed, decimal)
@@ -38,7 +42,7 @@ function read(table: readonly (readonly string[])[], decimal: ',' | '.'): LogRea
   const header = firstData > 0 ? [...filled[firstData - 1]!] : []
   const data = firstData < 0 ? [] : filled.slice(firstData)
   const leftOut: LogRead['leftOut'] = []
-  const kept: { at: number, row: readonly string[] }[] = []
+  const kept: { at: number; row: readonly string[] }[] = []
   data.forEach((row, i) => {
     const at = secondsOf(row[0] ?? '', decimal)
     const number = firstData + i + 1
@@ -47,7 +51,7 @@ function read(table: readonly (readonly string[])[], decimal: ',' | '.'): LogRea
     else kept.push({ at, row })
   })
   const zero = kept[0]?.at ?? 0
-  const columns = Array.from({ length: Math.max(0, width - 1) }, (_, c) => c + 1).flatMap((index) => {
+  const columns = Array.from({ length: Math.max(0, width - 1) }, (_, c) => c + 1).flatMap(index => {
     const samples = kept.flatMap(({ at, row }) => {
       const celsius = numberOf(row[index] ?? '', decimal)
       return celsius === null ? [] : [{ atSeconds: at - zero, celsius }]
@@ -67,13 +71,34 @@ const goodness = (log: LogRead) => log.columns.reduce((sum, c) => sum + c.sample
  */
 export function readTemperatureLog(tables: readonly (readonly (readonly string[])[])[]): LogRead {
   const readings = tables.filter(table => table.length).flatMap(table => [read(table, '.'), read(table, ',')])
-  const best = readings.filter(log => log.columns.length).reduce<LogRead | null>((found, log) => (!found || goodness(log) > goodness(found) ? log : found), null)
-  if (!best) throw new InputError('file', '', 'No temperatures were found. The first column has to be a time (seconds, mm:ss, hh:mm:ss, or a day and a time), another one numbers.')
+  const best = readings
+    .filter(log => log.columns.length)
+    .reduce<LogRead | null>((found, log) => (!found || goodness(log) > goodness(found) ? log : found), null)
+  if (!best)
+    throw new InputError(
+      'file',
+      '',
+      'No temperatures were found. The first column has to be a time (seconds, mm:ss, hh:mm:ss, or a day and a time), another one numbers.',
+    )
   return {
     ...best,
     findings: [
-      finding('note', 'log.read', `${best.rows} rows, ${best.columns.length === 1 ? 'one column' : `${best.columns.length} columns`} of numbers, decimal ${best.decimal === ',' ? 'comma' : 'point'}.`, best.columns.map(c => c.title)),
-      ...(best.leftOut.length ? [finding('care', 'log.left-out', `${best.leftOut.length} ${best.leftOut.length === 1 ? 'row was' : 'rows were'} left out.`, best.leftOut.slice(0, 5).map(l => `Row ${l.row}: ${l.why}`))] : []),
+      finding(
+        'note',
+        'log.read',
+        `${best.rows} rows, ${best.columns.length === 1 ? 'one column' : `${best.columns.length} columns`} of numbers, decimal ${best.decimal === ',' ? 'comma' : 'point'}.`,
+        best.columns.map(c => c.title),
+      ),
+      ...(best.leftOut.length
+        ? [
+            finding(
+              'care',
+              'log.left-out',
+              `${best.leftOut.length} ${best.leftOut.length === 1 ? 'row was' : 'rows were'} left out.`,
+              best.leftOut.slice(0, 5).map(l => `Row ${l.row}: ${l.why}`),
+            ),
+          ]
+        : []),
     ],
   }
 }

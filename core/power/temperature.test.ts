@@ -5,7 +5,12 @@ import { readTemperatureLog } from './temperature-log'
 
 describe('temperature', () => {
   // Heat sinks of old linear supplies at 60 to 65 °C are usual: common practice, no source.
-  it.each([[62, 'fine'], [65, 'fine'], [70, 'care'], [90, 'stop']])('a heat sink at %d °C: %s', (celsius, level) => {
+  it.each([
+    [62, 'fine'],
+    [65, 'fine'],
+    [70, 'care'],
+    [90, 'stop'],
+  ])('a heat sink at %d °C: %s', (celsius, level) => {
     expect(judgeTemperature({ part: 'heat-sink', samples: [{ atSeconds: 0, celsius }] }).findings[0]?.level).toBe(level)
   })
 
@@ -23,7 +28,11 @@ describe('temperature', () => {
 })
 
 describe('a log', () => {
-  const table = (text: string, delimiter: string) => text.trim().split('\n').map(line => line.split(delimiter))
+  const table = (text: string, delimiter: string) =>
+    text
+      .trim()
+      .split('\n')
+      .map(line => line.split(delimiter))
   const split = (text: string) => [';', '\t', ','].map(d => table(text, d))
 
   it.each([
@@ -36,7 +45,10 @@ describe('a log', () => {
 
   it('counts time from its first row, and says which rows it left out', () => {
     const log = readTemperatureLog(split('t;C\n10;20\nx;21\n5;22\n40;23'))
-    expect(log.columns[0]?.samples).toEqual([{ atSeconds: 0, celsius: 20 }, { atSeconds: 30, celsius: 23 }])
+    expect(log.columns[0]?.samples).toEqual([
+      { atSeconds: 0, celsius: 20 },
+      { atSeconds: 30, celsius: 23 },
+    ])
     expect(log.leftOut.map(l => l.row)).toEqual([3, 4])
     expect(() => readTemperatureLog(split('only;words\nand;more'))).toThrow(/No temperatures/)
   })

@@ -14,12 +14,18 @@ export const warmParts = {
   'chip': { title: 'Chip', usualC: 60, hotC: 85 },
   'drive': { title: 'Drive', usualC: 45, hotC: 55 },
   'air': { title: 'Air inside the case', usualC: 40, hotC: 50 },
-} as const satisfies Record<string, { title: string, usualC: number, hotC: number }>
+} as const satisfies Record<string, { title: string; usualC: number; hotC: number }>
 export type WarmPart = keyof typeof warmParts
 export const warmPartNames = Object.keys(warmParts) as WarmPart[]
 
-export interface WarmSample { atSeconds: number, celsius: number }
-export interface TemperatureInput { part: WarmPart, samples: readonly WarmSample[] }
+export interface WarmSample {
+  atSeconds: number
+  celsius: number
+}
+export interface TemperatureInput {
+  part: WarmPart
+  samples: readonly WarmSample[]
+}
 export interface TemperatureResult {
   lastC: number
   highestC: number
@@ -58,16 +64,28 @@ export function judgeTemperature({ part, samples }: TemperatureInput): Temperatu
   const climbKPerMin = climbOf(samples)
   const limits = `${title}: up to ${usualC} °C is usual, above ${hotC} °C it is switched off.`
   const c = (value: number) => `${value.toFixed(1)} °C`
-  const level = highestC > hotC
-    ? finding('stop', 'temperature.hot', `${title} at ${c(highestC)}: too hot.`, [limits, 'Off, let it cool, find out why.'], commonPractice)
-    : highestC > usualC
-      ? finding('care', 'temperature.warm', `${title} at ${c(highestC)}: warmer than usual.`, limits, commonPractice)
-      : finding('fine', 'temperature.usual', `${title} at ${c(highestC)}: usual.`, limits, commonPractice)
+  const level =
+    highestC > hotC
+      ? finding('stop', 'temperature.hot', `${title} at ${c(highestC)}: too hot.`, [limits, 'Off, let it cool, find out why.'], commonPractice)
+      : highestC > usualC
+        ? finding('care', 'temperature.warm', `${title} at ${c(highestC)}: warmer than usual.`, limits, commonPractice)
+        : finding('fine', 'temperature.usual', `${title} at ${c(highestC)}: usual.`, limits, commonPractice)
   if (climbKPerMin === null || climbKPerMin < steepKPerMin) return { lastC, highestC, climbKPerMin, findings: [level] }
   const minutes = (hotC - lastC) / climbKPerMin
   return {
-    lastC, highestC, climbKPerMin,
-    findings: [level, finding('care', 'temperature.climbs', `It climbs by ${climbKPerMin.toFixed(1)} K a minute.`, minutes > 0 ? `At this pace it reaches ${hotC} °C in ${minutes.toFixed(0)} minutes.` : limits, commonPractice)],
+    lastC,
+    highestC,
+    climbKPerMin,
+    findings: [
+      level,
+      finding(
+        'care',
+        'temperature.climbs',
+        `It climbs by ${climbKPerMin.toFixed(1)} K a minute.`,
+        minutes > 0 ? `At this pace it reaches ${hotC} °C in ${minutes.toFixed(0)} minutes.` : limits,
+        commonPractice,
+      ),
+    ],
   }
 }
 

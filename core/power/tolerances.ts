@@ -2,7 +2,11 @@
  * How far a supply rail may stray from its nominal voltage when nobody says otherwise.
  * Values from memory; check them against the machine's own service data where it exists.
  */
-export interface RailTolerance { nominalV: number, tolerancePct: number, source: string }
+export interface RailTolerance {
+  nominalV: number
+  tolerancePct: number
+  source: string
+}
 
 const designGuide = 'ATX12V power supply design guide, from memory'
 
@@ -16,6 +20,11 @@ export const railTolerances: RailTolerance[] = [
 
 /** The tolerance for a nominal voltage; for one that is not in the table, 5 % above zero and 10 % below. */
 export function toleranceFor(nominalV: number): RailTolerance {
-  return railTolerances.find(t => t.nominalV === nominalV)
-    ?? { nominalV, tolerancePct: nominalV > 0 ? 5 : 10, source: 'assumed: 5 % above zero, 10 % below; no source' }
+  return (
+    railTolerances.find(t => t.nominalV === nominalV) ?? {
+      nominalV,
+      tolerancePct: nominalV > 0 ? 5 : 10,
+      source: 'assumed: 5 % above zero, 10 % below; no source',
+    }
+  )
 }

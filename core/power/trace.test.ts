@@ -15,7 +15,11 @@ it('inside it carries half of what it carries outside', () => {
 })
 
 // Source: ASTM B258 by way of a wire table: AWG 30 0.2546 mm and 0.339 Ω/m, AWG 24 0.5106 mm and 0.0842 Ω/m at 20 °C.
-it.each([[36, 0.127, undefined], [30, 0.2546, 0.339], [24, 0.5106, 0.0842]] as const)('wire of gauge %d', (awg, mm, ohm) => {
+it.each([
+  [36, 0.127, undefined],
+  [30, 0.2546, 0.339],
+  [24, 0.5106, 0.0842],
+] as const)('wire of gauge %d', (awg, mm, ohm) => {
   expect(wireOf(awg).diameterMm).toBeCloseTo(mm, 4)
   if (ohm) expect(wireOf(awg).ohmPerM).toBeCloseTo(ohm, 3)
 })
@@ -24,7 +28,7 @@ it.each([[36, 0.127, undefined], [30, 0.2546, 0.339], [24, 0.5106, 0.0842]] as c
 it('a trace with the copper of AWG 30 melts where that wire does', () => {
   const { areaMm2 } = wireOf(30)
   expect(judgeTrace({ widthMm: areaMm2 / 0.035 }).fusing.preeceA).toBeCloseTo(10.3, 1)
-  expect(judgeTrace({ widthMm: areaMm2 / 0.035 * 0.999 }).wire?.awg).toBe(30)
+  expect(judgeTrace({ widthMm: (areaMm2 / 0.035) * 0.999 }).wire?.awg).toBe(30)
 })
 
 it('resistance is ρ·l/A, warmer copper has more of it', () => {
@@ -35,10 +39,12 @@ it('resistance is ρ·l/A, warmer copper has more of it', () => {
 })
 
 it('there and back: the rise at the current for a rise is that rise', () => {
-  fc.assert(fc.property(fc.double({ min: 0.1, max: 10, noNaN: true }), fc.double({ min: 10, max: 100, noNaN: true }), (widthMm, riseK) => {
-    const { currentAtRiseA } = judgeTrace({ widthMm, riseK })
-    expect(judgeTrace({ widthMm, riseK, currentA: currentAtRiseA }).riseK).toBeCloseTo(riseK, 6)
-  }))
+  fc.assert(
+    fc.property(fc.double({ min: 0.1, max: 10, noNaN: true }), fc.double({ min: 10, max: 100, noNaN: true }), (widthMm, riseK) => {
+      const { currentAtRiseA } = judgeTrace({ widthMm, riseK })
+      expect(judgeTrace({ widthMm, riseK, currentA: currentAtRiseA }).riseK).toBeCloseTo(riseK, 6)
+    }),
+  )
 })
 
 it('too much is a stop, warm wants care, outside the charts is said', () => {

@@ -28,7 +28,7 @@ export interface TraceResult {
   widthForCurrentMm: number | null
   resistanceOhm: number | null
   dropV: number | null
-  fusing: { onderdonkA: number, preeceA: number, shortSeconds: number }
+  fusing: { onderdonkA: number; preeceA: number; shortSeconds: number }
   wire: Wire | null
   findings: Finding[]
 }
@@ -53,7 +53,16 @@ const areaFor = (side: TraceSide, currentA: number, riseK: number) => (currentA 
  * Preece for a wire of the same copper in free air, I = 80·d^1.5, d in mm; ASTM B258 for the wire.
  * @throws InputError for sizes that are none
  */
-export function judgeTrace({ widthMm, copperOz = 1, side = 'outer', riseK = 10, currentA, lengthMm, ambientC = 25, shortSeconds = 1 }: TraceInput): TraceResult {
+export function judgeTrace({
+  widthMm,
+  copperOz = 1,
+  side = 'outer',
+  riseK = 10,
+  currentA,
+  lengthMm,
+  ambientC = 25,
+  shortSeconds = 1,
+}: TraceInput): TraceResult {
   const within = (field: string, value: number, [low, high]: readonly [number, number], what: string) => {
     if (!(value > low && value <= high)) throw new InputError(field, value, `${what}: more than ${low} and up to ${high}, please.`)
   }
@@ -69,37 +78,96 @@ export function judgeTrace({ widthMm, copperOz = 1, side = 'outer', riseK = 10, 
   const areaMil2 = areaMm2 / mmPerMil ** 2
   const rise = currentA === undefined ? null : riseFor(side, currentA, areaMil2)
   const hotC = ambientC + (rise ?? riseK)
-  const resistanceOhm = lengthMm === undefined ? null : copperOhmMm2PerM * (lengthMm / 1000) / areaMm2 * (1 + copperPerK * (hotC - 20))
+  const resistanceOhm = lengthMm === undefined ? null : ((copperOhmMm2PerM * (lengthMm / 1000)) / areaMm2) * (1 + copperPerK * (hotC - 20))
   // A circular mil is the area of a circle one mil across, π/4 of a square mil.
-  const onderdonkA = areaMil2 / (Math.PI / 4) * Math.sqrt(Math.log10(1 + (meltsC - ambientC) / (234 + ambientC)) / (33 * shortSeconds))
+  const onderdonkA = (areaMil2 / (Math.PI / 4)) * Math.sqrt(Math.log10(1 + (meltsC - ambientC) / (234 + ambientC)) / (33 * shortSeconds))
   const preeceA = 80 * (2 * Math.sqrt(areaMm2 / Math.PI)) ** 1.5
   const result = {
-    thicknessMm, areaMm2, currentAtRiseA: currentFor(side, riseK, areaMil2), riseK: rise,
-    widthForCurrentMm: currentA === undefined ? null : areaFor(side, currentA, riseK) * mmPerMil ** 2 / thicknessMm,
-    resistanceOhm, dropV: resistanceOhm === null || currentA === undefined ? null : resistanceOhm * currentA,
-    fusing: { onderdonkA, preeceA, shortSeconds }, wire: wireWith(areaMm2),
+    thicknessMm,
+    areaMm2,
+    currentAtRiseA: currentFor(side, riseK, areaMil2),
+    riseK: rise,
+    widthForCurrentMm: currentA === undefined ? null : (areaFor(side, currentA, riseK) * mmPerMil ** 2) / thicknessMm,
+    resistanceOhm,
+    dropV: resistanceOhm === null || currentA === undefined ? null : resistanceOhm * currentA,
+    fusing: { onderdonkA, preeceA, shortSeconds },
+    wire: wireWith(areaMm2),
   }
   return { ...result, findings: judge(result, { side, allowedK: riseK, currentA, widthMm }) }
 }
 
 const three = (value: number) => Number(value.toPrecision(3))
 
-function judge(r: Omit<TraceResult, 'findings'>, { side, allowedK, currentA, widthMm }: { side: TraceSide, allowedK: number, currentA?: number, widthMm: number }): Finding[] {
+function judge(
+  r: Omit<TraceResult, 'findings'>,
+  { side, allowedK, currentA, widthMm }: { side: TraceSide; allowedK: number; currentA?: number; widthMm: number },
+): Finding[] {
   const carries = `${three(r.currentAtRiseA)} A warm it by ${allowedK} K on an ${side} layer.`
   const beyond = (r.riseK ?? allowedK) > chart.riseK[1] || (r.riseK ?? allowedK) < chart.riseK[0] || (currentA ?? 0) > chart.currentA || widthMm > chart.widthMm
   return [
     ...(r.riseK === null
       ? [finding('note', 'trace.carries', carries, 'Still air, no plane beneath, no neighbour that is warm.', ipc)]
       : r.riseK > 100
-        ? [finding('stop', 'trace.burns', `${currentA} A are far too much for it.`, `It would be ${Math.round(r.riseK)} K warmer than the air. ${carries}`, ipc)]
+        ? [
+            finding(
+              'stop',
+              'trace.burns',
+              `${currentA} A are far too much for it.`,
+              `It would be ${Math.round(r.riseK)} K warmer than the air. ${carries}`,
+              ipc,
+            ),
+          ]
         : r.riseK > allowedK
-          ? [finding('care', 'trace.warm', `${currentA} A warm it by ${three(r.riseK)} K.`, [`${carries} Copper lifts from old board before it melts.`, `${three(r.widthForCurrentMm!)} mm of width would do.`], ipc)]
+          ? [
+              finding(
+                'care',
+                'trace.warm',
+                `${currentA} A warm it by ${three(r.riseK)} K.`,
+                [`${carries} Copper lifts from old board before it melts.`, `${three(r.widthForCurrentMm!)} mm of width would do.`],
+                ipc,
+              ),
+            ]
           : [finding('fine', 'trace.bears', `It bears ${currentA} A: ${three(r.riseK)} K warmer than the air.`, carries, ipc)]),
-    ...(beyond ? [finding('care', 'trace.chart', 'This lies outside the charts behind the formula.', `They reach from ${chart.riseK[0]} to ${chart.riseK[1]} K, to ${chart.currentA} A and ${three(chart.widthMm)} mm. Take it for an order of magnitude.`, ipc)] : []),
-    ...(r.dropV !== null && r.dropV > 0.05 ? [finding('care', 'trace.drop', `It loses ${three(r.dropV * 1000)} mV.`, 'On a 5 V rail, 50 mV are a fifth of what the tolerance leaves.', commonPractice)] : []),
-    finding('note', 'trace.fusing', `It melts at about ${three(r.fusing.onderdonkA)} A in ${r.fusing.shortSeconds} s.`, [`A wire of the same copper in free air: about ${three(r.fusing.preeceA)} A for good.`, 'Estimates: the first knows no cooling, the second no board. A trace that burnt says more than either: which rail was overloaded.'], 'Onderdonk; Preece; from memory'),
+    ...(beyond
+      ? [
+          finding(
+            'care',
+            'trace.chart',
+            'This lies outside the charts behind the formula.',
+            `They reach from ${chart.riseK[0]} to ${chart.riseK[1]} K, to ${chart.currentA} A and ${three(chart.widthMm)} mm. Take it for an order of magnitude.`,
+            ipc,
+          ),
+        ]
+      : []),
+    ...(r.dropV !== null && r.dropV > 0.05
+      ? [
+          finding(
+            'care',
+            'trace.drop',
+            `It loses ${three(r.dropV * 1000)} mV.`,
+            'On a 5 V rail, 50 mV are a fifth of what the tolerance leaves.',
+            commonPractice,
+          ),
+        ]
+      : []),
+    finding(
+      'note',
+      'trace.fusing',
+      `It melts at about ${three(r.fusing.onderdonkA)} A in ${r.fusing.shortSeconds} s.`,
+      [
+        `A wire of the same copper in free air: about ${three(r.fusing.preeceA)} A for good.`,
+        'Estimates: the first knows no cooling, the second no board. A trace that burnt says more than either: which rail was overloaded.',
+      ],
+      'Onderdonk; Preece; from memory',
+    ),
     r.wire
-      ? finding('note', 'trace.wire', `AWG ${r.wire.awg}, ${three(r.wire.diameterMm)} mm, has as much copper.`, `${three(r.wire.areaMm2)} mm² against ${three(r.areaMm2)} mm².`, 'ASTM B258')
+      ? finding(
+          'note',
+          'trace.wire',
+          `AWG ${r.wire.awg}, ${three(r.wire.diameterMm)} mm, has as much copper.`,
+          `${three(r.wire.areaMm2)} mm² against ${three(r.areaMm2)} mm².`,
+          'ASTM B258',
+        )
       : finding('note', 'trace.no-wire', 'No single wire up to AWG 10 has as much copper.', `${three(r.areaMm2)} mm². Take several side by side.`, 'ASTM B258'),
   ]
 }

@@ -5,7 +5,10 @@ const ready: SignOffInput = { gate: 'clear-to-run', rails: 'good', openFaults: [
 
 it('allows what nothing stands against, and a lesser fault with care', () => {
   expect(judgeSignOff(ready).allowed).toBe(true)
-  expect(judgeSignOff({ ...ready, openFaults: [{ symptom: 'ghosting', stopsMachine: false }] })).toMatchObject({ allowed: true, findings: expect.arrayContaining([expect.objectContaining({ level: 'care' })]) as unknown })
+  expect(judgeSignOff({ ...ready, openFaults: [{ symptom: 'ghosting', stopsMachine: false }] })).toMatchObject({
+    allowed: true,
+    findings: expect.arrayContaining([expect.objectContaining({ level: 'care' })]) as unknown,
+  })
 })
 
 it.each<[Partial<SignOffInput>, string]>([

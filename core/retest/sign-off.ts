@@ -6,14 +6,17 @@ export interface SignOffInput {
   gate: GateVerdict
   rails: RailVerdict
   /** Symptoms of open faults, and whether each stops the machine. */
-  openFaults: { symptom: string, stopsMachine: boolean }[]
+  openFaults: { symptom: string; stopsMachine: boolean }[]
   /** What is still being waited for, such as drying. */
   runningWaits: string[]
   /** Whether everything is in its place and connected. */
   whole: boolean
 }
 
-export interface SignOffResult { allowed: boolean, findings: Finding[] }
+export interface SignOffResult {
+  allowed: boolean
+  findings: Finding[]
+}
 
 /**
  * Decides whether a machine may be signed off as proved.
@@ -27,10 +30,19 @@ export function judgeSignOff({ gate, rails, openFaults, runningWaits, whole }: S
       ? finding('fine', 'sign-off.gate', 'The gate says: clear to run.', 'Nothing that keeps it off is open.')
       : finding('stop', 'sign-off.gate', `The gate says: ${gateWords[gate].title.toLowerCase()}.`, 'Only a machine that is clear to run can be signed off.'),
     railFinding(rails),
-    ...(whole ? [] : [finding('stop', 'sign-off.configuration', 'It is not whole.', 'A part-assembled machine misleads: put everything back, read the rails, test again.')]),
-    ...openFaults.map(fault => fault.stopsMachine
-      ? finding('stop', 'sign-off.fault', `Open fault that stops it: ${fault.symptom}.`, 'Close the fault with a repair, or record that it no longer stops the machine.')
-      : finding('care', 'sign-off.lesser-fault', `Open fault: ${fault.symptom}.`, 'It does not stop the machine; it stays in the record.')),
+    ...(whole
+      ? []
+      : [finding('stop', 'sign-off.configuration', 'It is not whole.', 'A part-assembled machine misleads: put everything back, read the rails, test again.')]),
+    ...openFaults.map(fault =>
+      fault.stopsMachine
+        ? finding(
+            'stop',
+            'sign-off.fault',
+            `Open fault that stops it: ${fault.symptom}.`,
+            'Close the fault with a repair, or record that it no longer stops the machine.',
+          )
+        : finding('care', 'sign-off.lesser-fault', `Open fault: ${fault.symptom}.`, 'It does not stop the machine; it stays in the record.'),
+    ),
     ...runningWaits.map(wait => finding('stop', 'sign-off.wait', `Still waiting: ${wait}.`, 'Let the wait run out, or end it with a reason.')),
   ]
   return { allowed: !findings.some(f => f.level === 'stop'), findings }
@@ -38,9 +50,13 @@ export function judgeSignOff({ gate, rails, openFaults, runningWaits, whole }: S
 
 function railFinding(rails: RailVerdict): Finding {
   switch (rails) {
-    case 'good': return finding('fine', 'sign-off.rails', 'Every rail is within limits.', 'Judged from the readings that decide.')
-    case 'reread': return finding('stop', 'sign-off.rails', 'A rail was low without a load.', 'Read it again under load.')
-    case 'out': return finding('stop', 'sign-off.rails', 'A rail is out of limits.', 'Repair the supply and read it again.')
-    case 'unread': return finding('stop', 'sign-off.rails', 'Not every rail has been read.', 'Read every rail under load.')
+    case 'good':
+      return finding('fine', 'sign-off.rails', 'Every rail is within limits.', 'Judged from the readings that decide.')
+    case 'reread':
+      return finding('stop', 'sign-off.rails', 'A rail was low without a load.', 'Read it again under load.')
+    case 'out':
+      return finding('stop', 'sign-off.rails', 'A rail is out of limits.', 'Repair the supply and read it again.')
+    case 'unread':
+      return finding('stop', 'sign-off.rails', 'Not every rail has been read.', 'Read every rail under load.')
   }
 }

@@ -9,10 +9,22 @@ import type { PowerFactName } from './power-facts'
  */
 export const configurationKinds = {
   'whole': { title: 'Whole', means: 'Everything is in its place and connected.', without: { facts: [], hazards: [] } },
-  'partly': { title: 'Some of it out', means: 'Cards or drives are out; they go back one at a time, with the rails read after each.', without: { facts: [], hazards: [] } },
-  'supply-alone': { title: 'Supply alone', means: 'The supply on the bench with a dummy load, every board disconnected.', without: { facts: ['battery'], hazards: ['battery'] } },
-  'bench-supply': { title: 'Boards on a bench supply', means: 'Its own supply is disconnected; a bench supply with a current limit feeds the boards.', without: { facts: ['filterCapacitors', 'mainsLead', 'supply'], hazards: ['line-filter', 'mains-wiring', 'unknown-supply'] } },
-} as const satisfies Record<string, { title: string, means: string, without: { facts: readonly PowerFactName[], hazards: readonly HazardKind[] } }>
+  'partly': {
+    title: 'Some of it out',
+    means: 'Cards or drives are out; they go back one at a time, with the rails read after each.',
+    without: { facts: [], hazards: [] },
+  },
+  'supply-alone': {
+    title: 'Supply alone',
+    means: 'The supply on the bench with a dummy load, every board disconnected.',
+    without: { facts: ['battery'], hazards: ['battery'] },
+  },
+  'bench-supply': {
+    title: 'Boards on a bench supply',
+    means: 'Its own supply is disconnected; a bench supply with a current limit feeds the boards.',
+    without: { facts: ['filterCapacitors', 'mainsLead', 'supply'], hazards: ['line-filter', 'mains-wiring', 'unknown-supply'] },
+  },
+} as const satisfies Record<string, { title: string; means: string; without: { facts: readonly PowerFactName[]; hazards: readonly HazardKind[] } }>
 export type ConfigurationKind = keyof typeof configurationKinds
 export const configurationKindNames = Object.keys(configurationKinds) as ConfigurationKind[]
 

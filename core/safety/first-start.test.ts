@@ -7,7 +7,8 @@ import { whoCould } from './skills'
 
 // Common practice, no source.
 const facts = { filterCapacitors: 'sound', mainsLead: 'sound', fan: 'present', pictureTube: 'enclosed' }
-const codes = (more: Partial<StartChecksInput> = {}) => startChecks({ school: 'caps-first', configuration: whole, facts, offState: [{ rail: '+5 V', verdict: 'plausible' }], firstLimitA: null, ...more })
+const codes = (more: Partial<StartChecksInput> = {}) =>
+  startChecks({ school: 'caps-first', configuration: whole, facts, offState: [{ rail: '+5 V', verdict: 'plausible' }], firstLimitA: null, ...more })
 
 it('asks for what the school and the configuration call for, each line with its reason', () => {
   // With the old ones still in, only an overrule leads here under caps first.
@@ -23,14 +24,18 @@ it('asks for what the school and the configuration call for, each line with its 
 
 it('holds a rail that reads short, suspect or not at all against the start', () => {
   expect(codes().find(c => c.code === 'off-state')?.known).toBe(true)
-  for (const verdict of ['short', 'suspect', 'charging', null] as const) expect(codes({ offState: [{ rail: '+5 V', verdict }] }).find(c => c.code === 'off-state')?.known).toBe(false)
+  for (const verdict of ['short', 'suspect', 'charging', null] as const)
+    expect(codes({ offState: [{ rail: '+5 V', verdict }] }).find(c => c.code === 'off-state')?.known).toBe(false)
   expect(codes({ offState: [] }).find(c => c.code === 'off-state')?.known).toBe(false)
 })
 
 it('puts somebody with the skill at the switch of a machine that takes mains, and a second person at the probe', () => {
   const teodor = { id: 1, name: 'Teodor', skills: ['mains'] as const }
   const rua = { id: 2, name: 'Rua', skills: [] }
-  const judge = (atProbe: typeof rua | typeof teodor, atSwitch: typeof rua | typeof teodor, more = {}) => () => judgeStarters({ atProbe, atSwitch, facts: { ...facts, ...more }, configuration: whole, crew: [teodor, rua] })
+  const judge =
+    (atProbe: typeof rua | typeof teodor, atSwitch: typeof rua | typeof teodor, more = {}) =>
+    () =>
+      judgeStarters({ atProbe, atSwitch, facts: { ...facts, ...more }, configuration: whole, crew: [teodor, rua] })
   expect(judge(rua, teodor)).not.toThrow()
   expect(judge(teodor, rua)).toThrow(expect.objectContaining({ field: 'atSwitch', message: expect.stringContaining('Here: Teodor.') as string }) as Error)
   expect(judge(teodor, teodor)).toThrow(expect.objectContaining({ field: 'atProbe' }) as Error)

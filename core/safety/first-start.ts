@@ -19,7 +19,7 @@ export interface StartChecksInput {
   configuration: Configuration
   facts: PowerFacts
   /** What each rail read to ground with the power off, in this configuration; nothing where it was not measured. */
-  offState: readonly { rail: string, verdict: OffVerdict | null }[]
+  offState: readonly { rail: string; verdict: OffVerdict | null }[]
   /** Limit of the bench supply at the first start, in ampere. */
   firstLimitA: number | null
 }
@@ -37,32 +37,107 @@ export function startChecks({ school, configuration, facts, offState, firstLimit
   const oldCaps = isConnected('facts', 'filterCapacitors', configuration) && facts.filterCapacitors === 'sound'
   return [
     check('dust', 'Dust is out, and nothing loose lies in it.', 'A screw or a ball of damp dust shorts what it lies on.'),
-    ...(kind === 'whole' ? [] : [check('configuration', `It stands as said: ${configurationWords(configuration)}.`, 'The gate asked about this and nothing else. Connectors that hang free are held away from the case.')]),
+    ...(kind === 'whole'
+      ? []
+      : [
+          check(
+            'configuration',
+            `It stands as said: ${configurationWords(configuration)}.`,
+            'The gate asked about this and nothing else. Connectors that hang free are held away from the case.',
+          ),
+        ]),
     ...(mains ? [check('charge', 'The big capacitors were measured, and are empty.', 'Many supplies have no bleeder; some hold their charge for days.')] : []),
-    check('off-state', `Every rail was measured to ground with the power off${kind === 'supply-alone' ? ', and the dummy load' : ', drives used as a load included'}.`, unread.length ? `Open: ${unread.map(r => `${r.rail} ${r.verdict ? offVerdictWords[r.verdict].toLowerCase() : 'not measured in this configuration'}`).join(', ')}.` : 'A short reads near zero; a drive can be the short.', offState.length > 0 && unread.length === 0),
-    check('load', kind === 'supply-alone' ? 'A dummy load is on the main rail.' : kind === 'bench-supply' ? 'The boards are the load; the bench supply shows what they draw.' : 'A load is on it: a drive, or a dummy load.', 'Many supplies read low or wander with nothing attached, and some are harmed.'),
-    ...(kind === 'bench-supply' || !mains ? [check('limit', firstLimitA === null ? 'The current limit is set as low as it will start with.' : `The current limit of the bench supply is at ${firstLimitA} A.`, 'A limit turns a short into a reading instead of smoke.')] : []),
+    check(
+      'off-state',
+      `Every rail was measured to ground with the power off${kind === 'supply-alone' ? ', and the dummy load' : ', drives used as a load included'}.`,
+      unread.length
+        ? `Open: ${unread.map(r => `${r.rail} ${r.verdict ? offVerdictWords[r.verdict].toLowerCase() : 'not measured in this configuration'}`).join(', ')}.`
+        : 'A short reads near zero; a drive can be the short.',
+      offState.length > 0 && unread.length === 0,
+    ),
+    check(
+      'load',
+      kind === 'supply-alone'
+        ? 'A dummy load is on the main rail.'
+        : kind === 'bench-supply'
+          ? 'The boards are the load; the bench supply shows what they draw.'
+          : 'A load is on it: a drive, or a dummy load.',
+      'Many supplies read low or wander with nothing attached, and some are harmed.',
+    ),
+    ...(kind === 'bench-supply' || !mains
+      ? [
+          check(
+            'limit',
+            firstLimitA === null ? 'The current limit is set as low as it will start with.' : `The current limit of the bench supply is at ${firstLimitA} A.`,
+            'A limit turns a short into a reading instead of smoke.',
+          ),
+        ]
+      : []),
     ...(oldCaps
-      ? [check('baseline', 'The line-filter capacitors were looked at just now: none cracked, none bulging.', `${school === 'caps-first' ? 'The gate was overruled' : 'Baseline first'}: one short, attended start with the old ones, eyes and nose on them. Never with a cracked one.`)]
+      ? [
+          check(
+            'baseline',
+            'The line-filter capacitors were looked at just now: none cracked, none bulging.',
+            `${school === 'caps-first' ? 'The gate was overruled' : 'Baseline first'}: one short, attended start with the old ones, eyes and nose on them. Never with a cracked one.`,
+          ),
+        ]
       : school === 'caps-first' && mains
         ? [check('caps', 'No old line-filter capacitor is left.', 'Caps first: nothing takes mains before they are replaced.', true)]
         : []),
-    ...(facts.pictureTube === 'enclosed' || facts.pictureTube === 'open' ? [check('tube', 'The covers round the picture tube are on, or somebody trained stands by.', 'It keeps a high charge, switched off too.')] : []),
-    ...(mains ? [
-      check('switch', 'The switch is on the extension lead, behind a residual-current device; its own mains switch is on already.', 'Its own switch may be the fault, and brings a hand to the machine.'),
-      check('way-out', 'The way to the plug is clear, and something that puts out an electrical fire is at hand.', 'Seconds count, and nobody climbs over a chair.'),
-    ] : []),
-    ...(facts.fan === 'missing' ? [check('fan', `It is off again after ${fanless.runSeconds} seconds.`, `Without its fan it is only run briefly, then rests ${fanless.restMinutes} minutes.`)] : []),
-    check('meter', 'The meter is on the first point already, its black lead clipped to ground; one hand stays in the pocket.', 'Nobody reaches into a live machine with both hands.'),
-    check('word', 'Both know the word for off. Whoever smells, hears or sees something says it.', 'The one at the switch acts on the word, without asking why.'),
+    ...(facts.pictureTube === 'enclosed' || facts.pictureTube === 'open'
+      ? [check('tube', 'The covers round the picture tube are on, or somebody trained stands by.', 'It keeps a high charge, switched off too.')]
+      : []),
+    ...(mains
+      ? [
+          check(
+            'switch',
+            'The switch is on the extension lead, behind a residual-current device; its own mains switch is on already.',
+            'Its own switch may be the fault, and brings a hand to the machine.',
+          ),
+          check(
+            'way-out',
+            'The way to the plug is clear, and something that puts out an electrical fire is at hand.',
+            'Seconds count, and nobody climbs over a chair.',
+          ),
+        ]
+      : []),
+    ...(facts.fan === 'missing'
+      ? [
+          check(
+            'fan',
+            `It is off again after ${fanless.runSeconds} seconds.`,
+            `Without its fan it is only run briefly, then rests ${fanless.restMinutes} minutes.`,
+          ),
+        ]
+      : []),
+    check(
+      'meter',
+      'The meter is on the first point already, its black lead clipped to ground; one hand stays in the pocket.',
+      'Nobody reaches into a live machine with both hands.',
+    ),
+    check(
+      'word',
+      'Both know the word for off. Whoever smells, hears or sees something says it.',
+      'The one at the switch acts on the word, without asking why.',
+    ),
   ]
 }
 
 /** Whether mains comes to it in this configuration. */
-export const takesMains = (facts: PowerFacts, configuration: Configuration): boolean => isConnected('facts', 'mainsLead', configuration) && facts.mainsLead !== 'not-used'
+export const takesMains = (facts: PowerFacts, configuration: Configuration): boolean =>
+  isConnected('facts', 'mainsLead', configuration) && facts.mainsLead !== 'not-used'
 
-export interface Starter extends Skilled { id: number, name: string }
-export interface StartersInput { atProbe: Starter, atSwitch: Starter, facts: PowerFacts, configuration: Configuration, crew: readonly Skilled[] }
+export interface Starter extends Skilled {
+  id: number
+  name: string
+}
+export interface StartersInput {
+  atProbe: Starter
+  atSwitch: Starter
+  facts: PowerFacts
+  configuration: Configuration
+  crew: readonly Skilled[]
+}
 
 /**
  * Whether these two may start it: mains takes two people, and somebody with the skill at the switch.
@@ -72,5 +147,10 @@ export interface StartersInput { atProbe: Starter, atSwitch: Starter, facts: Pow
 export function judgeStarters({ atProbe, atSwitch, facts, configuration, crew }: StartersInput): void {
   if (!takesMains(facts, configuration)) return
   if (atProbe.id === atSwitch.id) throw new InputError('atProbe', atProbe.id, 'At the probe: mains takes two people, one at the probe and one at the switch.')
-  if (!atSwitch.skills.includes('mains')) throw new InputError('atSwitch', atSwitch.id, `At the switch: ${atSwitch.name} has not been granted the skill “${skills.mains.title}”. ${whoCould('mains', crew)}`)
+  if (!atSwitch.skills.includes('mains'))
+    throw new InputError(
+      'atSwitch',
+      atSwitch.id,
+      `At the switch: ${atSwitch.name} has not been granted the skill “${skills.mains.title}”. ${whoCould('mains', crew)}`,
+    )
 }

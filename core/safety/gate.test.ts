@@ -4,15 +4,31 @@ import { type GateInput, type GateVerdict, assessGate, gateVerdicts } from './ga
 import { type PowerFactName, type PowerFacts, factValue, powerFactNames, powerFacts, schools } from './power-facts'
 
 // The rules of the gate are common practice, no source; these checks are of the rules' logic.
-const best: PowerFacts = { filterCapacitors: 'replaced', battery: 'out', liquidOrDirt: 'no', burntTrace: 'no', shortedRail: 'no', mainsLead: 'sound', supply: 'known', fan: 'present', pictureTube: 'none', wiring: 'known', smoke: 'no', rails: 'good' }
+const best: PowerFacts = {
+  filterCapacitors: 'replaced',
+  battery: 'out',
+  liquidOrDirt: 'no',
+  burntTrace: 'no',
+  shortedRail: 'no',
+  mainsLead: 'sound',
+  supply: 'known',
+  fan: 'present',
+  pictureTube: 'none',
+  wiring: 'known',
+  smoke: 'no',
+  rails: 'good',
+}
 const gate = (facts: PowerFacts, school: GateInput['school'] = 'caps-first', inspectedBy = 'Ilka') => assessGate({ school, facts, inspectedBy })
 
 /** How far open a verdict is, 0 closed to 3 open. */
 const openness = (verdict: GateVerdict) => gateVerdicts.indexOf(verdict)
 
-const anyFacts: fc.Arbitrary<PowerFacts> = fc.record(Object.fromEntries(
-  powerFactNames.map(name => [name, fc.option(fc.constantFrom(...Object.keys(powerFacts[name].values)), { nil: undefined })]),
-) as Record<PowerFactName, fc.Arbitrary<string | undefined>>)
+const anyFacts: fc.Arbitrary<PowerFacts> = fc.record(
+  Object.fromEntries(powerFactNames.map(name => [name, fc.option(fc.constantFrom(...Object.keys(powerFacts[name].values)), { nil: undefined })])) as Record<
+    PowerFactName,
+    fc.Arbitrary<string | undefined>
+  >,
+)
 
 describe('the gate', () => {
   it('is not yet assessed with nothing looked at, and says what to look at', () => {
@@ -33,42 +49,53 @@ describe('the gate', () => {
     expect(gate(best, 'caps-first', ' ').verdict).toBe('not-yet-assessed')
   })
 
-  it.each([[{ battery: 'gone' }, 'facts.battery'], [{ colour: 'beige' }, 'facts.colour']])('refuses %o at %s', (facts, field) => {
+  it.each([
+    [{ battery: 'gone' }, 'facts.battery'],
+    [{ colour: 'beige' }, 'facts.colour'],
+  ])('refuses %o at %s', (facts, field) => {
     expect(() => gate(facts as PowerFacts)).toThrow(expect.objectContaining({ field }) as Error)
   })
 })
 
 describe('always', () => {
   it('adding a hazard never opens it', () => {
-    fc.assert(fc.property(anyFacts, fc.constantFrom(...schools), fc.constantFrom(...powerFactNames), (facts, school, name) => {
-      const before = openness(gate(facts, school).verdict)
-      const inOrder = ['fine', 'note'].includes(factValue(name, facts[name])?.level ?? '')
-      for (const [value, row] of Object.entries(powerFacts[name].values)) {
-        const worse = row.level === 'stop' || (row.level === 'care' && inOrder)
-        if (worse) expect(openness(gate({ ...facts, [name]: value }, school).verdict)).toBeLessThanOrEqual(before)
-      }
-    }))
+    fc.assert(
+      fc.property(anyFacts, fc.constantFrom(...schools), fc.constantFrom(...powerFactNames), (facts, school, name) => {
+        const before = openness(gate(facts, school).verdict)
+        const inOrder = ['fine', 'note'].includes(factValue(name, facts[name])?.level ?? '')
+        for (const [value, row] of Object.entries(powerFacts[name].values)) {
+          const worse = row.level === 'stop' || (row.level === 'care' && inOrder)
+          if (worse) expect(openness(gate({ ...facts, [name]: value }, school).verdict)).toBeLessThanOrEqual(before)
+        }
+      }),
+    )
   })
 
   it('the strict school is never looser', () => {
-    fc.assert(fc.property(anyFacts, (facts) => {
-      expect(openness(gate(facts, 'caps-first').verdict)).toBeLessThanOrEqual(openness(gate(facts, 'baseline-first').verdict))
-    }))
+    fc.assert(
+      fc.property(anyFacts, facts => {
+        expect(openness(gate(facts, 'caps-first').verdict)).toBeLessThanOrEqual(openness(gate(facts, 'baseline-first').verdict))
+      }),
+    )
   })
 
   it('every verdict has a reason, and whatever is not open says what would open it', () => {
-    fc.assert(fc.property(anyFacts, fc.constantFrom(...schools), (facts, school) => {
-      const result = gate(facts, school)
-      expect(result.findings.every(f => f.because.length > 0)).toBe(true)
-      expect(result.toOpen.length > 0).toBe(result.verdict !== 'clear-to-run')
-    }))
+    fc.assert(
+      fc.property(anyFacts, fc.constantFrom(...schools), (facts, school) => {
+        const result = gate(facts, school)
+        expect(result.findings.every(f => f.because.length > 0)).toBe(true)
+        expect(result.toOpen.length > 0).toBe(result.verdict !== 'clear-to-run')
+      }),
+    )
   })
 
   it('clearing the last reason opens it', () => {
-    fc.assert(fc.property(fc.constantFrom(...powerFactNames), fc.constantFrom(...schools), (name, school) => {
-      for (const value of Object.keys(powerFacts[name].values)) {
-        if (gate({ ...best, [name]: value }, school).verdict !== 'clear-to-run') expect(gate(best, school).verdict).toBe('clear-to-run')
-      }
-    }))
+    fc.assert(
+      fc.property(fc.constantFrom(...powerFactNames), fc.constantFrom(...schools), (name, school) => {
+        for (const value of Object.keys(powerFacts[name].values)) {
+          if (gate({ ...best, [name]: value }, school).verdict !== 'clear-to-run') expect(gate(best, school).verdict).toBe('clear-to-run')
+        }
+      }),
+    )
   })
 })

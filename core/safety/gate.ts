@@ -36,7 +36,7 @@ export interface GateResult {
 
 /** Facts whose repair belongs to someone with experience of mains or of tubes. */
 const skilled = (skill: Skill) => ({ who: skills[skill].who, skill })
-const whoClears: Partial<Record<PowerFactName, { who: string, skill?: Skill }>> = {
+const whoClears: Partial<Record<PowerFactName, { who: string; skill?: Skill }>> = {
   filterCapacitors: skilled('mains'),
   mainsLead: skilled('mains'),
   supply: skilled('mains'),
@@ -55,7 +55,8 @@ const anyone = { who: 'a bench volunteer' }
  * What is not connected in the configuration does not count, and what the verdict says nothing of is named.
  * The verdict never says that a machine is safe; its findings say what was looked at.
  *
- * @param input the school, the facts found so far (left out: not looked at), who inspected it, the hazards on its register (only those present count), and what is connected
+ * @param input the school, the facts found so far (left out: not looked at), who inspected it, the hazards on its register (only those present count),
+ *   and what is connected
  * @returns verdict, findings with the most pressing first, and what would open the gate
  * @throws InputError for an unknown school, an unknown fact, or a value the fact does not have
  * Source: common practice, no source; the table in `power-facts.ts`.
@@ -72,13 +73,25 @@ export function assessGate({ school, facts, inspectedBy, hazards = [], configura
   for (const name of powerFactNames) {
     const kind = powerFacts[name]
     if (!isConnected('facts', name, configuration)) {
-      reason(finding('note', `gate.${name}.not-connected`, `${kind.title}: gets no power in this configuration, so it does not count.`, configurationKinds[configuration.kind].means, commonPractice))
+      reason(
+        finding(
+          'note',
+          `gate.${name}.not-connected`,
+          `${kind.title}: gets no power in this configuration, so it does not count.`,
+          configurationKinds[configuration.kind].means,
+          commonPractice,
+        ),
+      )
       continue
     }
     const value = factValue(name, facts[name])
     if (!value) {
       const code = `gate.${name}.not-looked`
-      reason(finding('note', code, `${kind.title}: not looked at yet.`, kind.look, commonPractice), { code, do: `${kind.title}: find out. ${kind.look}`, ...anyone })
+      reason(finding('note', code, `${kind.title}: not looked at yet.`, kind.look, commonPractice), {
+        code,
+        do: `${kind.title}: find out. ${kind.look}`,
+        ...anyone,
+      })
       continue
     }
     const code = `gate.${name}.${facts[name]}`
@@ -87,9 +100,27 @@ export function assessGate({ school, facts, inspectedBy, hazards = [], configura
     reason(finding(level, code, value.says, because, commonPractice), value.open ? { code, do: value.open, ...(whoClears[name] ?? anyone) } : undefined)
   }
   for (const { finding: found, open } of hazardReasons(hazards, facts, configuration)) reason(found, open)
-  if (configuration.kind !== 'whole') reason(finding('note', 'gate.configuration', `This holds for one configuration: ${configurationWords(configuration)}.`, 'It says nothing of what is out. Whatever goes back is looked at, and its rails are read anew.', commonPractice))
+  if (configuration.kind !== 'whole')
+    reason(
+      finding(
+        'note',
+        'gate.configuration',
+        `This holds for one configuration: ${configurationWords(configuration)}.`,
+        'It says nothing of what is out. Whatever goes back is looked at, and its rails are read anew.',
+        commonPractice,
+      ),
+    )
   if (!inspectedBy?.trim()) {
-    reason(finding('note', 'gate.not-inspected', 'Nobody has signed for the inspection.', 'The facts above count once somebody says that they looked.', commonPractice), { code: 'gate.not-inspected', do: 'Inspect the machine and put your name to it.', ...anyone })
+    reason(
+      finding(
+        'note',
+        'gate.not-inspected',
+        'Nobody has signed for the inspection.',
+        'The facts above count once somebody says that they looked.',
+        commonPractice,
+      ),
+      { code: 'gate.not-inspected', do: 'Inspect the machine and put your name to it.', ...anyone },
+    )
   }
 
   const ordered = mostPressingFirst(findings)
@@ -101,7 +132,8 @@ function check(school: School, facts: PowerFacts) {
   for (const [name, value] of Object.entries(facts)) {
     const kind = powerFacts[name as PowerFactName]
     if (!kind) throw new InputError(`facts.${name}`, value, `There is no fact “${name}”. Known are ${powerFactNames.join(', ')}.`)
-    if (value !== undefined && !factValue(name as PowerFactName, value)) throw new InputError(`facts.${name}`, value, `“${value}” will not do. Choose ${Object.keys(kind.values).join(', ')}, or leave it out.`)
+    if (value !== undefined && !factValue(name as PowerFactName, value))
+      throw new InputError(`facts.${name}`, value, `“${value}” will not do. Choose ${Object.keys(kind.values).join(', ')}, or leave it out.`)
   }
 }
 
@@ -120,17 +152,20 @@ function verdictOf(findings: Finding[]): GateVerdict {
 /** Verdicts under which it may be energised at all, attended. */
 export const mayBeStarted = (verdict: GateVerdict): boolean => verdict === 'guarded-start' || verdict === 'clear-to-run'
 
-export const gateWords: Record<GateVerdict, { title: string, means: string }> = {
+export const gateWords: Record<GateVerdict, { title: string; means: string }> = {
   'keep-off': { title: 'Keep off', means: 'Do not energise it. The reasons are below.' },
   'not-yet-assessed': { title: 'Not yet assessed', means: 'Do not energise it: not everything has been looked at.' },
   'guarded-start': { title: 'Guarded start', means: 'One attended start with limited current, a second person at the switch.' },
   'clear-to-run': { title: 'Clear to run', means: 'Everything on the list has been checked. It can still fail: stay with it.' },
 }
 
-/** A coordinator's overrule of the gate, with the reason that was given. */
-export interface Overrule { verdict: GateVerdict, reason: string }
-
-/** The verdict that holds: the overrule where there is one, else the computed one. */
-export function gateInForce(computed: GateResult, overrule?: Overrule | null): GateVerdict {
-  return overrule?.verdict ?? computed.verdict
+/**
+ * Closes a gate for what was found elsewhere: every stop is a reason of its own, before the others.
+ * @param elsewhere findings of other disciplines; only stops count
+ */
+export function closeGate(gate: GateResult, elsewhere: readonly Finding[]): GateResult {
+  const stops = elsewhere.filter(f => f.level === 'stop')
+  if (!stops.length) return gate
+  const toOpen = stops.map(({ code }) => ({ code, do: 'Put the record right; it says what cannot be judged.', ...anyone }))
+  return { ...gate, verdict: 'keep-off', findings: [...stops, ...gate.findings], toOpen: [...toOpen, ...gate.toOpen] }
 }

@@ -11,24 +11,33 @@ describe('the limit (revised NIOSH equation, Waters et al. 1993, from memory)', 
 
   it('multiplies out by hand: H 50, V 25, D 100, A 45, poor grip', () => {
     // HM 0.5 · VM 0.85 · DM 0.865 · AM 0.856 · CM 0.9 · 23 kg, at the lower end; the upper end, V 125, has the same VM.
-    expect(judgeLift({ massKg: 10, reachCm: 50, fromHeightCm: 25, toHeightCm: 125, turnDeg: 45, grip: 'poor' }).limitKg).toBeCloseTo(23 * 0.5 * 0.85 * 0.865 * 0.856 * 0.9, 9)
+    expect(judgeLift({ massKg: 10, reachCm: 50, fromHeightCm: 25, toHeightCm: 125, turnDeg: 45, grip: 'poor' }).limitKg).toBeCloseTo(
+      23 * 0.5 * 0.85 * 0.865 * 0.856 * 0.9,
+      9,
+    )
   })
 
   it('never grows with reach, turn, or distance from knuckle height', () => {
     const height = fc.integer({ min: 0, max: 175 })
-    fc.assert(fc.property(height, height, fc.integer({ min: 10, max: 60 }), fc.integer({ min: 0, max: 120 }), (from, to, reach, turn) => {
-      const limit = (more: object) => judgeLift({ massKg: 10, fromHeightCm: from, toHeightCm: to, reachCm: reach, turnDeg: turn, ...more }).limitKg
-      expect(limit({ reachCm: reach + 3 })).toBeLessThanOrEqual(limit({}))
-      expect(limit({ turnDeg: turn + 15 })).toBeLessThanOrEqual(limit({}))
-      expect(limit({})).toBeLessThanOrEqual(23)
-    }))
+    fc.assert(
+      fc.property(height, height, fc.integer({ min: 10, max: 60 }), fc.integer({ min: 0, max: 120 }), (from, to, reach, turn) => {
+        const limit = (more: object) => judgeLift({ massKg: 10, fromHeightCm: from, toHeightCm: to, reachCm: reach, turnDeg: turn, ...more }).limitKg
+        expect(limit({ reachCm: reach + 3 })).toBeLessThanOrEqual(limit({}))
+        expect(limit({ turnDeg: turn + 15 })).toBeLessThanOrEqual(limit({}))
+        expect(limit({})).toBeLessThanOrEqual(23)
+      }),
+    )
   })
 })
 
 it.each([
-  [10, 1, 'lift.one'], [21, 1, 'lift.one'],
+  [10, 1, 'lift.one'],
+  [21, 1, 'lift.one'],
   // 25 kg reference mass: ISO 11228-1, from memory. A team lifts 0.85 of the sum: ISO/TR 12295, from memory; 2 · 23 · 0.85 = 39.1.
-  [26, 2, 'lift.team'], [39, 2, 'lift.team'], [39.2, 3, 'lift.team'], [118, 7, 'lift.gear'],
+  [26, 2, 'lift.team'],
+  [39, 2, 'lift.team'],
+  [39.2, 3, 'lift.team'],
+  [118, 7, 'lift.gear'],
 ])('%d kg close to the body takes %d', (massKg, people, code) => {
   const result = judgeLift({ ...best, massKg })
   expect(result.people).toBe(people)
@@ -40,6 +49,11 @@ it('stairs stop what is over the reference mass', () => {
   expect(judgeLift({ ...best, massKg: 12, stairs: true }).findings.at(-1)).toMatchObject({ level: 'care' })
 })
 
-it.each([['massKg', 0], ['fromHeightCm', 200], ['reachCm', 90], ['turnDeg', 180]])('refuses %s of %d', (field, value) => {
+it.each([
+  ['massKg', 0],
+  ['fromHeightCm', 200],
+  ['reachCm', 90],
+  ['turnDeg', 180],
+])('refuses %s of %d', (field, value) => {
   expect(() => judgeLift({ ...best, [field]: value })).toThrow(expect.objectContaining({ field }) as Error)
 })

@@ -25,7 +25,7 @@ export interface LiftResult {
   index: number
   /** People needed; more than four means lifting gear. */
   people: number
-  multipliers: { reach: number, height: number, distance: number, turn: number, grip: number }
+  multipliers: { reach: number; height: number; distance: number; turn: number; grip: number }
   findings: Finding[]
 }
 
@@ -41,7 +41,7 @@ const peopleAtMost = 4
 const gripMultiplier = (grip: Grip, heightCm: number) => (grip === 'poor' ? 0.9 : grip === 'fair' && heightCm < 75 ? 0.95 : 1)
 
 /** RWL = 23 kg · HM · VM · DM · AM · CM at one end of the lift. */
-function limitAt(heightCm: number, { reachCm, distanceCm, turnDeg, grip }: { reachCm: number, distanceCm: number, turnDeg: number, grip: Grip }) {
+function limitAt(heightCm: number, { reachCm, distanceCm, turnDeg, grip }: { reachCm: number; distanceCm: number; turnDeg: number; grip: Grip }) {
   const multipliers = {
     reach: Math.min(1, 25 / reachCm),
     height: 1 - 0.003 * Math.abs(heightCm - 75),
@@ -59,12 +59,14 @@ function limitAt(heightCm: number, { reachCm, distanceCm, turnDeg, grip }: { rea
  * @param input mass in kg, heights and reach in cm, turn in degrees
  * @returns limit in kg, index, people needed, the multipliers at the worse end, findings
  * @throws InputError for a mass, height, reach or turn outside what the equation covers
- * Source: revised NIOSH equation (Waters et al. 1993, from memory); 25 kg reference mass (ISO 11228-1, from memory); share of a team (ISO/TR 12295, from memory).
+ * Source: revised NIOSH equation (Waters et al. 1993, from memory); 25 kg reference mass (ISO 11228-1, from memory);
+ *   share of a team (ISO/TR 12295, from memory).
  */
 export function judgeLift(input: LiftInput): LiftResult {
   const { massKg, fromHeightCm, toHeightCm, reachCm = 40, turnDeg = 0, grip = 'fair', stairs = false } = input
   const within = (field: string, value: number, least: number, most: number, unit: string) => {
-    if (!(value >= least && value <= most)) throw new InputError(field, value, `${value} ${unit} is outside what can be judged. Give ${least} to ${most} ${unit}.`)
+    if (!(value >= least && value <= most))
+      throw new InputError(field, value, `${value} ${unit} is outside what can be judged. Give ${least} to ${most} ${unit}.`)
   }
   within('massKg', massKg, 0.1, 2000, 'kg')
   within('fromHeightCm', fromHeightCm, 0, 175, 'cm')
@@ -84,12 +86,40 @@ export function judgeLift(input: LiftInput): LiftResult {
 function judge(massKg: number, limitKg: number, people: number, stairs: boolean): Finding[] {
   const kg = (value: number) => `${value.toFixed(1)} kg`
   const because = [`${kg(massKg)} against ${kg(limitKg)}, the limit for one person this way.`]
-  const findings = [people === 1
-    ? finding('fine', 'lift.one', 'Within the limit for one practised adult.', because, niosh)
-    : people <= peopleAtMost
-      ? finding('care', 'lift.team', `${people} people are needed.`, [...because, 'Together people lift about 85 % of the sum of what each can.'], `${niosh}; ISO/TR 12295, from memory`)
-      : finding('stop', 'lift.gear', 'Too heavy to be lifted by hand this way. Use a trolley, a lift table or a hoist.', because, niosh)]
-  if (massKg > referenceMassKg) findings.push(finding('care', 'lift.reference-mass', 'More than the 25 kg that one person should lift under the best conditions.', `${kg(massKg)} against ${referenceMassKg} kg.`, 'ISO 11228-1, from memory'))
-  if (stairs) findings.push(finding(massKg > referenceMassKg ? 'stop' : 'care', 'lift.stairs', massKg > referenceMassKg ? 'Not up or down stairs by hand. Take it apart, or use a stair climber.' : 'Stairs: clear them, and keep somebody below who carries nothing.', 'The equation is for a firm, level floor; stairs are how backs are hurt.', commonPractice))
+  const findings = [
+    people === 1
+      ? finding('fine', 'lift.one', 'Within the limit for one practised adult.', because, niosh)
+      : people <= peopleAtMost
+        ? finding(
+            'care',
+            'lift.team',
+            `${people} people are needed.`,
+            [...because, 'Together people lift about 85 % of the sum of what each can.'],
+            `${niosh}; ISO/TR 12295, from memory`,
+          )
+        : finding('stop', 'lift.gear', 'Too heavy to be lifted by hand this way. Use a trolley, a lift table or a hoist.', because, niosh),
+  ]
+  if (massKg > referenceMassKg)
+    findings.push(
+      finding(
+        'care',
+        'lift.reference-mass',
+        'More than the 25 kg that one person should lift under the best conditions.',
+        `${kg(massKg)} against ${referenceMassKg} kg.`,
+        'ISO 11228-1, from memory',
+      ),
+    )
+  if (stairs)
+    findings.push(
+      finding(
+        massKg > referenceMassKg ? 'stop' : 'care',
+        'lift.stairs',
+        massKg > referenceMassKg
+          ? 'Not up or down stairs by hand. Take it apart, or use a stair climber.'
+          : 'Stairs: clear them, and keep somebody below who carries nothing.',
+        'The equation is for a firm, level floor; stairs are how backs are hurt.',
+        commonPractice,
+      ),
+    )
   return findings
 }

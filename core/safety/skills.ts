@@ -4,15 +4,26 @@
  * Common practice, no source.
  */
 export const skills = {
-  'mains': { title: 'Mains', means: 'Works inside mains supplies, and stands at the switch of a machine that takes mains.', who: 'someone experienced with mains supplies' },
+  'mains': {
+    title: 'Mains',
+    means: 'Works inside mains supplies, and stands at the switch of a machine that takes mains.',
+    who: 'someone experienced with mains supplies',
+  },
   'picture-tube': { title: 'Picture tubes', means: 'Trained in discharging and handling picture tubes.', who: 'someone trained in picture tubes' },
-  'fine-rework': { title: 'Fine rework', means: 'Lifts and replaces parts on dense boards without harm to the board.', who: 'someone practised in fine rework' },
+  'fine-rework': {
+    title: 'Fine rework',
+    means: 'Lifts and replaces parts on dense boards without harm to the board.',
+    who: 'someone practised in fine rework',
+  },
   'lifting': { title: 'Lifting', means: 'Leads a lift, and knows the gear.', who: 'someone who leads lifts' },
-} as const satisfies Record<string, { title: string, means: string, who: string }>
+} as const satisfies Record<string, { title: string; means: string; who: string }>
 export type Skill = keyof typeof skills
 export const skillNames = Object.keys(skills) as Skill[]
 
-export interface Skilled { name: string, skills: readonly Skill[] }
+export interface Skilled {
+  name: string
+  skills: readonly Skill[]
+}
 
 /** Who could do what takes a skill, as a sentence; what takes none has no such sentence. */
 export function whoCould(skill: Skill | undefined, crew: readonly Skilled[]): string {

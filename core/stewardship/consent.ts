@@ -2,14 +2,14 @@ import { type Finding, finding } from '../kernel/finding'
 
 /** Kinds of work that an owner is asked about. */
 export const worksAsked = {
-  'open': 'Open it and look',
-  'clean': 'Clean it',
-  'start': 'Start it',
-  'repair': 'Repair with like parts',
-  'substitute': 'Fit substitute parts',
-  'cosmetic': 'Change how it looks: whiten, paint, polish',
-  'show': 'Show it to the public',
-  'donor': 'Take parts from it',
+  open: 'Open it and look',
+  clean: 'Clean it',
+  start: 'Start it',
+  repair: 'Repair with like parts',
+  substitute: 'Fit substitute parts',
+  cosmetic: 'Change how it looks: whiten, paint, polish',
+  show: 'Show it to the public',
+  donor: 'Take parts from it',
 } as const
 export type WorkAsked = keyof typeof worksAsked
 
@@ -39,17 +39,47 @@ export const money = (amount: number, currency: string) => `${amount.toFixed(2)}
  */
 export function judgeSpending({ ours, consent, spentSoFar, amount, currency }: SpendingInput): Finding[] {
   const after = spentSoFar + amount
-  if (ours) return [finding('fine', 'spending.own', `The collection’s own machine: ${money(after, currency)} in all.`, `${money(spentSoFar, currency)} were spent before.`)]
-  if (!consent) return [finding('stop', 'spending.no-consent', 'Nothing may be spent on it yet.', 'It belongs to somebody else, and what its owner agreed to has not been recorded. Ask first.')]
+  if (ours)
+    return [
+      finding('fine', 'spending.own', `The collection’s own machine: ${money(after, currency)} in all.`, `${money(spentSoFar, currency)} were spent before.`),
+    ]
+  if (!consent)
+    return [
+      finding(
+        'stop',
+        'spending.no-consent',
+        'Nothing may be spent on it yet.',
+        'It belongs to somebody else, and what its owner agreed to has not been recorded. Ask first.',
+      ),
+    ]
   // Sums of cents end a hair beside the limit they meet.
   if (after > consent.upTo + 1e-6) {
-    return [finding('stop', 'spending.beyond', `That goes beyond what its owner agreed to: ${money(consent.upTo, currency)}.`, [`${money(spentSoFar, currency)} were spent before; with ${money(amount, currency)} it would be ${money(after, currency)}.`, 'Write to the owner, and record the answer.'])]
+    return [
+      finding('stop', 'spending.beyond', `That goes beyond what its owner agreed to: ${money(consent.upTo, currency)}.`, [
+        `${money(spentSoFar, currency)} were spent before; with ${money(amount, currency)} it would be ${money(after, currency)}.`,
+        'Write to the owner, and record the answer.',
+      ]),
+    ]
   }
-  return [finding('fine', 'spending.within', `${money(consent.upTo - after, currency)} are left of what its owner agreed to.`, `${money(after, currency)} of ${money(consent.upTo, currency)}.`)]
+  return [
+    finding(
+      'fine',
+      'spending.within',
+      `${money(consent.upTo - after, currency)} are left of what its owner agreed to.`,
+      `${money(after, currency)} of ${money(consent.upTo, currency)}.`,
+    ),
+  ]
 }
 
 /** What must be asked of the owner before a kind of work is done. Empty for the collection's own. */
 export function mustAskBefore(work: WorkAsked, ours: boolean, consent: Consent | null): Finding[] {
   if (ours || consent?.allowed.includes(work)) return []
-  return [finding('stop', 'consent.ask', `Ask the owner first: ${worksAsked[work].charAt(0).toLowerCase()}${worksAsked[work].slice(1)}.`, consent ? 'It is not among what they agreed to.' : 'No consent has been recorded.')]
+  return [
+    finding(
+      'stop',
+      'consent.ask',
+      `Ask the owner first: ${worksAsked[work].charAt(0).toLowerCase()}${worksAsked[work].slice(1)}.`,
+      consent ? 'It is not among what they agreed to.' : 'No consent has been recorded.',
+    ),
+  ]
 }

@@ -7,11 +7,11 @@ export interface LetterInput {
   machine: string
   tag: string
   writtenBy: string
-  assemblies: { name: string, found: string, note: string }[]
+  assemblies: { name: string; found: string; note: string }[]
   damages: string[]
   /** The path recommended and why. */
-  path: { title: string, because: string[] } | null
-  estimate: { hoursLow: number, hoursHigh: number, costLow: number, costHigh: number } | null
+  path: { title: string; because: string[] } | null
+  estimate: { hoursLow: number; hoursHigh: number; costLow: number; costHigh: number } | null
   currency: string
   spentSoFar: number
   agreedUpTo: number | null
@@ -19,7 +19,12 @@ export interface LetterInput {
   photographs: number
 }
 
-export interface Letter { subject: string, paragraphs: string[], lists: { title: string, lines: string[] }[], closing: string[] }
+export interface Letter {
+  subject: string
+  paragraphs: string[]
+  lists: { title: string; lines: string[] }[]
+  closing: string[]
+}
 
 /** A letter to the owner: findings, estimate and the questions that only they can answer. Nothing in it says that work was agreed to. */
 export function letterToOwner(about: LetterInput): Letter {
@@ -38,13 +43,23 @@ export function letterToOwner(about: LetterInput): Letter {
       {
         title: 'What it would take',
         lines: [
-          ...(estimate ? [`About ${estimate.hoursLow} to ${estimate.hoursHigh} hours of volunteers’ work, at no charge.`, `About ${cost(estimate.costLow, estimate.costHigh)} for parts. An estimate, not a price.`] : []),
+          ...(estimate
+            ? [
+                `About ${estimate.hoursLow} to ${estimate.hoursHigh} hours of volunteers’ work, at no charge.`,
+                `About ${cost(estimate.costLow, estimate.costHigh)} for parts. An estimate, not a price.`,
+              ]
+            : []),
           `So far ${money(about.spentSoFar, currency)} have been spent; ${agreedUpTo === null ? 'no limit has been agreed yet' : `you agreed to ${money(agreedUpTo, currency)}`}.`,
         ],
       },
       { title: 'We need your answer to', lines: questions },
     ].filter(list => list.lines.length),
-    closing: ['We spend nothing beyond what you agree to, and undo nothing that we do not understand. Until we hear from you, the machine rests.', 'With kind regards,', about.writtenBy, collection],
+    closing: [
+      'We spend nothing beyond what you agree to, and undo nothing that we do not understand. Until we hear from you, the machine rests.',
+      'With kind regards,',
+      about.writtenBy,
+      collection,
+    ],
   }
 }
 

@@ -22,10 +22,34 @@ it('work that was not agreed to is asked for', () => {
 })
 
 it('a letter tells what was found, what it would take and what is asked, and leaves out what there is not', () => {
-  const about = { collection: 'Skerrow Head Signal Museum', owner: 'the trust', machine: 'Buoymaster', tag: 'SH-2026-012', writtenBy: 'Ilka Brandvold', assemblies: [{ name: 'Disk drive', found: 'grade 2', note: 'foam perished' }], damages: [], path: null, estimate: { hoursLow: 90, hoursHigh: 160, costLow: 60, costHigh: 310 }, currency: 'EUR', spentSoFar: 38.5, agreedUpTo: 120, questions: ['May it cost up to 310 EUR?'], photographs: 2 }
+  const about = {
+    collection: 'Skerrow Head Signal Museum',
+    owner: 'the trust',
+    machine: 'Buoymaster',
+    tag: 'SH-2026-012',
+    writtenBy: 'Ilka Brandvold',
+    assemblies: [{ name: 'Disk drive', found: 'grade 2', note: 'foam perished' }],
+    damages: [],
+    path: null,
+    estimate: { hoursLow: 90, hoursHigh: 160, costLow: 60, costHigh: 310 },
+    currency: 'EUR',
+    spentSoFar: 38.5,
+    agreedUpTo: 120,
+    questions: ['May it cost up to 310 EUR?'],
+    photographs: 2,
+  }
   const letter = letterToOwner(about)
   expect(letter.lists.map(l => l.title)).toEqual(['Its parts', 'What it would take', 'We need your answer to'])
   const text = letterText(letter)
-  for (const part of ['Dear the trust,', '2 photographs are enclosed', 'Disk drive: grade 2 (foam perished)', '60.00 EUR to 310.00 EUR', '38.50 EUR have been spent; you agreed to 120.00 EUR', '- May it cost up to 310 EUR?', 'Ilka Brandvold']) expect(text).toContain(part)
+  for (const part of [
+    'Dear the trust,',
+    '2 photographs are enclosed',
+    'Disk drive: grade 2 (foam perished)',
+    '60.00 EUR to 310.00 EUR',
+    '38.50 EUR have been spent; you agreed to 120.00 EUR',
+    '- May it cost up to 310 EUR?',
+    'Ilka Brandvold',
+  ])
+    expect(text).toContain(part)
   expect(letterText(letterToOwner({ ...about, agreedUpTo: null, photographs: 0, estimate: null }))).toMatch(/no limit has been agreed yet/)
 })

@@ -1,0 +1,72 @@
+import { type Discipline, move, someOf, step } from '../planning/discipline'
+import type { DamageKind, Severity } from './damage'
+import type { Presence } from './grades'
+import { impliedChecks } from './implied-checks'
+import type { InterventionKind, InterventionState } from './interventions'
+
+/** What was seen of a machine while looking at it. */
+export interface ConditionRecord {
+  assemblies: readonly { id: number; name: string; presence: Presence; grade: number | null }[]
+  damages: readonly { kind: DamageKind; severity: Severity; where: string; assemblyId: number | null }[]
+  checksDone: readonly { code: string }[]
+  interventions: readonly { kind: InterventionKind; state: InterventionState; where: string }[]
+}
+
+export interface ConditionFacts {
+  assemblies: { name: string; presence: Presence; grade: number | null }[]
+  /** Checks that damage implies. */
+  checks: { says: string; why: string; done: boolean }[]
+  /** What somebody did before us and nobody understands yet. */
+  interventionsOpen: number
+}
+
+/** An assembly is done once it was found missing, or found present and graded. */
+export const lookedAt = (a: ConditionFacts['assemblies'][number]) => a.presence === 'missing' || (a.presence === 'present' && a.grade !== null)
+
+/** Damage with the name of its assembly; empty where it belongs to the machine as a whole. */
+export const damagesNamed = ({ assemblies, damages }: Pick<ConditionRecord, 'assemblies' | 'damages'>) =>
+  damages.map(({ kind, severity, where, assemblyId }) => ({ kind, severity, where, assembly: assemblies.find(a => a.id === assemblyId)?.name ?? '' }))
+
+/** The checks that the damage of one machine implies. */
+export const checksOf = (record: Pick<ConditionRecord, 'assemblies' | 'damages'>) => impliedChecks(damagesNamed(record))
+
+export const conditionFacts = (record: ConditionRecord): ConditionFacts => ({
+  assemblies: record.assemblies.map(({ name, presence, grade }) => ({ name, presence, grade })),
+  checks: checksOf(record).map(({ code, says, why }) => ({ says, why, done: record.checksDone.some(c => c.code === code) })),
+  interventionsOpen: record.interventions.filter(i => i.state === 'not-understood').length,
+})
+
+/** Looking is done once every assembly is graded or found missing, and every check that damage asks for was made. */
+export const condition: Discipline = {
+  steps: { look: m => [...m.assemblies.map(a => step(a.name, lookedAt(a))), ...m.checks.map(c => step(c.says, c.done))] },
+  moves: m => {
+    const unseen = m.assemblies.filter(a => !lookedAt(a)).map(a => a.name)
+    const open = m.checks.filter(c => !c.done)
+    return [
+      ...(unseen.length
+        ? [
+            move('look', 'look', 'look', {
+              says: `Look at: ${someOf(unseen)}`,
+              why: `${unseen.length} of ${m.assemblies.length} assemblies have no grade yet.`,
+            }),
+          ]
+        : []),
+      ...(open.length
+        ? [
+            move('checks', 'checks', 'look', {
+              says: open.length === 1 ? open[0]!.says : `${open[0]!.says}, and ${open.length - 1} more checks`,
+              why: open[0]!.why,
+            }),
+          ]
+        : []),
+      ...(m.interventionsOpen
+        ? [
+            move('before-us', 'interventions', 'look', {
+              says: `Understand what was done to it before: ${m.interventionsOpen}`,
+              why: 'Nothing of it is undone before somebody knows why it was done.',
+            }),
+          ]
+        : []),
+    ]
+  },
+}

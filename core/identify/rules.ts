@@ -1,0 +1,35 @@
+import { type Discipline, step } from '../planning/discipline'
+
+/** What the records say of where a machine comes from. */
+export interface IdentifyRecord {
+  machine: { maker: string; fromWhom: string; lastPowered: string; lastPoweredWhat: string }
+  /** Whether it belongs to a known model. */
+  modelKnown: boolean
+  accessories: readonly unknown[]
+}
+
+export interface IdentifyFacts {
+  identified: boolean
+  provenanceKnown: boolean
+  lastPoweredKnown: boolean
+  accessoriesNoted: boolean
+}
+
+export const identifyFacts = ({ machine, modelKnown, accessories }: IdentifyRecord): IdentifyFacts => ({
+  identified: modelKnown || machine.maker !== '',
+  provenanceKnown: machine.fromWhom !== '',
+  lastPoweredKnown: machine.lastPowered !== '' || machine.lastPoweredWhat !== '',
+  accessoriesNoted: accessories.length > 0,
+})
+
+/** Booking in is done once it is known what it is, where it came from, when it last ran and what came with it. */
+export const identify: Discipline = {
+  steps: {
+    arrive: m => [
+      step('What it is', m.identified),
+      step('Where it came from', m.provenanceKnown),
+      step('When it last ran', m.lastPoweredKnown),
+      step('What came with it', m.accessoriesNoted),
+    ],
+  },
+}

@@ -1,0 +1,21 @@
+import { type Discipline, move, step } from '../planning/discipline'
+
+export interface PartsRecord {
+  partNeeds: readonly { name: string; stopsStart: boolean; outcome: string }[]
+}
+export interface PartsFacts {
+  wantedParts: { name: string; stopsStart: boolean }[]
+}
+
+export const partsFacts = ({ partNeeds }: PartsRecord): PartsFacts => ({
+  wantedParts: partNeeds.filter(p => p.outcome === 'wanted').map(({ name, stopsStart }) => ({ name, stopsStart })),
+})
+
+/** What a start depends on is found before other work on the machine makes sense. */
+export const parts: Discipline = {
+  steps: { mend: m => m.wantedParts.map(p => step(`Find ${p.name}`, false)) },
+  moves: m =>
+    m.wantedParts
+      .filter(p => p.stopsStart)
+      .map(p => move('part', 'part', 'mend', { says: `Find ${p.name}`, why: 'It cannot be started without it.', who: 'the coordinator' })),
+}

@@ -1,0 +1,80 @@
+import { type CleaningRecord, cleaningFacts } from '../cleaning/rules'
+import { type ConditionRecord, conditionFacts } from '../condition/rules'
+import { type DiagnosisRecord, diagnosisFacts } from '../diagnosis/rules'
+import { type IdentifyRecord, identifyFacts } from '../identify/rules'
+import { type Finding, finding } from '../kernel/finding'
+import { type OpeningRecord, openingFacts } from '../opening/rules'
+import { type PartsRecord, partsFacts } from '../parts/rules'
+import { type PowerRecord, powerFactsKnown, powerUnknown } from '../power/rules'
+import { type RetestRecord, retestFacts } from '../retest/rules'
+import { type SafetyRecord, safetyFacts, safetyUnknown } from '../safety/rules'
+import { type StewardshipRecord, stewardshipFacts } from '../stewardship/rules'
+import type { NextMove } from './discipline'
+import { disciplines } from './disciplines'
+import type { MachineKnown, TrunkFacts } from './machine-known'
+import { nextMoves } from './next-moves'
+import { type StageProgress, runOf } from './run'
+
+/** Everything that the disciplines ask of one machine's records. */
+export type MachineRecord = Pick<TrunkFacts, 'stage' | 'life'> &
+  IdentifyRecord &
+  StewardshipRecord &
+  ConditionRecord &
+  OpeningRecord &
+  PowerRecord &
+  SafetyRecord &
+  CleaningRecord &
+  DiagnosisRecord &
+  PartsRecord &
+  RetestRecord
+
+export interface Assessment {
+  known: MachineKnown
+  run: StageProgress[]
+  moves: NextMove[]
+  /** The next instant at which something changes by time alone; nothing where nothing does. */
+  dueAt: string | null
+}
+
+/**
+ * Asks every discipline about one machine, once: what each knows, then the gate that hears all of them, then the run and what to do next.
+ * What a discipline cannot read of the stored rows becomes a stop on this machine; it never fails.
+ * @param now instant in UTC with milliseconds
+ */
+export function assess(record: MachineRecord, now: string): Assessment {
+  const unreadable: Finding[] = []
+  const read = <F>(what: string, ask: () => F, otherwise: F): F => {
+    try {
+      return ask()
+    } catch (error) {
+      unreadable.push(
+        finding('stop', 'record.unreadable', `What is on record about ${what} cannot be read.`, [
+          (error as Error).message,
+          'It stays off until the record has been put right.',
+        ]),
+      )
+      return otherwise
+    }
+  }
+  const trunk: TrunkFacts = { stage: record.stage, life: record.life, bookedInAt: record.bookedInAt, now }
+  const plain = { ...identifyFacts(record), ...stewardshipFacts(record), ...cleaningFacts(record, now), ...diagnosisFacts(record), ...partsFacts(record) }
+  const conditionKnown = read('its condition', () => conditionFacts(record), { assemblies: [], checks: [], interventionsOpen: 0 })
+  const openingKnown = read('its opening', () => openingFacts(record), { fixingsMissing: [] })
+  const powerKnown = read('its power', () => powerFactsKnown(record, now), powerUnknown)
+  const stops = () => [...powerKnown.unreadableRails, ...unreadable]
+  const safetyKnown = read('its dangers', () => safetyFacts(record, powerKnown, stops(), now), null) ?? safetyUnknown(record, stops())
+  const known: MachineKnown = {
+    ...trunk,
+    ...plain,
+    ...conditionKnown,
+    ...openingKnown,
+    ...powerKnown,
+    ...safetyKnown,
+    ...retestFacts(record, { ...plain, ...powerKnown, ...safetyKnown }),
+  }
+  const dueAt = disciplines
+    .flatMap(d => d.due?.(known) ?? [])
+    .filter(at => at > now)
+    .sort()[0]
+  return { known, run: runOf(known), moves: nextMoves(known), dueAt: dueAt ?? null }
+}

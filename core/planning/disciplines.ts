@@ -1,0 +1,15 @@
+import { cleaning } from '../cleaning/rules'
+import { condition } from '../condition/rules'
+import { diagnosis } from '../diagnosis/rules'
+import { identify } from '../identify/rules'
+import { opening } from '../opening/rules'
+import { parts } from '../parts/rules'
+import { power } from '../power/rules'
+import { retest } from '../retest/rules'
+import { safety } from '../safety/rules'
+import { stewardship } from '../stewardship/rules'
+import type { Discipline } from './discipline'
+import { home } from './rules'
+
+/** Every discipline, in the order in which their steps stand within a stage. */
+export const disciplines: Discipline[] = [identify, stewardship, condition, opening, safety, cleaning, diagnosis, parts, power, retest, home]

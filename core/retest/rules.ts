@@ -1,0 +1,47 @@
+import type { CleaningFacts } from '../cleaning/rules'
+import type { DiagnosisFacts } from '../diagnosis/rules'
+import { type Discipline, move, step } from '../planning/discipline'
+import { stages } from '../planning/stages'
+import type { PowerFactsKnown } from '../power/rules'
+import type { SafetyFacts } from '../safety/rules'
+import { type SignOffResult, judgeSignOff } from './sign-off'
+
+export interface RetestRecord {
+  /** The sign-off that stood until now. */
+  signOff: unknown
+}
+export interface RetestFacts {
+  signOff: SignOffResult
+  /** Whether it is signed off, and nothing has come up that ends it. */
+  signedOff: boolean
+  /** What ended the sign-off that stood; nothing while it stands, or where there was none. */
+  signOffEnded: string | null
+}
+
+type Known = SafetyFacts & PowerFactsKnown & DiagnosisFacts & CleaningFacts
+
+export function retestFacts({ signOff: standing }: RetestRecord, known: Known): RetestFacts {
+  const signOff = judgeSignOff({
+    gate: known.gateInForce,
+    rails: known.railsVerdict,
+    openFaults: known.faults.filter(f => f.open),
+    runningWaits: known.waits.filter(w => !w.over).map(w => w.what),
+    whole: known.whole,
+  })
+  // A wait that starts after the sign-off is no reason against it.
+  const against = signOff.findings.find(f => f.level === 'stop' && f.code !== 'sign-off.wait')
+  return { signOff, signedOff: Boolean(standing) && !against, signOffEnded: standing && against ? against.says : null }
+}
+
+/** Proving ends in the sign-off; what rests in store is proved again on its way out. Common practice, no source. */
+export const retest: Discipline = {
+  steps: { prove: m => [step('Signed off', m.signedOff)] },
+  moves: m => [
+    ...(!m.signedOff && stages.indexOf(m.stage) >= stages.indexOf('prove') && m.signOff.allowed
+      ? [move('sign-off', 'sign-off', 'prove', { says: 'Sign it off', why: 'Nothing stands in the way.', who: 'somebody who tested it' })]
+      : []),
+    ...(m.life === 'store' && m.stage === 'home' && !m.signedOff
+      ? [move('retest', 'retest', 'prove', { says: 'Test it before it leaves the store', why: 'Machines fail in storage.' })]
+      : []),
+  ],
+}

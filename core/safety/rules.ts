@@ -1,0 +1,176 @@
+import type { ConditionRecord } from '../condition/rules'
+import { damagesNamed } from '../condition/rules'
+import type { Finding } from '../kernel/finding'
+import { type Discipline, move, someOf, step } from '../planning/discipline'
+import type { PowerFactsKnown } from '../power/rules'
+import type { Configuration } from './configuration'
+import { type GateResult, type GateVerdict, assessGate, closeGate, gateWords } from './gate'
+import { type GrowingHarm, daysPerPoint, growingHarm } from './growing-harm'
+import { type Hazard, type HazardSettled, hazardKinds, hazardsOf, leakingBatteryKnown } from './hazards'
+import { type Overrule, stillStands } from './overrule'
+import { type PowerFacts, type School, enteredFactNames, factValue, powerFacts } from './power-facts'
+
+/** What was found, claimed and decided of a machine's dangers. */
+export interface SafetyRecord extends ConditionRecord {
+  school: School
+  /** The facts for power that people entered. */
+  entered: PowerFacts
+  inspectedBy: string
+  overrule: Overrule | null
+  configuration: Configuration
+  claims: readonly { says: string; verdict: string }[]
+  /** What happened when it was last powered. */
+  lastPoweredWhat: string
+  hazardsSettled: readonly HazardSettled[]
+  knownFaults: readonly string[]
+  massKg: number | null
+  bookedInAt: string
+  sisters: { leaked: number }
+}
+
+export interface SafetyFacts {
+  /** The facts for power that count. */
+  facts: PowerFacts
+  gate: GateResult
+  /** The verdict that holds: the overrule while it stands, else the computed one. */
+  gateInForce: GateVerdict
+  overruled: boolean
+  hazards: Hazard[]
+  harm: GrowingHarm
+  /** Machines of the same model whose battery was found leaking. */
+  sistersWithLeakedBattery: number
+  /** Whether the model is known for leaking batteries. */
+  modelBatteryLeaks: boolean
+  /** Whether everything of it is connected. */
+  whole: boolean
+}
+
+const dayMs = 24 * 60 * 60 * 1000
+/** Whole days between two instants. */
+export const daysBetween = (from: string, to: string) => Math.floor((Date.parse(to) - Date.parse(from)) / dayMs)
+
+/** The register of hazards: what its records point to, and what somebody found out. */
+const registerOf = (record: SafetyRecord, facts: PowerFacts): Hazard[] =>
+  hazardsOf(
+    {
+      facts,
+      assemblies: [...record.assemblies],
+      damages: damagesNamed(record),
+      claims: [...record.claims.filter(c => c.verdict !== 'refuted').map(c => c.says), record.lastPoweredWhat].filter(Boolean),
+      interventions: [...record.interventions],
+      knownFaults: [...record.knownFaults],
+      massKg: record.massKg,
+    },
+    record.hazardsSettled,
+  )
+
+/**
+ * The gate and the hazards of one machine.
+ * @param elsewhere stops that other disciplines found; each keeps the gate closed
+ */
+export function safetyFacts(record: SafetyRecord, { measured }: PowerFactsKnown, elsewhere: readonly Finding[], now: string): SafetyFacts {
+  const facts = { ...record.entered, ...measured }
+  const hazards = registerOf(record, facts)
+  const { school, inspectedBy, configuration, overrule } = record
+  const gate = closeGate(assessGate({ school, facts, inspectedBy, hazards, configuration }), elsewhere)
+  const overruled = stillStands(overrule, gate, configuration)
+  const modelBatteryLeaks = leakingBatteryKnown(record.knownFaults)
+  const sistersWithLeakedBattery = record.sisters.leaked
+  const mouldPresent = hazards.some(h => h.kind === 'mould' && h.state === 'present')
+  return {
+    facts,
+    gate,
+    gateInForce: overruled ? overrule!.verdict : gate.verdict,
+    overruled,
+    hazards,
+    harm: growingHarm({ facts, sistersWithLeakedBattery, modelBatteryLeaks, mouldPresent, daysHere: daysBetween(record.bookedInAt, now) }),
+    sistersWithLeakedBattery,
+    modelBatteryLeaks,
+    whole: configuration.kind === 'whole',
+  }
+}
+
+/** What is said where the record cannot be read at all: closed, with the reasons. */
+export function safetyUnknown({ school, sisters }: Pick<SafetyRecord, 'school' | 'sisters'>, elsewhere: readonly Finding[]): SafetyFacts {
+  const gate = closeGate({ verdict: 'keep-off', school, findings: [], toOpen: [] }, elsewhere)
+  const harm: GrowingHarm = { rank: 0, findings: [] }
+  return {
+    facts: {},
+    gate,
+    gateInForce: 'keep-off',
+    overruled: false,
+    hazards: [],
+    harm,
+    sistersWithLeakedBattery: sisters.leaked,
+    modelBatteryLeaks: false,
+    whole: false,
+  }
+}
+
+const whyOf = (gate: GateResult, code: string) => gate.findings.find(f => f.code === code)?.says ?? ''
+const openingsAt = (gate: GateResult, level: Finding['level']) => gate.toOpen.filter(o => gate.findings.some(f => f.code === o.code && f.level === level))
+
+/** Making safe is done fact by fact; what keeps the gate closed comes before what would open it further. */
+export const safety: Discipline = {
+  steps: {
+    'make-safe': m =>
+      enteredFactNames.map(name => {
+        const value = factValue(name, m.facts[name])
+        return step(powerFacts[name].title, value !== undefined && value.level !== 'stop')
+      }),
+  },
+  moves: m => {
+    const unknown = m.gate.findings.filter(f => f.code.endsWith('.not-looked') || f.code === 'gate.not-inspected')
+    const suspected = m.hazards.filter(h => h.state === 'suspected')
+    return [
+      // A battery still in a machine whose sisters' leaked is the move that saves a board.
+      ...(m.facts.battery === undefined && (m.sistersWithLeakedBattery > 0 || m.modelBatteryLeaks)
+        ? [
+            move('harm', 'battery-sister', 'make-safe', {
+              says: 'Open it and take the battery out',
+              why: m.sistersWithLeakedBattery
+                ? `${m.sistersWithLeakedBattery} of the same model had a leaking battery.`
+                : 'The batteries of this model are known to leak.',
+            }),
+          ]
+        : []),
+      ...(m.gateInForce === 'keep-off'
+        ? openingsAt(m.gate, 'stop').map(o =>
+            move('keeps-off', o.code, 'make-safe', { says: o.do, why: whyOf(m.gate, o.code), who: o.who, ...(o.skill ? { skill: o.skill } : {}) }),
+          )
+        : []),
+      ...(unknown.length
+        ? [
+            move('assess', 'assess', 'make-safe', {
+              says: 'Assess the gate',
+              why: `${unknown.length === 1 ? 'One answer is' : `${unknown.length} answers are`} missing before anybody may start it.`,
+            }),
+          ]
+        : []),
+      ...(suspected.length && m.gateInForce !== 'clear-to-run'
+        ? [
+            move('suspicion', 'hazards', 'make-safe', {
+              says: `Confirm or rule out: ${someOf(suspected.map(h => hazardKinds[h.kind].title.toLowerCase()))}`,
+              why: suspected[0]!.evidence[0] ?? '',
+            }),
+          ]
+        : []),
+      ...(m.gateInForce === 'guarded-start'
+        ? openingsAt(m.gate, 'care').map(o =>
+            move('guarded', o.code, o.code.startsWith('gate.rails') && o.code !== 'gate.rails.unread' ? 'prove' : 'make-safe', {
+              says: o.do,
+              why: `${gateWords['guarded-start'].title}: ${whyOf(m.gate, o.code)}`,
+              who: o.who,
+              ...(o.skill ? { skill: o.skill } : {}),
+            }),
+          )
+        : []),
+    ]
+  },
+  // The rank of harm that grows rises with every so many days of waiting.
+  due: m => {
+    if (!m.harm.rank) return []
+    const steps = Math.floor(daysBetween(m.bookedInAt, m.now) / daysPerPoint) + 1
+    return [new Date(Date.parse(m.bookedInAt) + steps * daysPerPoint * dayMs).toISOString()]
+  },
+}
