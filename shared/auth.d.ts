@@ -1,6 +1,9 @@
 /** What the sealed session cookie holds: who, and the end of the hash of the password they came in with. */
 declare module '#auth-utils' {
-  interface User { id: number, seal: string }
+  interface User {
+    id: number
+    seal: string
+  }
 }
 
 export {}

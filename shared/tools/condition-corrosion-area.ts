@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { defaultThreshold, measureCorrosion } from '#core/condition/corrosion-area'
 import { rateCorrosion } from '#core/condition/corrosion-rating'
-import { CorrosionInputs, Finding } from '../contracts/shapes'
+import { CorrosionInputs, Finding } from '../kernel/shapes'
 import { defineHeavyTool } from './tool'
 
 const mostPixels = 4e6
@@ -22,8 +22,16 @@ export const conditionCorrosionArea = defineHeavyTool({
     mmPerPx: z.number().positive().optional(),
   }),
   output: z.object({
-    widthPx: z.number(), heightPx: z.number(), insidePx: z.number(), corrodedPx: z.number(),
-    areaPct: z.number(), errorPct: z.number(), areaMm2: z.number().nullable(), rating: z.number(), rustDegree: z.number().nullable(), findings: z.array(Finding),
+    widthPx: z.number(),
+    heightPx: z.number(),
+    insidePx: z.number(),
+    corrodedPx: z.number(),
+    areaPct: z.number(),
+    errorPct: z.number(),
+    areaMm2: z.number().nullable(),
+    rating: z.number(),
+    rustDegree: z.number().nullable(),
+    findings: z.array(Finding),
   }),
   example: { image: exampleImage, outline: [], corroded: [[0.08, 0.08]], sound: [[0.9, 0.9]], threshold: defaultThreshold, steel: true },
   largestBodyBytes: 17_000_000,
@@ -32,7 +40,18 @@ export const conditionCorrosionArea = defineHeavyTool({
     const { areaAt } = await hands.drive(measureCorrosion(pixels, samples))
     const { insidePx, corrodedPx, areaPct, errorPct, findings } = areaAt(threshold)
     const { rating, rustDegree, findings: rated } = rateCorrosion({ areasPct: [areaPct], steel })
-    return { widthPx: pixels.width, heightPx: pixels.height, insidePx, corrodedPx, areaPct, errorPct, areaMm2: mmPerPx === undefined ? null : corrodedPx * mmPerPx ** 2, rating, rustDegree, findings: [...findings, ...rated] }
+    return {
+      widthPx: pixels.width,
+      heightPx: pixels.height,
+      insidePx,
+      corrodedPx,
+      areaPct,
+      errorPct,
+      areaMm2: mmPerPx === undefined ? null : corrodedPx * mmPerPx ** 2,
+      rating,
+      rustDegree,
+      findings: [...findings, ...rated],
+    }
   },
   findings: output => output.findings,
 })

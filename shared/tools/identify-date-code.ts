@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { readDateCode } from '#core/identify/date-code'
-import { Finding } from '../contracts/shapes'
+import { Finding } from '../kernel/shapes'
 import { defineTool } from './tool'
 
 const format = z.enum(['year-week', 'week-year', 'short-year-week', 'year-month', 'letter-code'])
@@ -12,10 +12,18 @@ export const identifyDateCode = defineTool({
   input: z.object({ code: z.string().max(200), earliestYear: z.number().optional(), latestYear: z.number().optional() }),
   output: z.object({
     code: z.string(),
-    readings: z.array(z.object({
-      format, read: z.string(), says: z.string(), isoWeek: z.string().optional(), isoMonth: z.string().optional(),
-      firstDay: z.string(), lastDay: z.string(), because: z.array(z.string()),
-    })),
+    readings: z.array(
+      z.object({
+        format,
+        read: z.string(),
+        says: z.string(),
+        isoWeek: z.string().optional(),
+        isoMonth: z.string().optional(),
+        firstDay: z.string(),
+        lastDay: z.string(),
+        because: z.array(z.string()),
+      }),
+    ),
     refused: z.array(z.object({ format, read: z.string(), says: z.string() })),
     findings: z.array(Finding),
   }),

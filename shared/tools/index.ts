@@ -16,8 +16,20 @@ import type { Tool } from './tool'
 
 /** Every instrument, in the order of the work. */
 export const tools = [
-  identifyDateCode, identifyDating, safetyLift, conditionCorrosionArea, conditionCorrosionRating, conditionTriage, safetyGate,
-  powerSupplyMatch, powerBattery, powerDischarge, powerOffState, powerRails, powerJunction, powerTrace,
+  identifyDateCode,
+  identifyDating,
+  safetyLift,
+  conditionCorrosionArea,
+  conditionCorrosionRating,
+  conditionTriage,
+  safetyGate,
+  powerSupplyMatch,
+  powerBattery,
+  powerDischarge,
+  powerOffState,
+  powerRails,
+  powerJunction,
+  powerTrace,
 ] as unknown as Tool[]
 
 export const toolById = (id: string) => tools.find(tool => tool.id === id)

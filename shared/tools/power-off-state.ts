@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { judgeOffState, offVerdicts } from '#core/power/off-state'
-import { quantity } from '../contracts/fields'
-import { Finding } from '../contracts/shapes'
+import { quantity } from '../kernel/fields'
+import { Finding } from '../kernel/shapes'
 import { defineTool } from './tool'
 
 const ohm = quantity('Ω', 'Resistance', { above: -1e9, upTo: 1e9 }).nullable()

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { currentKinds, matchSupply, polarities } from '#core/power/supply-match'
-import { quantity } from '../contracts/fields'
-import { Finding } from '../contracts/shapes'
+import { quantity } from '../kernel/fields'
+import { Finding } from '../kernel/shapes'
 import { defineTool } from './tool'
 
 const volts = quantity('V', 'Voltage', { above: 0, upTo: 300 })
@@ -15,11 +15,34 @@ export const powerSupplyMatch = defineTool({
   title: 'Supply match',
   summary: 'Whether a supply suits an inlet: voltage, AC or DC, polarity, current, plug; and how to set a bench supply instead.',
   input: z.object({
-    needs: z.object({ voltageV: volts, tolerancePct: z.number().positive().max(50).optional(), kind, polarity, currentA: amps, regulatedInside: z.boolean().optional(), ...plug }),
-    supply: z.object({ voltageV: volts, kind: kind.optional(), polarity, currentA: amps.optional(), regulated: z.boolean().optional(), unloadedV: volts.optional(), ...plug }),
-    neighbours: z.array(z.object({ name: z.string().max(60), voltageV: volts, kind, polarity, ...plug })).max(10).optional(),
+    needs: z.object({
+      voltageV: volts,
+      tolerancePct: z.number().positive().max(50).optional(),
+      kind,
+      polarity,
+      currentA: amps,
+      regulatedInside: z.boolean().optional(),
+      ...plug,
+    }),
+    supply: z.object({
+      voltageV: volts,
+      kind: kind.optional(),
+      polarity,
+      currentA: amps.optional(),
+      regulated: z.boolean().optional(),
+      unloadedV: volts.optional(),
+      ...plug,
+    }),
+    neighbours: z
+      .array(z.object({ name: z.string().max(60), voltageV: volts, kind, polarity, ...plug }))
+      .max(10)
+      .optional(),
   }),
-  output: z.object({ suits: z.enum(['yes', 'not-yet-known', 'no']), bench: z.object({ voltageV: z.number(), firstLimitA: z.number(), runLimitA: z.number() }).nullable(), findings: z.array(Finding) }),
+  output: z.object({
+    suits: z.enum(['yes', 'not-yet-known', 'no']),
+    bench: z.object({ voltageV: z.number(), firstLimitA: z.number(), runLimitA: z.number() }).nullable(),
+    findings: z.array(Finding),
+  }),
   example: {
     needs: { voltageV: 9, kind: 'dc' as const, polarity: 'centre-negative' as const, currentA: 1, outerMm: 5.5, innerMm: 2.1, regulatedInside: true },
     supply: { voltageV: 9, kind: 'dc' as const, polarity: 'centre-positive' as const, currentA: 1.5, outerMm: 5.5, innerMm: 2.1, regulated: false },

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { grips, judgeLift } from '#core/safety/lift'
-import { Finding } from '../contracts/shapes'
+import { Finding } from '../kernel/shapes'
 import { defineTool } from './tool'
 
 export const safetyLift = defineTool({
@@ -8,11 +8,18 @@ export const safetyLift = defineTool({
   title: 'Lifting',
   summary: 'How much one person may lift this way, and how many people a machine needs.',
   input: z.object({
-    massKg: z.number(), fromHeightCm: z.number(), toHeightCm: z.number(),
-    reachCm: z.number().optional(), turnDeg: z.number().optional(), grip: z.enum(grips).optional(), stairs: z.boolean().optional(),
+    massKg: z.number(),
+    fromHeightCm: z.number(),
+    toHeightCm: z.number(),
+    reachCm: z.number().optional(),
+    turnDeg: z.number().optional(),
+    grip: z.enum(grips).optional(),
+    stairs: z.boolean().optional(),
   }),
   output: z.object({
-    limitKg: z.number(), index: z.number(), people: z.number(),
+    limitKg: z.number(),
+    index: z.number(),
+    people: z.number(),
     multipliers: z.object({ reach: z.number(), height: z.number(), distance: z.number(), turn: z.number(), grip: z.number() }),
     findings: z.array(Finding),
   }),

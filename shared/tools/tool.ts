@@ -24,7 +24,9 @@ export interface Hands {
 }
 
 /** An instrument that answers at once: one entry for the wall, the interface for programs and the pin on a machine. */
-export interface QuickTool<I = never, O = unknown> extends ToolFace<I, O> { run: (input: I) => O }
+export interface QuickTool<I = never, O = unknown> extends ToolFace<I, O> {
+  run: (input: I) => O
+}
 /** An instrument whose work takes its time. */
 export interface HeavyTool<I = never, O = unknown> extends ToolFace<I, O> {
   work: (input: I, hands: Hands) => Promise<O>

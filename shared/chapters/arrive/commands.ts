@@ -1,0 +1,65 @@
+import { z } from 'zod'
+import { readDateCode } from '#core/identify/date-code'
+import { stages } from '#core/planning/stages'
+import { command } from '../../kernel/contract'
+import { id, oneOf, optionalQuantity, optionalText, roughDay, text, version } from '../../kernel/fields'
+import { atTheBench } from '../../kernel/roles'
+import { acquisitions, notOurs } from '../../kernel/acquisitions'
+import { claimVerdicts } from './words'
+
+const identity = {
+  name: text('Model or description', 80),
+  maker: optionalText('Maker', 80),
+  nickname: optionalText('Nickname', 60),
+  serial: optionalText('Serial number', 60),
+  variant: optionalText('Board issue or variant', 60),
+  weightKg: optionalQuantity('kg', 'Weight', { above: 0, upTo: 2000 }),
+  place: optionalText('Where it stands', 120),
+  acquired: oneOf(acquisitions, 'How it came'),
+  fromWhom: text('From whom', 120),
+  owner: optionalText('Whose it is', 120),
+  lastPowered: roughDay('Last powered'),
+  lastPoweredBy: optionalText('By whom', 120),
+  lastPoweredWhat: optionalText('What happened', 500),
+}
+
+const ownerNamed = <T extends { acquired: string; owner: string }>(machine: T, context: z.RefinementCtx<T>) => {
+  if (notOurs.some(a => a === machine.acquired) && !machine.owner) {
+    context.addIssue({ code: 'custom', path: ['owner'], message: 'Whose it is: a machine that is not the collection’s own needs its owner’s name.' })
+  }
+}
+
+/** A marking off a part that can be read as a date. */
+const dateCode = text('Date code', 60).superRefine((code, context) => {
+  if (!code) return
+  const { readings, findings } = readDateCode({ code })
+  if (!readings.length) context.addIssue({ code: 'custom', message: `${findings[0]?.says} ${findings[0]?.because[0]} Leave it out if it is no date.` })
+})
+
+/** A code as found on a part; reworked and socketed parts may be of a later service. */
+const DateCodeRead = z.object({ part: optionalText('Part', 60), code: dateCode, reworked: z.boolean().default(false), socketed: z.boolean().default(false) })
+
+export const BookIn = z
+  .object({
+    ...identity,
+    modelId: id.nullable().default(null),
+    claims: z.array(text('Claim', 500)).max(20, 'Claims: twenty at most.').default([]),
+    accessories: z.array(text('What came with it', 120)).max(60, 'What came with it: sixty at most.').default([]),
+    dateCodes: z.array(DateCodeRead).max(200, 'Date codes: two hundred at most.').default([]),
+  })
+  .superRefine(ownerNamed)
+
+export const onMachine = {
+  'correct-identity': command(atTheBench, z.object({ version, ...identity }).superRefine(ownerNamed)),
+  'add-claim': command(atTheBench, z.object({ says: text('Claim', 500), byWhom: optionalText('By whom', 120) })),
+  'judge-claim': command(atTheBench, z.object({ claimId: id, version, verdict: oneOf(claimVerdicts, 'Verdict'), because: text('Because of', 500) })),
+  'note-accessory': command(atTheBench, z.object({ name: text('What came with it', 120) })),
+  'read-date-code': command(atTheBench, DateCodeRead),
+  'move-to-stage': command(atTheBench, z.object({ stage: oneOf(stages, 'Stage') })),
+  'put-on-bench': command(atTheBench, z.object({ onBench: z.boolean() })),
+} as const
+
+export const onCollection = {
+  'book-in': command(atTheBench, BookIn),
+  'book-in-lot': command(atTheBench, z.object({ machines: z.array(BookIn).min(1, 'No machine to book in.').max(200, 'Two hundred machines at a time.') })),
+} as const

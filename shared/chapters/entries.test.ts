@@ -1,0 +1,188 @@
+import { describe, expect, it } from 'vitest'
+import { type EntryData, type EntryKind, entries, isOpen, isStrikeable, sentenceOf } from './index'
+
+/** One entry of every kind, and the sentence it reads as. A new kind without its line here does not compile. */
+const examples: { [K in EntryKind]: [EntryData<K>, string] } = {
+  'machine.booked-in': [{ tag: 'SH-2026-031', name: 'Petrel 8', maker: 'Tarnwick Instruments' }, 'Booked in as SH-2026-031: Petrel 8 by Tarnwick Instruments.'],
+  'provenance.recorded': [
+    { acquired: 'lent', fromWhom: 'the keepers’ trust', owner: 'the keepers’ trust' },
+    'Lent to us, from the keepers’ trust; it belongs to the keepers’ trust.',
+  ],
+  'identity.corrected': [{ changes: [{ field: 'serial number', from: '', to: '17' }] }, 'Identity corrected: serial number “nothing” to “17”.'],
+  'claim.recorded': [{ says: 'only a fuse', byWhom: 'the giver' }, 'Claimed by the giver: “only a fuse”'],
+  'claim.judged': [{ says: 'only a fuse', verdict: 'refuted', because: 'both fuses whole' }, 'Claim “only a fuse”: refuted. both fuses whole.'],
+  'last-powered.recorded': [{ when: '', byWhom: '', what: 'smoked' }, 'Last powered at a time nobody knows: smoked.'],
+  'accessory.noted': [{ name: 'Mains lead' }, 'Came with it: Mains lead.'],
+  'date-code.read': [
+    { part: 'IC7', code: '8235', reworked: true, socketed: true, says: 'week 35 of 1982' },
+    'Date code 8235 on IC7, reworked, in a socket: week 35 of 1982.',
+  ],
+  'stage.moved': [{ from: 'mend', to: 'clean' }, 'Moved from Mend to Clean.'],
+  'bench.changed': [{ onBench: false }, 'Taken off the bench.'],
+  'assembly.added': [{ name: 'Drive C' }, 'Assembly added: Drive C.'],
+  'assembly.graded': [{ name: 'Case', presence: 'present', grade: 1, note: 'ticket glue' }, 'Case: grade 1, minor. ticket glue.'],
+  'damage.recorded': [
+    { assembly: 'Main board', kind: 'tide-line', where: 'lower edge', extent: '40 mm', severity: 'severe' },
+    'Severe tide line on main board, lower edge, 40 mm.',
+  ],
+  'damage.changed': [
+    { assembly: 'Main board', kind: 'crust', where: 'edge', extent: '', severity: 'clear' },
+    'Damage now reads: clear crust on main board, edge.',
+  ],
+  'check.settled': [{ says: 'Look under every socket', outcome: 'found', note: 'two green pins' }, 'Look under every socket. Something found: two green pins.'],
+  'photograph.added': [{ name: 'a.jpg', assembly: 'Supply', caption: 'As found', hash: '0' }, 'Photograph added of supply: As found.'],
+  'photograph.described': [{ assembly: '', caption: 'Lower edge' }, 'Photograph now reads: Lower edge.'],
+  'scale.set': [{ photograph: 'Lower edge', distanceMm: 2.54 }, 'Scale set on photograph “Lower edge”, from 2.54 mm.'],
+  'corrosion.measured': [
+    { what: 'lower edge', areaPct: 4.25, errorPct: 1.5, rating: 4, rustDegree: null },
+    'Corrosion measured, lower edge: 4.3 % ± 1.5, rating 4 of 10.',
+  ],
+  'opening.step': [{ step: 1, what: 'Lid off', fixings: ['4 × 8 mm pan'] }, 'Opened, step 1: Lid off (4 × 8 mm pan).'],
+  'opening.reused': [{ fromTag: 'SH-2026-004', steps: 5 }, 'Opening record of SH-2026-004 taken over: 5 steps ahead.'],
+  'opening.back': [{ step: 1, what: 'Lid off', missing: 1 }, 'Put back, step 1: Lid off; 1 missing.'],
+  'intervention.logged': [
+    { kind: 'added-wire', assembly: 'Main board', where: 'from pin 8 to nowhere', note: '', understood: false },
+    'Somebody was here before: added wire on main board, from pin 8 to nowhere; not understood yet.',
+  ],
+  'intervention.settled': [{ kind: 'added-wire', where: 'pin 8', state: 'undone', note: 'it shorted +12 V' }, 'Added wire, pin 8: undone. it shorted +12 V.'],
+  'machine.appraised': [{ hoursLow: 10, hoursHigh: 20, costLow: 0, costHigh: 45.5, currency: 'EUR' }, 'Appraised: 10 to 20 hours, 0.00 EUR to 45.50 EUR.'],
+  'path.chosen': [{ path: 'conserve', reason: 'The only one known' }, 'Path chosen: conserve as found. The only one known.'],
+  'consent.recorded': [
+    { agreedWith: 'the trust', agreedOn: '2026-03-01', allowed: ['open', 'clean'], upTo: 50, currency: 'EUR', mustAsk: 'paint' },
+    'Agreed with the trust on 2026-03-01: open it and look, clean it; up to 50.00 EUR; to be asked: paint.',
+  ],
+  'money.spent': [{ what: 'capacitors', amount: 12.5, currency: 'EUR' }, 'Spent 12.50 EUR: capacitors.'],
+  'owner.written-to': [{ owner: 'the trust', questions: ['May we start it?'] }, 'Letter to the trust: May we start it?'],
+  'model.added': [{ maker: 'Tarnwick Instruments', name: 'Petrel 8' }, 'Model added: Petrel 8 by Tarnwick Instruments.'],
+  'model.changed': [{ maker: 'Tarnwick Instruments', name: 'Petrel 8' }, 'Model changed: Petrel 8 by Tarnwick Instruments.'],
+  'power.assessed': [
+    {
+      changes: [
+        { fact: 'battery', to: 'out' },
+        { fact: 'fan', to: null },
+      ],
+      inspected: true,
+    },
+    'Inspected for power. Battery: out, nothing left behind; Fan: not looked at.',
+  ],
+  'school.chosen': [{ school: 'baseline-first' }, 'For this machine: baseline first.'],
+  'hazard.settled': [
+    { kind: 'smoke', state: 'dealt-with', evidence: 'Filter capacitor replaced' },
+    'Hazard, smoke reported: dealt with. Filter capacitor replaced.',
+  ],
+  'gate.changed': [
+    { from: 'keep-off', to: 'guarded-start', why: 'The rails have not been read yet.' },
+    'The gate went from Keep off to Guarded start: The rails have not been read yet.',
+  ],
+  'configuration.set': [{ configuration: { kind: 'partly', out: ['Drive A', 'Drive B'] } }, 'What is connected: Some of it out; out: Drive A, Drive B.'],
+  'battery.recorded': [{ where: 'IC3', chemistry: 'nickel-cadmium', state: 'leaking', fitted: true }, 'Battery, IC3, nickel-cadmium: leaking, still in.'],
+  'battery.changed': [{ where: 'IC3', state: 'sound', fitted: false }, 'Battery, IC3: now no leak seen, out.'],
+  'battery.replaced': [
+    { where: 'IC3', how: 'diode-cell', chemistry: 'lithium-coin', diode: true },
+    'In place of the battery, IC3: coin cell with a blocking diode, lithium coin cell behind a diode.',
+  ],
+  'inlet.expected': [{ says: '9 V DC, centre negative, 1 A' }, 'Its inlet wants 9 V DC, centre negative, 1 A.'],
+  'supply.assigned': [{ name: 'S-03', says: '9 V DC' }, 'Runs from supply S-03: 9 V DC.'],
+  'temperature.taken': [{ part: 'heat-sink', where: '7805', celsius: 62.25, readings: 1, says: 'Usual' }, 'Heat sink of a regulator (7805): 62.3 °C. Usual.'],
+  'start.begun': [{ atProbe: 'Rua', atSwitch: 'Teodor', configuration: 'Whole' }, 'Start begun: Whole. At the probe Rua, at the switch Teodor.'],
+  'start.ended': [
+    { outcome: 'called-off', why: '+5 V is missing', onSeconds: 6.4, rails: 1 },
+    'Start ended after 6 s: called off, 1 rail kept. +5 V is missing.',
+  ],
+  'gate.overruled': [
+    { computed: 'keep-off', verdict: 'guarded-start', reason: 'Supply alone, board out' },
+    'Gate overruled from Keep off to Guarded start: Supply alone, board out.',
+  ],
+  'gate.overrule-ended': [{ why: 'the facts have changed' }, 'Overrule of the gate ended: the facts have changed.'],
+  'cleaning.done': [{ what: 'the case', withWhat: 'soapy water', byWhom: 'Hanneke' }, 'Cleaned the case with soapy water.'],
+  'wait.started': [{ what: 'board drying', until: '2026-03-04T08:00:00.000Z' }, 'Wait started: board drying.'],
+  'wait.ended': [{ what: 'board drying', early: true }, 'Wait ended early: board drying.'],
+  'fault.reported': [{ symptom: 'No picture', firstSeen: '2026', stopsMachine: true }, 'Fault reported: No picture, first seen 2026; it stops the machine.'],
+  'fault.changed': [{ from: 'a', to: 'Rolling picture', stopsMachine: false }, 'Fault now reads: Rolling picture; it does not stop the machine.'],
+  'fault.observed': [{ symptom: 'No picture', says: 'Set a channel off?' }, 'Observed on “No picture”: Set a channel off?'],
+  'fault.repaired': [{ symptom: 'No picture', did: 'Retuned', closes: false }, 'Repair on “No picture”: Retuned. It did not close it.'],
+  'part.wanted': [{ name: 'Fuse', quantity: 2, stopsStart: true }, 'Wanted: 2 × Fuse; it cannot be started without.'],
+  'part.settled': [{ name: 'Fuse', outcome: 'fitted' }, 'Fuse: found and fitted.'],
+  'rails.expected': [
+    {
+      rails: [
+        { name: '+5 V', nominalV: 5 },
+        { name: '-5 V', nominalV: -5 },
+      ],
+    },
+    'Rails expected: +5 V, -5 V.',
+  ],
+  'off-state.measured': [{ rail: '+5 V', ohm: 0.4, verdict: 'short' }, 'Measured +5 V to ground with the power off: 0.4 Ω; short.'],
+  'reading.taken': [{ rail: '-5 V', valueV: -5.09, load: 'loaded', verdict: 'good' }, 'Read -5 V: −5.09 V under load; within limits.'],
+  'machine.signed-off': [{ statement: 'All keys' }, 'Signed off: All keys.'],
+  'sign-off.ended': [{ why: 'A rail is out of limits.' }, 'The sign-off no longer stands: A rail is out of limits.'],
+  'life.chosen': [{ life: 'hands-on' }, 'Its life from now on: hands-on.'],
+  'question.asked': [{ question: 'Whose initials?' }, 'Open question: Whose initials?'],
+  'question.settled': [{ question: 'Whose initials?', answer: 'The tester’s' }, 'Question settled: Whose initials? The tester’s.'],
+  'passport.switched': [{ on: true }, 'Public passport switched on.'],
+  'result.pinned': [{ tool: 'identify/date-code', title: 'Date code', says: 'Most likely week 35 of 1982.' }, 'Date code: Most likely week 35 of 1982.'],
+  'entry.struck': [{ entryId: 7, reason: 'wrong rail' }, 'Entry 7 struck: wrong rail.'],
+  'practice.set': [
+    { name: 'Skerrow Head', school: 'caps-first', numbering: 'SH-{n}', zone: 'UTC' },
+    'Practice of Skerrow Head: caps first, numbering SH-{n}, zone UTC.',
+  ],
+  'person.added': [{ name: 'Rua', role: 'volunteer' }, 'Rua added as volunteer.'],
+  'person.password-set': [{ name: 'Rua' }, 'Rua was given a new password.'],
+  'person.skilled': [{ name: 'Rua', skills: ['mains', 'lifting'] }, 'Rua may: mains, lifting.'],
+  'meter.set': [{ host: '192.0.2.20', port: 5025 }, 'The meter answers at 192.0.2.20, port 5025.'],
+  'supply.added': [{ name: 'S-03', says: '9 V DC' }, 'Supply S-03: 9 V DC.'],
+  'supply.changed': [{ name: 'S-03', says: '9 V DC', active: false }, 'Supply S-03 is gone.'],
+  'person.changed': [{ name: 'Rua', role: 'volunteer', active: false }, 'Rua is no longer active.'],
+}
+
+describe('every kind of entry', () => {
+  it.each(Object.entries(examples))('%s reads as one sentence', (kind, [data, sentence]) => {
+    expect(sentenceOf(kind, JSON.parse(JSON.stringify(data)))).toBe(sentence)
+  })
+
+  it('that names a donor, an owner, a claimant, a person or trust stays off the passport', () => {
+    expect(
+      Object.keys(entries)
+        .filter(kind => !isOpen(kind))
+        .sort(),
+    ).toEqual([
+      'claim.judged',
+      'claim.recorded',
+      'consent.recorded',
+      'entry.struck',
+      'gate.overrule-ended',
+      'gate.overruled',
+      'identity.corrected',
+      'last-powered.recorded',
+      'machine.appraised',
+      'meter.set',
+      'model.added',
+      'model.changed',
+      'money.spent',
+      'owner.written-to',
+      'passport.switched',
+      'path.chosen',
+      'person.added',
+      'person.changed',
+      'person.password-set',
+      'person.skilled',
+      'practice.set',
+      'provenance.recorded',
+      'start.begun',
+      'supply.added',
+      'supply.changed',
+    ])
+    // Who cleaned is kept, and not told.
+    expect(sentenceOf('cleaning.done', examples['cleaning.done'][0])).not.toContain('Hanneke')
+  })
+
+  it('can be struck only where it is an observation', () => {
+    expect(isStrikeable('reading.taken')).toBe(true)
+    expect(isStrikeable('machine.signed-off')).toBe(false)
+  })
+
+  it('of an unknown or older shape still reads as something, and is shown to nobody outside', () => {
+    expect(sentenceOf('reading.taken', { volts: 5 })).toBe('reading.taken.')
+    expect([isOpen('of.tomorrow'), isStrikeable('of.tomorrow')]).toEqual([false, false])
+  })
+})

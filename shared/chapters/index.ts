@@ -1,0 +1,98 @@
+import { z } from 'zod'
+import type { Entry } from '../kernel/contract'
+import { SheetHead } from '../kernel/machine'
+import type { Role } from '../kernel/roles'
+import { arrive } from './arrive/index'
+import { cleaning } from './cleaning/index'
+import { faults } from './faults/index'
+import { home } from './home/index'
+import { look } from './look/index'
+import { models } from './models/index'
+import { opening } from './opening/index'
+import { parts } from './parts/index'
+import { people } from './people/index'
+import { power } from './power/index'
+import { practice } from './practice/index'
+import { proving } from './proving/index'
+import { record } from './record/index'
+import { starts } from './starts/index'
+import { stewardship } from './stewardship/index'
+import { supplies } from './supplies/index'
+import { waits } from './waits/index'
+
+/** Every chapter, in the order of the work. All names and types below follow from this list. */
+export const chapters = {
+  arrive,
+  stewardship,
+  look,
+  opening,
+  power,
+  starts,
+  waits,
+  cleaning,
+  faults,
+  parts,
+  proving,
+  home,
+  record,
+  practice,
+  people,
+  models,
+  supplies,
+} as const
+export type ChapterName = keyof typeof chapters
+export const chapterNames = Object.keys(chapters) as ChapterName[]
+
+type Chapters = (typeof chapters)[ChapterName]
+type All<K extends 'onMachine' | 'onCollection' | 'entries'> = Flat<Union<Chapters[K]>>
+type Union<U> = (U extends unknown ? (u: U) => void : never) extends (i: infer I) => void ? I : never
+type Flat<T> = { [K in keyof T]: T[K] }
+
+const merged = <K extends 'onMachine' | 'onCollection' | 'entries'>(what: K): All<K> =>
+  Object.assign({}, ...chapterNames.map(name => chapters[name][what])) as All<K>
+
+const machineDeclared = merged('onMachine')
+const collectionDeclared = merged('onCollection')
+const declared = { ...machineDeclared, ...collectionDeclared }
+
+export type MachineCommandName = keyof typeof machineDeclared
+export type CollectionCommandName = keyof typeof collectionDeclared
+export type CommandName = MachineCommandName | CollectionCommandName
+
+/** The shape of every command's request, by its name. */
+export const commands = Object.fromEntries(Object.entries(declared).map(([name, command]) => [name, command.input])) as {
+  [N in CommandName]: (typeof declared)[N]['input']
+}
+export type CommandInput<N extends CommandName> = z.output<(typeof commands)[N]>
+export type CommandRequest<N extends CommandName> = z.input<(typeof commands)[N]>
+export const commandNames = Object.keys(declared) as CommandName[]
+/** Own names only: what every object has is no command. */
+export const isMachineCommand = (name: string): name is MachineCommandName => Object.hasOwn(machineDeclared, name)
+export const isCollectionCommand = (name: string): name is CollectionCommandName => Object.hasOwn(collectionDeclared, name)
+
+/** Whether a role may send a command. Reading the collection needs any role; the passport, the instruments and the health page need none. */
+export const may = (role: Role | undefined, name: CommandName): boolean => role !== undefined && declared[name].may.includes(role)
+/** The commands that a role may use, for the interface to offer no others. */
+export const commandsOf = (role: Role): CommandName[] => commandNames.filter(name => may(role, name))
+
+/** Every kind of entry in the history. */
+export const entries = merged('entries')
+export type EntryKind = keyof typeof entries
+export type EntryData<K extends EntryKind> = (typeof entries)[K] extends Entry<infer D> ? D : never
+
+const known = (kind: string) => (Object.hasOwn(entries, kind) ? (entries[kind as EntryKind] as unknown as Entry<unknown>) : undefined)
+/** The sentence of an entry. Data of an older shape reads as its kind, rather than not at all. */
+export function sentenceOf(kind: string, data: unknown): string {
+  const entry = known(kind)
+  const parsed = entry?.data.safeParse(data)
+  return parsed?.success && entry ? entry.reads(parsed.data) : `${kind}.`
+}
+export const isOpen = (kind: string) => known(kind)?.open ?? false
+export const isStrikeable = (kind: string) => known(kind)?.strikeable ?? false
+
+/** What the sheet of a machine can show: its head, and the views of the chapters that are asked for. */
+export type ViewOf<C extends ChapterName> = z.infer<(typeof chapters)[C]['view']>
+export type SheetOf<C extends ChapterName> = Flat<SheetHead & Union<C extends unknown ? ViewOf<C> : never>>
+export type MachineSheet = SheetOf<ChapterName>
+/** The shape of a whole sheet, for checking answers against. */
+export const sheetShape = z.object(Object.assign({ ...SheetHead.shape }, ...chapterNames.map(name => chapters[name].view.shape)) as z.ZodRawShape)

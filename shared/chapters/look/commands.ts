@@ -1,0 +1,82 @@
+import { z } from 'zod'
+import { damageKinds, severities } from '#core/condition/damage'
+import { presences } from '#core/condition/grades'
+import { type InterventionKind, interventionKinds, interventionStates } from '#core/condition/interventions'
+import { command } from '../../kernel/contract'
+import { id, oneOf, optionalText, text, version } from '../../kernel/fields'
+import { atTheBench } from '../../kernel/roles'
+import { CorrosionInputs, MarkShape, ScaleShape } from '../../kernel/shapes'
+import { checkOutcomes } from './words'
+
+const photographId = id.nullable().default(null)
+
+const DamageAsSeen = {
+  assemblyId: id.nullable().default(null),
+  kind: oneOf(Object.keys(damageKinds) as [keyof typeof damageKinds, ...(keyof typeof damageKinds)[]], 'Kind'),
+  where: text('Where', 160),
+  extent: optionalText('Extent', 120),
+  severity: oneOf(severities, 'Severity'),
+}
+
+export const onMachine = {
+  'add-assembly': command(atTheBench, z.object({ name: text('Assembly', 60) })),
+  'grade-assembly': command(
+    atTheBench,
+    z
+      .object({
+        assemblyId: id,
+        version,
+        presence: oneOf(presences, 'Presence'),
+        grade: z.number().int().min(0).max(3).nullable(),
+        note: optionalText('Note', 500),
+      })
+      .superRefine((a, context) => {
+        if (a.presence !== 'present' && a.grade !== null)
+          context.addIssue({ code: 'custom', path: ['grade'], message: 'Grade: only what is present can be graded.' })
+      }),
+  ),
+  'record-damage': command(atTheBench, z.object({ ...DamageAsSeen, photographId, mark: MarkShape.nullable().default(null) })),
+  'change-damage': command(atTheBench, z.object({ damageId: id, version, ...DamageAsSeen })),
+  'settle-check': command(
+    atTheBench,
+    z.object({ code: text('Check', 120), outcome: oneOf(checkOutcomes, 'Outcome'), note: optionalText('What was found', 300) }).superRefine((c, context) => {
+      if (c.outcome === 'found' && !c.note) context.addIssue({ code: 'custom', path: ['note'], message: 'What was found: say it in a few words.' })
+    }),
+  ),
+  'add-photograph': command(
+    atTheBench,
+    z.object({
+      hash: z.string().regex(/^[0-9a-f]{64}$/, 'Photograph: its file is not known here. Send it again.'),
+      name: text('Name of the file', 200),
+      assemblyId: id.nullable().default(null),
+      caption: optionalText('Caption', 200),
+    }),
+  ),
+  'describe-photograph': command(atTheBench, z.object({ photographId: id, version, assemblyId: id.nullable(), caption: optionalText('Caption', 200) })),
+  'set-scale': command(atTheBench, z.object({ photographId: id, version, scale: ScaleShape.nullable() })),
+  'keep-corrosion': command(
+    atTheBench,
+    z.object({
+      photographId: id,
+      what: text('What was measured', 120),
+      inputs: CorrosionInputs,
+      steel: z.boolean(),
+      areaPct: z.number().min(0).max(100),
+      errorPct: z.number().min(0).max(100),
+    }),
+  ),
+  'log-intervention': command(
+    atTheBench,
+    z.object({
+      kind: oneOf(Object.keys(interventionKinds) as [InterventionKind, ...InterventionKind[]], 'Kind'),
+      assemblyId: id.nullable().default(null),
+      where: text('Where', 160),
+      note: optionalText('Note', 500),
+      understood: z.boolean().default(false),
+      photographId,
+    }),
+  ),
+  'settle-intervention': command(atTheBench, z.object({ interventionId: id, version, state: oneOf(interventionStates, 'State'), note: text('Why', 500) })),
+} as const
+
+export const onCollection = {} as const

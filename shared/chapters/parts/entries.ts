@@ -1,0 +1,16 @@
+import { z } from 'zod'
+import { word } from '../../kernel/fields'
+import { entry } from '../../kernel/contract'
+import { type PartOutcome, partOutcomeNames } from './words'
+
+const s = z.string()
+const n = z.number()
+const b = z.boolean()
+
+export const entries = {
+  'part.wanted': entry(
+    z.object({ name: s, quantity: n, stopsStart: b }),
+    d => `Wanted: ${d.quantity} × ${d.name}; ${d.stopsStart ? 'it cannot be started without' : 'it can be started without'}.`,
+  ),
+  'part.settled': entry(z.object({ name: s, outcome: word<PartOutcome>() }), d => `${d.name}: ${partOutcomeNames[d.outcome].toLowerCase()}.`),
+} as const

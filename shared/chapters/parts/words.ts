@@ -1,0 +1,5 @@
+export const partOutcomes = ['wanted', 'fitted', 'not-needed'] as const
+
+export type PartOutcome = (typeof partOutcomes)[number]
+
+export const partOutcomeNames: Record<PartOutcome, string> = { 'wanted': 'Wanted', 'fitted': 'Found and fitted', 'not-needed': 'No longer needed' }

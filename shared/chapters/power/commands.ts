@@ -1,0 +1,48 @@
+import { z } from 'zod'
+import { loads } from '#core/power/rails'
+import { gateVerdicts } from '#core/safety/gate'
+import { command } from '../../kernel/contract'
+import { id, meterReading, oneOf, optionalQuantity, optionalText, quantity, text, version } from '../../kernel/fields'
+import { atTheBench, coordinator } from '../../kernel/roles'
+import { ExpectedRails, HazardShape, PowerFactsShape, SchoolShape } from '../../kernel/shapes'
+import { InletTyped } from '../supplies/index'
+import { BatteryTyped, ConfigurationTyped, WarmTyped, ReplacementChosen, TemperatureTyped, WarmLog, configurationHolds } from './shapes'
+
+export const onMachine = {
+  'assess-power': command(atTheBench, z.object({ version, facts: PowerFactsShape.omit({ rails: true }), inspectedBy: optionalText('Inspected by', 80) })),
+  'choose-school': command(coordinator, z.object({ school: SchoolShape.nullable() })),
+  'settle-hazard': command(atTheBench, z.object({ kind: HazardShape.shape.kind, version, state: HazardShape.shape.state, evidence: text('Evidence', 500) })),
+  'set-configuration': command(atTheBench, z.object({ version, ...ConfigurationTyped }).superRefine(configurationHolds)),
+  'record-battery': command(atTheBench, z.object(BatteryTyped)),
+  'change-battery': command(atTheBench, z.object({ batteryId: id, version, ...BatteryTyped, replacement: ReplacementChosen })),
+  'expect-inlet': command(atTheBench, z.object({ inlet: InletTyped.nullable() })),
+  'assign-supply': command(atTheBench, z.object({ supplyId: id.nullable() })),
+  'take-temperature': command(atTheBench, z.object(TemperatureTyped)),
+  'import-temperatures': command(atTheBench, z.object({ ...WarmTyped, samples: WarmLog })),
+  'overrule-gate': command(
+    coordinator,
+    z.object({ verdict: oneOf(gateVerdicts, 'Verdict'), reason: text('Reason', 500).min(10, 'Reason: say in a sentence why.') }),
+  ),
+  'withdraw-overrule': command(coordinator, z.object({})),
+  'expect-rails': command(atTheBench, z.object({ rails: ExpectedRails.min(1, 'Rails: name at least one.') })),
+  'take-reading': command(
+    atTheBench,
+    z.object({ rail: text('Rail', 30), valueV: quantity('V', 'Reading', { above: -1000, upTo: 1000 }), load: oneOf(loads, 'Load') }),
+  ),
+  'measure-off-state': command(
+    atTheBench,
+    z.object({
+      rail: text('Rail', 30),
+      ohm: meterReading('Ω', 'Red on the rail', { above: -0.001, upTo: 1e9 }),
+      reversedOhm: z.preprocess(
+        given => (typeof given === 'string' && !given.trim() ? undefined : given),
+        meterReading('Ω', 'Black on the rail', { above: -0.001, upTo: 1e9 }).optional(),
+      ),
+      leadsOhm: optionalQuantity('Ω', 'The leads', { above: -0.001, upTo: 100 }),
+      loadAttached: z.boolean(),
+      rising: z.boolean(),
+    }),
+  ),
+} as const
+
+export const onCollection = {} as const

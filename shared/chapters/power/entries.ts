@@ -1,0 +1,77 @@
+import { z } from 'zod'
+import { word } from '../../kernel/fields'
+import { type BatteryState, type Chemistry, type Replacement, batteryStateNames, chemistries, replacements } from '#core/power/battery'
+import { type OffVerdict, offVerdictWords } from '#core/power/off-state'
+import { type RailVerdict, loadWords, railVerdictWords, volts } from '#core/power/rails'
+import { type WarmPart, warmParts } from '#core/power/temperature'
+import { configurationWords } from '#core/safety/configuration'
+import { gateWords } from '#core/safety/gate'
+import { type HazardKind, type HazardState, hazardKinds, hazardStateNames } from '#core/safety/hazards'
+import { type PowerFactName, factValue, powerFacts, schoolNames } from '#core/safety/power-facts'
+import { closed, ending, entry, observed } from '../../kernel/contract'
+import { ConfigurationShape } from './shapes'
+
+const s = z.string()
+const n = z.number()
+const b = z.boolean()
+
+export const entries = {
+  'power.assessed': entry(
+    z.object({ changes: z.array(z.object({ fact: word<PowerFactName>(), to: s.nullable() })), inspected: b }),
+    d =>
+      `${d.inspected ? 'Inspected for power' : 'Facts for power noted'}. ${d.changes.map(c => `${powerFacts[c.fact].title}: ${factValue(c.fact, c.to ?? undefined)?.label.toLowerCase() ?? 'not looked at'}`).join('; ')}${d.changes.length ? '.' : 'Nothing changed.'}`,
+  ),
+  'school.chosen': entry(z.object({ school: word<keyof typeof schoolNames>().nullable() }), d =>
+    d.school ? `For this machine: ${schoolNames[d.school].title.toLowerCase()}.` : 'For this machine: the school of the collection.',
+  ),
+  'hazard.settled': entry(
+    z.object({ kind: word<HazardKind>(), state: word<HazardState>(), evidence: s }),
+    d => `Hazard, ${hazardKinds[d.kind].title.toLowerCase()}: ${hazardStateNames[d.state].toLowerCase()}. ${ending(d.evidence)}`,
+  ),
+  'gate.changed': entry(
+    z.object({ from: word<keyof typeof gateWords>(), to: word<keyof typeof gateWords>(), why: s }),
+    d => `The gate went from ${gateWords[d.from].title} to ${gateWords[d.to].title}${d.why && `: ${ending(d.why)}`}`,
+  ),
+  'configuration.set': entry(z.object({ configuration: ConfigurationShape }), d => `What is connected: ${ending(configurationWords(d.configuration))}`),
+  'battery.recorded': entry(
+    z.object({ where: s, chemistry: word<Chemistry>(), state: word<BatteryState>(), fitted: b }),
+    d => `Battery, ${d.where}, ${chemistries[d.chemistry].title.toLowerCase()}: ${batteryStateNames[d.state].toLowerCase()}, ${d.fitted ? 'still in' : 'out'}.`,
+    observed,
+  ),
+  'battery.changed': entry(
+    z.object({ where: s, state: word<BatteryState>(), fitted: b }),
+    d => `Battery, ${d.where}: now ${batteryStateNames[d.state].toLowerCase()}, ${d.fitted ? 'still in' : 'out'}.`,
+  ),
+  'battery.replaced': entry(
+    z.object({ where: s, how: word<Replacement>(), chemistry: word<Chemistry>(), diode: b }),
+    d =>
+      `In place of the battery, ${d.where}: ${replacements[d.how].title.toLowerCase()}${d.how === 'none' ? '' : `, ${chemistries[d.chemistry].title.toLowerCase()}${d.diode ? ' behind a diode' : ''}`}.`,
+  ),
+  'inlet.expected': entry(z.object({ says: s }), d => `Its inlet wants ${ending(d.says)}`),
+  'supply.assigned': entry(z.object({ name: s, says: s }), d =>
+    d.name ? `Runs from supply ${d.name}: ${ending(d.says)}` : 'Runs from no supply of the collection.',
+  ),
+  'temperature.taken': entry(
+    z.object({ part: word<WarmPart>(), where: s, celsius: n, readings: n, says: s }),
+    d =>
+      `${warmParts[d.part].title}${d.where && ` (${d.where})`}: ${d.readings > 1 ? `${d.readings} readings, up to ` : ''}${d.celsius.toFixed(1)} °C. ${ending(d.says)}`,
+    observed,
+  ),
+  'gate.overruled': entry(
+    z.object({ computed: word<keyof typeof gateWords>(), verdict: word<keyof typeof gateWords>(), reason: s }),
+    d => `Gate overruled from ${gateWords[d.computed].title} to ${gateWords[d.verdict].title}: ${ending(d.reason)}`,
+    closed,
+  ),
+  'gate.overrule-ended': entry(z.object({ why: s }), d => `Overrule of the gate ended: ${ending(d.why)}`, closed),
+  'rails.expected': entry(z.object({ rails: z.array(z.object({ name: s, nominalV: n })) }), d => `Rails expected: ${d.rails.map(r => r.name).join(', ')}.`),
+  'reading.taken': entry(
+    z.object({ rail: s, valueV: n, load: word<keyof typeof loadWords>(), verdict: word<RailVerdict>() }),
+    d => `Read ${d.rail}: ${volts(d.valueV)} ${loadWords[d.load]}; ${railVerdictWords[d.verdict]}.`,
+    observed,
+  ),
+  'off-state.measured': entry(
+    z.object({ rail: s, ohm: n.nullable(), verdict: word<OffVerdict>() }),
+    d => `Measured ${d.rail} to ground with the power off: ${d.ohm === null ? 'open' : `${d.ohm} Ω`}; ${offVerdictWords[d.verdict].toLowerCase()}.`,
+    observed,
+  ),
+} as const

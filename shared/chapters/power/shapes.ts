@@ -1,0 +1,89 @@
+import { z } from 'zod'
+import { InputError } from '#core/kernel/input-error'
+import { batteryStates, chargings, chemistryNames, replacementNames } from '#core/power/battery'
+import { warmPartNames } from '#core/power/temperature'
+import { checkConfiguration, configurationKindNames } from '#core/safety/configuration'
+import { oneOf, optionalQuantity, optionalText, quantity, text } from '../../kernel/fields'
+import { Finding } from '../../kernel/shapes'
+
+const s = z.string()
+const b = z.boolean()
+
+export const ConfigurationTyped = {
+  kind: oneOf(configurationKindNames as ['whole', ...typeof configurationKindNames], 'Configuration'),
+  out: z.array(text('Assembly', 60)).max(60, 'What is out: sixty at most.').default([]),
+}
+
+export const ConfigurationShape = z.object(ConfigurationTyped)
+
+/** What the core says of a configuration, at the field. */
+export const configurationHolds = (typed: z.output<typeof ConfigurationShape>, context: z.RefinementCtx) => {
+  try {
+    checkConfiguration(typed)
+  } catch (error) {
+    if (!(error instanceof InputError)) throw error
+    context.addIssue({ code: 'custom', path: [error.field], message: error.message })
+  }
+}
+
+const chemistry = oneOf(chemistryNames as ['unknown', ...typeof chemistryNames], 'Chemistry')
+
+export const BatteryTyped = {
+  where: text('Where', 120),
+  chemistry,
+  cells: quantity('', 'Cells', { above: 0, upTo: 24 }).pipe(z.number().int('Cells: a whole number, please.')).default(1),
+  year: optionalQuantity('', 'Year on it', { above: 1949, upTo: 2100 }),
+  state: oneOf(batteryStates, 'State'),
+  fitted: z.boolean(),
+  charging: oneOf(chargings, 'The circuit'),
+}
+
+export const ReplacementTyped = z.object({
+  how: oneOf(replacementNames as ['none', ...typeof replacementNames], 'In its place'),
+  chemistry,
+  diode: z.boolean().default(false),
+})
+
+/** Not settled yet, where no way is chosen; what else stands in the form does not count then. */
+export const ReplacementChosen = z
+  .looseObject({})
+  .nullish()
+  .transform(given => (given?.how ? given : null))
+  .pipe(ReplacementTyped.nullable())
+
+const celsius = quantity('', 'Temperature in °C', { above: -40.001, upTo: 400 })
+
+export const WarmTyped = { part: oneOf(warmPartNames as ['chip', ...typeof warmPartNames], 'What'), where: optionalText('Which', 120) }
+
+export const TemperatureTyped = { ...WarmTyped, celsius }
+
+export const WarmLog = z
+  .array(z.object({ atSeconds: z.number().min(0).max(1e7), celsius: z.number().min(-40).max(400) }))
+  .min(1, 'The log has no temperatures.')
+  .max(4000, 'The log: 4000 rows at most.')
+
+export const BatteryView = z.object({
+  id: z.number(),
+  version: z.number(),
+  where: s,
+  chemistry,
+  cells: z.number(),
+  year: z.number().nullable(),
+  state: z.enum(batteryStates),
+  fitted: b,
+  charging: z.enum(chargings),
+  replacement: ReplacementTyped.nullable(),
+  findings: z.array(Finding),
+})
+
+export const TemperatureView = z.object({
+  id: z.number(),
+  part: WarmTyped.part,
+  where: s,
+  samples: z.array(z.object({ atSeconds: z.number(), celsius: z.number() })),
+  readings: z.number(),
+  highestC: z.number(),
+  at: s,
+  by: s,
+  findings: z.array(Finding),
+})

@@ -1,0 +1,20 @@
+import { z } from 'zod'
+import { word } from '../../kernel/fields'
+import { schoolNames } from '#core/safety/power-facts'
+import { closed, entry } from '../../kernel/contract'
+
+const s = z.string()
+const n = z.number()
+
+export const entries = {
+  'practice.set': entry(
+    z.object({ name: s, school: word<keyof typeof schoolNames>(), numbering: s, zone: s }),
+    d => `Practice of ${d.name}: ${schoolNames[d.school].title.toLowerCase()}, numbering ${d.numbering}, zone ${d.zone}.`,
+    closed,
+  ),
+  'meter.set': entry(
+    z.object({ host: s, port: n.nullable() }),
+    d => (d.host ? `The meter answers at ${d.host}, port ${d.port}.` : 'No meter any more.'),
+    closed,
+  ),
+} as const

@@ -1,0 +1,28 @@
+import { z } from 'zod'
+import { type MeterFunction, type MeterState, meterFunctionNames, meterStates } from '#core/power/scpi'
+import { text } from '../../kernel/fields'
+
+const s = z.string()
+const b = z.boolean()
+
+const state = z.enum(Object.keys(meterStates) as [MeterState, ...MeterState[]])
+
+export const MeterQuestion = z.object({ what: z.enum(meterFunctionNames as [MeterFunction, ...MeterFunction[]]) })
+
+/** What the stand-in of the meter is told of the machine that it simulates. */
+export const SimulationTyped = z.object({ scenario: text('Scenario', 30).optional(), switchedOn: z.boolean().optional() })
+
+export const MeterView = z.object({
+  host: s,
+  port: z.number().nullable(),
+  state,
+  /** Who it says it is; empty before it answered. */
+  identity: s,
+  /** Scenarios of the simulated machine, where the meter is the stand-in; and the one that runs. */
+  simulation: z.object({ scenarios: z.array(z.object({ name: s, says: s })), scenario: s, switchedOn: b }).nullable(),
+})
+
+export const MeterReading = z.object({ state, value: z.number().nullable(), overload: b, settled: b, unit: s, says: s })
+
+export type MeterView = z.infer<typeof MeterView>
+export type MeterReading = z.infer<typeof MeterReading>

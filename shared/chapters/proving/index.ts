@@ -1,0 +1,7 @@
+import { chapter } from '../../kernel/contract'
+import { onCollection, onMachine } from './commands'
+import { entries } from './entries'
+import { view } from './view'
+
+/** Prove: the sign-off. */
+export const proving = chapter({ name: 'proving', onMachine, onCollection, entries, view })

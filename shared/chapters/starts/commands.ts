@@ -1,0 +1,8 @@
+import { z } from 'zod'
+import { command } from '../../kernel/contract'
+import { atTheBench } from '../../kernel/roles'
+import { StartTyped } from './shapes'
+
+export const onMachine = { 'begin-start': command(atTheBench, z.object(StartTyped)), 'end-start': command(atTheBench, z.object({})) } as const
+
+export const onCollection = {} as const

@@ -1,0 +1,57 @@
+import { z } from 'zod'
+import { type Path, paths } from '#core/condition/triage'
+import { command } from '../../kernel/contract'
+import { id, instant, oneOf, optionalText, quantity, roughDay, text, version } from '../../kernel/fields'
+import { atTheBench, coordinator } from '../../kernel/roles'
+import { ConsentShape, SignificanceShape } from '../../kernel/shapes'
+
+const amount = (what: string) => quantity('', what, { above: -0.001, upTo: 1_000_000 })
+
+const inOrder =
+  (low: string, high: string) =>
+  <T extends object>(given: T, context: z.RefinementCtx<T>) => {
+    const values = given as Record<string, number>
+    if (values[high]! < values[low]!) context.addIssue({ code: 'custom', path: [high], message: 'The higher figure comes here; this one is below the other.' })
+  }
+
+export const onMachine = {
+  'record-consent': command(
+    coordinator,
+    z.object({
+      version,
+      allowed: ConsentShape.shape.allowed,
+      upTo: amount('Up to what cost'),
+      mustAsk: optionalText('What must be asked', 500),
+      agreedWith: text('Agreed with', 120),
+      agreedOn: roughDay('Agreed on'),
+    }),
+  ),
+  'record-spending': command(atTheBench, z.object({ what: text('What for', 160), amount: quantity('', 'Amount', { above: 0, upTo: 1_000_000 }) })),
+  'appraise': command(
+    atTheBench,
+    z
+      .object({
+        version,
+        significance: SignificanceShape,
+        hoursLow: amount('Hours, at least'),
+        hoursHigh: amount('Hours, at most'),
+        costLow: amount('Cost, at least'),
+        costHigh: amount('Cost, at most'),
+        irreplaceable: z.array(text('Assembly', 60)).max(100).default([]),
+      })
+      .superRefine(inOrder('hoursLow', 'hoursHigh'))
+      .superRefine(inOrder('costLow', 'costHigh')),
+  ),
+  'choose-path': command(coordinator, z.object({ path: oneOf(Object.keys(paths) as [Path, ...Path[]], 'Path'), reason: text('Reason', 500) })),
+  'write-to-owner': command(
+    coordinator,
+    z.object({
+      questions: z.array(text('Question', 300)).min(1, 'Questions: ask at least one; it is what the letter is for.').max(20, 'Questions: twenty at most.'),
+      photographIds: z.array(id).max(8, 'Photographs: eight at most.').default([]),
+      to: z.union([z.literal(''), z.email('E-mail address: write it as somebody@example.org, or leave it empty to post the letter.')]).default(''),
+      answerBy: instant('Answer by'),
+    }),
+  ),
+} as const
+
+export const onCollection = {} as const

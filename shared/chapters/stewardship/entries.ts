@@ -1,0 +1,28 @@
+import { z } from 'zod'
+import { word } from '../../kernel/fields'
+import { type Path, paths } from '#core/condition/triage'
+import { type WorkAsked, money, worksAsked } from '#core/stewardship/consent'
+import { closed, ending, entry } from '../../kernel/contract'
+
+const s = z.string()
+const n = z.number()
+
+export const entries = {
+  'machine.appraised': entry(
+    z.object({ hoursLow: n, hoursHigh: n, costLow: n, costHigh: n, currency: s }),
+    d => `Appraised: ${d.hoursLow} to ${d.hoursHigh} hours, ${money(d.costLow, d.currency)} to ${money(d.costHigh, d.currency)}.`,
+    closed,
+  ),
+  'path.chosen': entry(z.object({ path: word<Path>(), reason: s }), d => `Path chosen: ${paths[d.path].title.toLowerCase()}. ${ending(d.reason)}`, closed),
+  'consent.recorded': entry(
+    z.object({ agreedWith: s, agreedOn: s, allowed: z.array(word<WorkAsked>()), upTo: n, currency: s, mustAsk: s }),
+    d =>
+      `Agreed with ${d.agreedWith}${d.agreedOn && ` on ${d.agreedOn}`}: ${d.allowed.map(w => worksAsked[w].toLowerCase()).join(', ') || 'nothing yet'}; up to ${money(d.upTo, d.currency)}${d.mustAsk && `; to be asked: ${d.mustAsk}`}.`,
+    closed,
+  ),
+  'money.spent': entry(z.object({ what: s, amount: n, currency: s }), d => `Spent ${money(d.amount, d.currency)}: ${ending(d.what)}`, {
+    open: false,
+    strikeable: true,
+  }),
+  'owner.written-to': entry(z.object({ owner: s, questions: z.array(s) }), d => `Letter to ${d.owner}: ${d.questions.map(ending).join(' ')}`, closed),
+} as const

@@ -1,0 +1,66 @@
+import type { MachineSummary } from './machine'
+
+/** A page of a list, and how many there are in all. */
+export interface Page<T> {
+  rows: T[]
+  total: number
+  /** Whether there are more than `total` says, because counting was not worth it. */
+  atLeast?: boolean
+}
+
+/** One transaction, as pages that are open hear of it. */
+export interface LiveChange {
+  /** The command that made it; a page knows its own. */
+  id: string
+  at: string
+  by: string
+  /** Kinds of the entries it wrote. */
+  kinds: string[]
+  /** Machines whose sheet may have changed, by tag. */
+  tags: string[]
+  /** Whether something of the collection as a whole has changed. */
+  collection: boolean
+  /** Their summaries, as lists show them; those beyond the first hundred are fetched. */
+  machines: MachineSummary[]
+  /** How far the machines of a job lot, or those that a change of the collection affects, have been seen to. */
+  progress?: Progress
+}
+
+/** So many summaries go with one change; whoever shows more fetches them. */
+export const mostCards = 100
+
+export interface Progress {
+  /** What is worked off, by its own id. */
+  uid: string
+  what: 'lot' | 'settling'
+  done: number
+  of: number
+  /** Why it stopped before its end; empty while it goes on and once it is done. */
+  trouble: string
+}
+
+/** What a command that was carried out is answered with. */
+export interface CommandAnswer {
+  done: string
+  result: unknown
+  /** The same as every page hears, so that the one that asked need not wait for it. */
+  change: LiveChange | null
+}
+
+/** How a refused request is answered. */
+export interface ErrorAnswer {
+  error: {
+    code: string
+    field?: string
+    message: string
+    fields?: Record<string, string>
+    because?: string[]
+    current?: Record<string, unknown>
+    changedBy?: string
+    changedAt?: string
+  }
+}
+
+/** The header that carries the id of a command, and the one that carries the time of the server. */
+export const commandIdHeader = 'command-id'
+export const serverTimeHeader = 'server-time'

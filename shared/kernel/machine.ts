@@ -1,0 +1,130 @@
+import { z } from 'zod'
+import { lives, stages } from '#core/planning/stages'
+import { gateVerdicts } from '#core/safety/gate'
+import { acquisitions } from './acquisitions'
+import { Finding, SkillShape } from './shapes'
+
+/** What every list and every sheet shows of a machine, whichever chapters are open. */
+
+const id = z.number()
+const s = z.string()
+const b = z.boolean()
+
+export const WaitView = z.object({ id, what: s, startedAt: s, until: s, over: b })
+export type WaitView = z.infer<typeof WaitView>
+export const NextMoveView = z.object({ code: s, says: s, why: s, who: s, skill: SkillShape.optional(), stage: z.enum(stages) })
+const stageProgress = { stage: z.enum(stages), title: s, done: z.number(), of: z.number(), share: z.number() }
+const StageView = z.object({ ...stageProgress, steps: z.array(z.object({ says: s, done: b })) })
+/** How full a stage is, without its steps. */
+export const StageGauge = z.object(stageProgress)
+export type StageGauge = z.infer<typeof StageGauge>
+
+/** One machine as lists show it: its settled summary. It says nothing of a moment; what time alone changes has been settled by then. */
+export const MachineSummary = z.object({
+  tag: s,
+  name: s,
+  maker: s,
+  nickname: s,
+  place: s,
+  stage: z.enum(stages),
+  life: z.enum(lives).nullable(),
+  acquired: z.enum(acquisitions),
+  onBench: b,
+  bookedInAt: s,
+  gate: z.enum(gateVerdicts),
+  overruled: b,
+  /** When the first of its running waits ends, and how many there are. */
+  nextWaitAt: s.nullable(),
+  waits: z.number(),
+  /** The first of its next moves. */
+  move: NextMoveView.nullable(),
+  run: z.array(StageGauge),
+  harm: z.object({ rank: z.number(), findings: z.array(Finding) }),
+  openFaults: z.array(s),
+})
+export type MachineSummary = z.infer<typeof MachineSummary>
+
+const Identity = z.object({
+  version: z.number(),
+  name: s,
+  maker: s,
+  nickname: s,
+  serial: s,
+  variant: s,
+  weightKg: z.number().nullable(),
+  place: s,
+  acquired: z.enum(acquisitions),
+  fromWhom: s,
+  owner: s,
+  lastPowered: s,
+  lastPoweredBy: s,
+  lastPoweredWhat: s,
+})
+
+/** The head of a sheet: what stands above and beside whichever stage is open. */
+export const SheetHead = z.object({
+  tag: s,
+  uid: s,
+  stage: z.enum(stages),
+  onBench: b,
+  life: z.enum(lives).nullable(),
+  bookedInAt: s,
+  daysHere: z.number(),
+  identity: Identity,
+  gate: z.object({ inForce: z.enum(gateVerdicts), overruled: b }),
+  waits: z.array(WaitView),
+  questions: z.array(z.object({ id, question: s, answer: s, settled: b })),
+  run: z.array(StageView),
+  moves: z.array(NextMoveView),
+  harm: z.object({ rank: z.number(), findings: z.array(Finding) }),
+  /** Chapters asked for whose stored rows cannot be shown, each with why; what they would have shown is left out. */
+  unreadable: z.array(z.object({ chapter: s, says: s })),
+})
+export type SheetHead = z.infer<typeof SheetHead>
+
+export const HistoryLine = z.object({
+  id,
+  seq: z.number(),
+  at: s,
+  by: s,
+  kind: s,
+  says: s,
+  hash: s,
+  strikeable: b,
+  struck: z.object({ by: s, at: s, reason: s }).nullable(),
+})
+export type HistoryLine = z.infer<typeof HistoryLine>
+
+/** What lists of machines are asked for: filtered, sorted and paged by the server. */
+export const MachineQuery = z.object({
+  find: z.string().trim().max(200).default(''),
+  gate: z.enum(gateVerdicts).optional(),
+  stage: z.enum(stages).optional(),
+  bench: z.enum(['on', 'off']).optional(),
+  sort: z.enum(['newest', 'harm']).default('newest'),
+  page: z.coerce.number().int().min(1).max(100_000).default(1),
+  size: z.coerce.number().int().min(1).max(100).default(50),
+})
+export type MachineQuery = z.infer<typeof MachineQuery>
+
+/** A wait as Today shows it, with its machine. */
+export interface WaitOn {
+  id: number
+  what: string
+  until: string
+  tag: string
+  nickname: string
+  name: string
+}
+
+/** What Today shows: what gets worse by waiting, what waits, and the next move of what is on the bench; of each the first, and how many. */
+export interface TodayView {
+  machines: number
+  urgent: { rows: MachineSummary[]; total: number }
+  waiting: { rows: WaitOn[]; total: number }
+  moves: { rows: MachineSummary[]; total: number }
+}
+
+/** Which page of a list. */
+export const PageQuery = z.object({ page: z.coerce.number().int().min(1).max(100_000).default(1), size: z.coerce.number().int().min(1).max(200).default(100) })
+export type PageQuery = z.infer<typeof PageQuery>
