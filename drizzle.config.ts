@@ -1,3 +1,3 @@
 import { defineConfig } from 'drizzle-kit'
 
-export default defineConfig({ dialect: 'sqlite', schema: './server/db/schema', out: './server/db/migrations' })
+export default defineConfig({ dialect: 'sqlite', schema: ['./server/chapters/*/schema.ts', './server/kernel/trunk.ts'], out: './server/db/migrations' })

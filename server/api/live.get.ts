@@ -5,18 +5,22 @@ import { watch } from '../starts/running'
 const pingSeconds = 20
 
 /** Server-sent events: one message for every change; with `?start=<tag>` also every picture of a start of that machine. */
-export default defineAnswer(async (event) => {
+export default defineAnswer(async event => {
   await requirePerson(event)
   const stream = createEventStream(event)
   const push = (name: string, what: unknown) => void stream.push({ event: name, data: JSON.stringify(what) })
   const { start } = getQuery(event)
-  const stops = [listen(change => push('change', change)), ...(typeof start === 'string' ? [watch(start, frame => push('start', frame), Date.now())] : [])]
-  const ping = setInterval(() => void stream.push({ event: 'ping', data: '' }), pingSeconds * 1000)
+  const stops = [
+    listen(change => push('change', change)),
+    ...(typeof start === 'string' ? [watch(start, frame => push('start', frame), useBench().now().getTime())] : []),
+  ]
+  const time = () => useBench().now().toISOString()
+  const ping = setInterval(() => void stream.push({ event: 'ping', data: time() }), pingSeconds * 1000)
   stream.onClosed(async () => {
     stops.forEach(stop => stop())
     clearInterval(ping)
     await stream.close()
   })
-  void stream.push({ event: 'ping', data: '', retry: 1000 })
+  void stream.push({ event: 'ping', data: time(), retry: 1000 })
   return stream.send()
 })

@@ -1,8 +1,10 @@
-import { wantedParts } from '../services/queries'
-import { listSupplies } from '../services/supplies'
+import { getQuery } from 'h3'
+import { PageQuery } from '#shared/kernel/machine'
+import { wantedParts } from '../chapters/parts/index'
+import { listSupplies } from '../chapters/supplies/index'
 
-export default defineAnswer(async (event) => {
+export default defineAnswer(async event => {
   await requirePerson(event)
   const { db } = useBench()
-  return { parts: wantedParts(db), supplies: listSupplies(db).map(({ uid: _, ...supply }) => supply) }
+  return { parts: wantedParts(db, PageQuery.parse(getQuery(event))), supplies: listSupplies(db).map(({ uid: _, ...supply }) => supply) }
 })

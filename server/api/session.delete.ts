@@ -1,4 +1,4 @@
-export default defineAnswer(async (event) => {
+export default defineAnswer(async event => {
   await clearUserSession(event)
   return { signedOut: true }
 })

@@ -1,8 +1,8 @@
-import type { SessionView } from '#shared/contracts/views'
-import { commandsOf } from '../access/permissions'
-import { anyPeople } from '../services/people'
-import { crewOf } from '../services/skills'
-import { practiceOf } from '../services/practice'
+import type { SessionView } from '#shared/chapters/people/index'
+import { commandsOf } from '#shared/chapters/index'
+import { anyPeople } from '../chapters/people/index'
+import { crewOf } from '../chapters/people/index'
+import { practiceOf } from '../chapters/practice/index'
 
 export default defineAnswer(async (event): Promise<SessionView> => {
   const { db } = useBench()

@@ -1,15 +1,15 @@
 import { getRequestIP } from 'h3'
 import { InputError } from '#core/kernel/input-error'
-import { SignIn } from '#shared/contracts/commands'
-import { findBySignIn, sealOf } from '../services/people'
+import { SignIn } from '#shared/chapters/people/index'
+import { findBySignIn, sealOf } from '../chapters/people/index'
 
 /** Signs in. A name that is not known takes as long to refuse as a wrong password. */
-export default defineAnswer(async (event) => {
+export default defineAnswer(async event => {
   const { signInName, password } = await readInput(event, SignIn)
   const key = `${getRequestIP(event)} ${signInName}`
   await countTry(key)
   const person = findBySignIn(useBench().db, signInName)
-  const right = await verifyPassword(person?.passwordHash ?? await unknownHash(), password)
+  const right = await verifyPassword(person?.passwordHash ?? (await unknownHash()), password)
   if (!person?.active || !right) throw new InputError('password', '', 'Name and password do not go together. Check both.')
   await forgetTries(key)
   await replaceUserSession(event, { user: { id: person.id, seal: sealOf(person) } })

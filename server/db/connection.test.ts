@@ -1,13 +1,16 @@
-import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import Database from 'better-sqlite3'
+import { cpSync, mkdtempSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterEach, beforeEach, expect, it } from 'vitest'
-import { NewerDatabaseError, migrationsFolder, openDatabase, schemaNumber } from './connection'
+import { NewerDatabaseError, OlderDatabaseError, migrationsFolder, openDatabase, schemaNumber } from './connection'
 
 let data: string
 let migrations: string
 const journalFile = () => join(migrations, 'meta/_journal.json')
-interface Journal { entries: { idx: number, tag: string, when: number }[] }
+interface Journal {
+  entries: { idx: number; tag: string; when: number }[]
+}
 const readJournal = () => JSON.parse(readFileSync(journalFile(), 'utf8')) as Journal
 const writeJournal = (journal: Journal) => writeFileSync(journalFile(), JSON.stringify(journal))
 
@@ -18,22 +21,30 @@ beforeEach(() => {
 })
 afterEach(() => [data, migrations].forEach(folder => rmSync(folder, { recursive: true })))
 
-/** The database as an older program left it, after its first two migrations. */
+/** The database as the program before this one left it: the form that the first migration makes today, reached by eight of its own. */
 function olderDatabase() {
   const journal = readJournal()
-  writeJournal({ ...journal, entries: journal.entries.slice(0, 2) })
-  const db = openDatabase(data, migrations)
-  db.$client.exec('INSERT INTO people (uid, name, sign_in_name, password_hash, role) VALUES (\'u\', \'Rua\', \'rua\', \'x\', \'reader\')')
+  writeJournal({ ...journal, entries: journal.entries.slice(0, 1) })
+  const db = openDatabase(data, { migrations })
+  for (let i = 1; i < 8; i++)
+    db.$client.prepare('INSERT INTO __drizzle_migrations (hash, created_at) VALUES (?, ?)').run(`earlier ${i}`, journal.entries[0]!.when - i)
+  db.$client.exec(
+    "INSERT INTO machines (uid, tag, name, acquired, booked_in_at) VALUES ('m', 'M-1', 'Gannet', 'found', '2026-01-01T00:00:00.000Z'); INSERT INTO waits (machine_id, what, started_at, until) VALUES (1, 'drying', '2026-01-01T00:00:00.000Z', '2026-01-02T00:00:00Z')",
+  )
+  db.$client.exec("INSERT INTO people (uid, name, sign_in_name, password_hash, role) VALUES ('u', 'Rua', 'rua', 'x', 'reader')")
   db.$client.close()
   writeJournal(journal)
 }
 
 it('brings an older database up to date and keeps what is in it', () => {
   olderDatabase()
-  const db = openDatabase(data, migrations)
+  const db = openDatabase(data, { migrations })
   expect(schemaNumber(db)).toBe(readJournal().entries.length)
   expect(db.$client.prepare('SELECT name FROM people').all()).toEqual([{ name: 'Rua' }])
-  expect(db.$client.prepare('SELECT count(*) AS n FROM pragma_table_info(\'claims\') WHERE name = \'verdict\'').get()).toEqual({ n: 1 })
+  expect(db.$client.prepare('SELECT until FROM waits').all()).toEqual([{ until: '2026-01-02T00:00:00.000Z' }])
+  // As it was before, it lies beside.
+  const [copy] = readdirSync(data).filter(name => name.includes('before-update'))
+  expect(new Database(join(data, copy!), { readonly: true }).prepare('SELECT until FROM waits').all()).toEqual([{ until: '2026-01-02T00:00:00Z' }])
   db.$client.close()
 })
 
@@ -43,20 +54,28 @@ it('a migration that fails half-way changes nothing', () => {
   const last = journal.entries.at(-1)!
   writeJournal({ ...journal, entries: [...journal.entries, { ...last, idx: last.idx + 1, tag: '9999_faulty', when: last.when + 1 }] })
   writeFileSync(join(migrations, '9999_faulty.sql'), 'CREATE TABLE half_done (id integer);\n--> statement-breakpoint\nINSERT INTO nowhere VALUES (1);')
-  expect(() => openDatabase(data, migrations)).toThrow()
-  writeJournal({ ...journal, entries: journal.entries.slice(0, 2) })
-  const db = openDatabase(data, migrations)
-  expect(schemaNumber(db)).toBe(2)
-  expect(db.$client.prepare('SELECT name FROM sqlite_master WHERE name = \'half_done\'').all()).toEqual([])
+  expect(() => openDatabase(data, { migrations })).toThrow()
+  writeJournal({ ...journal, entries: journal.entries.slice(0, 1) })
+  const db = openDatabase(data, { migrations })
+  expect(schemaNumber(db)).toBe(1)
+  expect(db.$client.prepare("SELECT name FROM sqlite_master WHERE name = 'half_done'").all()).toEqual([])
   db.$client.close()
 })
 
+it('a database from before the first migration is refused, and stays as it is', () => {
+  olderDatabase()
+  const client = new Database(join(data, 'jolly-bench.sqlite'))
+  client.exec('DELETE FROM __drizzle_migrations WHERE created_at = (SELECT max(created_at) FROM __drizzle_migrations)')
+  client.close()
+  expect(() => openDatabase(data, { migrations })).toThrow(OlderDatabaseError)
+})
+
 it('a database of a newer program is refused by name, and stays as it is', () => {
-  openDatabase(data, migrations).$client.close()
+  openDatabase(data, { migrations }).$client.close()
   const journal = readJournal()
   writeJournal({ ...journal, entries: journal.entries.slice(0, -1) })
-  expect(() => openDatabase(data, migrations)).toThrow(NewerDatabaseError)
-  expect(() => openDatabase(data, migrations)).toThrow(/jolly-bench\.sqlite was written by a newer Jolly Bench/)
+  expect(() => openDatabase(data, { migrations })).toThrow(NewerDatabaseError)
+  expect(() => openDatabase(data, { migrations })).toThrow(/jolly-bench\.sqlite was written by a newer Jolly Bench/)
   const db = openDatabase(data)
   expect(schemaNumber(db)).toBe(journal.entries.length)
   db.$client.close()

@@ -1,10 +1,11 @@
-import { mkdirSync } from 'node:fs'
+import { existsSync, mkdirSync } from 'node:fs'
 import { join } from 'node:path'
 import Database from 'better-sqlite3'
 import { type BetterSQLite3Database, drizzle } from 'drizzle-orm/better-sqlite3'
-import { readMigrationFiles } from 'drizzle-orm/migrator'
+import { type MigrationMeta, readMigrationFiles } from 'drizzle-orm/migrator'
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator'
-import * as schema from './schema'
+import * as schema from '../chapters/schema'
+import { allRelations } from '../kernel/relations'
 
 export type Db = BetterSQLite3Database<typeof schema> & { $client: Database.Database }
 
@@ -15,39 +16,81 @@ export class NewerDatabaseError extends Error {
     this.name = 'NewerDatabaseError'
   }
 }
+/** The database is older than the oldest form that this program can bring up to date. */
+export class OlderDatabaseError extends Error {
+  constructor(file: string) {
+    super(`The database ${file} is older than this program can bring up to date. Open it once with the version before. Nothing has been changed.`)
+    this.name = 'OlderDatabaseError'
+  }
+}
 
 /** Migrations lie beside the program; both are started from the program's folder. */
 export const migrationsFolder = join(process.cwd(), 'server/db/migrations')
 
+interface Options {
+  migrations?: string
+  /** Hears every statement that is run. */
+  hears?: (sql: string) => void
+}
+
 /**
- * Opens the database in the data folder, made where it is missing, and brings it up to date in one transaction.
+ * Opens the database in the data folder, made where it is missing, and brings it up to date in one transaction: a copy is laid
+ * beside it before, and the result is checked after.
  * WAL, foreign keys on, synchronous FULL: what was answered as saved survives a power cut.
- * @throws NewerDatabaseError
+ * @throws NewerDatabaseError, OlderDatabaseError
  */
-export function openDatabase(dataFolder: string, migrations = migrationsFolder): Db {
+export function openDatabase(dataFolder: string, { migrations = migrationsFolder, hears }: Options = {}): Db {
   mkdirSync(dataFolder, { recursive: true })
   const file = join(dataFolder, 'jolly-bench.sqlite')
-  const client = new Database(file)
+  const client = new Database(file, hears ? { verbose: sql => hears(String(sql)) } : {})
   client.pragma('busy_timeout = 5000')
-  refuseNewer(client, file, migrations)
+  const known = readMigrationFiles({ migrationsFolder: migrations })
+  const seen = newestOf(client)
+  const refusal = seen === null ? null : refusalOf(file, seen, known)
+  if (refusal) {
+    client.close()
+    throw refusal
+  }
   client.pragma('journal_mode = WAL')
   client.pragma('synchronous = FULL')
-  const db = drizzle(client, { schema })
+  const db = drizzle(client, { schema: { ...schema, ...allRelations() } }) as unknown as Db
+  const outdated = seen !== null && seen < known.at(-1)!.folderMillis
+  if (outdated) copyBeside(client, dataFolder, seen)
   migrate(db, { migrationsFolder: migrations })
+  if (outdated) check(client, file)
   client.pragma('foreign_keys = ON')
   return db
 }
 
-function refuseNewer(client: Database.Database, file: string, migrations: string) {
-  const known = readMigrationFiles({ migrationsFolder: migrations }).at(-1)?.folderMillis ?? 0
-  const exists = client.prepare('SELECT 1 FROM sqlite_master WHERE name = \'__drizzle_migrations\'').get()
-  const newest = exists === undefined ? undefined : client.prepare('SELECT max(created_at) AS at FROM __drizzle_migrations').get() as { at: number } | undefined
-  if (newest && newest.at > known) {
+/** When the newest migration that a database has seen was made; nothing for a fresh one. */
+function newestOf(client: Database.Database): number | null {
+  const exists = client.prepare("SELECT 1 FROM sqlite_master WHERE name = '__drizzle_migrations'").get()
+  return exists === undefined ? null : (client.prepare('SELECT max(created_at) AS at FROM __drizzle_migrations').get() as { at: number | null }).at
+}
+
+function refusalOf(file: string, seen: number, known: MigrationMeta[]): Error | null {
+  if (seen > known.at(-1)!.folderMillis) return new NewerDatabaseError(file)
+  return seen < known[0]!.folderMillis ? new OlderDatabaseError(file) : null
+}
+
+/** Lays a copy beside the database before it is changed. */
+function copyBeside(client: Database.Database, dataFolder: string, seen: number): void {
+  const copy = join(dataFolder, `jolly-bench-before-update-${seen}.sqlite`)
+  if (!existsSync(copy)) client.prepare('VACUUM INTO ?').run(copy)
+}
+
+/** @throws Error where the updated database does not hold together; the copy beside it is as it was */
+function check(client: Database.Database, file: string): void {
+  const loose = client.pragma('foreign_key_check') as unknown[]
+  const whole = client.pragma('quick_check', { simple: true })
+  if (loose.length || whole !== 'ok') {
     client.close()
-    throw new NewerDatabaseError(file)
+    throw new Error(`The database ${file} did not hold together after its update. The copy from before lies beside it.`)
   }
 }
 
-/** How many migrations the open database has seen. */
-export const schemaNumber = (db: Db): number =>
-  (db.$client.prepare('SELECT count(*) AS n FROM __drizzle_migrations').get() as { n: number }).n
+/** How many migrations of this program the open database has seen. */
+export const schemaNumber = (db: Db, migrations = migrationsFolder): number => {
+  const seen = newestOf(db.$client) ?? 0
+  return readMigrationFiles({ migrationsFolder: migrations }).filter(m => m.folderMillis <= seen).length
+}

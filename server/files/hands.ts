@@ -10,11 +10,21 @@ export const hands: Hands = {
   async pixelsOf(base64, mostPixels) {
     const bytes = Buffer.from(base64.replace(/^data:[^,]*,/, ''), 'base64')
     try {
-      const { data, info } = await sharp(bytes, { failOn: 'error', limitInputPixels: mostPixels }).autoOrient().toColourspace('srgb').ensureAlpha().raw().toBuffer({ resolveWithObject: true })
+      const { data, info } = await sharp(bytes, { failOn: 'error', limitInputPixels: mostPixels })
+        .autoOrient()
+        .toColourspace('srgb')
+        .ensureAlpha()
+        .raw()
+        .toBuffer({ resolveWithObject: true })
       return { width: info.width, height: info.height, data }
-    }
-    catch (error) {
-      throw new InputError('image', `${base64.slice(0, 20)}…`, /pixel limit/i.test(String(error)) ? `The picture has more than ${mostPixels / 1e6} megapixels. Send a smaller copy.` : 'This cannot be read as a picture. Send a PNG or JPEG as base64.')
+    } catch (error) {
+      throw new InputError(
+        'image',
+        `${base64.slice(0, 20)}…`,
+        /pixel limit/i.test(String(error))
+          ? `The picture has more than ${mostPixels / 1e6} megapixels. Send a smaller copy.`
+          : 'This cannot be read as a picture. Send a PNG or JPEG as base64.',
+      )
     }
   },
   async drive(work) {

@@ -5,11 +5,13 @@ import { Readable } from 'node:stream'
 import exifr from 'exifr'
 import sharp from 'sharp'
 import { afterEach, beforeEach, expect, it } from 'vitest'
-import { largestPhotographBytes, photographSizes } from '#shared/contracts/photographs'
+import { largestPhotographBytes, photographSizes } from '#shared/chapters/look/index'
 import { copyOf, keepImage } from './image-file'
 
 let folder: string
-beforeEach(() => { folder = mkdtempSync(join(tmpdir(), 'jolly-bench-files-')) })
+beforeEach(() => {
+  folder = mkdtempSync(join(tmpdir(), 'jolly-bench-files-'))
+})
 afterEach(() => rmSync(folder, { recursive: true }))
 
 const board = (width = 3000, height = 1500) => sharp({ create: { width, height, channels: 3, background: '#25613f' } })
@@ -28,12 +30,20 @@ it('one photograph is kept once, with its three copies', async () => {
   }
 })
 
-it.each(['png', 'webp'] as const)('%s is taken too, whatever its name', async (format) => {
+it.each(['png', 'webp'] as const)('%s is taken too, whatever its name', async format => {
   expect((await keep(await board(300, 200).toFormat(format).toBuffer())).mime).toBe(`image/${format}`)
 })
 
 it('orientation is honoured, the time is kept, place and camera are not handed on', async () => {
-  const sideways = await board().withExif({ IFD0: { Model: 'Camera of somebody' }, IFD2: { DateTimeOriginal: '2026:03:04 19:20:21' }, IFD3: { GPSLatitudeRef: 'N', GPSLatitude: '53/1 20/1 0/1', GPSLongitudeRef: 'W', GPSLongitude: '6/1 15/1 0/1' } }).withMetadata({ orientation: 6 }).jpeg().toBuffer()
+  const sideways = await board()
+    .withExif({
+      IFD0: { Model: 'Camera of somebody' },
+      IFD2: { DateTimeOriginal: '2026:03:04 19:20:21' },
+      IFD3: { GPSLatitudeRef: 'N', GPSLatitude: '53/1 20/1 0/1', GPSLongitudeRef: 'W', GPSLongitude: '6/1 15/1 0/1' },
+    })
+    .withMetadata({ orientation: 6 })
+    .jpeg()
+    .toBuffer()
   expect(await exifr.gps(sideways)).toMatchObject({ latitude: expect.closeTo(53.333, 2) as number })
   const { hash, widthPx, heightPx, takenAt } = await keep(sideways)
   expect({ widthPx, heightPx, takenAt }).toEqual({ widthPx: 1500, heightPx: 3000, takenAt: '2026-03-04T19:20:21' })

@@ -8,13 +8,20 @@ import exifr from 'exifr'
 import { fileTypeFromBuffer } from 'file-type'
 import sharp from 'sharp'
 import { InputError } from '#core/kernel/input-error'
-import { largestPhotographBytes, photographSizes, type PhotographSize } from '#shared/contracts/photographs'
+import { largestPhotographBytes, photographSizes, type PhotographSize } from '#shared/chapters/look/index'
 
 /**
  * Photographs as files, kept once by the hash of what was sent. The original stays as it came and is never handed out;
  * the copies that are shown have their orientation applied, and carry neither place nor camera.
  */
-export interface ImageFile { hash: string, mime: string, bytes: number, widthPx: number, heightPx: number, takenAt: string }
+export interface ImageFile {
+  hash: string
+  mime: string
+  bytes: number
+  widthPx: number
+  heightPx: number
+  takenAt: string
+}
 
 const accepted = ['image/jpeg', 'image/png', 'image/webp']
 /** A picture that unfolds to more than this is refused before it fills the memory. */
@@ -48,13 +55,12 @@ export async function keepImage(dataFolder: string, sent: Readable): Promise<Ima
       renameSync(beside, home)
     }
     return { hash, mime, bytes, ...facts }
-  }
-  finally {
+  } finally {
     rmSync(beside, { recursive: true, force: true })
   }
 }
 
-async function receive(sent: Readable, to: string): Promise<{ hash: string, bytes: number }> {
+async function receive(sent: Readable, to: string): Promise<{ hash: string; bytes: number }> {
   const hash = createHash('sha256')
   const file = createWriteStream(to)
   let bytes = 0
@@ -65,8 +71,7 @@ async function receive(sent: Readable, to: string): Promise<{ hash: string, byte
       hash.update(chunk)
       if (!file.write(chunk)) await once(file, 'drain')
     }
-  }
-  finally {
+  } finally {
     file.end()
     await once(file, 'close')
   }
@@ -78,7 +83,8 @@ async function kindOf(path: string): Promise<string> {
   const file = await open(path)
   const { buffer, bytesRead } = await file.read(Buffer.alloc(4100), 0, 4100, 0).finally(() => file.close())
   const mime = (await fileTypeFromBuffer(buffer.subarray(0, bytesRead)))?.mime
-  if (!mime || !accepted.includes(mime)) throw new InputError('file', mime ?? 'unknown', 'This is no JPEG, PNG or WebP picture, whatever its name says. Export it as one of them.')
+  if (!mime || !accepted.includes(mime))
+    throw new InputError('file', mime ?? 'unknown', 'This is no JPEG, PNG or WebP picture, whatever its name says. Export it as one of them.')
   return mime
 }
 
@@ -87,22 +93,29 @@ async function copies(original: string, into: string): Promise<Pick<ImageFile, '
     const picture = sharp(original, { failOn: 'error', limitInputPixels: mostPixels })
     const { autoOrient, exif } = await picture.metadata()
     for (const [size, longestPx] of Object.entries(photographSizes)) {
-      await sharp(original, { failOn: 'error', limitInputPixels: mostPixels }).autoOrient()
+      await sharp(original, { failOn: 'error', limitInputPixels: mostPixels })
+        .autoOrient()
         .resize({ width: longestPx, height: longestPx, fit: 'inside', withoutEnlargement: true })
-        .flatten({ background: '#ffffff' }).toColourspace('srgb')
-        .jpeg({ quality: size === 'full' ? 92 : 84 }).toFile(join(into, `${size}.jpg`))
+        .flatten({ background: '#ffffff' })
+        .toColourspace('srgb')
+        .jpeg({ quality: size === 'full' ? 92 : 84 })
+        .toFile(join(into, `${size}.jpg`))
     }
     return { widthPx: autoOrient.width, heightPx: autoOrient.height, takenAt: await takenAt(exif) }
-  }
-  catch (error) {
-    throw new InputError('file', String(error), /pixel limit/i.test(String(error)) ? `Larger than ${mostPixels / 1e6} megapixels. Send a smaller copy.` : broken)
+  } catch (error) {
+    throw new InputError(
+      'file',
+      String(error),
+      /pixel limit/i.test(String(error)) ? `Larger than ${mostPixels / 1e6} megapixels. Send a smaller copy.` : broken,
+    )
   }
 }
 
 /** The camera's own clock when the picture was taken, as `2026-03-04T12:00:00`; empty where it says nothing sensible. */
 async function takenAt(exif: Buffer | undefined): Promise<string> {
   const tiff = exif?.subarray(exif.subarray(0, 4).toString('latin1') === 'Exif' ? 6 : 0)
-  const found = tiff && await exifr.parse(tiff, { pick: ['DateTimeOriginal'], reviveValues: false }).catch(() => undefined) as { DateTimeOriginal?: string } | undefined
+  const found =
+    tiff && ((await exifr.parse(tiff, { pick: ['DateTimeOriginal'], reviveValues: false }).catch(() => undefined)) as { DateTimeOriginal?: string } | undefined)
   const match = /^(\d{4}):(\d{2}):(\d{2}) (\d{2}:\d{2}:\d{2})/.exec(found?.DateTimeOriginal ?? '')
   return match ? `${match[1]}-${match[2]}-${match[3]}T${match[4]}` : ''
 }

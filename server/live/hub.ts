@@ -1,4 +1,4 @@
-import type { LiveChange } from '#shared/contracts/views'
+import type { LiveChange } from '#shared/kernel/answers'
 
 /** Hands every change to whoever is listening; each listener is one open page. */
 const listeners = new Set<(change: LiveChange) => void>()

@@ -1,12 +1,15 @@
 import { setTimeout as pause } from 'node:timers/promises'
 import { type MeterFunction, type MeterState, isSettled, meterFunctions, meterStates, readIdentity } from '#core/power/scpi'
-import type { MeterReading, MeterView } from '#shared/contracts/power'
-import { NotNow } from '../services/refusals'
+import type { MeterReading, MeterView } from '#shared/chapters/practice/index'
+import { NotNow } from '../kernel/refusals'
 import { happen, runningById } from '../starts/running'
 import { MeterTrouble, ScpiClient } from './scpi-client'
 import { type Simulation, readSimulation } from './simulation'
 
-export interface MeterAddress { host: string, port: number | null }
+export interface MeterAddress {
+  host: string
+  port: number | null
+}
 
 /** How many readings a single measurement waits for the figure to stand still. */
 const mostReadings = 8
@@ -28,7 +31,11 @@ export class MeterDesk {
   /** The start that has the meter. */
   private busyWith: number | undefined
 
-  constructor(private readonly address: () => MeterAddress) {}
+  /** @param nowMs the clock of the collection, in milliseconds */
+  constructor(
+    private readonly address: () => MeterAddress,
+    private readonly nowMs: () => number = Date.now,
+  ) {}
 
   private addressed() {
     const { host, port } = this.address()
@@ -48,8 +55,7 @@ export class MeterDesk {
       const { maker, model, serial } = readIdentity(await client.ask('*IDN?'))
       this.identity = [maker, model, serial].filter(Boolean).join(' ')
       this.simulation = await readSimulation(client, model)
-    }
-    catch (error) {
+    } catch (error) {
       client.close()
       throw error instanceof MeterTrouble ? error : new MeterTrouble('nonsense', (error as Error).message)
     }
@@ -72,8 +78,7 @@ export class MeterDesk {
         const client = await this.connected()
         this.state = 'ready'
         this.simulation = await readSimulation(client, this.identity)
-      }
-      catch (error) {
+      } catch (error) {
         this.trouble(error)
       }
     }
@@ -82,9 +87,18 @@ export class MeterDesk {
 
   /** One measurement that waits until the figure stands still. @throws NotNow while a start has the meter */
   async read(what: MeterFunction): Promise<MeterReading> {
-    if (this.busyWith !== undefined) throw new NotNow(`The meter watches the start of ${runningById(this.busyWith)?.tag ?? 'another machine'}. It is free again when that has ended.`)
+    if (this.busyWith !== undefined)
+      throw new NotNow(`The meter watches the start of ${runningById(this.busyWith)?.tag ?? 'another machine'}. It is free again when that has ended.`)
     const { unit } = meterFunctions[what]
-    const told = (state: MeterState, more: Partial<MeterReading> = {}): MeterReading => ({ state, value: null, overload: false, settled: false, unit, says: meterStates[state].says, ...more })
+    const told = (state: MeterState, more: Partial<MeterReading> = {}): MeterReading => ({
+      state,
+      value: null,
+      overload: false,
+      settled: false,
+      unit,
+      says: meterStates[state].says,
+      ...more,
+    })
     if (!this.address().host) return told('none')
     try {
       const client = await this.connected()
@@ -93,28 +107,32 @@ export class MeterDesk {
       while (values.length < mostReadings) {
         const answer = await client.measure(what)
         if (answer.kind === 'nonsense') throw new MeterTrouble('nonsense', answer.text)
-        if (answer.kind === 'overload') return told('ready', { overload: true, settled: true, says: what === 'ohms' || what === 'continuity' || what === 'diode' ? 'Open: more than the meter can show.' : 'Overload: more than the meter can show.' })
+        if (answer.kind === 'overload')
+          return told('ready', {
+            overload: true,
+            settled: true,
+            says:
+              what === 'ohms' || what === 'continuity' || what === 'diode' ? 'Open: more than the meter can show.' : 'Overload: more than the meter can show.',
+          })
         values.push(answer.value)
         if (isSettled(values, what)) return told('ready', { value: answer.value, settled: true, says: 'The figure stands still.' })
         await pause(pauseMs.between)
       }
       return told('ready', { value: values.at(-1)!, says: 'The figure does not stand still. Look at the probes, or read it as it moves.' })
-    }
-    catch (error) {
+    } catch (error) {
       return told(this.trouble(error))
     }
   }
 
   /** Tells the stand-in what its simulated machine does. @throws NotNow where the meter is a real one */
-  async simulate(order: { scenario?: string, switchedOn?: boolean }): Promise<void> {
+  async simulate(order: { scenario?: string; switchedOn?: boolean }): Promise<void> {
     try {
       const client = await this.connected()
       if (!this.simulation) throw new NotNow('The meter is no stand-in: there is nothing to simulate.')
       if (order.scenario !== undefined) await client.tell(`SIM:SCEN ${order.scenario.replace(/[^\w-]/g, '')}`)
       if (order.switchedOn !== undefined) await client.tell(`SIM:SWIT ${order.switchedOn ? 'ON' : 'OFF'}`)
       this.simulation = { ...this.simulation, ...order }
-    }
-    catch (error) {
+    } catch (error) {
       throw new NotNow(meterStates[this.trouble(error)].says)
     }
   }
@@ -123,7 +141,7 @@ export class MeterDesk {
   async follow(startId: number): Promise<void> {
     if (this.busyWith !== undefined) return
     this.busyWith = startId
-    const now = () => Date.now()
+    const now = this.nowMs
     let probed = ''
     try {
       for (let turn = 0, one = runningById(startId); one; turn++, one = runningById(startId)) {
@@ -140,19 +158,18 @@ export class MeterDesk {
           }
           const answer = await client.measure(kind)
           if (answer.kind === 'nonsense') throw new MeterTrouble('nonsense', answer.text)
-          if (this.state !== 'ready' || run.meter !== 'ready') happen(startId, { do: 'meter', state: this.state = 'ready' }, now())
+          if (this.state !== 'ready' || run.meter !== 'ready') happen(startId, { do: 'meter', state: (this.state = 'ready') }, now())
           // A reading of the rail before belongs to no other.
-          if (runningById(startId)?.run.rail === run.rail) happen(startId, { do: 'sample', kind, value: answer.kind === 'value' ? shown(answer.value) : null }, now())
+          if (runningById(startId)?.run.rail === run.rail)
+            happen(startId, { do: 'sample', kind, value: answer.kind === 'value' ? shown(answer.value) : null }, now())
           await pause(pauseMs.between)
-        }
-        catch (error) {
+        } catch (error) {
           probed = ''
           happen(startId, { do: 'meter', state: this.trouble(error) }, now())
           await pause(pauseMs.afterTrouble)
         }
       }
-    }
-    finally {
+    } finally {
       this.busyWith = undefined
     }
   }

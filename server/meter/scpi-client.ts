@@ -3,7 +3,10 @@ import { type MeterAnswer, type MeterFunction, type MeterState, meterFunctions, 
 
 /** What kept the meter from answering. */
 export class MeterTrouble extends Error {
-  constructor(readonly state: Exclude<MeterState, 'none' | 'ready' | 'connecting'>, message: string) {
+  constructor(
+    readonly state: Exclude<MeterState, 'none' | 'ready' | 'connecting'>,
+    message: string,
+  ) {
     super(message)
     this.name = 'MeterTrouble'
   }
@@ -18,7 +21,7 @@ const longestAnswerBytes = 512
 export class ScpiClient {
   private readonly socket = new Socket()
   private received = ''
-  private waiting: { resolve: (line: string) => void, reject: (trouble: MeterTrouble) => void } | undefined
+  private waiting: { resolve: (line: string) => void; reject: (trouble: MeterTrouble) => void } | undefined
   private turn: Promise<unknown> = Promise.resolve()
   private configured: MeterFunction | undefined
   private over: MeterTrouble | undefined
@@ -44,8 +47,12 @@ export class ScpiClient {
     })
   }
 
-  get closed() { return this.over !== undefined }
-  close() { this.end(new MeterTrouble('lost', 'The connection was closed.')) }
+  get closed() {
+    return this.over !== undefined
+  }
+  close() {
+    this.end(new MeterTrouble('lost', 'The connection was closed.'))
+  }
 
   private end(trouble: MeterTrouble) {
     if (this.over) return
@@ -79,7 +86,9 @@ export class ScpiClient {
     if (this.over) return Promise.reject(this.over)
     return new Promise((resolve, reject) => {
       const late = setTimeout(() => this.end(new MeterTrouble('silent', `No answer to ${line}.`)), this.patienceMs)
-      const settle = <A>(then: (a: A) => void) => (a: A) => (clearTimeout(late), then(a))
+      const settle =
+        <A>(then: (a: A) => void) =>
+        (a: A) => (clearTimeout(late), then(a))
       this.waiting = { resolve: settle(resolve), reject: settle(reject) }
       this.socket.write(`${line}\n`, 'latin1')
     })
@@ -89,16 +98,17 @@ export class ScpiClient {
   ask = (line: string): Promise<string> => this.inTurn(() => this.exchange(line))
 
   /** Sends what is not answered, and asks whether it was understood. @throws MeterTrouble `nonsense` where the instrument reports an error */
-  tell = (line: string): Promise<void> => this.inTurn(async () => {
-    if (this.over) throw this.over
-    this.socket.write(`${line}\n`, 'latin1')
-    const error = await this.exchange('SYST:ERR?')
-    if (!/^[+-]?0\b/.test(error.trim())) {
-      const trouble = new MeterTrouble('nonsense', `It does not take ${line}: ${error.slice(0, 60)}`)
-      this.end(trouble)
-      throw trouble
-    }
-  })
+  tell = (line: string): Promise<void> =>
+    this.inTurn(async () => {
+      if (this.over) throw this.over
+      this.socket.write(`${line}\n`, 'latin1')
+      const error = await this.exchange('SYST:ERR?')
+      if (!/^[+-]?0\b/.test(error.trim())) {
+        const trouble = new MeterTrouble('nonsense', `It does not take ${line}: ${error.slice(0, 60)}`)
+        this.end(trouble)
+        throw trouble
+      }
+    })
 
   /** One reading. The function is set when it differs from the one before. @throws MeterTrouble */
   async measure(what: MeterFunction): Promise<MeterAnswer> {

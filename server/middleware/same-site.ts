@@ -6,7 +6,7 @@ const reading = ['GET', 'HEAD', 'OPTIONS']
  * Refuses requests that change something when another site's page made the browser send them.
  * The session cookie is SameSite=Strict besides; a program without a browser sends neither header and has no cookie to abuse.
  */
-export default defineEventHandler((event) => {
+export default defineEventHandler(event => {
   if (reading.includes(event.method) || !event.path.startsWith('/api/')) return
   const site = getHeader(event, 'sec-fetch-site')
   const origin = getHeader(event, 'origin')
@@ -19,8 +19,7 @@ export default defineEventHandler((event) => {
 function hostOf(origin: string): string | null {
   try {
     return new URL(origin).host
-  }
-  catch {
+  } catch {
     return null
   }
 }

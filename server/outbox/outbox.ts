@@ -4,9 +4,9 @@ import { eq, inArray, isNull } from 'drizzle-orm'
 import MailComposer from 'nodemailer/lib/mail-composer/index.js'
 import { letterText } from '#core/stewardship/letter'
 import type { Db } from '../db/connection'
-import { letters, machines, photographs } from '../db/schema'
+import { letters, machines, photographs } from '../chapters/schema'
 import { copyOf } from '../files/image-file'
-import { practiceOf } from '../services/practice'
+import { practiceOf } from '../chapters/practice/index'
 
 /**
  * The outbox: a folder of mail messages, one file a letter, that a mail program or a person takes from there.
@@ -31,9 +31,21 @@ export async function fillOutbox(db: Db, dataFolder: string, now: () => Date): P
       text: letterText(row.letter),
       attachments: enclosed.flatMap((p, i) => {
         const path = copyOf(dataFolder, p.hash, 'working')
-        return path ? [{ filename: `${i + 1} ${(p.caption || p.name).replace(/[^\p{L}\p{N}.-]+/gu, ' ').trim().slice(0, 60)}.jpg`, path }] : []
+        return path
+          ? [
+              {
+                filename: `${i + 1} ${(p.caption || p.name)
+                  .replace(/[^\p{L}\p{N}.-]+/gu, ' ')
+                  .trim()
+                  .slice(0, 60)}.jpg`,
+                path,
+              },
+            ]
+          : []
       }),
-    }).compile().build()
+    })
+      .compile()
+      .build()
     const file = outboxFile(dataFolder, row.uid)
     mkdirSync(join(dataFolder, 'outbox'), { recursive: true })
     writeFileSync(`${file}.part`, message)

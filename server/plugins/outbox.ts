@@ -6,9 +6,13 @@ import { dataFolder, useBench } from '../utils/bench'
 export default defineNitroPlugin(() => {
   const { db, now, announce } = useBench()
   let last = Promise.resolve()
-  const fill = (then: () => void) => (last = last.then(() => fillOutbox(db, dataFolder(), now)).then(then).catch(error => console.error(error)))
+  const fill = (then: () => void) =>
+    (last = last
+      .then(() => fillOutbox(db, dataFolder(), now))
+      .then(then)
+      .catch(error => console.error(error)))
   void fill(() => {})
-  listen((change) => {
+  listen(change => {
     if (change.kinds.includes('owner.written-to')) void fill(() => announce({ ...change, kinds: ['letter.sent'] }))
   })
 })

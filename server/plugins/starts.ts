@@ -1,8 +1,9 @@
 import { eq, isNull } from 'drizzle-orm'
-import { machines, starts } from '../db/schema'
+import { machines, starts } from '../chapters/schema'
+import { machineByTag } from '../kernel/sheet'
 import { listen } from '../live/hub'
-import { breakOff, openStart } from '../services/starts'
-import { carryOutOn } from '../services/work'
+import { breakOff, openStart } from '../chapters/starts/index'
+import { carryOutOn } from '../kernel/work'
 import { allRunning, close, happen, open, runningOn } from '../starts/running'
 import { useBench } from '../utils/bench'
 import { useMeterDesk } from '../utils/meter'
@@ -11,22 +12,30 @@ const tickMs = 250
 const program = { id: 0, name: 'Jolly Bench' }
 
 /** Runs the starts: each from the moment it was begun until it is ended, with its clock, and with the meter where one is used. */
-export default defineNitroPlugin((nitro) => {
+export default defineNitroPlugin(nitro => {
   const bench = useBench()
   const { db } = bench
-  for (const { tag } of db.select({ tag: machines.tag }).from(starts).innerJoin(machines, eq(machines.id, starts.machineId)).where(isNull(starts.endedAt)).all()) carryOutOn(bench, program, tag, breakOff)
+  for (const { tag } of db
+    .select({ tag: machines.tag })
+    .from(starts)
+    .innerJoin(machines, eq(machines.id, starts.machineId))
+    .where(isNull(starts.endedAt))
+    .all())
+    carryOutOn(bench, program, tag, breakOff)
 
-  listen(({ tag, kinds }) => {
-    if (!tag) return
-    const ended = runningOn(tag)
-    if (kinds.includes('start.ended') && ended) close(ended.row.id, Date.now())
-    const row = kinds.includes('start.begun') ? openStart(db, db.select().from(machines).where(eq(machines.tag, tag)).get()!.id) : undefined
-    if (!row) return
-    open(row, tag)
-    if (row.plan.byMeter) void useMeterDesk().follow(row.id)
+  const nowMs = () => bench.now().getTime()
+  listen(({ tags, kinds }) => {
+    for (const tag of kinds.some(kind => kind.startsWith('start.')) ? tags : []) {
+      const ended = runningOn(tag)
+      if (kinds.includes('start.ended') && ended) close(ended.row.id, nowMs())
+      const row = kinds.includes('start.begun') ? openStart(db, machineByTag(db, tag).id) : undefined
+      if (!row) continue
+      open(row, tag)
+      if (row.plan.byMeter) void useMeterDesk().follow(row.id)
+    }
   })
   const clock = setInterval(() => {
-    for (const { row, run } of allRunning()) if (run.phase !== 'ready' && run.phase !== 'off') happen(row.id, { do: 'tick' }, Date.now())
+    for (const { row, run } of allRunning()) if (run.phase !== 'ready' && run.phase !== 'off') happen(row.id, { do: 'tick' }, nowMs())
   }, tickMs)
   nitro.hooks.hook('close', () => clearInterval(clock))
 })

@@ -1,7 +1,7 @@
 import { type StartEvent, type StartRun, beginRun, onSeconds, stepStart } from '#core/power/start-ritual'
 import type { SampleKind } from '#core/power/start-watch'
-import type { StartFrame } from '#shared/contracts/power'
-import type { starts } from '../db/schema'
+import type { StartFrame } from '#shared/chapters/starts/index'
+import type { starts } from '../chapters/schema'
 
 /**
  * Starts that are running just now. They live here and not in the database: readings come several times a second,
@@ -11,7 +11,7 @@ interface Running {
   row: typeof starts.$inferSelect
   tag: string
   run: StartRun
-  latest: { kind: SampleKind, value: number | null } | null
+  latest: { kind: SampleKind; value: number | null } | null
   /** Samples that were shown already. */
   shown: number
 }
@@ -67,7 +67,27 @@ export function watch(tag: string, told: (frame: StartFrame) => void, nowMs: num
 
 function frameOf({ row, tag, run, latest, shown }: Running, nowMs: number): StartFrame {
   const { plan, phase, rail, meter, switchAtMs, offAtMs, judgement, called, kept, samples } = run
-  return { tag, startId: row.id, plan, atProbe: row.atProbe, atSwitch: row.atSwitch, phase, rail, meter, nowMs, switchAtMs, offAtMs, latest, judgement, called, kept, fresh: samples.slice(shown), count: samples.length, first: false, ended: false }
+  return {
+    tag,
+    startId: row.id,
+    plan,
+    atProbe: row.atProbe,
+    atSwitch: row.atSwitch,
+    phase,
+    rail,
+    meter,
+    nowMs,
+    switchAtMs,
+    offAtMs,
+    latest,
+    judgement,
+    called,
+    kept,
+    fresh: samples.slice(shown),
+    count: samples.length,
+    first: false,
+    ended: false,
+  }
 }
 
 /** What a start leaves behind: the readings that count, the trace, how long it was on, and what called it off. */
@@ -76,7 +96,9 @@ export function harvest(startId: number, nowMs: number) {
   if (!one) return { read: {}, samples: [], seconds: 0, called: null, phase: 'ready' as const, all: false }
   const { kept, samples, called, calledAtSeconds, phase, plan } = one.run
   // A rail that called it off by its own voltage may never have stood still: its last reading until then is what the gate has to hear.
-  const caller = called?.code.startsWith('rail.') ? samples.findLast(s => s.kind === 'dc-volts' && s.value !== null && s.atSeconds <= calledAtSeconds!) : undefined
+  const caller = called?.code.startsWith('rail.')
+    ? samples.findLast(s => s.kind === 'dc-volts' && s.value !== null && s.atSeconds <= calledAtSeconds!)
+    : undefined
   const read: Record<string, number> = caller ? { ...kept, [caller.rail!]: caller.value! } : kept
   return { read, samples, called, phase, seconds: onSeconds(one.run, nowMs), all: plan.points.every(p => kept[p.rail] !== undefined) }
 }

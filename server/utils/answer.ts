@@ -1,11 +1,11 @@
 import { ZodError, type z } from 'zod'
-import { type EventHandlerRequest, type H3Event, defineEventHandler, getHeader, readBody, setResponseStatus } from 'h3'
+import { type EventHandlerRequest, type H3Event, defineEventHandler, getHeader, readBody, setResponseHeader, setResponseStatus } from 'h3'
+import { validate as isUuid } from 'uuid'
 import { InputError } from '#core/kernel/input-error'
-import type { CommandName } from '#shared/contracts/commands'
-import type { ErrorAnswer } from '#shared/contracts/views'
-import { may } from '../access/permissions'
-import { findPerson, type PersonRow, sealOf } from '../services/people'
-import { NotAllowed, Refusal } from '../services/refusals'
+import { type CommandName, may } from '#shared/chapters/index'
+import { type ErrorAnswer, commandIdHeader, serverTimeHeader } from '#shared/kernel/answers'
+import { findPerson, type PersonRow, sealOf } from '../chapters/people/index'
+import { NotAllowed, Refusal } from '../kernel/refusals'
 import { useBench } from './bench'
 
 const largestBodyBytes = 1_000_000
@@ -23,10 +23,10 @@ class TooLarge extends Refusal {
 /** A handler whose refusals are answered in one shape: `{ error: { code, field?, message, … } }`. */
 export function defineAnswer<T>(handler: (event: H3Event<EventHandlerRequest>) => T | Promise<T>) {
   return defineEventHandler(async (event): Promise<T | ErrorAnswer> => {
+    setResponseHeader(event, serverTimeHeader, useBench().now().toISOString())
     try {
       return await handler(event)
-    }
-    catch (error) {
+    } catch (error) {
       const { status, answer } = refusalOf(error)
       setResponseStatus(event, status)
       return answer
@@ -34,17 +34,29 @@ export function defineAnswer<T>(handler: (event: H3Event<EventHandlerRequest>) =
   })
 }
 
-function refusalOf(error: unknown): { status: number, answer: ErrorAnswer } {
-  if (error instanceof InputError) return { status: 422, answer: { error: { code: error.code, field: error.field, message: error.message, fields: { [error.field]: error.message } } } }
+function refusalOf(error: unknown): { status: number; answer: ErrorAnswer } {
+  if (error instanceof InputError)
+    return { status: 422, answer: { error: { code: error.code, field: error.field, message: error.message, fields: { [error.field]: error.message } } } }
   if (error instanceof ZodError) {
     const fields: Record<string, string> = {}
     for (const issue of error.issues) fields[issue.path.join('.')] ??= issue.message
     const [first] = error.issues
-    return { status: 422, answer: { error: { code: 'bad-input', field: first?.path.join('.') ?? '', message: first?.message ?? 'The input does not fit.', fields } } }
+    return {
+      status: 422,
+      answer: { error: { code: 'bad-input', field: first?.path.join('.') ?? '', message: first?.message ?? 'The input does not fit.', fields } },
+    }
   }
   if (error instanceof Refusal) return { status: error.status, answer: { error: { code: error.code, message: error.message, ...error.details() } } }
   console.error(error)
-  return { status: 500, answer: { error: { code: 'failed', message: 'Something went wrong on our side. Nothing was changed. Try again; if it stays, tell whoever looks after this program.' } } }
+  return {
+    status: 500,
+    answer: {
+      error: {
+        code: 'failed',
+        message: 'Something went wrong on our side. Nothing was changed. Try again; if it stays, tell whoever looks after this program.',
+      },
+    },
+  }
 }
 
 /** Whoever is signed in; a person made inactive is not, nor one whose password was set anew. */
@@ -75,9 +87,18 @@ export async function readInput<S extends z.ZodType>(event: H3Event, schema: S, 
   let body: unknown
   try {
     body = await readBody(event)
-  }
-  catch {
+  } catch {
     throw new InputError('', '', 'The request is not JSON. Send a JSON object.')
   }
   return schema.parse(body ?? {})
+}
+
+/**
+ * The id that a command brings along, so that a repeated request is carried out once; a new one where it brings none.
+ * @throws InputError for an id that is no UUID
+ */
+export function commandId(event: H3Event): string | undefined {
+  const given = getHeader(event, commandIdHeader)
+  if (given !== undefined && !isUuid(given)) throw new InputError(commandIdHeader, given.slice(0, 60), 'The id of a command is a UUID.')
+  return given
 }

@@ -1,5 +1,5 @@
 import { RateLimiterMemory } from 'rate-limiter-flexible'
-import { Refusal } from '../services/refusals'
+import { Refusal } from '../kernel/refusals'
 
 export class TooManyTries extends Refusal {
   readonly status = 429
@@ -13,8 +13,7 @@ const limiter = new RateLimiterMemory({ points: 6, duration: 60, blockDuration: 
 export async function countTry(key: string): Promise<void> {
   try {
     await limiter.consume(key)
-  }
-  catch {
+  } catch {
     throw new TooManyTries('Too many tries. Wait a minute, then try again.')
   }
 }

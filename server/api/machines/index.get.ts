@@ -1,8 +1,9 @@
 import { getQuery } from 'h3'
-import { listMachines } from '../../services/queries'
+import { MachineQuery } from '#shared/kernel/machine'
+import { listMachines } from '../../kernel/lists'
 
-export default defineAnswer(async (event) => {
+/** A page of machines: `?find=&gate=&stage=&bench=&sort=&page=&size=`. */
+export default defineAnswer(async event => {
   await requirePerson(event)
-  const { db, now } = useBench()
-  return { machines: listMachines(db, now(), String(getQuery(event).find ?? '')) }
+  return listMachines(useBench().db, MachineQuery.parse(getQuery(event)))
 })

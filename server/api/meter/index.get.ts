@@ -1,5 +1,5 @@
 /** Whether the meter answers, and who it says it is. */
-export default defineAnswer(async (event) => {
+export default defineAnswer(async event => {
   await requirePerson(event)
   return await useMeterDesk().view()
 })

@@ -1,7 +1,7 @@
-import { SimulationTyped } from '#shared/contracts/power'
+import { SimulationTyped } from '#shared/chapters/practice/index'
 
 /** What the stand-in's simulated machine does; refused where the meter is a real one. */
-export default defineAnswer(async (event) => {
+export default defineAnswer(async event => {
   await requireLeave(event, 'begin-start')
   const order = await readInput(event, SimulationTyped)
   await useMeterDesk().simulate(order)

@@ -1,8 +1,5 @@
 import { getRouterParam } from 'h3'
-import { passportOf } from '../../services/queries'
+import { passportOf } from '../../chapters/home/index'
 
 /** Open to anybody who has the link. */
-export default defineAnswer((event) => {
-  const { db, now } = useBench()
-  return passportOf(db, now(), getRouterParam(event, 'token') ?? '')
-})
+export default defineAnswer(event => passportOf(useBench(), getRouterParam(event, 'token') ?? ''))

@@ -1,10 +1,10 @@
 import { getRouterParam } from 'h3'
 import { toolById } from '#shared/tools/index'
 import { hands } from '../../files/hands'
-import { NotFound } from '../../services/refusals'
+import { NotFound } from '../../kernel/refusals'
 
 /** Runs an instrument for anybody: it keeps nothing. */
-export default defineAnswer(async (event) => {
+export default defineAnswer(async event => {
   const id = getRouterParam(event, 'id') ?? ''
   const tool = toolById(id)
   if (!tool) throw new NotFound(`There is no instrument ${id}. GET /api/tools lists them.`)

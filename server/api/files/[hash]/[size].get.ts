@@ -1,10 +1,10 @@
 import { getRouterParam, sendStream, setResponseHeaders } from 'h3'
-import type { PhotographSize } from '#shared/contracts/photographs'
+import type { PhotographSize } from '#shared/chapters/look/index'
 import { copyOf, readCopy } from '../../../files/image-file'
-import { NotFound } from '../../../services/refusals'
+import { NotFound } from '../../../kernel/refusals'
 
 /** A copy of a photograph. What a hash names never changes, so that a browser may keep it. */
-export default defineAnswer(async (event) => {
+export default defineAnswer(async event => {
   await requirePerson(event)
   const path = copyOf(dataFolder(), getRouterParam(event, 'hash') ?? '', getRouterParam(event, 'size') as PhotographSize)
   if (!path) throw new NotFound('There is no such photograph.')

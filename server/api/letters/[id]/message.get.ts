@@ -1,11 +1,11 @@
 import { createReadStream, existsSync } from 'node:fs'
 import { getRouterParam, sendStream, setResponseHeaders } from 'h3'
 import { outboxFile } from '../../../outbox/outbox'
-import { NotFound } from '../../../services/refusals'
-import { letterOf } from '../../../services/stewardship'
+import { NotFound } from '../../../kernel/refusals'
+import { letterOf } from '../../../chapters/stewardship/index'
 
 /** The mail message as it lies in the outbox. */
-export default defineAnswer(async (event) => {
+export default defineAnswer(async event => {
   await requirePerson(event)
   const { uid, tag } = letterOf(useBench().db, Number(getRouterParam(event, 'id')))
   const file = outboxFile(dataFolder(), uid)

@@ -1,15 +1,16 @@
 import { getRouterParam } from 'h3'
-import { type MachineCommandName, machineCommands } from '#shared/contracts/commands'
-import { performOnMachine } from '../../../services/commands'
-import { NotFound } from '../../../services/refusals'
+import { commands, isMachineCommand } from '#shared/chapters/index'
+import type { CommandAnswer } from '#shared/kernel/answers'
+import { performOnMachine } from '../../../kernel/perform'
+import { NotFound } from '../../../kernel/refusals'
 
-/** Any command on one machine: who may, what was given, then the service. */
-export default defineAnswer(async (event) => {
-  const name = getRouterParam(event, 'command') as MachineCommandName
-  const schema = machineCommands[name]
-  if (!schema) throw new NotFound(`There is no command ${name}.`)
+/** Any command on one machine: who may, what was given, then the chapter that carries it out. */
+export default defineAnswer(async (event): Promise<CommandAnswer> => {
+  const name = getRouterParam(event, 'command') ?? ''
+  if (!isMachineCommand(name)) throw new NotFound(`There is no command ${name}.`)
   const person = await requireLeave(event, name)
-  const input = await readInput(event, schema)
+  const input = await readInput(event, commands[name])
   const tag = getRouterParam(event, 'tag', { decode: true }) ?? ''
-  return { done: name, result: performOnMachine(useBench(), person, tag, name, input) ?? null }
+  const { result, change } = performOnMachine(useBench(), person, tag, name, input as never, commandId(event))
+  return { done: name, result: result ?? null, change }
 })

@@ -1,0 +1,8 @@
+import { getRouterParam } from 'h3'
+import { lotOf } from '../../chapters/arrive/index'
+
+/** How far a job lot has been booked in, with the tags so far. */
+export default defineAnswer(async event => {
+  await requirePerson(event)
+  return lotOf(useBench().db, getRouterParam(event, 'uid') ?? '')
+})

@@ -1,0 +1,15 @@
+import { getQuery, getRouterParam } from 'h3'
+import { z } from 'zod'
+import { historyOf } from '../../../kernel/history'
+import { machineByTag } from '../../../kernel/sheet'
+
+const HistoryQuery = z.object({ before: z.coerce.number().int().positive().optional(), most: z.coerce.number().int().min(1).max(200).default(50) })
+
+/** The history of a machine, newest first, a piece at a time: `?before=<seq>` goes on where a piece ended. */
+export default defineAnswer(async event => {
+  await requirePerson(event)
+  const { db } = useBench()
+  const query = HistoryQuery.parse(getQuery(event))
+  const lines = historyOf(db, machineByTag(db, getRouterParam(event, 'tag', { decode: true }) ?? '').id, { ...query, most: query.most + 1 })
+  return { lines: lines.slice(0, query.most), more: lines.length > query.most }
+})

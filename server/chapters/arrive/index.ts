@@ -1,0 +1,26 @@
+import { serverChapter } from '../../kernel/chapter'
+import { addClaim, bookIn, bookInLot, correctIdentity, judgeClaim, keepDateCode, moveToStage, noteAccessory, putOnBench } from './carry-out'
+import { rows } from './rows'
+import { search } from './search'
+import { accessories, claims, dateCodes } from './schema'
+
+/** Arrive: what can be done, and what is loaded with a machine. */
+export const arriveChapter = serverChapter({
+  onMachine: {
+    'correct-identity': correctIdentity,
+    'add-claim': addClaim,
+    'judge-claim': judgeClaim,
+    'note-accessory': noteAccessory,
+    'read-date-code': keepDateCode,
+    'move-to-stage': moveToStage,
+    'put-on-bench': putOnBench,
+  },
+  onCollection: { 'book-in': bookIn, 'book-in-lot': bookInLot },
+  rows,
+  search,
+  strikeable: { claims, accessories, date_codes: dateCodes },
+})
+export * from './carry-out'
+export * from './schema'
+export { facts as arriveFacts } from './facts'
+export * from './view'

@@ -1,0 +1,64 @@
+import { readDateCode } from '#core/identify/date-code'
+import { dateMachine } from '#core/identify/dating'
+import { compareKit } from '#core/identify/kit'
+import type { ViewOf } from '#shared/chapters/index'
+import { and, asc, count, desc, eq, isNull, ne } from 'drizzle-orm'
+import type { MachineFile, ViewInput } from '../../kernel/file'
+import type { Tx } from '../../kernel/journal'
+import { machineSummaries, machines } from '../../kernel/trunk'
+import { claims } from './schema'
+
+/** How many sisters a sheet names. */
+const mostSisters = 24
+
+/** How claims made with machines from one source have fared. */
+function sourceFared(tx: Tx, fromWhom: string) {
+  const rows = tx
+    .select({ verdict: claims.verdict, n: count() })
+    .from(claims)
+    .innerJoin(machines, eq(machines.id, claims.machineId))
+    .where(and(eq(machines.fromWhom, fromWhom), isNull(claims.struckBy)))
+    .groupBy(claims.verdict)
+    .all()
+  return { confirmed: 0, refuted: 0, undecided: 0, open: 0, ...Object.fromEntries(rows.map(r => [r.verdict, r.n])) }
+}
+
+/** When it was made, as far as its parts tell. */
+export const datingOf = (file: MachineFile) =>
+  file.dateCodes.length ? dateMachine({ codes: file.dateCodes.map(({ code, part, reworked, socketed }) => ({ code, place: part, reworked, socketed })) }) : null
+
+/** Machines of the same model, those with a battery that leaked first. */
+function sistersNamed(tx: Tx, { machine }: MachineFile) {
+  if (machine.modelId === null) return []
+  return tx
+    .select({ tag: machines.tag, nickname: machines.nickname, batteryLeaked: machineSummaries.batteryLeaked, signedOff: machineSummaries.signedOff })
+    .from(machineSummaries)
+    .innerJoin(machines, eq(machines.id, machineSummaries.machineId))
+    .where(and(eq(machineSummaries.modelId, machine.modelId), ne(machineSummaries.machineId, machine.id)))
+    .orderBy(desc(machineSummaries.batteryLeaked), desc(machineSummaries.signedOff), asc(machines.id))
+    .limit(mostSisters)
+    .all()
+}
+
+/** What was said of it, what came with it, and when it was made. */
+export const arriveView = ({ tx, file }: ViewInput): ViewOf<'arrive'> => ({
+  about: file.model?.about ?? '',
+  sisters: sistersNamed(tx, file),
+  sistersInAll: file.sisters.all,
+  claims: file.claims.map(({ id, version, says, byWhom, verdict, because }) => ({ id, version, says, byWhom, verdict, because })),
+  sourceFared: sourceFared(tx, file.machine.fromWhom),
+  kit: compareKit(
+    file.model?.usualKit ?? [],
+    file.accessories.map(a => a.name),
+  ).map(item => ({ ...item, wanted: file.partNeeds.some(p => p.outcome === 'wanted' && p.name === item.name) })),
+  accessories: file.accessories.map(({ id, name }) => ({ id, name })),
+  dateCodes: file.dateCodes.map(({ id, part, code, reworked, socketed }) => ({
+    id,
+    part,
+    code,
+    reworked,
+    socketed,
+    says: readDateCode({ code }).readings[0]?.says ?? 'no date',
+  })),
+  dating: datingOf(file),
+})

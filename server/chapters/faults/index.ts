@@ -1,0 +1,17 @@
+import { serverChapter } from '../../kernel/chapter'
+import { changeFault, observeFault, repairFault, reportFault } from './carry-out'
+import { rows } from './rows'
+import { search } from './search'
+import { observations } from './schema'
+
+/** Faults: what can be done, and what is loaded with a machine. */
+export const faultsChapter = serverChapter({
+  onMachine: { 'report-fault': reportFault, 'change-fault': changeFault, 'observe-fault': observeFault, 'repair-fault': repairFault },
+  rows,
+  search,
+  strikeable: { observations },
+})
+export * from './carry-out'
+export * from './schema'
+export { facts as faultsFacts } from './facts'
+export * from './view'

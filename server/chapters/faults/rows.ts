@@ -1,0 +1,23 @@
+import { relations } from 'drizzle-orm'
+import { type RowsOf, all } from '../../kernel/rows'
+import { faults, observations, repairs } from './schema'
+
+export const rows = {
+  faults: all(faults, {
+    with: {
+      observations: {
+        where: (t: typeof observations, { isNull }: { isNull: (column: unknown) => unknown }) => isNull(t.struckBy),
+        orderBy: (t: typeof observations, { asc }: { asc: (column: unknown) => unknown }) => asc(t.id),
+      },
+      repairs: { orderBy: (t: typeof repairs, { asc }: { asc: (column: unknown) => unknown }) => asc(t.id) },
+    },
+  }),
+}
+export type FaultsRows = {
+  faults: (RowsOf<typeof rows>['faults'][number] & { observations: (typeof observations.$inferSelect)[]; repairs: (typeof repairs.$inferSelect)[] })[]
+}
+export const ofFaults = [
+  relations(faults, ({ many }) => ({ observations: many(observations), repairs: many(repairs) })),
+  relations(observations, ({ one }) => ({ fault: one(faults, { fields: [observations.faultId], references: [faults.id] }) })),
+  relations(repairs, ({ one }) => ({ fault: one(faults, { fields: [repairs.faultId], references: [faults.id] }) })),
+]

@@ -1,0 +1,14 @@
+import { serverChapter } from '../../kernel/chapter'
+import { askQuestion, chooseLife, settleQuestion, switchPassport } from './carry-out'
+import { rows } from './rows'
+import { search } from './search'
+
+/** Home: what can be done, and what is loaded with a machine. */
+export const homeChapter = serverChapter({
+  onMachine: { 'choose-life': chooseLife, 'ask-question': askQuestion, 'settle-question': settleQuestion, 'switch-passport': switchPassport },
+  rows,
+  search,
+})
+export * from './carry-out'
+export * from './schema'
+export * from './view'

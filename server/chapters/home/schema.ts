@@ -1,0 +1,9 @@
+import { index, sqliteTable, text } from 'drizzle-orm/sqlite-core'
+import { key, words } from '../../kernel/columns'
+import { machineId } from '../../kernel/trunk'
+
+export const questions = sqliteTable(
+  'questions',
+  { id: key(), machineId: machineId(), question: text('question').notNull(), answer: words('answer'), settledAt: text('settled_at') },
+  t => [index('questions_machine').on(t.machineId)],
+)

@@ -1,0 +1,207 @@
+import type { MachineFile } from '../../kernel/file'
+import { checksOf } from '#core/condition/rules'
+import type { Db } from '../../db/connection'
+import type { ImageFile } from '../../files/image-file'
+import { v7 as uuidv7 } from 'uuid'
+import { rateCorrosion } from '#core/condition/corrosion-rating'
+import { checkMark, mmPerPx } from '#core/condition/marks'
+import { InputError } from '#core/kernel/input-error'
+import type { CommandInput } from '#shared/chapters/index'
+import { and, eq, isNull } from 'drizzle-orm'
+import { NotFound, NotNow } from '../../kernel/refusals'
+import { expectVersion } from '../../kernel/versions'
+import type { MachineWork } from '../../kernel/work'
+import { assemblies, checksDone, corrosions, damages, files, interventions, photographs } from './schema'
+
+function assemblyOf({ tx, machine }: MachineWork, id: number) {
+  const assembly = tx
+    .select()
+    .from(assemblies)
+    .where(and(eq(assemblies.id, id), eq(assemblies.machineId, machine.id)))
+    .get()
+  if (!assembly) throw new NotFound(`${machine.tag} has no such assembly.`)
+  return assembly
+}
+/** The name of an assembly of this machine; empty for the machine as a whole. @throws NotFound */
+export const assemblyName = (work: MachineWork, id: number | null) => (id === null ? '' : assemblyOf(work, id).name)
+
+export function addAssembly({ tx, machine, write }: MachineWork, { name }: CommandInput<'add-assembly'>): void {
+  const there = tx
+    .select()
+    .from(assemblies)
+    .where(and(eq(assemblies.machineId, machine.id), eq(assemblies.name, name)))
+    .get()
+  if (there) throw new InputError('name', name, `Assembly: ${name} is in the list already. Give this one a name of its own, such as ${name} 2.`)
+  tx.insert(assemblies).values({ machineId: machine.id, name }).run()
+  write('assembly.added', { name })
+}
+
+export function gradeAssembly(work: MachineWork, { assemblyId, version, ...found }: CommandInput<'grade-assembly'>): void {
+  const assembly = assemblyOf(work, assemblyId)
+  expectVersion(work, assembly, version, assembly.version, ['presence', 'grade', 'note'])
+  work.tx
+    .update(assemblies)
+    .set({ ...found, version: assembly.version + 1 })
+    .where(eq(assemblies.id, assembly.id))
+    .run()
+  work.write('assembly.graded', { name: assembly.name, ...found })
+}
+
+export function recordDamage(work: MachineWork, input: CommandInput<'record-damage'>): void {
+  const assembly = assemblyName(work, input.assemblyId)
+  if ((input.mark === null) !== (input.photographId === null)) throw new InputError('mark', input.mark, 'A mark needs its photograph, and the other way round.')
+  if (input.mark && input.photographId !== null) {
+    photographOf(work, input.photographId)
+    checkMark(input.mark)
+  }
+  const { id } = work.tx
+    .insert(damages)
+    .values({ machineId: work.machine.id, ...input })
+    .returning()
+    .get()
+  const { kind, where, extent, severity } = input
+  work.write('damage.recorded', { assembly, kind, where, extent, severity }, { subject: { table: 'damages', id } })
+}
+
+export function changeDamage(work: MachineWork, { damageId, version, ...found }: CommandInput<'change-damage'>): void {
+  const damage = work.tx
+    .select()
+    .from(damages)
+    .where(and(eq(damages.id, damageId), eq(damages.machineId, work.machine.id), isNull(damages.struckBy)))
+    .get()
+  if (!damage) throw new NotFound(`${work.machine.tag} has no such damage.`)
+  expectVersion(work, damage, version, damage.version, ['assemblyId', 'kind', 'where', 'extent', 'severity'])
+  work.tx
+    .update(damages)
+    .set({ ...found, version: damage.version + 1 })
+    .where(eq(damages.id, damageId))
+    .run()
+  const { assemblyId, ...rest } = found
+  work.write('damage.changed', { assembly: assemblyName(work, assemblyId), ...rest })
+}
+
+/** The checks that damage asks for and nobody has done yet. */
+const openChecks = (file: MachineFile) => checksOf(file).filter(c => !file.checksDone.some(d => d.code === c.code))
+
+/** Says what came of a check that damage implied. @throws NotNow when nothing implies it any more, or somebody has done it */
+export function settleCheck(work: MachineWork, { code, outcome, note }: CommandInput<'settle-check'>): void {
+  const { tx, machine, at, person, write } = work
+  const check = openChecks(work.file()).find(c => c.code === code)
+  if (!check) throw new NotNow('Somebody has done this check already, or nothing asks for it any more.')
+  const { id } = tx.insert(checksDone).values({ machineId: machine.id, code, outcome, note, at, byWhom: person.name }).returning().get()
+  write('check.settled', { says: check.says, outcome, note }, { subject: { table: 'checks_done', id } })
+}
+
+export function logIntervention(work: MachineWork, { understood, ...found }: CommandInput<'log-intervention'>): void {
+  const assembly = assemblyName(work, found.assemblyId)
+  if (found.photographId !== null) photographOf(work, found.photographId)
+  const { id } = work.tx
+    .insert(interventions)
+    .values({ machineId: work.machine.id, ...found, state: understood ? 'understood' : 'not-understood' })
+    .returning()
+    .get()
+  work.write(
+    'intervention.logged',
+    { kind: found.kind, assembly, where: found.where, note: found.note, understood },
+    { subject: { table: 'interventions', id } },
+  )
+}
+
+/** What somebody before us did is understood, or undone; either way it says why. */
+export function settleIntervention(work: MachineWork, { interventionId, version, state, note }: CommandInput<'settle-intervention'>): void {
+  const row = work.tx
+    .select()
+    .from(interventions)
+    .where(and(eq(interventions.id, interventionId), eq(interventions.machineId, work.machine.id), isNull(interventions.struckBy)))
+    .get()
+  if (!row) throw new NotFound(`${work.machine.tag} has no such intervention.`)
+  expectVersion(work, row, version, row.version, ['state', 'note'])
+  work.tx
+    .update(interventions)
+    .set({ state, note, version: row.version + 1 })
+    .where(eq(interventions.id, interventionId))
+    .run()
+  work.write('intervention.settled', { kind: row.kind, where: row.where, state, note })
+}
+
+/** Remembers a file that has been taken in; the same one twice is one. */
+export function rememberFile(db: Db, file: ImageFile, now: Date): void {
+  db.insert(files)
+    .values({ ...file, keptAt: now.toISOString() })
+    .onConflictDoNothing()
+    .run()
+}
+
+/** A photograph of this machine that stands. @throws NotFound */
+export function photographOf({ tx, machine }: MachineWork, id: number) {
+  const row = tx
+    .select()
+    .from(photographs)
+    .innerJoin(files, eq(files.hash, photographs.hash))
+    .where(and(eq(photographs.id, id), eq(photographs.machineId, machine.id), isNull(photographs.struckBy)))
+    .get()
+  if (!row) throw new NotFound(`${machine.tag} has no such photograph.`)
+  return { ...row.photographs, size: { widthPx: row.files.widthPx, heightPx: row.files.heightPx } }
+}
+
+export function addPhotograph(work: MachineWork, input: CommandInput<'add-photograph'>): { photographId: number } {
+  const { tx, machine, at, person, write } = work
+  if (!tx.select().from(files).where(eq(files.hash, input.hash)).get())
+    throw new InputError('hash', input.hash, 'Photograph: its file is not known here. Send it again.')
+  const there = tx
+    .select()
+    .from(photographs)
+    .where(and(eq(photographs.machineId, machine.id), eq(photographs.hash, input.hash), isNull(photographs.struckBy)))
+    .get()
+  if (there) throw new InputError('hash', input.hash, `This photograph is there already${there.name === input.name ? '' : `, as ${there.name}`}.`)
+  const assembly = assemblyName(work, input.assemblyId)
+  const { id } = tx
+    .insert(photographs)
+    .values({ machineId: machine.id, uid: uuidv7(), at, byWhom: person.name, ...input })
+    .returning()
+    .get()
+  write('photograph.added', { name: input.name, assembly, caption: input.caption, hash: input.hash }, { subject: { table: 'photographs', id } })
+  return { photographId: id }
+}
+
+export function describePhotograph(work: MachineWork, { photographId, version, assemblyId, caption }: CommandInput<'describe-photograph'>): void {
+  const photograph = photographOf(work, photographId)
+  expectVersion(work, photograph, version, photograph.version, ['assemblyId', 'caption'])
+  const assembly = assemblyName(work, assemblyId)
+  work.tx
+    .update(photographs)
+    .set({ assemblyId, caption, version: photograph.version + 1 })
+    .where(eq(photographs.id, photographId))
+    .run()
+  work.write('photograph.described', { assembly, caption })
+}
+
+/** Sets the scale of a photograph, or takes it off. @throws InputError when the two points lie on each other */
+export function setScale(work: MachineWork, { photographId, version, scale }: CommandInput<'set-scale'>): void {
+  const photograph = photographOf(work, photographId)
+  expectVersion(work, photograph, version, photograph.version, ['scale'])
+  if (scale) mmPerPx(scale, photograph.size)
+  work.tx
+    .update(photographs)
+    .set({ scale, version: photograph.version + 1 })
+    .where(eq(photographs.id, photographId))
+    .run()
+  work.write('scale.set', { photograph: photograph.caption || photograph.name, distanceMm: scale?.distanceMm ?? null })
+}
+
+/** Keeps a measurement with all it was made from, so that it can be made again. */
+export function keepCorrosion(work: MachineWork, { photographId, ...input }: CommandInput<'keep-corrosion'>): void {
+  photographOf(work, photographId)
+  const { tx, machine, at, person, write } = work
+  const { rating, rustDegree } = rateCorrosion({ areasPct: [input.areaPct], steel: input.steel })
+  const { id } = tx
+    .insert(corrosions)
+    .values({ machineId: machine.id, photographId, ...input, at, byWhom: person.name })
+    .returning()
+    .get()
+  write(
+    'corrosion.measured',
+    { what: input.what, areaPct: input.areaPct, errorPct: input.errorPct, rating, rustDegree },
+    { subject: { table: 'corrosions', id } },
+  )
+}

@@ -1,0 +1,41 @@
+import { serverChapter } from '../../kernel/chapter'
+import {
+  addAssembly,
+  addPhotograph,
+  changeDamage,
+  describePhotograph,
+  gradeAssembly,
+  keepCorrosion,
+  logIntervention,
+  recordDamage,
+  setScale,
+  settleCheck,
+  settleIntervention,
+} from './carry-out'
+import { rows } from './rows'
+import { search } from './search'
+import { checksDone, corrosions, damages, interventions, photographs } from './schema'
+
+/** Look: what can be done, and what is loaded with a machine. */
+export const lookChapter = serverChapter({
+  onMachine: {
+    'add-assembly': addAssembly,
+    'grade-assembly': gradeAssembly,
+    'record-damage': recordDamage,
+    'change-damage': changeDamage,
+    'settle-check': settleCheck,
+    'add-photograph': addPhotograph,
+    'describe-photograph': describePhotograph,
+    'set-scale': setScale,
+    'keep-corrosion': keepCorrosion,
+    'log-intervention': logIntervention,
+    'settle-intervention': settleIntervention,
+  },
+  rows,
+  search,
+  strikeable: { damages, photographs, corrosions, checks_done: checksDone, interventions },
+})
+export * from './carry-out'
+export * from './schema'
+export { facts as lookFacts } from './facts'
+export * from './view'

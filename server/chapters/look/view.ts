@@ -1,0 +1,102 @@
+import { rateCorrosion } from '#core/condition/corrosion-rating'
+import { measureMark } from '#core/condition/marks'
+import { checksOf } from '#core/condition/rules'
+import type { ViewOf } from '#shared/chapters/index'
+import type { CorrosionView, PhotographView } from '#shared/chapters/look/index'
+import { inArray } from 'drizzle-orm'
+import type { MachineFile, ViewInput } from '../../kernel/file'
+import type { Tx } from '../../kernel/journal'
+import { files } from './schema'
+
+function photographsOf(tx: Tx, file: MachineFile, nameOf: (id: number | null) => string): PhotographView[] {
+  const kept = file.photographs.length
+    ? tx
+        .select()
+        .from(files)
+        .where(
+          inArray(
+            files.hash,
+            file.photographs.map(p => p.hash),
+          ),
+        )
+        .all()
+    : []
+  return file.photographs.map(({ id, version, uid, hash, name, caption, assemblyId, at, byWhom, scale }) => {
+    const { widthPx, heightPx, takenAt } = kept.find(f => f.hash === hash)!
+    return { id, version, uid, hash, name, caption, assembly: nameOf(assemblyId), assemblyId, widthPx, heightPx, takenAt, at, by: byWhom, scale }
+  })
+}
+
+function corrosionsOf(file: MachineFile, photographs: PhotographView[]): CorrosionView[] {
+  return file.corrosions.flatMap(({ id, photographId, what, inputs, steel, areaPct, errorPct, at, byWhom }) => {
+    const photograph = photographs.find(p => p.id === photographId)
+    if (!photograph) return []
+    const { rating, rustDegree } = rateCorrosion({ areasPct: [areaPct], steel })
+    const outline = inputs.outline.length
+      ? inputs.outline
+      : ([
+          [0, 0],
+          [1, 0],
+          [1, 1],
+          [0, 1],
+        ] as const)
+    const wholeMm2 = measureMark({ form: 'polygon', points: [...outline] }, photograph, photograph.scale).areaMm2
+    return [
+      {
+        id,
+        photographId,
+        what,
+        inputs,
+        steel,
+        areaPct,
+        errorPct,
+        areaMm2: wholeMm2 === null ? null : (wholeMm2 * areaPct) / 100,
+        rating,
+        rustDegree,
+        at,
+        by: byWhom,
+      },
+    ]
+  })
+}
+
+/** What was seen of it: assemblies, damage, photographs, corrosion, checks, and what was done to it before. */
+export function lookView({ tx, file }: ViewInput): ViewOf<'look'> {
+  const nameOf = (assemblyId: number | null) => file.assemblies.find(a => a.id === assemblyId)?.name ?? ''
+  const photographs = photographsOf(tx, file, nameOf)
+  return {
+    assemblies: file.assemblies.map(({ id, version, name, presence, grade, note }) => ({ id, version, name, presence, grade, note })),
+    damages: file.damages.map(({ id, version, assemblyId, kind, where, extent, severity, photographId, mark }) => {
+      const photograph = photographs.find(p => p.id === photographId)
+      const measured = mark && photograph ? measureMark(mark, photograph, photograph.scale).extent : ''
+      return {
+        id,
+        version,
+        assemblyId,
+        assembly: nameOf(assemblyId),
+        kind,
+        where,
+        extent: extent || measured,
+        severity,
+        photographId: photograph?.id ?? null,
+        mark: photograph ? mark : null,
+      }
+    }),
+    photographs,
+    corrosions: corrosionsOf(file, photographs),
+    checks: checksOf(file).map(check => {
+      const done = file.checksDone.find(c => c.code === check.code)
+      return { ...check, done: done ? { outcome: done.outcome, note: done.note, by: done.byWhom, at: done.at } : null }
+    }),
+    interventions: file.interventions.map(({ id, version, kind, assemblyId, where, note, state, photographId }) => ({
+      id,
+      version,
+      kind,
+      assembly: nameOf(assemblyId),
+      where,
+      note,
+      state,
+      photographId,
+    })),
+  }
+}

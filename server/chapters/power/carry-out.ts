@@ -1,0 +1,262 @@
+import { InputError } from '#core/kernel/input-error'
+import type { Battery } from '#core/power/battery'
+import { judgeOffState } from '#core/power/off-state'
+import { type RailReading, type RailVerdict, judgeRails } from '#core/power/rails'
+import { batteriesOf, readHere, readableRails } from '#core/power/rules'
+import { basisOf } from '#core/safety/overrule'
+import { labelWords, matchSupply } from '#core/power/supply-match'
+import { judgeTemperature } from '#core/power/temperature'
+import { keyOf } from '#core/safety/configuration'
+import { gateWords } from '#core/safety/gate'
+import { hazardKinds, skillToSettle } from '#core/safety/hazards'
+import { enteredFactNames, factValue, powerFacts } from '#core/safety/power-facts'
+import type { CommandInput } from '#shared/chapters/index'
+import { and, eq, isNull } from 'drizzle-orm'
+import { NotFound, NotNow } from '../../kernel/refusals'
+import { machines } from '../../kernel/trunk'
+import { expectVersion } from '../../kernel/versions'
+import type { MachineWork } from '../../kernel/work'
+import { assemblies } from '../look/index'
+import { requireSkill } from '../people/index'
+import { practiceOf } from '../practice/index'
+import type { MachineFile } from '../../kernel/file'
+import { openStart } from '../starts/index'
+import { supplies } from '../supplies/index'
+import { expectedRailsOf, inletOf } from './facts'
+import { batteries, hazards, offReadings, powerAssessments, readings, temperatures } from './schema'
+
+const assessmentOf = ({ tx, machine }: MachineWork) => tx.select().from(powerAssessments).where(eq(powerAssessments.machineId, machine.id)).get()!
+
+/** Keeps what was found of the facts that decide power. */
+export function assessPower(work: MachineWork, { version, facts, inspectedBy }: CommandInput<'assess-power'>): void {
+  const { tx, machine, write } = work
+  const before = assessmentOf(work)
+  expectVersion(work, before, version, before.version, ['facts', 'inspectedBy'])
+  const changes = enteredFactNames.filter(fact => facts[fact] !== before.facts[fact]).map(fact => ({ fact, to: facts[fact] ?? null }))
+  if (!changes.length && inspectedBy === before.inspectedBy) return
+  for (const { fact, to } of changes) {
+    const value = factValue(fact, to ?? undefined)
+    requireSkill(work, value?.takes, `To say “${powerFacts[fact].title}: ${value?.label.toLowerCase()}”`)
+  }
+  const batteryHasLeaked = before.batteryHasLeaked || facts.battery === 'leaking' || facts.battery === 'residue'
+  tx.update(powerAssessments)
+    .set({ facts, inspectedBy, batteryHasLeaked, version: before.version + 1 })
+    .where(eq(powerAssessments.machineId, machine.id))
+    .run()
+  write('power.assessed', { changes, inspected: inspectedBy !== '' })
+}
+
+export function chooseSchool(work: MachineWork, { school }: CommandInput<'choose-school'>): void {
+  const { tx, machine, write } = work
+  if (assessmentOf(work).school === school) return
+  tx.update(powerAssessments).set({ school }).where(eq(powerAssessments.machineId, machine.id)).run()
+  write('school.chosen', { school })
+}
+
+export function overruleGate(work: MachineWork, { verdict, reason }: CommandInput<'overrule-gate'>): void {
+  const { tx, machine, write, person } = work
+  const { gate } = work.assess().known
+  if (gate.verdict === verdict)
+    throw new InputError('verdict', verdict, `Verdict: the gate says ${gateWords[verdict].title} already. Choose another, or leave it.`)
+  const overruleBasis = basisOf(gate, work.file().power.configuration)
+  tx.update(powerAssessments)
+    .set({ overruleVerdict: verdict, overruleReason: reason, overruledBy: person.name, overruleBasis })
+    .where(eq(powerAssessments.machineId, machine.id))
+    .run()
+  write('gate.overruled', { computed: gate.verdict, verdict, reason })
+}
+
+export function withdrawOverrule(work: MachineWork): void {
+  if (!assessmentOf(work).overruleVerdict) throw new NotNow('The gate is not overruled.')
+  endOverrule(work, 'withdrawn')
+}
+
+/** Says what of it is connected. What was read in another configuration counts no more. @throws NotNow while a start runs */
+export function setConfiguration(work: MachineWork, { version, ...configuration }: CommandInput<'set-configuration'>): void {
+  const { tx, machine, write } = work
+  const before = assessmentOf(work)
+  expectVersion(work, { ...before.configuration }, version, before.version, ['kind', 'out'])
+  const known = tx
+    .select({ name: assemblies.name })
+    .from(assemblies)
+    .where(eq(assemblies.machineId, machine.id))
+    .all()
+    .map(a => a.name)
+  const unknown = configuration.out.find(name => !known.includes(name))
+  if (unknown) throw new InputError('out', unknown, `What is out: ${machine.tag} has no assembly “${unknown}”.`)
+  if (keyOf(configuration) === keyOf(before.configuration)) return
+  if (openStart(tx, machine.id)) throw new NotNow('A start is running. End it before anything is plugged in or taken out.')
+  tx.update(powerAssessments)
+    .set({ configuration, version: before.version + 1 })
+    .where(eq(powerAssessments.machineId, machine.id))
+    .run()
+  write('configuration.set', { configuration: { ...configuration, out: [...configuration.out] } })
+}
+
+export function expectRails({ tx, machine, write }: MachineWork, { rails }: CommandInput<'expect-rails'>): void {
+  judgeRails({ rails: rails.map(rail => ({ ...rail, readings: [] })) })
+  tx.update(machines).set({ ownRails: rails }).where(eq(machines.id, machine.id)).run()
+  write('rails.expected', { rails })
+}
+
+/** The expected rail of this name. @throws InputError where it is not expected, or cannot be judged as the record stands */
+function railOf(file: MachineFile, name: string) {
+  const rail = readableRails(expectedRailsOf(file)).rails.find(r => r.name === name)
+  if (rail) return rail
+  throw new InputError('rail', name, `Rail: ${name} is not expected on ${file.machine.tag}. Choose one of the list, or add it to the rails expected.`)
+}
+
+/** What a rail reads with one more reading beside those of this configuration. @throws InputError where the rail is not expected */
+export function verdictWith(file: MachineFile, name: string, reading: RailReading): RailVerdict {
+  const rail = railOf(file, name)
+  const readings = [...readHere(file.power.configuration, file.readings).filter(r => r.rail === name), reading]
+  return judgeRails({ rails: [{ ...rail, readings }] }).rails[0]!.verdict
+}
+
+/** Keeps a reading, and in the history the judgement of the moment. */
+export function takeReading(work: MachineWork, { rail, valueV, load }: CommandInput<'take-reading'>): void {
+  const { tx, machine, at, write } = work
+  const verdict = verdictWith(work.file(), rail, { valueV, load })
+  const configuration = keyOf(work.file().power.configuration)
+  const { id } = tx.insert(readings).values({ machineId: machine.id, rail, valueV, load, configuration, at }).returning().get()
+  write('reading.taken', { rail, valueV, load, verdict }, { subject: { table: 'readings', id } })
+}
+
+/** Keeps what a rail reads to ground with the power off; the gate looks at it at once. */
+export function measureOffState(work: MachineWork, { rail, reversedOhm, leadsOhm, ...found }: CommandInput<'measure-off-state'>): void {
+  const { tx, machine, at, write } = work
+  const { nominalV } = railOf(work.file(), rail)
+  const reading = { ...found, railV: nominalV, leadsOhm: leadsOhm ?? 0, ...(reversedOhm === undefined ? {} : { reversedOhm }) }
+  const { verdict } = judgeOffState(reading)
+  const configuration = keyOf(work.file().power.configuration)
+  const { id } = tx.insert(offReadings).values({ machineId: machine.id, rail, reading, configuration, at }).returning().get()
+  write('off-state.measured', { rail, ohm: reading.ohm, verdict }, { subject: { table: 'off_readings', id } })
+}
+
+/** Says what is known of a hazard, and on what evidence. */
+export function settleHazard(work: MachineWork, { kind, version, state, evidence }: CommandInput<'settle-hazard'>): void {
+  const { tx, machine, at, person, write } = work
+  requireSkill(work, skillToSettle(kind, state), `To settle “${hazardKinds[kind].title}”`)
+  const before = tx
+    .select()
+    .from(hazards)
+    .where(and(eq(hazards.machineId, machine.id), eq(hazards.kind, kind)))
+    .get()
+  expectVersion(work, before ?? {}, version, before?.version ?? 0, ['state', 'evidence'])
+  const found = { state, evidence, at, byWhom: person.name, version: version + 1 }
+  tx.insert(hazards)
+    .values({ machineId: machine.id, kind, ...found })
+    .onConflictDoUpdate({ target: [hazards.machineId, hazards.kind], set: found })
+    .run()
+  write('hazard.settled', { kind, state, evidence })
+}
+
+/** Refuses what the core cannot judge. @throws InputError as the core does */
+const checkBattery = (work: MachineWork, battery: Battery) => void batteriesOf([battery], practiceOf(work.tx).batterySchool, work.at)
+
+/** Its sisters are warned once a battery was found leaking, whatever is cleaned later. */
+function remember({ tx, machine }: MachineWork, state: Battery['state']) {
+  if (state === 'leaking' || state === 'residue')
+    tx.update(powerAssessments).set({ batteryHasLeaked: true }).where(eq(powerAssessments.machineId, machine.id)).run()
+}
+
+export function recordBattery(work: MachineWork, found: CommandInput<'record-battery'>): void {
+  checkBattery(work, found)
+  if (
+    work.tx
+      .select()
+      .from(batteries)
+      .where(and(eq(batteries.machineId, work.machine.id), eq(batteries.where, found.where), isNull(batteries.struckBy)))
+      .get()
+  )
+    throw new InputError('where', found.where, 'Where: a battery is on record there already. Change that one, or say where this one is.')
+  const { id } = work.tx
+    .insert(batteries)
+    .values({ machineId: work.machine.id, ...found })
+    .returning()
+    .get()
+  remember(work, found.state)
+  work.write('battery.recorded', found, { subject: { table: 'batteries', id } })
+}
+
+export function changeBattery(work: MachineWork, { batteryId, version, replacement, ...found }: CommandInput<'change-battery'>): void {
+  const { tx, machine, write } = work
+  const before = tx
+    .select()
+    .from(batteries)
+    .where(and(eq(batteries.id, batteryId), eq(batteries.machineId, machine.id), isNull(batteries.struckBy)))
+    .get()
+  if (!before) throw new NotFound(`${machine.tag} has no such battery.`)
+  expectVersion(work, before, version, before.version, [...Object.keys(found), 'replacement'])
+  if (replacement && found.fitted) throw new InputError('fitted', found.fitted, 'It is still in: take the old one out before another is fitted.')
+  checkBattery(work, { ...found, replacement })
+  tx.update(batteries)
+    .set({ ...found, replacement, version: before.version + 1 })
+    .where(eq(batteries.id, batteryId))
+    .run()
+  remember(work, found.state)
+  const was = {
+    where: before.where,
+    chemistry: before.chemistry,
+    cells: before.cells,
+    year: before.year,
+    state: before.state,
+    fitted: before.fitted,
+    charging: before.charging,
+  }
+  // What was fitted in its place may have been taken out again; the gate hears of that, so the history does.
+  const takenOut = before.replacement !== null && !replacement
+  if (takenOut || JSON.stringify(was) !== JSON.stringify({ ...was, ...found })) write('battery.changed', found)
+  if (replacement && JSON.stringify(replacement) !== JSON.stringify(before.replacement)) write('battery.replaced', { where: found.where, ...replacement })
+}
+
+function keep({ tx, machine, at, person, write }: MachineWork, { part, where, samples }: CommandInput<'import-temperatures'>) {
+  const judged = judgeTemperature({ part, samples })
+  const { id } = tx.insert(temperatures).values({ machineId: machine.id, part, where, samples, at, byWhom: person.name }).returning().get()
+  write(
+    'temperature.taken',
+    { part, where, celsius: judged.highestC, readings: samples.length, says: judged.findings[0]!.says },
+    { subject: { table: 'temperatures', id } },
+  )
+}
+
+export const takeTemperature = (work: MachineWork, { celsius, ...where }: CommandInput<'take-temperature'>): void =>
+  keep(work, { ...where, samples: [{ atSeconds: 0, celsius }] })
+export const importTemperatures = (work: MachineWork, log: CommandInput<'import-temperatures'>): void => keep(work, log)
+
+export function expectInlet({ tx, machine, write }: MachineWork, { inlet }: CommandInput<'expect-inlet'>): void {
+  tx.update(machines).set({ ownInlet: inlet }).where(eq(machines.id, machine.id)).run()
+  write('inlet.expected', { says: inlet ? labelWords(inlet) : 'what its model says' })
+}
+
+/** Says from which supply it runs. @throws NotNow for one that would harm it, with the reasons */
+export function assignSupply(work: MachineWork, { supplyId }: CommandInput<'assign-supply'>): void {
+  const { tx, machine, write } = work
+  const supply =
+    supplyId === null
+      ? null
+      : tx
+          .select()
+          .from(supplies)
+          .where(and(eq(supplies.id, supplyId), eq(supplies.active, true)))
+          .get()
+  if (supply === undefined) throw new NotFound('There is no such supply.')
+  const inlet = inletOf(work.file())
+  if (supply && !inlet) throw new NotNow('It is not known what its inlet wants. Say that first.')
+  const match = supply && matchSupply({ needs: inlet!, supply: supply.label })
+  if (match?.suits === 'no')
+    throw new NotNow(
+      `${supply!.name} does not suit ${machine.tag}.`,
+      match.findings.filter(f => f.level === 'stop').map(f => f.says),
+    )
+  tx.update(powerAssessments).set({ supplyId }).where(eq(powerAssessments.machineId, machine.id)).run()
+  write('supply.assigned', { name: supply?.name ?? '', says: supply ? labelWords(supply.label) : '' })
+}
+
+export function endOverrule({ tx, machine, write }: MachineWork, why: string): void {
+  tx.update(powerAssessments)
+    .set({ overruleVerdict: null, overruleReason: '', overruledBy: '', overruleBasis: '' })
+    .where(eq(powerAssessments.machineId, machine.id))
+    .run()
+  write('gate.overrule-ended', { why })
+}

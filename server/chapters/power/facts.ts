@@ -1,0 +1,48 @@
+import type { PowerRecord } from '#core/power/rules'
+import type { Inlet } from '#core/power/supply-match'
+import type { School } from '#core/safety/power-facts'
+import type { SafetyRecord } from '#core/safety/rules'
+import type { ExpectedRail } from '#shared/kernel/shapes'
+import type { MachineFile } from '../../kernel/file'
+
+/** The rails to expect: those said for this machine, else those of its model. */
+export const expectedRailsOf = ({ machine, model }: MachineFile): ExpectedRail[] => machine.ownRails ?? model?.rails ?? []
+/** What its inlet wants; nothing where nobody has said. */
+export const inletOf = ({ machine, model }: MachineFile): Inlet | null => machine.ownInlet ?? model?.inlet ?? null
+/** The school that holds for it. */
+export const schoolOf = ({ power, practice }: MachineFile): School => power.school ?? practice.school
+
+/** What the core is told of its power. */
+export const powerRecordOf = (file: MachineFile): PowerRecord => ({
+  expectedRails: expectedRailsOf(file),
+  inlet: inletOf(file),
+  supply: file.supply?.label ?? null,
+  configuration: file.power.configuration,
+  readings: file.readings,
+  offReadings: file.offReadings,
+  batteries: file.batteries,
+  batterySchool: file.practice.batterySchool,
+})
+
+type Dangers = Omit<SafetyRecord, 'assemblies' | 'damages' | 'checksDone' | 'interventions'>
+
+/** What the core is told of its dangers, beyond its condition. */
+const dangersOf = (file: MachineFile): Dangers => {
+  const { machine, model, power } = file
+  return {
+    school: schoolOf(file),
+    entered: power.facts,
+    inspectedBy: power.inspectedBy,
+    overrule: power.overruleVerdict ? { verdict: power.overruleVerdict, basis: power.overruleBasis } : null,
+    configuration: power.configuration,
+    claims: file.claims,
+    lastPoweredWhat: machine.lastPoweredWhat,
+    hazardsSettled: file.hazards,
+    knownFaults: model?.knownFaults ?? [],
+    massKg: machine.weightKg ?? model?.weightKg ?? null,
+    bookedInAt: machine.bookedInAt,
+    sisters: file.sisters,
+  }
+}
+
+export const facts = (file: MachineFile): PowerRecord & Dangers => ({ ...powerRecordOf(file), ...dangersOf(file) })

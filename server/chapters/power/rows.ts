@@ -1,0 +1,12 @@
+import { type RowsOf, all, single, standing } from '../../kernel/rows'
+import { batteries, hazards, offReadings, powerAssessments, readings } from './schema'
+
+export const rows = {
+  power: single(powerAssessments),
+  readings: standing(readings),
+  offReadings: standing(offReadings),
+  hazards: all(hazards),
+  batteries: standing(batteries),
+}
+/** Every machine has its assessment for power from the day it is booked in. */
+export type PowerRows = Omit<RowsOf<typeof rows>, 'power'> & { power: typeof powerAssessments.$inferSelect }

@@ -1,0 +1,136 @@
+import type { GateVerdict } from '#core/safety/gate'
+import { driftOf } from '#core/power/drift'
+import { batteriesOf, firstLimitOf, offStateOf, readableRails, startChecksOf } from '#core/power/rules'
+import { judgeTemperature } from '#core/power/temperature'
+import { toleranceFor } from '#core/power/tolerances'
+import { keyOf } from '#core/safety/configuration'
+import { takesMains } from '#core/safety/first-start'
+import type { ViewOf } from '#shared/chapters/index'
+import { and, desc, eq, isNull } from 'drizzle-orm'
+import type { ViewInput } from '../../kernel/file'
+import type { Tx } from '../../kernel/journal'
+import { thinned } from '../../kernel/thin'
+import { journal } from '../../kernel/trunk'
+import { listSupplies } from '../supplies/index'
+import { expectedRailsOf, inletOf, powerRecordOf, schoolOf } from './facts'
+import { temperatures } from './schema'
+
+interface Change {
+  from: GateVerdict
+  to: GateVerdict
+  why: string
+}
+
+/** A sheet shows the latest, and of a long log every so many points. */
+const mostTemperatures = 12
+
+/** Every change of the verdict that held, newest first. */
+const gateHistory = (tx: Tx, machineId: number) =>
+  tx
+    .select({ at: journal.at, by: journal.by, data: journal.data })
+    .from(journal)
+    .where(and(eq(journal.machineId, machineId), eq(journal.kind, 'gate.changed')))
+    .orderBy(desc(journal.seq))
+    .all()
+    .map(({ at, by, data }) => ({ at, by, ...(JSON.parse(data) as Change) }))
+
+/** How it stands with its power: the gate and what it rests on, rails on and off, batteries, supplies, temperatures. */
+export function powerView({ tx, file, assessment, now }: ViewInput): ViewOf<'power'> {
+  const { facts, measured, gate, gateInForce, overruled, hazards, railsResult } = assessment.known
+  const { power, machine } = file
+  const inlet = inletOf(file)
+  const here = keyOf(power.configuration)
+  const { rails: expected } = readableRails(expectedRailsOf(file))
+  return {
+    power: {
+      version: power.version,
+      facts,
+      entered: power.facts,
+      measured,
+      inspectedBy: power.inspectedBy,
+      offState: offStateOf(powerRecordOf(file), file.offReadings).map(({ rail, nominalV, last }) => ({
+        rail,
+        nominalV,
+        last: last && {
+          ohm: last.reading.ohm,
+          reversedOhm: last.reading.reversedOhm,
+          loadAttached: last.reading.loadAttached,
+          at: last.at,
+          verdict: last.verdict,
+          findings: last.findings,
+        },
+      })),
+      school: schoolOf(file),
+      ownSchool: power.school,
+      gate,
+      inForce: gateInForce,
+      overrule: overruled && power.overruleVerdict ? { verdict: power.overruleVerdict, reason: power.overruleReason, by: power.overruledBy } : null,
+      history: gateHistory(tx, machine.id).map(({ at, by, to, why }) => ({ at, by, verdict: to, why })),
+      configuration: { kind: power.configuration.kind, out: [...power.configuration.out] },
+      batteries: batteriesOf(file.batteries, file.practice.batterySchool, now).map(
+        ({ id, version, where, chemistry, cells, year, state, fitted, charging, replacement, findings }) => ({
+          id,
+          version,
+          where,
+          chemistry,
+          cells,
+          year,
+          state,
+          fitted,
+          charging,
+          replacement,
+          findings,
+        }),
+      ),
+      batterySchool: file.practice.batterySchool,
+      inlet,
+      supplyId: power.supplyId,
+      supplies: listSupplies(tx).map(({ uid: _, ...supply }) => supply),
+      startChecks: startChecksOf(powerRecordOf(file), facts, schoolOf(file)),
+      takesMains: takesMains(facts, power.configuration),
+      firstLimitA: firstLimitOf(inlet),
+      temperatures: tx
+        .select()
+        .from(temperatures)
+        .where(and(eq(temperatures.machineId, machine.id), isNull(temperatures.struckBy)))
+        .orderBy(desc(temperatures.id))
+        .limit(mostTemperatures)
+        .all()
+        .map(({ id, part, where, samples, at, byWhom }) => ({
+          id,
+          part,
+          where,
+          samples: thinned(samples),
+          readings: samples.length,
+          highestC: judgeTemperature({ part, samples }).highestC,
+          at,
+          by: byWhom,
+          findings: judgeTemperature({ part, samples }).findings,
+        })),
+    },
+    hazards: hazards.map(hazard => {
+      const settled = file.hazards.find(h => h.kind === hazard.kind)
+      return { ...hazard, version: settled?.version ?? 0, by: settled?.byWhom ?? '', at: settled?.at ?? '' }
+    }),
+    expectedRails: expectedRailsOf(file),
+    rails: railsResult,
+    readings: file.readings.map(({ id, rail, valueV, load, at, configuration }) => ({
+      id,
+      rail,
+      valueV,
+      load,
+      at,
+      configuration,
+      here: configuration === here,
+    })),
+    drifts: expected.flatMap(({ name, nominalV, tolerancePct }) => {
+      const finding = driftOf({
+        name,
+        nominalV,
+        tolerancePct: tolerancePct ?? toleranceFor(nominalV).tolerancePct,
+        readings: file.readings.filter(r => r.rail === name && r.configuration === here),
+      })
+      return finding ? [{ rail: name, finding }] : []
+    }),
+  }
+}

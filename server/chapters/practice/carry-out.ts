@@ -1,0 +1,51 @@
+import { checkTagPattern } from '#core/identify/tag'
+import { InputError } from '#core/kernel/input-error'
+import type { CommandInput } from '#shared/chapters/index'
+import { eq } from 'drizzle-orm'
+import type { Tx } from '../../kernel/journal'
+import { NotNow } from '../../kernel/refusals'
+import { expectVersion } from '../../kernel/versions'
+import type { Work } from '../../kernel/work'
+import { practice } from './schema'
+
+function knownZone(zone: string): boolean {
+  try {
+    return Boolean(new Intl.DateTimeFormat('en-GB', { timeZone: zone }))
+  } catch {
+    return false
+  }
+}
+
+/** The practice of the collection. @throws NotNow before the first start */
+export function practiceOf(tx: Tx): typeof practice.$inferSelect {
+  const row = tx.select().from(practice).get()
+  if (!row) throw new NotNow('The collection has not been set up yet. Open the first page to add its coordinator.')
+  return row
+}
+
+export function setPractice(work: Work, { version, ...input }: CommandInput<'set-practice'>): void {
+  const before = practiceOf(work.tx)
+  expectVersion(work, before, version, before.version, ['name', 'school', 'numbering', 'zone', 'currency', 'batterySchool'])
+  checkTagPattern(input.numbering)
+  if (!knownZone(input.zone)) throw new InputError('zone', input.zone, 'Time zone: not known here. Write it as Europe/Lisbon.')
+  work.tx
+    .update(practice)
+    .set({ ...input, version: before.version + 1 })
+    .where(eq(practice.id, 1))
+    .run()
+  work.write('practice.set', input)
+  if (before.school !== input.school || before.batterySchool !== input.batterySchool) work.affects({ of: 'all' })
+}
+
+/** Says where the meter answers; no host means no meter. */
+export function setMeter(work: Work, { version, host, port }: CommandInput<'set-meter'>): void {
+  const before = practiceOf(work.tx)
+  expectVersion(work, { host: before.meterHost, port: before.meterPort }, version, before.version, ['host', 'port'])
+  if (host && port === null) throw new InputError('port', port, 'Port: a number, mostly 5025.')
+  work.tx
+    .update(practice)
+    .set({ meterHost: host, meterPort: host ? port : null, version: before.version + 1 })
+    .where(eq(practice.id, 1))
+    .run()
+  work.write('meter.set', { host, port: host ? port : null })
+}

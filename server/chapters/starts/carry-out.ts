@@ -1,0 +1,137 @@
+import { readableRails, startChecksOf } from '#core/power/rules'
+import { expectedRailsOf, powerRecordOf, schoolOf, verdictWith } from '../power/index'
+import { harvest } from '../../starts/running'
+import { v7 as uuidv7 } from 'uuid'
+import { InputError } from '#core/kernel/input-error'
+import { fanless } from '#core/power/temperature'
+import { configurationWords, keyOf } from '#core/safety/configuration'
+import { judgeStarters } from '#core/safety/first-start'
+import { gateWords, mayBeStarted } from '#core/safety/gate'
+import { type CommandInput } from '#shared/chapters/index'
+import type { StartOutcome } from '#shared/chapters/starts/index'
+import { and, desc, eq, isNull } from 'drizzle-orm'
+import type { Tx } from '../../kernel/journal'
+import { NotNow } from '../../kernel/refusals'
+import type { MachineWork } from '../../kernel/work'
+import { crewOf } from '../people/index'
+import { readings } from '../power/index'
+import { practiceOf } from '../practice/index'
+import { starts } from './schema'
+
+/** A first start is short; what has to be read for longer is started again. Common practice, no source. */
+const mostSeconds = 300
+
+/** The start of this machine that runs. */
+export const openStart = (tx: Tx, machineId: number) =>
+  tx
+    .select()
+    .from(starts)
+    .where(and(eq(starts.machineId, machineId), isNull(starts.endedAt)))
+    .orderBy(desc(starts.id))
+    .get()
+
+/** Begins an attended start. @throws NotNow while the gate is closed or one runs, InputError for people and checks that will not do */
+export function beginStart(work: MachineWork, input: CommandInput<'begin-start'>): { startId: number } {
+  const { tx, machine, at, write } = work
+  const file = work.file()
+  const { gateInForce, gate, facts } = work.assess().known
+  if (!mayBeStarted(gateInForce))
+    throw new NotNow(
+      `The gate says: ${gateWords[gateInForce].title.toLowerCase()}. It may not be started.`,
+      gate.findings.filter(f => f.level === 'stop' || f.code.endsWith('.not-looked')).map(f => f.says),
+    )
+  if (openStart(tx, machine.id)) throw new NotNow('A start of this machine is running already. Open it, or end it.')
+  const crew = crewOf(tx)
+  const [atProbe, atSwitch] = [crew.find(p => p.id === input.atProbe), crew.find(p => p.id === input.atSwitch)]
+  if (!atProbe) throw new InputError('atProbe', input.atProbe, 'At the probe: choose somebody of the list.')
+  if (!atSwitch) throw new InputError('atSwitch', input.atSwitch, 'At the switch: choose somebody of the list.')
+  judgeStarters({ atProbe, atSwitch, facts, configuration: file.power.configuration, crew })
+  const checks = startChecksOf(powerRecordOf(file), facts, schoolOf(file))
+  const failed = checks.filter(c => c.known === false)
+  if (failed.length)
+    throw new NotNow(
+      'By the records, this has not been seen to yet.',
+      failed.map(c => `${c.do} ${c.why}`),
+    )
+  const missing = checks.filter(c => c.known === null && !input.checked.includes(c.code))
+  if (missing.length) throw new InputError('checked', input.checked, `Not ticked yet: ${missing.map(c => c.do).join(' ')}`)
+  if (input.byMeter && !practiceOf(tx).meterHost)
+    throw new InputError('byMeter', true, 'Readings: no meter is set up. Type the readings, or set the meter up under Settings.')
+  const plan = {
+    points: readableRails(expectedRailsOf(file)).rails.map(({ name, nominalV, tolerancePct, point }) => ({
+      rail: name,
+      nominalV,
+      point: point ?? '',
+      ...(tolerancePct === undefined ? {} : { tolerancePct }),
+    })),
+    load: input.load,
+    currentLimitA: input.currentLimitA,
+    warm: input.warm,
+    byMeter: input.byMeter,
+    mostSeconds: facts.fan === 'missing' ? fanless.runSeconds : mostSeconds,
+  }
+  if (!plan.points.length) throw new NotNow('No rail is expected. Say under Prove which rails it has, and where they are measured.')
+  const { id } = tx
+    .insert(starts)
+    .values({
+      uid: uuidv7(),
+      machineId: machine.id,
+      plan,
+      configuration: file.power.configuration,
+      atProbe: atProbe.name,
+      atSwitch: atSwitch.name,
+      begunAt: at,
+    })
+    .returning()
+    .get()
+  write('start.begun', { atProbe: atProbe.name, atSwitch: atSwitch.name, configuration: configurationWords(file.power.configuration) })
+  return { startId: id }
+}
+
+/** Ends the start, and keeps the reading of every rail that stood still or called it off, with the trace. @throws NotNow while it is on */
+export function endStart(work: MachineWork): void {
+  const { tx, machine, now } = work
+  const row = openStart(tx, machine.id)
+  if (!row) throw new NotNow('No start of this machine is running.')
+  const { read, samples, seconds, called, phase, all } = harvest(row.id, now.getTime())
+  if (phase !== 'ready' && phase !== 'off') throw new NotNow('It is still on. Switch it off, and say that it is off; then the start can be ended.')
+  for (const [rail, valueV] of Object.entries(read)) {
+    const { id } = tx
+      .insert(readings)
+      .values({ machineId: machine.id, rail, valueV, load: row.plan.load, configuration: keyOf(row.configuration), at: work.at })
+      .returning()
+      .get()
+    // A rail that is not expected any more was read all the same.
+    const expected = expectedRailsOf(work.file()).some(r => r.name === rail)
+    const verdict = expected ? verdictWith(work.file(), rail, { valueV, load: row.plan.load }) : 'unread'
+    work.write('reading.taken', { rail, valueV, load: row.plan.load, verdict }, { subject: { table: 'readings', id } })
+  }
+  finish(work, row.id, {
+    outcome: called ? 'called-off' : all ? 'all-read' : 'some-read',
+    why: called?.says ?? '',
+    seconds,
+    samples,
+    rails: Object.keys(read).length,
+  })
+}
+
+function finish(
+  { tx, at, write }: MachineWork,
+  startId: number,
+  {
+    outcome,
+    why,
+    seconds,
+    samples,
+    rails,
+  }: { outcome: StartOutcome; why: string; seconds: number; samples: (typeof starts.$inferSelect)['samples']; rails: number },
+) {
+  tx.update(starts).set({ endedAt: at, outcome, why, onSeconds: seconds, samples }).where(eq(starts.id, startId)).run()
+  write('start.ended', { outcome, why, onSeconds: seconds, rails })
+}
+
+/** Ends a start that the program did not outlive: what was seen of it is lost, and the history says so. */
+export function breakOff(work: MachineWork): void {
+  const row = openStart(work.tx, work.machine.id)
+  if (row) finish(work, row.id, { outcome: 'broken-off', why: 'The program was stopped while it ran', seconds: 0, samples: [], rails: 0 })
+}

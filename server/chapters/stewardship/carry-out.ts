@@ -1,0 +1,156 @@
+import type { LetterView } from '#shared/chapters/stewardship/index'
+import { isOurs } from '#shared/kernel/acquisitions'
+import { triageInput } from './view'
+import { v7 as uuidv7 } from 'uuid'
+import { damageKinds } from '#core/condition/damage'
+import { grades, presenceNames } from '#core/condition/grades'
+import { paths, triage } from '#core/condition/triage'
+import { InputError } from '#core/kernel/input-error'
+import { judgeSpending } from '#core/stewardship/consent'
+import { letterToOwner } from '#core/stewardship/letter'
+import type { CommandInput } from '#shared/chapters/index'
+import { and, eq, inArray, isNull, sum } from 'drizzle-orm'
+import type { Tx } from '../../kernel/journal'
+import { NotFound, NotNow } from '../../kernel/refusals'
+import { machines } from '../../kernel/trunk'
+import { expectVersion } from '../../kernel/versions'
+import type { MachineWork } from '../../kernel/work'
+import { photographs } from '../look/index'
+import { practiceOf } from '../practice/index'
+import { startWait } from '../waits/index'
+import { appraisals, consents, letters, spendings } from './schema'
+
+/** What has been spent on a machine so far, in the currency of the collection. */
+export const spentOn = ({ tx, machine }: Pick<MachineWork, 'tx' | 'machine'>): number =>
+  Number(
+    tx
+      .select({ total: sum(spendings.amount) })
+      .from(spendings)
+      .where(and(eq(spendings.machineId, machine.id), isNull(spendings.struckBy)))
+      .get()?.total ?? 0,
+  )
+
+export function recordConsent(work: MachineWork, { version, ...agreed }: CommandInput<'record-consent'>): void {
+  const { tx, machine, write } = work
+  if (isOurs(machine)) throw new NotNow('It is the collection’s own; nobody else has to agree. Correct how it came if that is wrong.')
+  const before = tx.select().from(consents).where(eq(consents.machineId, machine.id)).get()
+  expectVersion(work, before ?? {}, version, before?.version ?? 0, ['allowed', 'upTo', 'mustAsk', 'agreedWith', 'agreedOn'])
+  tx.insert(consents)
+    .values({ machineId: machine.id, ...agreed, version: 1 })
+    .onConflictDoUpdate({ target: consents.machineId, set: { ...agreed, version: version + 1 } })
+    .run()
+  write('consent.recorded', { ...agreed, currency: practiceOf(tx).currency })
+}
+
+/** Spends money on a machine. @throws NotNow beyond what its owner agreed to */
+export function recordSpending(work: MachineWork, { what, amount }: CommandInput<'record-spending'>): void {
+  const { tx, machine, at, write } = work
+  const { currency } = practiceOf(tx)
+  const consent = tx.select().from(consents).where(eq(consents.machineId, machine.id)).get() ?? null
+  const against = judgeSpending({ ours: isOurs(machine), consent, spentSoFar: spentOn(work), amount, currency }).find(f => f.level === 'stop')
+  if (against) throw new NotNow(against.says, against.because)
+  const { id } = tx.insert(spendings).values({ machineId: machine.id, what, amount, at }).returning().get()
+  write('money.spent', { what, amount, currency }, { subject: { table: 'spendings', id } })
+}
+
+export function appraise(work: MachineWork, { version, ...found }: CommandInput<'appraise'>): void {
+  const { tx, machine, write } = work
+  const before = tx.select().from(appraisals).where(eq(appraisals.machineId, machine.id)).get()
+  expectVersion(work, before ?? {}, version, before?.version ?? 0, ['significance', 'hoursLow', 'hoursHigh', 'costLow', 'costHigh', 'irreplaceable'])
+  tx.insert(appraisals)
+    .values({ machineId: machine.id, ...found, version: 1 })
+    .onConflictDoUpdate({ target: appraisals.machineId, set: { ...found, version: version + 1 } })
+    .run()
+  const { hoursLow, hoursHigh, costLow, costHigh } = found
+  write('machine.appraised', { hoursLow, hoursHigh, costLow, costHigh, currency: practiceOf(tx).currency })
+}
+
+/** Chooses a path. @throws NotNow before it was appraised, or while its owner has to be asked */
+export function choosePath(work: MachineWork, { path, reason }: CommandInput<'choose-path'>): void {
+  const { tx, machine, write } = work
+  const input = triageInput(work.file())
+  if (!input) throw new NotNow('Appraise it first: what it means, and what it would take.')
+  const ranked = triage(input).paths.find(p => p.path === path)
+  if (!ranked) throw new InputError('path', path, `Path: ${paths[path].title.toLowerCase()} does not go with whose it is.`)
+  const stops = ranked.findings.filter(f => f.level === 'stop')
+  if (stops.length)
+    throw new NotNow(
+      `${paths[path].title}: its owner has to agree first.`,
+      stops.map(f => f.says),
+    )
+  tx.update(appraisals).set({ path, pathReason: reason }).where(eq(appraisals.machineId, machine.id)).run()
+  write('path.chosen', { path, reason })
+}
+
+/** Writes to the owner: the letter is kept, laid into the outbox afterwards, and its answer waited for. */
+export function writeToOwner(work: MachineWork, { questions, photographIds, to, answerBy }: CommandInput<'write-to-owner'>): { letterId: number } {
+  const { tx, machine, person, at, write } = work
+  if (isOurs(machine)) throw new NotNow('It is the collection’s own; there is no owner to write to.')
+  const enclosed = photographIds.length
+    ? tx
+        .select()
+        .from(photographs)
+        .where(and(eq(photographs.machineId, machine.id), inArray(photographs.id, photographIds), isNull(photographs.struckBy)))
+        .all()
+    : []
+  if (enclosed.length !== new Set(photographIds).size)
+    throw new InputError('photographIds', photographIds, 'A photograph to enclose is not there any more. Choose again.')
+  const file = work.file()
+  const practice = practiceOf(tx)
+  const { appraisal, consent } = file
+  const input = triageInput(file)
+  const best = input && triage(input).paths.find(p => p.path === appraisal?.path || !appraisal?.path)
+  const letter = letterToOwner({
+    collection: practice.name,
+    currency: practice.currency,
+    owner: machine.owner,
+    machine: machine.nickname ? `${machine.name}, “${machine.nickname}”` : machine.name,
+    tag: machine.tag,
+    writtenBy: person.name,
+    assemblies: file.assemblies.map(a => ({
+      name: a.name,
+      found: a.grade === null ? presenceNames[a.presence].toLowerCase() : `${grades[a.grade as 0].title.toLowerCase()}, grade ${a.grade} of 0 to 3`,
+      note: a.note,
+    })),
+    damages: file.damages.map(
+      d =>
+        `${damageKinds[d.kind]}, ${d.severity}: ${[file.assemblies.find(a => a.id === d.assemblyId)?.name.toLowerCase(), d.where, d.extent].filter(Boolean).join(', ')}`,
+    ),
+    path: best ? { title: best.title, because: best.terms.filter(t => t.weight > 0).map(t => t.says) } : null,
+    estimate: appraisal && { hoursLow: appraisal.hoursLow, hoursHigh: appraisal.hoursHigh, costLow: appraisal.costLow, costHigh: appraisal.costHigh },
+    spentSoFar: spentOn(work),
+    agreedUpTo: consent?.upTo ?? null,
+    questions,
+    photographs: enclosed.length,
+  })
+  const { id } = tx
+    .insert(letters)
+    .values({ uid: uuidv7(), machineId: machine.id, letter, to, photographIds: enclosed.map(p => p.id), at, byWhom: person.name })
+    .returning()
+    .get()
+  write('owner.written-to', { owner: machine.owner, questions })
+  startWait(work, { what: `answer from ${machine.owner}`, until: answerBy })
+  return { letterId: id }
+}
+
+/** A letter as it was written. @throws NotFound */
+export function letterOf(tx: Tx, id: number): LetterView {
+  const row = tx.select().from(letters).innerJoin(machines, eq(machines.id, letters.machineId)).where(eq(letters.id, id)).get()
+  if (!row) throw new NotFound('There is no such letter.')
+  const { letter, at, photographIds, uid } = row.letters
+  const enclosed = photographIds.length
+    ? tx
+        .select({ hash: photographs.hash, caption: photographs.caption, name: photographs.name })
+        .from(photographs)
+        .where(inArray(photographs.id, photographIds))
+        .all()
+    : []
+  return {
+    uid,
+    tag: row.machines.tag,
+    owner: row.machines.owner,
+    at,
+    ...letter,
+    photographs: enclosed.map(p => ({ hash: p.hash, caption: p.caption || p.name })),
+  }
+}

@@ -1,0 +1,21 @@
+import { serverChapter } from '../../kernel/chapter'
+import { appraise, choosePath, recordConsent, recordSpending, writeToOwner } from './carry-out'
+import { rows } from './rows'
+import { spendings } from './schema'
+
+/** Whose it is, and its path: what can be done, and what is loaded with a machine. */
+export const stewardshipChapter = serverChapter({
+  onMachine: {
+    'record-consent': recordConsent,
+    'record-spending': recordSpending,
+    'appraise': appraise,
+    'choose-path': choosePath,
+    'write-to-owner': writeToOwner,
+  },
+  rows,
+  strikeable: { spendings },
+})
+export * from './carry-out'
+export * from './schema'
+export { facts as stewardshipFacts } from './facts'
+export * from './view'

@@ -1,0 +1,5 @@
+import { type RowsOf, all, single, standing } from '../../kernel/rows'
+import { appraisals, consents, letters, spendings } from './schema'
+
+export const rows = { consent: single(consents), appraisal: single(appraisals), spendings: standing(spendings), letters: all(letters) }
+export type StewardshipRows = RowsOf<typeof rows>

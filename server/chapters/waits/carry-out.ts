@@ -1,0 +1,24 @@
+import { InputError } from '#core/kernel/input-error'
+import type { CommandInput } from '#shared/chapters/index'
+import { and, eq } from 'drizzle-orm'
+import { NotFound, NotNow } from '../../kernel/refusals'
+import type { MachineWork } from '../../kernel/work'
+import { waits } from './schema'
+
+export function startWait({ tx, machine, at, write }: MachineWork, { what, until }: CommandInput<'start-wait'>): void {
+  if (until <= at) throw new InputError('until', until, 'Until: that time has passed already. Choose one in the future.')
+  tx.insert(waits).values({ machineId: machine.id, what, until, startedAt: at }).run()
+  write('wait.started', { what, until })
+}
+
+export function endWait({ tx, machine, at, write }: MachineWork, { waitId }: CommandInput<'end-wait'>): void {
+  const wait = tx
+    .select()
+    .from(waits)
+    .where(and(eq(waits.id, waitId), eq(waits.machineId, machine.id)))
+    .get()
+  if (!wait) throw new NotFound(`${machine.tag} has no such wait.`)
+  if (wait.endedAt) throw new NotNow('Somebody has ended this wait already.')
+  tx.update(waits).set({ endedAt: at }).where(eq(waits.id, waitId)).run()
+  write('wait.ended', { what: wait.what, early: at < wait.until })
+}

@@ -1,6 +1,0 @@
-export * from './collection'
-export * from './journal'
-export * from './look'
-export * from './machines'
-export * from './models'
-export * from './power'

@@ -1,0 +1,52 @@
+/** Reasons a command is not carried out, other than bad input. Each knows the status it is answered with. */
+export abstract class Refusal extends Error {
+  abstract readonly status: number
+  abstract readonly code: string
+  /** Further facts for the one who asked. */
+  details(): Record<string, unknown> {
+    return {}
+  }
+}
+
+export class NotFound extends Refusal {
+  readonly status = 404
+  readonly code = 'not-found'
+}
+
+export class NotAllowed extends Refusal {
+  readonly status = 403
+  readonly code = 'not-allowed'
+}
+
+/** The state of things forbids it, such as a sign-off while the gate is closed; says why. */
+export class NotNow extends Refusal {
+  readonly status = 409
+  readonly code = 'not-now'
+  constructor(
+    message: string,
+    readonly because: string[] = [],
+  ) {
+    super(message)
+  }
+
+  override details() {
+    return { because: this.because }
+  }
+}
+
+/** Somebody else changed the row since it was read. Carries what it says now, who changed it and when. */
+export class Stale extends Refusal {
+  readonly status = 409
+  readonly code = 'stale'
+  constructor(
+    readonly current: Record<string, unknown>,
+    readonly changedBy: string,
+    readonly changedAt: string,
+  ) {
+    super(`${changedBy} changed this while you were working on it. Nothing of yours is lost: compare the two and choose.`)
+  }
+
+  override details() {
+    return { current: this.current, changedBy: this.changedBy, changedAt: this.changedAt }
+  }
+}

@@ -1,0 +1,47 @@
+import type { Assessment } from '#core/planning/assess'
+import type { MachineSummary } from '#shared/kernel/machine'
+import type { MachineFile } from './file'
+import type { machineSummaries } from './trunk'
+
+type Columns = Omit<typeof machineSummaries.$inferSelect, 'machineId' | 'card' | 'searchHash'>
+
+/** What lists show of a machine, and the columns that they filter and sort by. Nothing in it is said for a moment only. */
+export function summaryOf(file: MachineFile, { known, run, moves, dueAt }: Assessment): Columns & { card: MachineSummary } {
+  const { tag, name, maker, nickname, place, stage, life, acquired, onBench, bookedInAt, modelId } = file.machine
+  const waits = file.waits.map(w => w.until).sort()
+  const card: MachineSummary = {
+    tag,
+    name,
+    maker,
+    nickname,
+    place,
+    stage,
+    life,
+    acquired,
+    onBench,
+    bookedInAt,
+    gate: known.gateInForce,
+    overruled: known.overruled,
+    nextWaitAt: waits[0] ?? null,
+    waits: waits.length,
+    move: moves[0] ?? null,
+    run: run.map(({ stage, title, done, of, share }) => ({ stage, title, done, of, share })),
+    harm: known.harm,
+    openFaults: file.faults.filter(f => f.open).map(f => f.symptom),
+  }
+  return {
+    tag,
+    name,
+    modelId,
+    stage,
+    gate: known.gateInForce,
+    overruled: known.overruled,
+    onBench,
+    signedOff: known.signedOff,
+    batteryLeaked: file.power.batteryHasLeaked,
+    harmRank: known.harm.rank,
+    hasMove: moves.length > 0,
+    dueAt,
+    card,
+  }
+}

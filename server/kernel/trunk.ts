@@ -1,0 +1,149 @@
+import type { Life, Stage } from '#core/planning/stages'
+import type { GateVerdict } from '#core/safety/gate'
+import type { Inlet } from '#core/power/supply-match'
+import type { Acquisition } from '#shared/kernel/acquisitions'
+import type { ExpectedRail } from '#shared/kernel/shapes'
+import { index, integer, real, sqliteTable, text, unique } from 'drizzle-orm/sqlite-core'
+import { models } from '../chapters/models/schema'
+import { flag, key, uid, version, words } from './columns'
+
+/** A machine: the trunk that every chapter's rows hang on. */
+export const machines = sqliteTable(
+  'machines',
+  {
+    id: key(),
+    uid: uid(),
+    version: version(),
+    tag: text('tag').notNull().unique(),
+    modelId: integer('model_id').references(() => models.id),
+    name: text('name').notNull(),
+    maker: words('maker'),
+    nickname: words('nickname'),
+    serial: words('serial'),
+    /** Board issue or variant. */
+    variant: words('variant'),
+    weightKg: real('weight_kg'),
+    place: words('place'),
+    acquired: text('acquired').$type<Acquisition>().notNull(),
+    fromWhom: words('from_whom'),
+    owner: words('owner'),
+    lastPowered: words('last_powered'),
+    lastPoweredBy: words('last_powered_by'),
+    lastPoweredWhat: words('last_powered_what'),
+    bookedInAt: text('booked_in_at').notNull(),
+    stage: text('stage').$type<Stage>().notNull().default('arrive'),
+    onBench: flag('on_bench').default(true),
+    /** Rails to expect where they differ from the model's, or there is no model. */
+    ownRails: text('own_rails', { mode: 'json' }).$type<ExpectedRail[]>(),
+    /** What its inlet wants, where it differs from the model's, or there is no model. */
+    ownInlet: text('own_inlet', { mode: 'json' }).$type<Inlet>(),
+    life: text('life').$type<Life>(),
+    passportToken: text('passport_token').unique(),
+    passportOn: flag('passport_on').default(false),
+  },
+  t => [index('machines_model').on(t.modelId), index('machines_from_whom').on(t.fromWhom)],
+)
+
+export const machineId = () =>
+  integer('machine_id')
+    .notNull()
+    .references(() => machines.id)
+
+/**
+ * The history: append-only, one hash chain for each machine and one for the collection. Triggers refuse changes and deletions.
+ */
+export const journal = sqliteTable(
+  'journal',
+  {
+    id: key(),
+    /** The machine's uid, or `collection`. */
+    chain: text('chain').notNull(),
+    seq: integer('seq').notNull(),
+    machineId: integer('machine_id'),
+    kind: text('kind').notNull(),
+    at: text('at').notNull(),
+    personId: integer('person_id'),
+    by: text('by').notNull(),
+    data: text('data').notNull(),
+    /** Table and row that the entry is about, for corrections. */
+    subject: text('subject'),
+    subjectId: integer('subject_id'),
+    /** The entry that this one strikes. */
+    strikes: integer('strikes'),
+    previousHash: text('previous_hash').notNull(),
+    hash: text('hash').notNull(),
+  },
+  t => [unique().on(t.chain, t.seq), index('journal_machine').on(t.machineId), index('journal_strikes').on(t.strikes)],
+)
+
+/** The newest entry of each chain, so that an end cut off is noticed. */
+export const journalHeads = sqliteTable('journal_heads', { chain: text('chain').primaryKey(), seq: integer('seq').notNull(), hash: text('hash').notNull() })
+
+/**
+ * What every list shows of a machine, and what stood when it was last settled: written in the transaction of each change.
+ * The columns are what lists filter and sort by; `card` is what they show. A summary never energises anything.
+ */
+export const machineSummaries = sqliteTable(
+  'machine_summaries',
+  {
+    machineId: integer('machine_id')
+      .primaryKey()
+      .references(() => machines.id),
+    tag: text('tag').notNull(),
+    name: text('name').notNull(),
+    modelId: integer('model_id'),
+    stage: text('stage').$type<Stage>().notNull(),
+    gate: text('gate').$type<GateVerdict>().notNull(),
+    overruled: flag('overruled'),
+    onBench: flag('on_bench'),
+    signedOff: flag('signed_off'),
+    batteryLeaked: flag('battery_leaked'),
+    harmRank: integer('harm_rank').notNull(),
+    hasMove: flag('has_move'),
+    /** When something changes by time alone; nothing where nothing does. */
+    dueAt: text('due_at'),
+    card: text('card').$type<string>().notNull(),
+    /** What can be found of it, as it was last written to the search. */
+    searchHash: text('search_hash').notNull().default(''),
+  },
+  t => [
+    index('summaries_tag').on(t.tag),
+    index('summaries_gate').on(t.gate, t.tag),
+    index('summaries_stage').on(t.stage, t.tag),
+    index('summaries_bench').on(t.onBench, t.harmRank, t.tag),
+    index('summaries_moves').on(t.onBench, t.hasMove, t.harmRank, t.tag),
+    index('summaries_harm').on(t.harmRank, t.tag),
+    index('summaries_model').on(t.modelId, t.batteryLeaked, t.signedOff),
+    index('summaries_name').on(t.name),
+    index('summaries_due').on(t.dueAt),
+  ],
+)
+
+/** Commands that were carried out, by the id that each brings along: a repeated request is answered, not carried out again. */
+export const commandsDone = sqliteTable(
+  'commands_done',
+  {
+    uid: text('uid').primaryKey(),
+    name: text('name').notNull(),
+    personId: integer('person_id').notNull(),
+    at: text('at').notNull(),
+    result: text('result', { mode: 'json' }).$type<unknown>(),
+  },
+  t => [index('commands_done_at').on(t.at)],
+)
+
+/** Machines of a whole scope that are to be settled because something they rest on has changed: a cursor that slices move on. */
+export const settlings = sqliteTable('settlings', {
+  id: key(),
+  uid: uid(),
+  scope: text('scope').$type<'all' | 'model' | 'supply'>().notNull(),
+  scopeId: integer('scope_id'),
+  /** The last machine that was seen to. */
+  cursor: integer('cursor').notNull().default(0),
+  done: integer('done').notNull().default(0),
+  total: integer('total').notNull(),
+  /** In whose name consequences are written. */
+  personId: integer('person_id').notNull(),
+  by: text('by').notNull(),
+  at: text('at').notNull(),
+})
