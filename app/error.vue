@@ -1,5 +1,5 @@
 <script setup lang="ts">
-defineProps<{ error: { statusCode: number, message: string } }>()
+defineProps<{ error: { statusCode: number; message: string } }>()
 </script>
 
 <template>

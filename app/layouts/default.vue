@@ -3,31 +3,48 @@ import { Dialog, DialogPanel } from '@headlessui/vue'
 import { PhCaretLineLeft, PhCaretLineRight } from '@phosphor-icons/vue'
 import { useLocalStorage } from '@vueuse/core'
 
-const machines = useMachines()
 const { connected } = useLive()
+const changes = useChanges()
+/** A change that many machines rest on is worked through in slices; fewer are done before anybody could read of it. */
+const worthTelling = 200
+const settling = computed(() => Object.values(changes.progress).find(p => p.what === 'settling' && p.done < p.of && p.of > worthTelling))
 const drawer = ref(false)
 const help = ref(false)
 const folded = useLocalStorage('jolly-bench-shelf-folded', false)
 const route = useRoute()
-watch(() => route.fullPath, () => (drawer.value = false))
+watch(
+  () => route.fullPath,
+  () => (drawer.value = false),
+)
 
 const { active } = listenForShortcuts()
 useShortcuts([
   { key: '?', says: 'Show the keys that work here', act: () => (help.value = true) },
   { key: 't', says: 'Open the tool wall', act: () => void navigateTo('/tools') },
 ])
-onMounted(() => machines.loadList())
 </script>
 
 <template>
   <div class="min-h-dvh">
     <a href="#place" class="sr-only focus:not-sr-only">Skip to the place</a>
     <TopBar @shelf="drawer = true" />
-    <p v-if="!connected" role="status" class="no-print border-b border-care bg-care-wash px-4 py-1">The connection was lost; looking for it again. What you type is kept.</p>
+    <p v-if="!connected" role="status" class="no-print border-b border-care bg-care-wash px-4 py-1">
+      The connection was lost; looking for it again. What you type is kept.
+    </p>
+    <p v-if="settling" role="status" class="no-print hint border-b border-line bg-card px-4 py-1">
+      A change is being worked through: {{ settling.done }} of {{ settling.of }} machines looked at again. Sheets are right already; lists follow.
+    </p>
     <div class="flex items-start">
-      <aside class="no-print sticky top-12 hidden h-[calc(100dvh-3rem)] shrink-0 overflow-y-auto border-r border-line min-[900px]:block" :class="folded ? 'w-12' : 'w-62'">
+      <aside
+        class="no-print sticky top-12 hidden h-[calc(100dvh-3rem)] shrink-0 overflow-y-auto border-r border-line min-[900px]:block"
+        :class="folded ? 'w-12' : 'w-62'"
+      >
         <MachineShelf v-show="!folded" />
-        <button type="button" class="button button-quiet m-1" :aria-expanded="!folded" @click="folded = !folded"><component :is="folded ? PhCaretLineRight : PhCaretLineLeft" aria-hidden="true" /><span :class="folded && 'sr-only'">{{ folded ? 'Unfold the shelf' : 'Fold away' }}</span></button>
+        <button type="button" class="button button-quiet m-1" :aria-expanded="!folded" @click="folded = !folded">
+          <component :is="folded ? PhCaretLineRight : PhCaretLineLeft" aria-hidden="true" /><span :class="folded && 'sr-only'">{{
+            folded ? 'Unfold the shelf' : 'Fold away'
+          }}</span>
+        </button>
       </aside>
       <main id="place" class="min-w-0 flex-1 p-4 pb-16"><slot /></main>
     </div>

@@ -1,5 +1,5 @@
 /** Sends visitors to the page they can use: first start, sign-in, or the bench. The passport is open to all. */
-export default defineNuxtRouteMiddleware(async (to) => {
+export default defineNuxtRouteMiddleware(async to => {
   if (to.path.startsWith('/passport/')) return
   const session = useSession()
   if (!session.loaded) await session.load()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useForm } from 'vee-validate'
-import { FirstStart } from '#shared/contracts/commands'
+import { FirstStart } from '#shared/chapters/people/index'
 
 definePageMeta({ layout: 'plain' })
 useHead({ title: 'First start' })
@@ -8,21 +8,25 @@ const session = useSession()
 const api = useApi()
 const busy = ref(false)
 const failure = ref('')
-const { handleSubmit, setErrors } = useForm({ initialValues: { collection: '', name: '', signInName: '', password: '' } as Record<string, unknown>, validationSchema: zodForForms(() => FirstStart, v => v) })
+const { handleSubmit, setErrors } = useForm({
+  initialValues: { collection: '', name: '', signInName: '', password: '' } as Record<string, unknown>,
+  validationSchema: zodForForms(
+    () => FirstStart,
+    v => v,
+  ),
+})
 
-const send = handleSubmit(async (values) => {
+const send = handleSubmit(async values => {
   busy.value = true
   failure.value = ''
   try {
     await api.send('/api/first-start', values)
     await session.load()
     await navigateTo('/')
-  }
-  catch (error) {
+  } catch (error) {
     if (error instanceof ApiError && error.answer.fields) setErrors(error.answer.fields)
     else failure.value = (error as Error).message
-  }
-  finally {
+  } finally {
     busy.value = false
   }
 })
@@ -38,7 +42,9 @@ const send = handleSubmit(async (values) => {
       <TextField name="signInName" label="Sign-in name" hint="Small letters, such as ilka" autocomplete="username" />
       <TextField name="password" label="Password" type="password" hint="At least ten characters" autocomplete="new-password" />
       <p v-if="failure" role="alert" class="text-stop">{{ failure }}</p>
-      <div><button class="button button-main" :disabled="busy">{{ busy ? 'Setting up…' : 'Set up the bench' }}</button></div>
+      <div>
+        <button class="button button-main" :disabled="busy">{{ busy ? 'Setting up…' : 'Set up the bench' }}</button>
+      </div>
     </form>
   </main>
 </template>

@@ -1,30 +1,60 @@
 <script setup lang="ts">
-import type { SupplyView } from '#shared/contracts/power'
-import type { WantedPart } from '#shared/contracts/views'
+import type { Page } from '#shared/kernel/answers'
+import type { SupplyView } from '#shared/chapters/supplies/index'
+import type { WantedPart } from '#shared/chapters/parts/index'
 
 useHead({ title: 'Parts' })
-const api = useApi()
 const times = useTimes()
-const { found, trouble } = useLooked(() => api.get<{ parts: WantedPart[], supplies: SupplyView[] }>('/api/parts'))
-const parts = computed(() => found.value?.parts)
-const groups = computed(() => [
-  { title: 'A start depends on them', parts: parts.value?.filter(p => p.stopsStart) ?? [] },
-  { title: 'Can be started without', parts: parts.value?.filter(p => !p.stopsStart) ?? [] },
-].filter(g => g.parts.length))
+const page = ref(1)
+const pageSize = 100
+const { found, trouble } = useCollection<{ parts: Page<WantedPart>; supplies: SupplyView[] }>(
+  () => ['parts', page.value],
+  '/api/parts',
+  () => ({ page: page.value, size: pageSize }),
+)
+const parts = computed(() => found.value?.parts.rows)
+const groups = computed(() =>
+  [
+    { title: 'A start depends on them', parts: parts.value?.filter(p => p.stopsStart) ?? [] },
+    { title: 'Can be started without', parts: parts.value?.filter(p => !p.stopsStart) ?? [] },
+  ].filter(g => g.parts.length),
+)
 </script>
 
 <template>
   <div class="grid max-w-5xl gap-4">
-    <header><h1>Parts</h1><p class="text-ink-2">What the machines want. Those that stop a start come first, then the longest wanted.</p></header>
+    <header>
+      <h1>Parts</h1>
+      <p class="text-ink-2">What the machines want. Those that stop a start come first, then the longest wanted.</p>
+    </header>
     <p v-if="trouble" role="alert" class="text-stop">{{ trouble }}</p>
     <p v-else-if="!parts" role="status" class="hint">Fetching…</p>
     <EmptyPlace v-else-if="!parts.length" says="Nothing is wanted. Parts are put on this list from a machine’s sheet, under Mend." />
     <OneCard v-for="group in groups" :key="group.title" :title="group.title">
       <table class="w-full text-left">
-        <thead><tr class="hint"><th class="py-1 pr-3 font-normal">How many</th><th class="py-1 pr-3 font-normal">Part</th><th class="py-1 pr-3 font-normal">For</th><th class="py-1 font-normal">Wanted since</th></tr></thead>
-        <tbody class="divide-y divide-line"><tr v-for="part in group.parts" :key="part.id" class="align-top"><td class="figure py-1.5 pr-3">{{ part.quantity }} ×</td><td class="py-1.5 pr-3 font-semibold">{{ part.name }}</td><td class="py-1.5 pr-3"><NuxtLink :to="{ path: `/m/${part.tag}`, query: { stage: 'mend' } }" class="inline-flex flex-wrap items-center gap-2"><TagTape :tag="part.tag" small />{{ part.machine }}</NuxtLink></td><td class="hint py-1.5">{{ times.day(part.wantedAt) }}</td></tr></tbody>
+        <thead>
+          <tr class="hint">
+            <th class="py-1 pr-3 font-normal">How many</th>
+            <th class="py-1 pr-3 font-normal">Part</th>
+            <th class="py-1 pr-3 font-normal">For</th>
+            <th class="py-1 font-normal">Wanted since</th>
+          </tr>
+        </thead>
+        <tbody class="divide-y divide-line">
+          <tr v-for="part in group.parts" :key="part.id" class="align-top">
+            <td class="figure py-1.5 pr-3">{{ part.quantity }} ×</td>
+            <td class="py-1.5 pr-3 font-semibold">{{ part.name }}</td>
+            <td class="py-1.5 pr-3">
+              <NuxtLink :to="{ path: `/m/${part.tag}`, query: { stage: 'mend' } }" class="inline-flex flex-wrap items-center gap-2"
+                ><TagTape :tag="part.tag" small />{{ part.machine }}</NuxtLink
+              >
+            </td>
+            <td class="hint py-1.5">{{ times.day(part.wantedAt) }}</td>
+          </tr>
+        </tbody>
       </table>
     </OneCard>
+    <PageTurner v-if="found" v-model:page="page" :size="pageSize" :total="found.parts.total" what="parts" />
     <SuppliesCard v-if="found" :supplies="found.supplies" />
   </div>
 </template>

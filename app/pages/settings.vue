@@ -2,13 +2,13 @@
 import { type Replacement, replacementNames, replacements } from '#core/power/battery'
 import { type Skill, skillNames, skills } from '#core/safety/skills'
 import { schoolNames, schools } from '#core/safety/power-facts'
-import type { PersonView, Practice } from '#shared/contracts/views'
-import { roleNames, roles } from '#shared/contracts/vocabulary'
+import type { PersonView } from '#shared/chapters/people/index'
+import type { Practice } from '#shared/chapters/practice/index'
+import { roleNames, roles } from '#shared/kernel/roles'
 
 useHead({ title: 'Settings' })
-const api = useApi()
 const session = useSession()
-const { found: settings, trouble } = useLooked(() => api.get<{ practice: Practice, people: PersonView[] }>('/api/settings'))
+const { found: settings, trouble } = useCollection<{ practice: Practice; people: PersonView[] }>(['settings'], '/api/settings')
 const open = ref<number>()
 const roleChoices = roles.map(value => ({ value, label: roleNames[value] }))
 const skillChoices = skillNames.map(value => ({ value, label: `${skills[value].title}: ${skills[value].means.toLowerCase().replace(/\.$/, '')}` }))
@@ -16,42 +16,160 @@ const practice = computed(() => {
   const { name = '', school, numbering = '', zone = '', currency = '', batterySchool } = settings.value?.practice ?? {}
   return { name, school, numbering, zone, currency, batterySchool }
 })
-const practiceWords = { name: 'Name of the collection', school: 'School', numbering: 'Numbering', zone: 'Time zone', currency: 'Currency', batterySchool: 'Lost battery' }
+const practiceWords = {
+  name: 'Name of the collection',
+  school: 'School',
+  numbering: 'Numbering',
+  zone: 'Time zone',
+  currency: 'Currency',
+  batterySchool: 'Lost battery',
+}
 </script>
 
 <template>
   <div class="grid max-w-5xl gap-4">
-    <header><h1>Settings</h1><p class="text-ink-2">How this collection works, and who is in it.</p></header>
+    <header>
+      <h1>Settings</h1>
+      <p class="text-ink-2">How this collection works, and who is in it.</p>
+    </header>
     <p v-if="trouble" role="alert" class="text-stop">{{ trouble }}</p>
     <p v-else-if="!settings" role="status" class="hint">Fetching…</p>
     <div v-else class="grid items-start gap-4 lg:grid-cols-2">
       <div class="grid gap-4">
         <OneCard title="Practice">
-          <CommandForm v-if="session.may('set-practice')" command="set-practice" :initial="practice" :fixed="{ version: settings.practice.version }" :words="practiceWords" label="Practice" submit="Keep the practice" keeps @done="session.load()">
+          <CommandForm
+            v-if="session.may('set-practice')"
+            command="set-practice"
+            :initial="practice"
+            :fixed="{ version: settings.practice.version }"
+            :words="practiceWords"
+            label="Practice"
+            submit="Keep the practice"
+            keeps
+            @done="session.load()"
+          >
             <template #default="{ values }">
               <TextField name="name" label="Name of the collection" />
-              <ChoiceField name="school" label="First power-up" :options="schools.map(value => ({ value, label: schoolNames[value].title }))" :hint="schoolNames[values.school as 'caps-first']?.means" />
-              <ChoiceField name="batterySchool" label="In the place of a lost battery" :options="replacementNames.map(value => ({ value, label: replacements[value].title }))" :hint="replacements[values.batterySchool as Replacement]?.means" />
+              <ChoiceField
+                name="school"
+                label="First power-up"
+                :options="schools.map(value => ({ value, label: schoolNames[value].title }))"
+                :hint="schoolNames[values.school as 'caps-first']?.means"
+              />
+              <ChoiceField
+                name="batterySchool"
+                label="In the place of a lost battery"
+                :options="replacementNames.map(value => ({ value, label: replacements[value].title }))"
+                :hint="replacements[values.batterySchool as Replacement]?.means"
+              />
               <TextField name="numbering" label="Numbering" hint="{year} for the year, {n:3} for a number of three digits" />
               <TextField name="zone" label="Time zone" hint="Such as Europe/Lisbon" />
               <TextField name="currency" label="Currency" hint="Three letters, such as EUR" />
             </template>
           </CommandForm>
-          <dl v-else class="grid gap-2"><div><dt class="hint">First power-up</dt><dd>{{ schoolNames[settings.practice.school].title }}. {{ schoolNames[settings.practice.school].means }}</dd></div><div><dt class="hint">In the place of a lost battery</dt><dd>{{ replacements[settings.practice.batterySchool].title }}. {{ replacements[settings.practice.batterySchool].means }}</dd></div><div><dt class="hint">Numbering</dt><dd class="figure">{{ settings.practice.numbering }}</dd></div><div><dt class="hint">Time zone</dt><dd>{{ settings.practice.zone }}</dd></div><div><dt class="hint">Currency</dt><dd>{{ settings.practice.currency }}</dd></div></dl>
+          <dl v-else class="grid gap-2">
+            <div>
+              <dt class="hint">First power-up</dt>
+              <dd>{{ schoolNames[settings.practice.school].title }}. {{ schoolNames[settings.practice.school].means }}</dd>
+            </div>
+            <div>
+              <dt class="hint">In the place of a lost battery</dt>
+              <dd>{{ replacements[settings.practice.batterySchool].title }}. {{ replacements[settings.practice.batterySchool].means }}</dd>
+            </div>
+            <div>
+              <dt class="hint">Numbering</dt>
+              <dd class="figure">{{ settings.practice.numbering }}</dd>
+            </div>
+            <div>
+              <dt class="hint">Time zone</dt>
+              <dd>{{ settings.practice.zone }}</dd>
+            </div>
+            <div>
+              <dt class="hint">Currency</dt>
+              <dd>{{ settings.practice.currency }}</dd>
+            </div>
+          </dl>
         </OneCard>
         <MeterCard :practice="settings.practice" />
       </div>
       <OneCard title="People">
         <ul class="grid divide-y divide-line">
           <li v-for="person in settings.people" :key="person.id" class="grid gap-2 py-2">
-            <div class="flex flex-wrap items-baseline gap-x-3"><span class="font-semibold">{{ person.name }}</span><span class="figure hint">{{ person.signInName }}</span><span class="ml-auto" :class="!person.active && 'text-ink-2'">{{ person.active ? roleNames[person.role] : 'Not active' }}</span><button v-if="session.may('change-person')" type="button" class="button button-quiet" :aria-expanded="open === person.id" @click="open = open === person.id ? undefined : person.id">{{ open === person.id ? 'Close' : 'Change' }} <span class="sr-only">{{ person.name }}</span></button></div>
-            <CommandForm v-if="open === person.id" command="change-person" :initial="{ name: person.name, role: person.role, active: person.active }" :fixed="{ personId: person.id, version: person.version }" :words="{ name: 'Name', role: 'Role', active: 'Active' }" :label="`Change ${person.name}`" submit="Keep" keeps @done="open = undefined"><TextField name="name" label="Name" /><ChoiceField name="role" label="Role" :options="roleChoices" /><TickField name="active" label="May sign in" /></CommandForm>
+            <div class="flex flex-wrap items-baseline gap-x-3">
+              <span class="font-semibold">{{ person.name }}</span><span class="figure hint">{{ person.signInName }}</span
+              ><span class="ml-auto" :class="!person.active && 'text-ink-2'">{{ person.active ? roleNames[person.role] : 'Not active' }}</span
+              ><button
+                v-if="session.may('change-person')"
+                type="button"
+                class="button button-quiet"
+                :aria-expanded="open === person.id"
+                @click="open = open === person.id ? undefined : person.id"
+              >
+                {{ open === person.id ? 'Close' : 'Change' }} <span class="sr-only">{{ person.name }}</span>
+              </button>
+            </div>
+            <CommandForm
+              v-if="open === person.id"
+              command="change-person"
+              :initial="{ name: person.name, role: person.role, active: person.active }"
+              :fixed="{ personId: person.id, version: person.version }"
+              :words="{ name: 'Name', role: 'Role', active: 'Active' }"
+              :label="`Change ${person.name}`"
+              submit="Keep"
+              keeps
+              @done="open = undefined"
+              ><TextField name="name" label="Name" /><ChoiceField name="role" label="Role" :options="roleChoices" /><TickField
+                name="active"
+                label="May sign in"
+            /></CommandForm>
             <p v-if="person.skills.length" class="hint">May: {{ person.skills.map((s: Skill) => skills[s].title.toLowerCase()).join(', ') }}</p>
-            <CommandForm v-if="open === person.id && session.may('grant-skills')" command="grant-skills" :initial="{ skills: [...person.skills] }" :fixed="{ personId: person.id, version: person.version }" :words="{ skills: 'Skills' }" :label="`Skills of ${person.name}`" submit="Grant these skills" keeps @done="session.load()"><TicksField name="skills" label="Skills" :options="skillChoices" hint="Who may do what can hurt. Anybody may report a danger; clearing one takes the skill." /></CommandForm>
-            <AddPanel v-if="open === person.id && session.may('set-password')" v-slot="{ close }" label="Set a new password"><CommandForm command="set-password" :initial="{ password: '' }" :fixed="{ personId: person.id }" label="Set a new password" submit="Set it" @done="close()"><TextField name="password" label="New password" type="password" hint="At least ten characters. Ends every session opened with the old one." autocomplete="new-password" /></CommandForm></AddPanel>
+            <CommandForm
+              v-if="open === person.id && session.may('grant-skills')"
+              command="grant-skills"
+              :initial="{ skills: [...person.skills] }"
+              :fixed="{ personId: person.id, version: person.version }"
+              :words="{ skills: 'Skills' }"
+              :label="`Skills of ${person.name}`"
+              submit="Grant these skills"
+              keeps
+              @done="session.load()"
+              ><TicksField
+                name="skills"
+                label="Skills"
+                :options="skillChoices"
+                hint="Who may do what can hurt. Anybody may report a danger; clearing one takes the skill."
+            /></CommandForm>
+            <AddPanel v-if="open === person.id && session.may('set-password')" v-slot="{ close }" label="Set a new password"
+              ><CommandForm
+                command="set-password"
+                :initial="{ password: '' }"
+                :fixed="{ personId: person.id }"
+                label="Set a new password"
+                submit="Set it"
+                @done="close()"
+                ><TextField
+                  name="password"
+                  label="New password"
+                  type="password"
+                  hint="At least ten characters. Ends every session opened with the old one."
+                  autocomplete="new-password" /></CommandForm
+            ></AddPanel>
           </li>
         </ul>
-        <AddPanel v-if="session.may('add-person')" v-slot="{ close }" label="Add a person"><CommandForm command="add-person" :initial="{ name: '', signInName: '', password: '', role: undefined }" label="Add a person" submit="Add" @done="close()"><TextField name="name" label="Name" /><TextField name="signInName" label="Sign-in name" hint="Small letters" /><TextField name="password" label="First password" type="password" hint="At least ten characters" autocomplete="new-password" /><ChoiceField name="role" label="Role" :options="roleChoices" /></CommandForm></AddPanel>
+        <AddPanel v-if="session.may('add-person')" v-slot="{ close }" label="Add a person"
+          ><CommandForm
+            command="add-person"
+            :initial="{ name: '', signInName: '', password: '', role: undefined }"
+            label="Add a person"
+            submit="Add"
+            @done="close()"
+            ><TextField name="name" label="Name" /><TextField name="signInName" label="Sign-in name" hint="Small letters" /><TextField
+              name="password"
+              label="First password"
+              type="password"
+              hint="At least ten characters"
+              autocomplete="new-password" /><ChoiceField name="role" label="Role" :options="roleChoices" /></CommandForm
+        ></AddPanel>
       </OneCard>
     </div>
   </div>

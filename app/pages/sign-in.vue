@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useForm } from 'vee-validate'
-import { SignIn } from '#shared/contracts/commands'
-import { roleNames } from '#shared/contracts/vocabulary'
+import { SignIn } from '#shared/chapters/people/index'
+import { roleNames } from '#shared/kernel/roles'
 
 definePageMeta({ layout: 'plain' })
 useHead({ title: 'Sign in' })
@@ -10,9 +10,15 @@ const api = useApi()
 const route = useRoute()
 const busy = ref(false)
 const failure = ref('')
-const { handleSubmit, setErrors, setValues } = useForm({ initialValues: { signInName: '', password: '' } as Record<string, unknown>, validationSchema: zodForForms(() => SignIn, v => v) })
+const { handleSubmit, setErrors, setValues } = useForm({
+  initialValues: { signInName: '', password: '' } as Record<string, unknown>,
+  validationSchema: zodForForms(
+    () => SignIn,
+    v => v,
+  ),
+})
 
-const send = handleSubmit(async (values) => {
+const send = handleSubmit(async values => {
   busy.value = true
   failure.value = ''
   try {
@@ -20,12 +26,10 @@ const send = handleSubmit(async (values) => {
     await session.load()
     const then = String(route.query.then ?? '/')
     await navigateTo(then.startsWith('/') && !then.startsWith('//') ? then : '/')
-  }
-  catch (error) {
+  } catch (error) {
     if (error instanceof ApiError && error.answer.fields) setErrors(error.answer.fields)
     else failure.value = (error as Error).message
-  }
-  finally {
+  } finally {
     busy.value = false
   }
 })
@@ -48,14 +52,25 @@ const useSignIn = (signInName: string, password: string) => {
         <TextField name="signInName" label="Sign-in name" autocomplete="username" />
         <TextField name="password" label="Password" type="password" autocomplete="current-password" />
         <p v-if="failure" role="alert" class="text-stop">{{ failure }}</p>
-        <div><button class="button button-main" :disabled="busy">{{ busy ? 'Signing in…' : 'Sign in' }}</button></div>
+        <div>
+          <button class="button button-main" :disabled="busy">{{ busy ? 'Signing in…' : 'Sign in' }}</button>
+        </div>
         <p class="hint">No name yet? A coordinator can add you. The <NuxtLink to="/tools">tool wall</NuxtLink> needs none.</p>
       </form>
       <section v-if="session.demoSignIns.length" class="card grid gap-2" aria-labelledby="demo">
         <h2 id="demo">Demo: come in as</h2>
         <p class="hint">Made-up people of a made-up museum. One press signs in.</p>
         <ul class="grid gap-1">
-          <li v-for="one in session.demoSignIns" :key="one.signInName"><button type="button" class="grid w-full grid-cols-[1fr_auto] gap-x-3 border border-line px-3 py-1 text-left hover:border-enamel" @click="useSignIn(one.signInName, one.password)"><span class="font-semibold">{{ one.name }}</span><span class="hint">{{ roleNames[one.role] }}</span><span class="figure hint col-span-2">{{ one.signInName }} · {{ one.password }}</span></button></li>
+          <li v-for="one in session.demoSignIns" :key="one.signInName">
+            <button
+              type="button"
+              class="grid w-full grid-cols-[1fr_auto] gap-x-3 border border-line px-3 py-1 text-left hover:border-enamel"
+              @click="useSignIn(one.signInName, one.password)"
+            >
+              <span class="font-semibold">{{ one.name }}</span><span class="hint">{{ roleNames[one.role] }}</span
+              ><span class="figure hint col-span-2">{{ one.signInName }} · {{ one.password }}</span>
+            </button>
+          </li>
         </ul>
       </section>
     </div>

@@ -10,7 +10,7 @@ const overlayPx = 1600
 const overlayInk = [255, 64, 200, 150] as const
 
 const bench = {
-  async load(picture: Blob): Promise<{ widthPx: number, heightPx: number }> {
+  async load(picture: Blob): Promise<{ widthPx: number; heightPx: number }> {
     const bitmap = await createImageBitmap(picture)
     const context = new OffscreenCanvas(bitmap.width, bitmap.height).getContext('2d', { willReadFrequently: true })!
     context.drawImage(bitmap, 0, 0)
@@ -21,7 +21,7 @@ const bench = {
     return { widthPx: width, heightPx: height }
   },
   /** @param tell hears the share that is done @returns what is wrong, for there is no other way through for an error with a field */
-  measure(samples: CorrosionSamples, tell: (share: number) => void): { field: string, message: string } | undefined {
+  measure(samples: CorrosionSamples, tell: (share: number) => void): { field: string; message: string } | undefined {
     try {
       const work = measureCorrosion(pixels!, samples)
       let told = 0
@@ -31,10 +31,9 @@ const bench = {
           scores = value
           return undefined
         }
-        if (value - told > 0.04) tell(told = value)
+        if (value - told > 0.04) tell((told = value))
       }
-    }
-    catch (error) {
+    } catch (error) {
       return { field: (error as { field?: string }).field ?? '', message: (error as Error).message }
     }
   },

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { PhRows } from '@phosphor-icons/vue'
-import { acquisitionNames, acquisitions } from '#shared/contracts/vocabulary'
+import { acquisitionNames, acquisitions } from '#shared/kernel/acquisitions'
 
 useHead({ title: 'Book in' })
 const session = useSession()
@@ -10,48 +10,79 @@ const typedMaker = ref('')
 const model = computed(() => modelNamed(models.value, typedName.value, typedMaker.value))
 const fixed = computed(() => ({ modelId: model.value?.id ?? null }))
 
-const initial = { name: '', maker: '', nickname: '', serial: '', variant: '', weightKg: '', place: '', acquired: undefined, fromWhom: '', owner: '', lastPowered: '', lastPoweredBy: '', lastPoweredWhat: '', claims: [], accessories: [], dateCodes: [] }
+const initial = {
+  name: '',
+  maker: '',
+  nickname: '',
+  serial: '',
+  variant: '',
+  weightKg: '',
+  place: '',
+  acquired: undefined,
+  fromWhom: '',
+  owner: '',
+  lastPowered: '',
+  lastPoweredBy: '',
+  lastPoweredWhat: '',
+  claims: [],
+  accessories: [],
+  dateCodes: [],
+}
 const done = (result: unknown) => navigateTo(`/m/${(result as { tag: string }).tag}`)
 </script>
 
 <template>
   <div class="grid max-w-5xl gap-4">
-    <header class="flex flex-wrap items-center justify-between gap-2"><div><h1>Book in a machine</h1><p class="text-ink-2">What it is, whose it is, what was said of it, and what came with it. The rest can wait.</p></div><NuxtLink v-if="session.may('book-in-lot')" to="/book-in/lot" class="button"><PhRows aria-hidden="true" />Book in a job lot</NuxtLink></header>
+    <header class="flex flex-wrap items-center justify-between gap-2">
+      <div>
+        <h1>Book in a machine</h1>
+        <p class="text-ink-2">What it is, whose it is, what was said of it, and what came with it. The rest can wait.</p>
+      </div>
+      <NuxtLink v-if="session.may('book-in-lot')" to="/book-in/lot" class="button"><PhRows aria-hidden="true" />Book in a job lot</NuxtLink>
+    </header>
     <EmptyPlace v-if="!session.may('book-in')" says="Booking in is for volunteers and coordinators." />
     <CommandForm v-else command="book-in" :initial="initial" :fixed="fixed" label="Book in" submit="Book in" keeps @done="done">
       <template #default="{ values }">
-        <WatchValues :values="values" @changed="v => { typedName = String(v.name ?? ''); typedMaker = String(v.maker ?? '') }" />
+        <WatchValues
+          :values="values"
+          @changed="
+            v => {
+              typedName = String(v.name ?? '')
+              typedMaker = String(v.maker ?? '')
+            }
+          "
+        />
         <div class="grid items-start gap-4 lg:grid-cols-2">
           <div class="grid gap-4">
-          <OneCard title="What it is">
-            <TextField name="name" label="Model or description" :suggestions="models.map(m => m.name)" />
-            <TextField name="maker" label="Maker" :suggestions="[...new Set(models.map(m => m.maker))]" />
-            <AnotherSpelling :known="models" />
-            <KnownModel v-if="model" :model="model" />
-            <div class="grid gap-3 sm:grid-cols-2">
-              <TextField name="nickname" label="Nickname" hint="What people here will call it" />
-              <TextField name="serial" label="Serial number" />
-              <TextField name="variant" label="Board issue or variant" :suggestions="model?.variants" />
-              <TextField name="weightKg" label="Weight" hint="In kg, such as 12.5" />
-              <TextField name="place" label="Where it stands" />
-            </div>
-          </OneCard>
-          <OneCard title="When it last ran">
-            <TextField name="lastPowered" label="Last powered" hint="A year, month or day: 1998, 1998-05 or 1998-05-17" />
-            <TextField name="lastPoweredBy" label="By whom" />
-            <TextField name="lastPoweredWhat" label="What happened" :lines="2" />
-          </OneCard>
+            <OneCard title="What it is">
+              <TextField name="name" label="Model or description" :suggestions="models.map(m => m.name)" />
+              <TextField name="maker" label="Maker" :suggestions="[...new Set(models.map(m => m.maker))]" />
+              <AnotherSpelling :known="models" />
+              <KnownModel v-if="model" :model="model" />
+              <div class="grid gap-3 sm:grid-cols-2">
+                <TextField name="nickname" label="Nickname" hint="What people here will call it" />
+                <TextField name="serial" label="Serial number" />
+                <TextField name="variant" label="Board issue or variant" :suggestions="model?.variants" />
+                <TextField name="weightKg" label="Weight" hint="In kg, such as 12.5" />
+                <TextField name="place" label="Where it stands" />
+              </div>
+            </OneCard>
+            <OneCard title="When it last ran">
+              <TextField name="lastPowered" label="Last powered" hint="A year, month or day: 1998, 1998-05 or 1998-05-17" />
+              <TextField name="lastPoweredBy" label="By whom" />
+              <TextField name="lastPoweredWhat" label="What happened" :lines="2" />
+            </OneCard>
           </div>
           <div class="grid gap-4">
-          <OneCard title="How it came">
-            <ChoiceField name="acquired" label="How it came" :options="acquisitions.map(value => ({ value, label: acquisitionNames[value] }))" />
-            <TextField name="fromWhom" label="From whom" />
-            <TextField name="owner" label="Whose it is" hint="Needed where it is lent, or here for repair only" />
-          </OneCard>
-          <OneCard title="Claimed and brought">
-            <LinesField name="claims" label="Claims, one a line" hint="In their words. A claim is kept as a claim until it was tested." />
-            <LinesField name="accessories" label="What came with it, one a line" hint="Supply, leads, manuals, media, box" />
-          </OneCard>
+            <OneCard title="How it came">
+              <ChoiceField name="acquired" label="How it came" :options="acquisitions.map(value => ({ value, label: acquisitionNames[value] }))" />
+              <TextField name="fromWhom" label="From whom" />
+              <TextField name="owner" label="Whose it is" hint="Needed where it is lent, or here for repair only" />
+            </OneCard>
+            <OneCard title="Claimed and brought">
+              <LinesField name="claims" label="Claims, one a line" hint="In their words. A claim is kept as a claim until it was tested." />
+              <LinesField name="accessories" label="What came with it, one a line" hint="Supply, leads, manuals, media, box" />
+            </OneCard>
           </div>
           <OneCard title="Date codes" hint="As they stand on the chips; read as you type." class="lg:col-span-2"><DateCodesField name="dateCodes" /></OneCard>
         </div>

@@ -1,15 +1,12 @@
 <script setup lang="ts">
-import { photographUrl } from '#shared/contracts/photographs'
-import type { PhotographView } from '#shared/contracts/views'
+import { photographUrl } from '#shared/chapters/look/index'
+import type { PhotographView } from '#shared/chapters/look/index'
 
 /** Two photographs of one machine: side by side, or one over the other with a divider that slides. */
 const route = useRoute()
-const machines = useMachines()
 const times = useTimes()
 const tag = computed(() => String(route.params.tag))
-const trouble = ref('')
-const sheet = computed(() => (machines.sheet?.tag === tag.value ? machines.sheet : undefined))
-onMounted(() => machines.loadSheet(tag.value).catch((error: Error) => (trouble.value = error.message)))
+const { sheet, trouble } = useSheet(tag, ['look'])
 useHead({ title: () => `Compare ${tag.value}` })
 
 const pick = (name: 'a' | 'b') => computed(() => sheet.value?.photographs.find(p => p.id === Number(route.query[name])))
@@ -25,27 +22,61 @@ const choose = (name: 'a' | 'b', id: string) => navigateTo({ query: { ...route.q
   <p v-else-if="!sheet" role="status" class="hint">Fetching the sheet…</p>
   <div v-else class="grid gap-3">
     <header class="flex flex-wrap items-end justify-between gap-3">
-      <div><p><NuxtLink :to="`/m/${tag}?stage=look`">{{ sheet.identity.nickname || sheet.identity.name }}</NuxtLink> <TagTape :tag="tag" small class="align-middle" /></p><h1>Compare two photographs</h1></div>
-      <div role="group" aria-label="How to compare" class="flex pl-px"><button type="button" class="choice" :aria-pressed="!over" :class="!over && 'bg-enamel! text-on-enamel!'" @click="over = false">Side by side</button><button type="button" class="choice" :aria-pressed="over" :class="over && 'bg-enamel! text-on-enamel!'" @click="over = true">Sliding divider</button></div>
+      <div>
+        <p>
+          <NuxtLink :to="`/m/${tag}?stage=look`">{{ sheet.identity.nickname || sheet.identity.name }}</NuxtLink>{{ ' ' }}
+          <TagTape :tag="tag" small class="align-middle" />
+        </p>
+        <h1>Compare two photographs</h1>
+      </div>
+      <div role="group" aria-label="How to compare" class="flex pl-px">
+        <button type="button" class="choice" :aria-pressed="!over" :class="!over && 'bg-enamel! text-on-enamel!'" @click="over = false">Side by side</button
+        ><button type="button" class="choice" :aria-pressed="over" :class="over && 'bg-enamel! text-on-enamel!'" @click="over = true">Sliding divider</button>
+      </div>
     </header>
     <div class="grid gap-3 sm:grid-cols-2">
-      <div v-for="side in (['a', 'b'] as const)" :key="side" class="grid gap-1">
+      <div v-for="side in ['a', 'b'] as const" :key="side" class="grid gap-1">
         <label :for="`photo-${side}`" class="font-semibold">{{ side === 'a' ? 'Left' : 'Right' }}</label>
-        <select :id="`photo-${side}`" class="entry" :value="(side === 'a' ? a : b)?.id ?? ''" @change="e => choose(side, (e.target as HTMLSelectElement).value)"><option value="" disabled>Choose a photograph</option><option v-for="p in sheet.photographs" :key="p.id" :value="p.id">{{ [p.assembly, p.caption || p.name, whenTaken(p)].filter(Boolean).join(', ') }}</option></select>
+        <select
+          :id="`photo-${side}`"
+          class="entry"
+          :value="(side === 'a' ? a : b)?.id ?? ''"
+          @change="e => choose(side, (e.target as HTMLSelectElement).value)"
+        >
+          <option value="" disabled>Choose a photograph</option>
+          <option v-for="p in sheet.photographs" :key="p.id" :value="p.id">
+            {{ [p.assembly, p.caption || p.name, whenTaken(p)].filter(Boolean).join(', ') }}
+          </option>
+        </select>
       </div>
     </div>
     <EmptyPlace v-if="!a || !b" says="Choose two photographs; they stand here beside each other." />
     <div v-else-if="!over" class="grid gap-3 sm:grid-cols-2">
-      <figure v-for="p in [a, b]" :key="p.id" class="grid gap-1"><PhotoTable class="h-[60dvh]" :src="photographUrl(p.hash, 'working')" :name="p.caption || p.name" :width-px="p.widthPx" :height-px="p.heightPx" /><figcaption class="hint">{{ p.caption || p.name }}, {{ whenTaken(p) }} · <NuxtLink :to="`/m/${tag}/photo/${p.id}`">open</NuxtLink></figcaption></figure>
+      <figure v-for="p in [a, b]" :key="p.id" class="grid gap-1">
+        <PhotoTable class="h-[60dvh]" :src="photographUrl(p.hash, 'working')" :name="p.caption || p.name" :width-px="p.widthPx" :height-px="p.heightPx" />
+        <figcaption class="hint">{{ p.caption || p.name }}, {{ whenTaken(p) }} · <NuxtLink :to="`/m/${tag}/photo/${p.id}`">open</NuxtLink></figcaption>
+      </figure>
     </div>
     <figure v-else class="grid gap-2">
-      <div class="relative mx-auto max-h-[60dvh] w-full max-w-4xl overflow-hidden border border-line bg-[#20292b]" :style="{ aspectRatio: `${a.widthPx} / ${a.heightPx}` }">
-        <img :src="photographUrl(b.hash, 'working')" :alt="b.caption || b.name" class="absolute inset-0 h-full w-full object-contain">
-        <img :src="photographUrl(a.hash, 'working')" :alt="a.caption || a.name" class="absolute inset-0 h-full w-full object-contain" :style="{ clipPath: `inset(0 ${100 - divider}% 0 0)` }">
+      <div
+        class="relative mx-auto max-h-[60dvh] w-full max-w-4xl overflow-hidden border border-line bg-[#20292b]"
+        :style="{ aspectRatio: `${a.widthPx} / ${a.heightPx}` }"
+      >
+        <img :src="photographUrl(b.hash, 'working')" :alt="b.caption || b.name" class="absolute inset-0 h-full w-full object-contain" />
+        <img
+          :src="photographUrl(a.hash, 'working')"
+          :alt="a.caption || a.name"
+          class="absolute inset-0 h-full w-full object-contain"
+          :style="{ clipPath: `inset(0 ${100 - divider}% 0 0)` }"
+        />
         <span aria-hidden="true" class="absolute inset-y-0 w-0.5 bg-white outline-1 outline-black" :style="{ left: `${divider}%` }" />
       </div>
-      <label class="grid gap-1"><span class="font-semibold">Divider</span><input v-model.number="divider" type="range" min="0" max="100" step="1" class="w-full accent-enamel"></label>
-      <figcaption class="hint">Left of the divider: {{ a.caption || a.name }}, {{ whenTaken(a) }}. Right: {{ b.caption || b.name }}, {{ whenTaken(b) }}.</figcaption>
+      <label class="grid gap-1"
+        ><span class="font-semibold">Divider</span><input v-model.number="divider" type="range" min="0" max="100" step="1" class="w-full accent-enamel"
+      /></label>
+      <figcaption class="hint">
+        Left of the divider: {{ a.caption || a.name }}, {{ whenTaken(a) }}. Right: {{ b.caption || b.name }}, {{ whenTaken(b) }}.
+      </figcaption>
     </figure>
   </div>
 </template>

@@ -1,34 +1,32 @@
 <script setup lang="ts">
 import { PhArrowRight } from '@phosphor-icons/vue'
 import { type Stage, stageNames, stages } from '#core/planning/stages'
-import ArriveStage from '~/components/arrive/ArriveStage.vue'
-import CleanStage from '~/components/clean/CleanStage.vue'
-import HomeStage from '~/components/home/HomeStage.vue'
-import LookStage from '~/components/look/LookStage.vue'
-import MakeSafeStage from '~/components/make-safe/MakeSafeStage.vue'
-import MendStage from '~/components/mend/MendStage.vue'
-import ProveStage from '~/components/prove/ProveStage.vue'
+import type { SheetHead } from '#shared/kernel/machine'
+import { fetchedFor, stageViews } from '~/chapters/stages'
 
 const route = useRoute()
-const machines = useMachines()
 const session = useSession()
 const tag = computed(() => String(route.params.tag))
-const trouble = ref('')
-const sheet = computed(() => (machines.sheet?.tag === tag.value ? machines.sheet : undefined))
-useHead({ title: () => (sheet.value ? `${sheet.value.identity.nickname || sheet.value.identity.name} ${tag.value}` : tag.value) })
 
-watch(tag, async (wanted) => {
-  trouble.value = ''
-  try {
-    await machines.loadSheet(wanted)
-  }
-  catch (error) {
-    trouble.value = (error as Error).message
-  }
-}, { immediate: true })
-
-const stageViews = { 'arrive': ArriveStage, 'look': LookStage, 'make-safe': MakeSafeStage, 'clean': CleanStage, 'mend': MendStage, 'prove': ProveStage, 'home': HomeStage }
-const viewed = computed<Stage>(() => stages.find(s => s === route.query.stage) ?? sheet.value?.stage ?? 'arrive')
+/** Which stage is looked at; until it is known where the machine is, none. */
+const asked = computed(() => stages.find(s => s === route.query.stage))
+const where = ref<Stage>()
+const viewed = computed<Stage>(() => asked.value ?? where.value ?? 'arrive')
+const shows = computed(() => (asked.value || where.value ? stageViews[viewed.value].shows : []))
+const { sheet, trouble } = useSheet(tag, shows)
+/** The head of the machine stays in sight while another stage of it is fetched. */
+const head = shallowRef<SheetHead>()
+watch(
+  sheet,
+  found => {
+    if (found) [head.value, where.value] = [found, found.stage]
+  },
+  { immediate: true },
+)
+watch(tag, () => ([head.value, where.value] = [undefined, undefined]))
+/** What the open stage needs has come. */
+const ready = computed(() => sheet.value !== undefined && (asked.value ?? where.value) !== undefined && fetchedFor(sheet.value, viewed.value))
+useHead({ title: () => (head.value ? `${head.value.identity.nickname || head.value.identity.name} ${tag.value}` : tag.value) })
 const view = (stage: Stage) => navigateTo({ query: { stage } }, { replace: true })
 
 const { submitCommand: move, busy: moving } = useCommand('move-to-stage', tag)
@@ -38,7 +36,9 @@ const { submitCommand: bench, busy: benching } = useCommand('put-on-bench', tag)
 async function begin(stage: Stage, form: string) {
   await view(stage)
   await nextTick()
-  const opener = [...document.querySelectorAll<HTMLElement>('main button')].find(b => b.textContent?.trim() === form && b.getAttribute('aria-expanded') === 'false')
+  const opener = [...document.querySelectorAll<HTMLElement>('main button')].find(
+    b => b.textContent?.trim() === form && b.getAttribute('aria-expanded') === 'false',
+  )
   opener?.click()
   await nextTick()
   document.querySelector<HTMLElement>(`form[aria-label="${form}"] :is(input, textarea)`)?.focus()
@@ -60,31 +60,57 @@ useShortcuts([
 
 <template>
   <p v-if="trouble" role="alert" class="card">{{ trouble }} <NuxtLink to="/store">Look in the store.</NuxtLink></p>
-  <p v-else-if="!sheet" role="status" class="hint">Fetching the sheet…</p>
+  <p v-else-if="!head" role="status" class="hint">Fetching the sheet…</p>
   <div v-else class="grid items-start gap-4 xl:grid-cols-[minmax(0,1fr)_18.75rem]">
     <div class="grid min-w-0 gap-4">
       <header class="grid gap-3">
         <div class="flex flex-wrap items-center gap-x-4 gap-y-1">
           <div class="min-w-0">
-            <h1>{{ sheet.identity.nickname || sheet.identity.name }}</h1>
-            <p class="text-ink-2">{{ sheet.identity.name }}<template v-if="sheet.identity.maker">, {{ sheet.identity.maker }}</template></p>
+            <h1>{{ head.identity.nickname || head.identity.name }}</h1>
+            <p class="text-ink-2">
+              {{ head.identity.name }}<template v-if="head.identity.maker">, {{ head.identity.maker }}</template>
+            </p>
           </div>
-          <TagTape :tag="sheet.tag" />
-          <GateSign :verdict="sheet.power.inForce" :overruled="!!sheet.power.overrule" class="ml-auto" />
+          <TagTape :tag="head.tag" />
+          <GateSign :verdict="head.gate.inForce" :overruled="head.gate.overruled" class="ml-auto" />
         </div>
-        <RunStrip :run="sheet.run" :current="sheet.stage" :viewed="viewed" :waits="sheet.waits" @view="view" />
+        <RunStrip :run="head.run" :current="head.stage" :viewed="viewed" :waits="head.waits" @view="view" />
         <div class="flex flex-wrap items-center gap-3">
-          <p class="hint">{{ viewed === sheet.stage ? `It is in ${stageNames[sheet.stage]}.` : `You are looking at ${stageNames[viewed]}; the machine is in ${stageNames[sheet.stage]}.` }}</p>
-          <button v-if="viewed !== sheet.stage && session.may('move-to-stage')" type="button" class="button" :disabled="moving" @click="move({ stage: viewed })"><PhArrowRight aria-hidden="true" />Move to {{ stageNames[viewed] }}</button>
-          <button v-if="session.may('put-on-bench')" type="button" class="button button-quiet ml-auto" :disabled="benching" @click="bench({ onBench: !sheet.onBench })">{{ sheet.onBench ? 'Take off the bench' : 'Put on the bench' }}</button>
+          <p class="hint">
+            {{
+              viewed === head.stage
+                ? `It is in ${stageNames[head.stage]}.`
+                : `You are looking at ${stageNames[viewed]}; the machine is in ${stageNames[head.stage]}.`
+            }}
+          </p>
+          <button v-if="viewed !== head.stage && session.may('move-to-stage')" type="button" class="button" :disabled="moving" @click="move({ stage: viewed })">
+            <PhArrowRight aria-hidden="true" />Move to {{ stageNames[viewed] }}
+          </button>
+          <button
+            v-if="session.may('put-on-bench')"
+            type="button"
+            class="button button-quiet ml-auto"
+            :disabled="benching"
+            @click="bench({ onBench: !head.onBench })"
+          >
+            {{ head.onBench ? 'Take off the bench' : 'Put on the bench' }}
+          </button>
         </div>
       </header>
-      <component :is="stageViews[viewed]" :key="sheet.tag + viewed" :sheet="sheet" />
+      <component :is="stageViews[viewed].view" v-if="ready" :key="head.tag + viewed" :sheet="sheet" />
+      <div v-else-if="sheet?.unreadable.length" role="alert" class="card grid gap-1">
+        <p>
+          <strong>Some of what is on record here cannot be read, so {{ stageNames[viewed] }} cannot be shown.</strong> The machine stays off until the record
+          has been put right.
+        </p>
+        <p v-for="one in sheet.unreadable" :key="one.chapter" class="hint">{{ one.chapter }}: {{ one.says }}</p>
+      </div>
+      <p v-else role="status" class="hint">Fetching {{ stageNames[viewed] }}…</p>
     </div>
     <aside class="grid gap-4" aria-label="Beside the machine">
-      <NextMoves :sheet="sheet" />
-      <OpenQuestions :sheet="sheet" />
-      <HistoryList :sheet="sheet" />
+      <NextMoves :sheet="head" />
+      <OpenQuestions :sheet="head" />
+      <HistoryList :sheet="head" />
     </aside>
   </div>
 </template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { toolById } from '#shared/tools/index'
-import { instruments } from '~/components/tools/instruments'
+import { instruments } from '~/tools/instruments'
 
 definePageMeta({ layout: false })
 const route = useRoute()
@@ -15,7 +15,15 @@ const input = ref<Record<string, unknown>>()
   <NuxtLayout :name="session.person ? 'default' : 'visitor'">
     <div v-if="!tool" class="card">There is no instrument {{ id }}. <NuxtLink to="/tools">Back to the wall.</NuxtLink></div>
     <div v-else class="grid max-w-5xl gap-4">
-      <header class="flex flex-wrap items-end justify-between gap-2"><div><p><NuxtLink to="/tools">Tool wall</NuxtLink> <span class="figure hint">{{ tool.id }}</span></p><h1>{{ tool.title }}</h1><p class="text-ink-2">{{ tool.summary }}</p></div></header>
+      <header class="flex flex-wrap items-end justify-between gap-2">
+        <div>
+          <p>
+            <NuxtLink to="/tools">Tool wall</NuxtLink> <span class="figure hint">{{ tool.id }}</span>
+          </p>
+          <h1>{{ tool.title }}</h1>
+          <p class="text-ink-2">{{ tool.summary }}</p>
+        </div>
+      </header>
       <component :is="instruments[tool.id]" @input="input = $event" />
       <PinResult v-if="'run' in tool && session.may('pin-result')" :tool="tool.id" :input="input" />
     </div>

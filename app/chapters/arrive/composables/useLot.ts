@@ -1,0 +1,90 @@
+import Papa from 'papaparse'
+import { type LotField, lotFields } from '#core/identify/lot-columns'
+import { type LotCommon, type LotReading, type LotRow, readLotRow } from '#shared/chapters/arrive/index'
+
+export interface LotLine extends LotRow {
+  key: number
+}
+export interface CsvRead {
+  name: string
+  delimiter: string
+  headings: string[]
+  rows: string[][]
+  trouble: string
+}
+
+/** Columns that are typed by hand, unless a file brings others. */
+const usual: LotField[] = ['name', 'maker', 'nickname', 'serial', 'weightKg', 'place', 'claims', 'accessories']
+const fields = Object.keys(lotFields) as LotField[]
+
+/** A job lot in the making: a table of machines, typed or taken from a file, each row read as it stands. */
+export function useLot() {
+  const { known } = useModels()
+  let keys = 0
+  const lines = ref<LotLine[]>([])
+  const common = ref<LotCommon>({ acquired: 'given', fromWhom: '', owner: '', lastPowered: '' })
+  const brought = ref<LotField[]>([])
+  const columns = computed(() => fields.filter(f => usual.includes(f) || brought.value.includes(f)))
+
+  const add = (row: LotRow = {}) => lines.value.push({ key: ++keys, ...row })
+  const isEmpty = ({ key: _, ...row }: LotLine) => Object.values(row).every(cell => !cell?.trim())
+  const modelOf = (name: string, maker: string) => modelNamed(known.value, name, maker)?.id ?? null
+
+  /** Every row that holds something, read; empty ones do not count. */
+  const readings = computed(
+    () => new Map<number, LotReading>(lines.value.filter(line => !isEmpty(line)).map(line => [line.key, readLotRow(line, common.value, modelOf)])),
+  )
+  const good = computed(() => lines.value.filter(line => readings.value.get(line.key)?.request))
+  const bad = computed(() => lines.value.filter(line => readings.value.get(line.key)?.problems.length))
+  /** Serial numbers that stand in more than one row: allowed, but worth a look. */
+  const twice = computed(() => {
+    const serials = lines.value.map(line => line.serial?.trim().toLowerCase()).filter(Boolean)
+    return new Set(serials.filter((serial, i) => serials.indexOf(serial) !== i))
+  })
+
+  function takeIn(csv: CsvRead, mapping: (LotField | null)[]) {
+    lines.value = lines.value.filter(line => !isEmpty(line))
+    brought.value = [...new Set([...brought.value, ...mapping.filter(f => f !== null)])]
+    csv.rows.forEach(row => add(Object.fromEntries(mapping.flatMap((field, i) => (field ? [[field, (row[i] ?? '').trim()]] : [])))))
+  }
+  return {
+    lines,
+    common,
+    columns,
+    readings,
+    good,
+    bad,
+    twice,
+    known,
+    add,
+    takeIn,
+    remove: (key: number) => (lines.value = lines.value.filter(line => line.key !== key)),
+  }
+}
+export type Lot = ReturnType<typeof useLot>
+
+/** Reads a file of separated values (RFC 4180, and whatever else separates), with the first row as headings. */
+export const readCsv = (file: File, delimiter = '') =>
+  new Promise<CsvRead>(done => {
+    Papa.parse<string[]>(file, {
+      delimiter,
+      skipEmptyLines: 'greedy',
+      complete({ data, errors, meta }) {
+        const [headings = [], ...rows] = data
+        // A single column is no trouble by itself; a quote that never ends is.
+        const trouble = errors.find(e => e.type === 'Quotes')
+        done({
+          name: file.name,
+          delimiter: meta.delimiter,
+          headings: headings.map(h => h.trim().replace(/^\uFEFF/, '')),
+          rows,
+          trouble: trouble
+            ? `Row ${(trouble.row ?? 0) + 1}: a quotation mark is not closed, or stands in the wrong place.`
+            : rows.length
+              ? ''
+              : 'There is no row below the headings.',
+        })
+      },
+      error: error => done({ name: file.name, delimiter: '', headings: [], rows: [], trouble: `The file cannot be read: ${error.message}` }),
+    })
+  })

@@ -1,0 +1,12 @@
+<script setup lang="ts">
+import type { SheetOf } from '#shared/chapters/index'
+
+defineProps<{ sheet: SheetOf<'cleaning'> }>()
+</script>
+
+<template>
+  <div class="grid items-start gap-4 lg:grid-cols-2">
+    <CleaningCard :sheet="sheet" />
+    <WaitsCard :sheet="sheet" />
+  </div>
+</template>

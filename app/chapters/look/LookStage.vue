@@ -1,0 +1,20 @@
+<script setup lang="ts">
+import type { SheetOf } from '#shared/chapters/index'
+
+defineProps<{ sheet: SheetOf<'arrive' | 'stewardship' | 'look' | 'opening'> }>()
+</script>
+
+<template>
+  <div class="grid gap-4">
+    <AssembliesCard :sheet="sheet" />
+    <PhotographsCard :sheet="sheet" />
+    <div class="grid items-start gap-4 lg:grid-cols-2 xl:grid-cols-1 2xl:grid-cols-2">
+      <DamageCard :sheet="sheet" />
+      <InterventionsCard :sheet="sheet" />
+    </div>
+    <ChecksCard :sheet="sheet" />
+    <OpeningCard :sheet="sheet" />
+    <PathsCard :sheet="sheet" />
+    <LettersCard v-if="!sheet.stewardship.ours" :sheet="sheet" />
+  </div>
+</template>

@@ -1,0 +1,115 @@
+<script setup lang="ts">
+import { PhArrowClockwise, PhCamera, PhImages, PhX } from '@phosphor-icons/vue'
+import { useDropZone } from '@vueuse/core'
+import { photographUrl } from '#shared/chapters/look/index'
+import type { SheetOf } from '#shared/chapters/index'
+import type { Upload } from '~/chapters/look/composables/useUploads'
+
+/** The photographs of a machine, and the way in for more: dropped, chosen, or taken on the spot. */
+const props = defineProps<{ sheet: SheetOf<'look'> }>()
+const session = useSession()
+const times = useTimes()
+const { uploads, add, leave, again, clear } = useUploads(() => props.sheet.tag)
+const card = useTemplateRef<HTMLElement>('card')
+const { isOverDropZone } = useDropZone(card, { onDrop: files => session.may('add-photograph') && files && add(files), preventDefaultForUnhandled: true })
+const id = useId()
+const words: Record<Upload['state'], string> = {
+  waiting: 'Waits its turn',
+  sending: 'Sending',
+  working: 'Made smaller and kept',
+  kept: 'Kept',
+  refused: 'Refused',
+  left: 'Left',
+}
+const running = computed(() => uploads.value.some(u => ['waiting', 'sending', 'working'].includes(u.state)))
+
+function chosen(event: Event) {
+  const input = event.target as HTMLInputElement
+  add([...(input.files ?? [])])
+  input.value = ''
+}
+const marksOn = (photographId: number) => props.sheet.damages.filter(d => d.photographId === photographId).length
+</script>
+
+<template>
+  <div ref="card">
+    <OneCard
+      title="Photographs"
+      hint="Before anything is touched: wiring, orientation, screws that differ."
+      :class="isOverDropZone && 'outline-3 outline-enamel'"
+    >
+      <template v-if="session.may('add-photograph')" #aside>
+        <span class="flex flex-wrap gap-2">
+          <label class="button focus-within:outline-3 focus-within:outline-enamel" :for="`${id}-many`"
+            ><PhImages aria-hidden="true" />Add photographs<input
+              :id="`${id}-many`"
+              class="sr-only"
+              type="file"
+              accept="image/jpeg,image/png,image/webp"
+              multiple
+              @change="chosen"
+          /></label>
+          <label class="button focus-within:outline-3 focus-within:outline-enamel min-[900px]:hidden" :for="`${id}-now`"
+            ><PhCamera aria-hidden="true" />Take one now<input
+              :id="`${id}-now`"
+              class="sr-only"
+              type="file"
+              accept="image/*"
+              capture="environment"
+              @change="chosen"
+          /></label>
+        </span>
+      </template>
+      <section v-if="uploads.length" aria-label="Being added" class="grid gap-1 border border-line bg-mat p-2">
+        <ul class="grid gap-1">
+          <li v-for="upload in uploads" :key="upload.key" class="flex flex-wrap items-center gap-x-3">
+            <span class="min-w-0 flex-1 truncate">{{ upload.name }}</span>
+            <progress
+              v-if="['sending', 'working'].includes(upload.state)"
+              class="h-2 w-28 accent-enamel"
+              :value="upload.state === 'sending' ? upload.share : undefined"
+              max="1"
+              :aria-label="`Progress of ${upload.name}`"
+            />
+            <span class="text-sm" :class="upload.state === 'refused' ? 'text-stop' : 'text-ink-2'" :role="upload.state === 'refused' ? 'alert' : undefined"
+              >{{ words[upload.state] }}<template v-if="upload.message">: {{ upload.message }}</template></span
+            >
+            <button v-if="['waiting', 'sending'].includes(upload.state)" type="button" class="button button-quiet" @click="leave(upload)">
+              <PhX aria-hidden="true" />Leave it<span class="sr-only"> {{ upload.name }}</span>
+            </button>
+            <button v-if="['refused', 'left'].includes(upload.state)" type="button" class="button button-quiet" @click="again(upload)">
+              <PhArrowClockwise aria-hidden="true" />Try again<span class="sr-only"> {{ upload.name }}</span>
+            </button>
+          </li>
+        </ul>
+        <p v-if="!running"><button type="button" class="text-sm underline" @click="clear">Clear the list</button></p>
+      </section>
+      <EmptyPlace
+        v-if="!sheet.photographs.length"
+        :says="
+          session.may('add-photograph')
+            ? 'No photograph yet. Drop some here, or press Add photographs. JPEG, PNG or WebP, up to 30 MB each.'
+            : 'No photograph yet.'
+        "
+      />
+      <ul v-else class="grid grid-cols-[repeat(auto-fill,minmax(9.5rem,1fr))] gap-3">
+        <li v-for="photograph in sheet.photographs" :key="photograph.id" class="relative grid content-start gap-1">
+          <img :src="photographUrl(photograph.hash, 'thumb')" alt="" loading="lazy" class="aspect-4/3 w-full border border-line bg-mat object-cover" />
+          <!-- The whole picture can be pressed; the link is its name. -->
+          <NuxtLink :to="`/m/${sheet.tag}/photo/${photograph.id}`" class="font-semibold wrap-anywhere text-ink after:absolute after:inset-0">{{
+            photograph.caption || photograph.name
+          }}</NuxtLink>
+          <span class="hint">{{
+            [
+              photograph.assembly,
+              photograph.takenAt ? times.day(`${photograph.takenAt}Z`) : times.day(photograph.at),
+              marksOn(photograph.id) ? `${marksOn(photograph.id)} marked` : '',
+            ]
+              .filter(Boolean)
+              .join(' · ')
+          }}</span>
+        </li>
+      </ul>
+    </OneCard>
+  </div>
+</template>

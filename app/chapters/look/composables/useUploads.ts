@@ -1,0 +1,98 @@
+import { type FileKept, largestPhotographBytes } from '#shared/chapters/look/index'
+import type { ErrorAnswer } from '#shared/kernel/answers'
+
+export interface Upload {
+  key: number
+  name: string
+  share: number
+  state: 'waiting' | 'sending' | 'working' | 'kept' | 'refused' | 'left'
+  message: string
+  file: File
+}
+
+const atOnce = 2
+
+/** Sends photographs of a machine, a few at a time: each with its progress, each refused, left or tried again alone. */
+export function useUploads(tag: MaybeRefOrGetter<string>) {
+  const api = useApi()
+  const changes = useChanges()
+  const uploads = ref<Upload[]>([])
+  const requests = new Map<number, XMLHttpRequest>()
+  let keys = 0
+
+  function add(files: Iterable<File>, assemblyId: number | null = null) {
+    for (const file of files) {
+      const tooLarge = file.size > largestPhotographBytes
+      uploads.value.push({
+        key: ++keys,
+        name: file.name,
+        share: 0,
+        state: tooLarge ? 'refused' : 'waiting',
+        message: tooLarge ? `Larger than ${largestPhotographBytes / 1e6} MB. Send a smaller copy.` : '',
+        file,
+      })
+    }
+    assembly = assemblyId
+    next()
+  }
+  let assembly: number | null = null
+
+  function next() {
+    const busy = uploads.value.filter(u => u.state === 'sending' || u.state === 'working').length
+    uploads.value
+      .filter(u => u.state === 'waiting')
+      .slice(0, atOnce - busy)
+      .forEach(upload => void send(upload))
+  }
+
+  async function send(upload: Upload) {
+    upload.state = 'sending'
+    upload.message = ''
+    try {
+      const { hash } = await transfer(upload)
+      const { change } = await api.command('add-photograph', { hash, name: upload.name, assemblyId: assembly }, toValue(tag))
+      upload.state = 'kept'
+      if (change) await changes.take(change)
+    } catch (error) {
+      // Leaving it is no failure, and has said so already.
+      if ((upload.state as string) !== 'left') Object.assign(upload, { state: 'refused', message: (error as Error).message })
+    } finally {
+      requests.delete(upload.key)
+      next()
+    }
+  }
+
+  /** The browser's older request object is used for its progress while sending. */
+  const transfer = (upload: Upload) =>
+    new Promise<FileKept>((kept, refused) => {
+      const request = new XMLHttpRequest()
+      requests.set(upload.key, request)
+      request.open('POST', '/api/files')
+      request.setRequestHeader('content-type', 'application/octet-stream')
+      request.responseType = 'json'
+      request.upload.onprogress = ({ loaded, total }) => {
+        upload.share = loaded / total
+        if (loaded === total) upload.state = 'working'
+      }
+      request.onload = () =>
+        request.status < 300
+          ? kept(request.response as FileKept)
+          : refused(new Error((request.response as ErrorAnswer | null)?.error.message ?? 'The server did not take it. Try again.'))
+      request.onerror = () => refused(new Error('The bench cannot be reached just now. Try again in a moment.'))
+      request.onabort = () => refused(new Error('Left.'))
+      request.send(upload.file)
+    })
+
+  function leave(upload: Upload) {
+    upload.state = 'left'
+    requests.get(upload.key)?.abort()
+    next()
+  }
+  function again(upload: Upload) {
+    Object.assign(upload, { state: 'waiting', share: 0, message: '' })
+    next()
+  }
+  const clear = () => (uploads.value = uploads.value.filter(u => ['waiting', 'sending', 'working'].includes(u.state)))
+
+  return { uploads, add, leave, again, clear }
+}

@@ -1,0 +1,79 @@
+<script setup lang="ts">
+import { type HazardKind, type HazardState, hazardKindNames, hazardKinds, hazardStateNames, skillToSettle } from '#core/safety/hazards'
+import type { SheetOf } from '#shared/chapters/index'
+
+/** The register of hazards: what its records point to, and what somebody found out, each with its evidence. */
+const props = defineProps<{ sheet: SheetOf<'power'> }>()
+const session = useSession()
+const times = useTimes()
+const settling = ref<HazardKind>()
+const inks: Record<HazardState, string> = { 'present': 'text-stop', 'suspected': 'text-care', 'dealt-with': 'text-fine', 'ruled-out': 'text-ink-2' }
+const others = computed(() =>
+  hazardKindNames.filter(kind => !props.sheet.hazards.some(h => h.kind === kind)).map(value => ({ value, label: hazardKinds[value].title })),
+)
+const words = { state: 'State', evidence: 'Evidence' }
+const open = (kind: HazardKind) => (settling.value = settling.value === kind ? undefined : kind)
+</script>
+
+<template>
+  <OneCard title="Hazards" hint="Suspected from what is known of it, until somebody confirms or rules it out.">
+    <EmptyPlace v-if="!sheet.hazards.length" says="Nothing points to a hazard yet. That says nothing about what nobody has looked at." />
+    <ul v-else class="grid divide-y divide-line border-y border-line">
+      <li v-for="hazard in sheet.hazards" :key="hazard.kind" class="grid gap-1 py-2">
+        <div class="flex flex-wrap items-baseline gap-x-3">
+          <h3>{{ hazardKinds[hazard.kind].title }}</h3>
+          <span class="font-semibold" :class="inks[hazard.state]">{{ hazardStateNames[hazard.state] }}</span><span v-if="hazard.by" class="hint"
+            >{{ hazard.by }}, {{ times.day(hazard.at) }}</span
+          ><button
+            v-if="session.may('settle-hazard')"
+            type="button"
+            class="ml-auto text-sm underline"
+            :aria-expanded="settling === hazard.kind"
+            @click="open(hazard.kind)"
+          >
+            Say what was found<span class="sr-only"> of {{ hazardKinds[hazard.kind].title }}</span>
+          </button>
+        </div>
+        <p v-for="fact in hazard.evidence" :key="fact" class="hint">{{ fact }}</p>
+        <template v-if="hazard.state === 'present'"
+          ><p>
+            {{ hazardKinds[hazard.kind].deal }}
+            <span class="hint">By {{ hazardKinds[hazard.kind].who }}. <WhoCould :skill="skillToSettle(hazard.kind, 'dealt-with')" /></span>
+          </p>
+          <CautionNote :about="hazardKinds[hazard.kind].caution"
+        /></template>
+        <CommandForm
+          v-if="settling === hazard.kind"
+          command="settle-hazard"
+          :machine="sheet.tag"
+          :initial="{ state: hazard.state, evidence: '' }"
+          :fixed="{ kind: hazard.kind, version: hazard.version }"
+          :words="words"
+          label="Say what was found"
+          submit="Keep"
+          keeps
+          class="bg-mat p-3"
+          @done="settling = undefined"
+          ><CautionNote :about="hazardKinds[hazard.kind].caution" /><ChoiceField
+            name="state"
+            label="The hazard is"
+            :options="choicesOf(hazardStateNames)" /><TextField name="evidence" label="Evidence" hint="What was seen, measured or done" :lines="2"
+        /></CommandForm>
+      </li>
+    </ul>
+    <AddPanel v-if="others.length && session.may('settle-hazard')" v-slot="{ close }" label="Add a hazard"
+      ><CommandForm
+        command="settle-hazard"
+        :machine="sheet.tag"
+        :initial="{ kind: undefined, state: 'present', evidence: '' }"
+        :fixed="{ version: 0 }"
+        label="Add a hazard"
+        submit="Add it"
+        @done="close()"
+        ><PickField name="kind" label="Which" :options="others" empty="Choose a hazard" /><ChoiceField
+          name="state"
+          label="The hazard is"
+          :options="choicesOf(hazardStateNames)" /><TextField name="evidence" label="Evidence" :lines="2" /></CommandForm
+    ></AddPanel>
+  </OneCard>
+</template>

@@ -1,0 +1,42 @@
+<script setup lang="ts">
+import { parseQuantity } from '#core/kernel/quantity'
+import { type Load, judgeRails, loadWords, loads } from '#core/power/rails'
+import type { Finding } from '#core/kernel/finding'
+import type { SheetOf } from '#shared/chapters/index'
+
+/** One reading, judged as it is typed: together with the readings there are, as it will be once kept. */
+const props = defineProps<{ sheet: SheetOf<'power'> }>()
+const rails = computed(() => props.sheet.expectedRails)
+// The next rail that wants a reading comes up by itself.
+const next = computed(() => props.sheet.rails?.rails.find(r => r.verdict === 'unread' || r.verdict === 'reread') ?? rails.value[0])
+const initial = computed(() => ({ rail: next.value?.name ?? '', valueV: '', load: 'loaded' as const }))
+
+function judged(values: Record<string, unknown>): Finding[] {
+  const rail = rails.value.find(r => r.name === values.rail)
+  if (!rail || !String(values.valueV ?? '').trim()) return []
+  try {
+    const valueV = parseQuantity(String(values.valueV), 'V')
+    const taken = (name: string) => props.sheet.readings.filter(r => r.here && r.rail === name)
+    const result = judgeRails({
+      rails: rails.value.map(r => ({ ...r, readings: r === rail ? [...taken(r.name), { valueV, load: values.load as Load }] : taken(r.name) })),
+    })
+    return result.rails.find(r => r.name === rail.name)?.findings ?? []
+  } catch (error) {
+    return [{ level: 'care', code: 'reading.unread', says: (error as Error).message, because: [] }]
+  }
+}
+</script>
+
+<template>
+  <CommandForm command="take-reading" :machine="sheet.tag" :initial="initial" label="Take a reading" submit="Keep the reading">
+    <template #default="{ values }">
+      <div class="flex flex-wrap gap-x-6 gap-y-3">
+        <ChoiceField name="rail" label="Rail" :options="rails.map(r => ({ value: r.name, label: r.name }))" />
+        <TextField name="valueV" label="Reading in volts" numeric class="w-40" />
+        <MeterButton what="dc-volts" into="valueV" />
+        <ChoiceField name="load" label="Load" :options="loads.map(value => ({ value, label: loadWords[value].replace(/^./, c => c.toUpperCase()) }))" />
+      </div>
+      <div aria-live="polite" class="min-h-6"><FindingList :findings="judged(values)" /></div>
+    </template>
+  </CommandForm>
+</template>

@@ -1,0 +1,37 @@
+import type { MeterFunction } from '#core/power/scpi'
+import type { MeterReading, MeterView } from '#shared/chapters/practice/index'
+
+/** The collection's meter: whether there is one, and one measurement from it. The browser never speaks to it; the server does. */
+const view = ref<MeterView>()
+
+export function useMeter() {
+  const api = useApi()
+  const busy = ref(false)
+  const told = ref('')
+
+  async function look() {
+    try {
+      view.value = await api.get<MeterView>('/api/meter')
+    } catch (error) {
+      told.value = (error as Error).message
+    }
+  }
+
+  /** @returns the figure once it stands still, `OL` for open or overload, nothing where there is none */
+  async function read(what: MeterFunction): Promise<string | undefined> {
+    busy.value = true
+    told.value = ''
+    try {
+      const reading = await api.send<MeterReading>('/api/meter/read', { what })
+      told.value = reading.says
+      return reading.overload ? 'OL' : reading.value === null ? undefined : String(Number(reading.value.toPrecision(5)))
+    } catch (error) {
+      told.value = (error as Error).message
+      return undefined
+    } finally {
+      busy.value = false
+    }
+  }
+
+  return { view, look, read, busy, told, there: computed(() => view.value !== undefined && view.value.state !== 'none') }
+}

@@ -1,0 +1,33 @@
+<script setup lang="ts">
+import type { SheetOf } from '#shared/chapters/index'
+
+/** Whether it can be signed off, with every reason. */
+defineProps<{ sheet: SheetOf<'proving'> }>()
+const session = useSession()
+const times = useTimes()
+</script>
+
+<template>
+  <OneCard title="Sign-off">
+    <div v-if="sheet.signOff.standing" class="border-l-4 border-fine bg-fine-wash px-3 py-2">
+      <p>
+        <strong>Signed off</strong> by {{ sheet.signOff.standing.by }} on {{ times.day(sheet.signOff.standing.at) }}: {{ sheet.signOff.standing.statement }}
+      </p>
+      <p class="hint">It was checked as said here. It ends when a fault that stops the machine, a rail or the gate speaks against it.</p>
+    </div>
+    <FindingList :findings="sheet.signOff.findings" />
+    <CommandForm
+      v-if="!sheet.signOff.standing && session.may('sign-off')"
+      command="sign-off"
+      :machine="sheet.tag"
+      :initial="{ statement: '' }"
+      label="Sign off"
+      submit="Sign it off"
+      ><TextField
+        name="statement"
+        label="What was tested"
+        :lines="2"
+        hint="All keys, both drives, both ports, sound, colour, settings kept after a night; a period program for an hour or two"
+    /></CommandForm>
+  </OneCard>
+</template>

@@ -1,0 +1,58 @@
+import type { Component } from 'vue'
+import type { Stage } from '#core/planning/stages'
+import { type ChapterName, chapters } from '#shared/chapters/index'
+import type { SheetHead } from '#shared/kernel/machine'
+
+interface StageView {
+  view: Component
+  /** The chapters that it shows; they are fetched with the sheet. */
+  shows: readonly ChapterName[]
+}
+const stage = (view: Component, ...shows: ChapterName[]): StageView => ({ view, shows })
+const lazy = (load: () => Promise<{ default: Component }>) => defineAsyncComponent(load)
+
+/** What each stage of the run shows, loaded when it is opened first. */
+export const stageViews: Record<Stage, StageView> = {
+  'arrive': stage(
+    lazy(() => import('./arrive/ArriveStage.vue')),
+    'arrive',
+    'stewardship',
+    'look',
+  ),
+  'look': stage(
+    lazy(() => import('./look/LookStage.vue')),
+    'arrive',
+    'stewardship',
+    'look',
+    'opening',
+  ),
+  'make-safe': stage(
+    lazy(() => import('./power/MakeSafeStage.vue')),
+    'look',
+    'power',
+    'starts',
+  ),
+  'clean': stage(
+    lazy(() => import('./cleaning/CleanStage.vue')),
+    'cleaning',
+  ),
+  'mend': stage(
+    lazy(() => import('./faults/MendStage.vue')),
+    'faults',
+    'parts',
+  ),
+  'prove': stage(
+    lazy(() => import('./proving/ProveStage.vue')),
+    'power',
+    'proving',
+  ),
+  'home': stage(
+    lazy(() => import('./home/HomeStage.vue')),
+    'home',
+    'proving',
+  ),
+}
+
+/** Whether a sheet that was fetched holds what a stage shows. */
+export const fetchedFor = (sheet: SheetHead, name: Stage) =>
+  stageViews[name].shows.every(chapter => Object.keys(chapters[chapter].view.shape).every(field => field in sheet))

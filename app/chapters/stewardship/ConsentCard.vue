@@ -1,0 +1,67 @@
+<script setup lang="ts">
+import { money, worksAsked } from '#core/stewardship/consent'
+import type { SheetOf } from '#shared/chapters/index'
+
+/** What the owner of a machine that is not ours has agreed to. */
+const props = defineProps<{ sheet: SheetOf<'stewardship'> }>()
+const session = useSession()
+const consent = computed(() => props.sheet.stewardship.consent)
+const words = { allowed: 'What may be done', upTo: 'Up to what cost', mustAsk: 'What must be asked', agreedWith: 'Agreed with', agreedOn: 'Agreed on' }
+const initial = computed(() => {
+  const { version: _, ...agreed } = consent.value ?? { version: 0, allowed: [], upTo: '', mustAsk: '', agreedWith: '', agreedOn: '' }
+  return agreed
+})
+const shown = (field: string, value: unknown) =>
+  field === 'allowed' ? (value as (keyof typeof worksAsked)[]).map(w => worksAsked[w]).join('; ') || 'Nothing' : undefined
+</script>
+
+<template>
+  <OneCard title="Consent of its owner" :hint="`It belongs to ${sheet.identity.owner}.`">
+    <EmptyPlace v-if="!consent" says="No consent has been recorded. Until then nothing is spent on it, and every step is asked for." />
+    <template v-else>
+      <ul class="grid gap-0.5 sm:grid-cols-2">
+        <li v-for="(title, work) in worksAsked" :key="work" :class="consent.allowed.includes(work) ? 'text-fine' : 'text-care'">
+          <span class="font-semibold">{{ consent.allowed.includes(work) ? 'May' : 'Ask' }}</span> <span class="text-ink">{{ title }}</span>
+        </li>
+      </ul>
+      <dl class="grid gap-x-6 gap-y-1 sm:grid-cols-2">
+        <div>
+          <dt class="hint">Up to what cost</dt>
+          <dd class="reading">{{ money(consent.upTo, sheet.stewardship.currency) }}</dd>
+        </div>
+        <div>
+          <dt class="hint">Agreed</dt>
+          <dd>
+            with {{ consent.agreedWith }}<template v-if="consent.agreedOn">, {{ consent.agreedOn }}</template>
+          </dd>
+        </div>
+        <div v-if="consent.mustAsk" class="sm:col-span-2">
+          <dt class="hint">Must be asked</dt>
+          <dd>{{ consent.mustAsk }}</dd>
+        </div>
+      </dl>
+    </template>
+    <AddPanel v-if="session.may('record-consent')" v-slot="{ close }" label="Record what was agreed">
+      <CommandForm
+        command="record-consent"
+        :machine="sheet.tag"
+        :initial="initial"
+        :fixed="{ version: consent?.version ?? 0 }"
+        :words="words"
+        :show="shown"
+        label="Record what was agreed"
+        submit="Keep the agreement"
+        keeps
+        @done="close()"
+      >
+        <TicksField name="allowed" label="What may be done" :options="choicesOf(worksAsked)" />
+        <div class="grid gap-3 sm:grid-cols-2">
+          <TextField name="upTo" :label="`Up to what cost, ${sheet.stewardship.currency}`" numeric /><TextField
+            name="agreedWith"
+            label="Agreed with"
+          /><TextField name="agreedOn" label="Agreed on" hint="Such as 2026-05-17" /><TextField name="mustAsk" label="What must be asked" :lines="2" />
+        </div>
+      </CommandForm>
+    </AddPanel>
+  </OneCard>
+</template>

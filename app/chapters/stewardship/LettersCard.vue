@@ -1,0 +1,65 @@
+<script setup lang="ts">
+import type { SheetOf } from '#shared/chapters/index'
+
+/** Letters to the owner: findings, estimate, and the questions that only they can answer. */
+const props = defineProps<{ sheet: SheetOf<'stewardship' | 'look'> }>()
+const session = useSession()
+const times = useTimes()
+const clock = useClock()
+const id = useId()
+const day = 24 * 60 * 60 * 1000
+const answerDay = ref(times.localOf(new Date(clock.now.getTime() + 21 * day)))
+const answerBy = computed(() => times.instantOf(answerDay.value) ?? '')
+const initial = computed(() => ({
+  questions: props.sheet.triage?.ask.slice(0, 8) ?? [],
+  photographIds: props.sheet.photographs
+    .filter(p => props.sheet.damages.some(d => d.photographId === p.id))
+    .slice(0, 4)
+    .map(p => p.id),
+  to: '',
+}))
+</script>
+
+<template>
+  <OneCard title="Letters to its owner" hint="What is asked here is waited for; until the answer comes, it rests.">
+    <EmptyPlace v-if="!sheet.stewardship.letters.length" says="No letter yet." />
+    <ul v-else class="grid divide-y divide-line">
+      <li v-for="letter in sheet.stewardship.letters" :key="letter.id" class="flex flex-wrap items-baseline gap-x-3 py-1">
+        <NuxtLink :to="`/m/${sheet.tag}/letter/${letter.id}`">{{ letter.subject }}</NuxtLink><span class="hint"
+          >{{ letter.by }}, {{ times.day(letter.at) }}{{ letter.sent ? '; in the outbox' : '; on its way to the outbox' }}</span
+        >
+      </li>
+    </ul>
+    <AddPanel v-if="session.may('write-to-owner')" v-slot="{ close }" label="Write to its owner">
+      <CommandForm
+        command="write-to-owner"
+        :machine="sheet.tag"
+        :initial="initial"
+        :fixed="{ answerBy }"
+        label="Write to its owner"
+        submit="Write the letter"
+        @done="
+          result => {
+            close()
+            navigateTo(`/m/${sheet.tag}/letter/${(result as { letterId: number }).letterId}`)
+          }
+        "
+      >
+        <p class="hint">The findings, the estimate and what has been spent are put in by themselves.</p>
+        <LinesField name="questions" label="Questions, one a line" :rows="5" />
+        <TicksField
+          v-if="sheet.photographs.length"
+          name="photographIds"
+          label="Photographs to enclose"
+          :options="sheet.photographs.map(p => ({ value: p.id, label: p.caption || p.name }))"
+        />
+        <div class="grid gap-3 sm:grid-cols-2">
+          <TextField name="to" label="E-mail address" hint="Empty: the letter is printed and posted" type="email" />
+          <div class="grid content-start gap-1">
+            <label :for="id" class="font-semibold">Answer by</label><input :id="id" v-model="answerDay" type="datetime-local" class="entry" />
+          </div>
+        </div>
+      </CommandForm>
+    </AddPanel>
+  </OneCard>
+</template>

@@ -1,0 +1,45 @@
+<script setup lang="ts">
+import { parseQuantity } from '#core/kernel/quantity'
+import { judgeSpending, money } from '#core/stewardship/consent'
+import type { Finding } from '#core/kernel/finding'
+import type { SheetOf } from '#shared/chapters/index'
+
+/** What has been spent on it, and whether more may be; judged as the amount is typed. */
+const props = defineProps<{ sheet: SheetOf<'stewardship'> }>()
+const session = useSession()
+const times = useTimes()
+const held = computed(() => props.sheet.stewardship)
+function judged(typed: unknown): Finding[] {
+  try {
+    const amount = parseQuantity(String(typed ?? ''), '')
+    return judgeSpending({ ours: held.value.ours, consent: held.value.consent, spentSoFar: held.value.spent, amount, currency: held.value.currency })
+  } catch {
+    // What is no number yet is told at the field once it was left.
+    return []
+  }
+}
+</script>
+
+<template>
+  <OneCard title="Spent on it">
+    <template #aside
+      ><span class="reading">{{ money(held.spent, held.currency) }}</span></template
+    >
+    <EmptyPlace v-if="!held.spendings.length" says="Nothing has been spent on it." />
+    <ul v-else class="grid divide-y divide-line">
+      <li v-for="one in held.spendings" :key="one.id" class="flex flex-wrap justify-between gap-x-3 py-1">
+        <span
+          >{{ one.what }} <span class="hint">{{ times.day(one.at) }}</span></span
+        ><span class="figure">{{ money(one.amount, held.currency) }}</span>
+      </li>
+    </ul>
+    <AddPanel v-if="session.may('record-spending')" label="Spend on it">
+      <CommandForm command="record-spending" :machine="sheet.tag" :initial="{ what: '', amount: '' }" label="Spend on it" submit="Keep the expense">
+        <template #default="{ values }"
+          ><TextField name="what" label="What for" /><TextField name="amount" :label="`Amount in ${held.currency}`" numeric />
+          <div aria-live="polite"><FindingList :findings="judged(values.amount)" /></div
+        ></template>
+      </CommandForm>
+    </AddPanel>
+  </OneCard>
+</template>

@@ -1,0 +1,90 @@
+<script setup lang="ts">
+import { type Inlet, labelWords, matchSupply } from '#core/power/supply-match'
+import type { SheetOf } from '#shared/chapters/index'
+
+/** What its inlet wants, the supplies of the collection that suit, and how a bench supply is set instead. */
+const props = defineProps<{ sheet: SheetOf<'power'> }>()
+const session = useSession()
+const inlet = computed(() => props.sheet.power.inlet)
+const { submitCommand: assign, busy, failure, because } = useCommand('assign-supply', () => props.sheet.tag)
+const rank = { 'yes': 0, 'not-yet-known': 1, 'no': 2 }
+const inks = { 'yes': 'text-fine', 'not-yet-known': 'text-care', 'no': 'text-stop' }
+const verdicts = { 'yes': 'Suits', 'not-yet-known': 'Not yet known', 'no': 'Does not suit' }
+const supplies = computed(() =>
+  inlet.value
+    ? props.sheet.power.supplies
+        .filter(s => s.active || s.id === props.sheet.power.supplyId)
+        .map(supply => ({ supply, match: matchSupply({ needs: inlet.value!, supply: supply.label }) }))
+        .sort((a, b) => rank[a.match.suits] - rank[b.match.suits])
+    : [],
+)
+const bench = computed(() => inlet.value && matchSupply({ needs: inlet.value, supply: { voltageV: inlet.value.voltageV } }).bench)
+const others = ref(false)
+const shown = computed(() => (others.value ? supplies.value : supplies.value.filter(s => s.match.suits !== 'no' || s.supply.id === props.sheet.power.supplyId)))
+const unsuited = computed(() => supplies.value.length - supplies.value.filter(s => s.match.suits !== 'no').length)
+const initial = computed(() => ({ inlet: typedInlet(inlet.value ?? {}) }))
+</script>
+
+<template>
+  <OneCard title="Supply" hint="For a machine that runs from an external supply: the right one, and how to set a bench supply instead.">
+    <EmptyPlace
+      v-if="!inlet"
+      :says="
+        sheet.power.takesMains
+          ? 'It takes mains itself, or nobody has said what its inlet wants.'
+          : 'Nobody has said what its inlet wants. Say it, and the supplies that suit stand here.'
+      "
+    />
+    <template v-else>
+      <p><strong>The inlet wants</strong> {{ labelWords(inlet) }}{{ inlet.regulatedInside ? ', regulated inside' : '' }}.</p>
+      <p v-if="bench">
+        A bench supply instead: <span class="figure font-semibold">{{ bench.voltageV }} V</span>, current limit
+        <span class="figure font-semibold">{{ bench.firstLimitA }} A</span> at the first start, then <span class="figure">{{ bench.runLimitA }} A</span>.
+      </p>
+      <EmptyPlace v-if="!sheet.power.supplies.length" says="The collection has no supply on record. They are kept under Parts."
+        ><NuxtLink to="/parts">Go to Parts</NuxtLink></EmptyPlace
+      >
+      <ul v-else class="grid divide-y divide-line border-y border-line">
+        <li v-for="{ supply, match } in shown" :key="supply.id" class="grid gap-1 py-2">
+          <div class="flex flex-wrap items-baseline gap-x-3 gap-y-1">
+            <h3 class="figure">{{ supply.name }}</h3>
+            <span class="font-semibold" :class="inks[match.suits]">{{ verdicts[match.suits] }}</span><span>{{ labelWords(supply.label) }}</span
+            ><span v-if="supply.place" class="hint">{{ supply.place }}</span>
+            <span class="ml-auto"
+              ><span v-if="supply.id === sheet.power.supplyId" class="font-semibold">Runs from this one</span>{{ ' ' }}
+              <button
+                v-if="session.may('assign-supply') && (match.suits !== 'no' || supply.id === sheet.power.supplyId)"
+                type="button"
+                class="button min-h-8!"
+                :disabled="busy"
+                @click="assign({ supplyId: supply.id === sheet.power.supplyId ? null : supply.id })"
+              >
+                {{ supply.id === sheet.power.supplyId ? 'Take it away' : 'Use' }}<span v-if="supply.id !== sheet.power.supplyId">{{ ` ${supply.name}` }}</span>
+              </button></span
+            >
+          </div>
+          <FindingList :findings="match.findings.filter(f => f.level !== 'fine')" />
+        </li>
+      </ul>
+      <p v-if="!shown.length && sheet.power.supplies.length">None of the {{ sheet.power.supplies.length }} supplies here suits.</p>
+      <div v-if="unsuited">
+        <button type="button" class="button button-quiet" :aria-expanded="others" @click="others = !others">
+          {{ others ? 'Only those that suit' : `Show the ${unsuited} that do not suit, with why` }}
+        </button>
+      </div>
+      <div v-if="failure" role="alert" class="border-l-4 border-stop bg-stop-wash px-3 py-2">
+        <p>{{ failure }}</p>
+        <ul class="ml-5 list-disc">
+          <li v-for="reason in because" :key="reason">{{ reason }}</li>
+        </ul>
+      </div>
+    </template>
+    <AddPanel v-if="session.may('expect-inlet')" v-slot="{ close }" :label="inlet ? 'Change what the inlet wants' : 'Say what its inlet wants'">
+      <CommandForm command="expect-inlet" :machine="sheet.tag" :initial="initial" label="What the inlet wants" submit="Keep" keeps @done="close()">
+        <template #default="{ values }">
+          <InletFields :kind="(values.inlet as Inlet).kind" />
+        </template>
+      </CommandForm>
+    </AddPanel>
+  </OneCard>
+</template>

@@ -1,0 +1,62 @@
+import { v7 as uuidv7 } from 'uuid'
+import type { ErrorAnswer } from '#shared/kernel/answers'
+import type { CommandName, CommandRequest } from '#shared/chapters/index'
+
+type Refused = ErrorAnswer['error']
+
+const savedShowsForMs = 4000
+
+/** Sends one command and keeps what became of it: busy, kept, refused with reasons, or overtaken by somebody else. */
+export function useCommand<N extends CommandName>(name: MaybeRefOrGetter<N>, tag: MaybeRefOrGetter<string | undefined> = undefined) {
+  const api = useApi()
+  const changes = useChanges()
+  const busy = ref(false)
+  const saved = ref(false)
+  const failure = ref('')
+  const because = ref<string[]>([])
+  const stale = shallowRef<Refused>()
+
+  /** The same request sent again after the connection failed is the same command: it is carried out once. */
+  let unanswered: { body: string; id: string } | undefined
+  async function sent(input: CommandRequest<N>) {
+    const body = JSON.stringify([toValue(name), toValue(tag), input])
+    const id = unanswered?.body === body ? unanswered.id : uuidv7()
+    unanswered = { body, id }
+    try {
+      const answer = await api.command(toValue(name), input, toValue(tag), id)
+      unanswered = undefined
+      return answer
+    } catch (error) {
+      if (error instanceof ApiError && error.status !== 0) unanswered = undefined
+      throw error
+    }
+  }
+
+  /** @returns the result when it was kept; the messages by field when the input was refused; neither when something else was in the way */
+  async function submitCommand(input: CommandRequest<N>): Promise<{ result?: unknown; fields?: Record<string, string> }> {
+    busy.value = true
+    failure.value = ''
+    because.value = []
+    stale.value = undefined
+    try {
+      const { result, change } = await sent(input)
+      saved.value = true
+      setTimeout(() => (saved.value = false), savedShowsForMs)
+      if (change) await changes.take(change)
+      return { result }
+    } catch (error) {
+      if (!(error instanceof ApiError)) throw error
+      if (error.answer.code === 'bad-input' && error.answer.fields) {
+        failure.value = error.answer.message
+        return { fields: error.answer.fields }
+      }
+      if (error.answer.code === 'stale') stale.value = error.answer
+      else [failure.value, because.value] = [error.message, error.answer.because ?? []]
+      return {}
+    } finally {
+      busy.value = false
+    }
+  }
+
+  return { submitCommand, busy, saved, failure, because, stale }
+}

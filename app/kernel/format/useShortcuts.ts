@@ -1,0 +1,36 @@
+import { onKeyStroke } from '@vueuse/core'
+
+export interface Shortcut {
+  key: string
+  says: string
+  act: () => void
+}
+
+/** Single-key shortcuts of the place that is open; shown with `?`. None fires while somebody types or a dialog is open. */
+const active = ref<Shortcut[]>([])
+
+export function useShortcuts(shortcuts: Shortcut[]) {
+  onMounted(() => active.value.push(...shortcuts))
+  onUnmounted(() => (active.value = active.value.filter(s => !shortcuts.some(own => own.key === s.key && own.says === s.says))))
+}
+
+/** Called once, by the layout. */
+export function listenForShortcuts() {
+  onKeyStroke(true, event => {
+    const at = event.target as HTMLElement
+    if (
+      event.ctrlKey ||
+      event.metaKey ||
+      event.altKey ||
+      at.isContentEditable ||
+      ['INPUT', 'TEXTAREA', 'SELECT'].includes(at.tagName) ||
+      document.querySelector('[role=dialog],[role=listbox]')
+    )
+      return
+    const shortcut = active.value.findLast(s => s.key === event.key)
+    if (!shortcut) return
+    event.preventDefault()
+    shortcut.act()
+  })
+  return { active }
+}

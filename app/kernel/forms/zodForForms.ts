@@ -1,0 +1,24 @@
+import type { TypedSchema } from 'vee-validate'
+import type { z } from 'zod'
+
+/** A path as the forms write it: rows in brackets. Written otherwise, the next check would take its own message back. */
+export const formPath = (path: readonly PropertyKey[]) =>
+  path.map((part, i) => (typeof part === 'number' ? `[${part}]` : i ? `.${String(part)}` : String(part))).join('')
+
+/** Lets the forms check by a Zod contract. `whole` adds what is sent but not typed. */
+export function zodForForms(schema: () => z.ZodType, whole: (values: object) => object): TypedSchema<Record<string, unknown>, Record<string, unknown>> {
+  return {
+    __type: 'VVTypedSchema',
+    async parse(values) {
+      const result = schema().safeParse(whole(values))
+      if (result.success) return { value: values, errors: [] }
+      const byPath = new Map<string, string[]>()
+      for (const issue of result.error.issues) {
+        const path = formPath(issue.path)
+        byPath.set(path, [...(byPath.get(path) ?? []), issue.message])
+      }
+      return { errors: [...byPath].map(([path, errors]) => ({ path, errors })) }
+    },
+    cast: values => values,
+  } as TypedSchema<Record<string, unknown>, Record<string, unknown>>
+}

@@ -1,0 +1,50 @@
+<script setup lang="ts">
+import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/vue'
+import { refDebounced } from '@vueuse/core'
+import type { MachineSummary } from '#shared/kernel/machine'
+
+/** Finds a machine by anything said of it, from everywhere, with `/`. */
+const typed = ref('')
+const asked = refDebounced(typed, 150)
+const field = useTemplateRef<{ el: HTMLInputElement }>('field')
+const most = 8
+const { list, trouble } = useMachineList(
+  () => ({ find: asked.value.trim(), size: most }),
+  () => asked.value.trim() !== '',
+)
+/** Answers are shown for what stands in the field; one that comes late belongs to another question. */
+const found = computed(() => (asked.value.trim() ? (list.value?.rows ?? []) : []))
+
+useShortcuts([{ key: '/', says: 'Find a machine', act: () => field.value?.el.focus() }])
+
+function open(machine: MachineSummary | null) {
+  if (!machine) return
+  typed.value = ''
+  // The keys of the sheet should work at once.
+  void nextTick(() => field.value?.el.blur())
+  void navigateTo(`/m/${machine.tag}`)
+}
+</script>
+
+<template>
+  <Combobox :model-value="null" as="div" class="relative" @update:model-value="open">
+    <ComboboxInput
+      ref="field"
+      class="entry w-56"
+      aria-label="Find a machine"
+      placeholder="Find a machine  /"
+      :display-value="() => typed"
+      @change="typed = ($event.target as HTMLInputElement).value"
+    />
+    <ComboboxOptions v-if="typed.trim()" class="absolute right-0 z-50 mt-1 w-96 max-w-[90vw] border border-edge bg-card shadow-lg">
+      <p v-if="trouble" class="px-3 py-2 text-stop">{{ trouble }}</p>
+      <p v-else-if="!found.length" class="hint px-3 py-2">Nothing found yet. Names, claims, notes and faults are searched.</p>
+      <ComboboxOption v-for="machine in found" :key="machine.tag" v-slot="{ active }" :value="machine" as="template">
+        <li class="flex items-center gap-2 px-3 py-1.5" :class="active && 'bg-mat'">
+          <TagTape :tag="machine.tag" small /><span class="truncate">{{ machine.nickname || machine.name }}</span
+          ><span class="hint ml-auto whitespace-nowrap">{{ machine.name }}</span>
+        </li>
+      </ComboboxOption>
+    </ComboboxOptions>
+  </Combobox>
+</template>

@@ -1,0 +1,79 @@
+<script setup lang="ts">
+import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
+import { PhList, PhMoon, PhSignOut, PhSun, PhUser } from '@phosphor-icons/vue'
+import { useColorMode } from '@vueuse/core'
+import { roleNames } from '#shared/kernel/roles'
+
+/** Name, places, finder, who is signed in. */
+defineEmits<{ shelf: [] }>()
+const session = useSession()
+const mode = useColorMode({ attribute: 'data-theme', storageKey: 'jolly-bench-theme' })
+const places = [
+  { to: '/', name: 'Today' },
+  { to: '/store', name: 'Store' },
+  { to: '/parts', name: 'Parts' },
+  { to: '/models', name: 'Models' },
+  { to: '/tools', name: 'Tool wall' },
+  { to: '/settings', name: 'Settings' },
+]
+const route = useRoute()
+const here = (to: string) => (to === '/' ? route.path === '/' : route.path.startsWith(to))
+
+async function leave() {
+  await session.signOut()
+  await navigateTo('/sign-in')
+}
+</script>
+
+<template>
+  <header class="no-print sticky top-0 z-40 border-b border-line bg-card">
+    <div class="flex min-h-12 flex-wrap items-center gap-x-4 px-3">
+      <button v-if="session.person" type="button" class="button button-quiet min-[900px]:hidden" @click="$emit('shelf')">
+        <PhList aria-hidden="true" />Bench
+      </button>
+      <NuxtLink to="/" class="font-display text-lg font-bold text-ink no-underline">Jolly Bench</NuxtLink>
+      <nav
+        v-if="session.person"
+        aria-label="Places"
+        class="order-last -mx-3 flex w-screen overflow-x-auto min-[900px]:order-none min-[900px]:mx-0 min-[900px]:w-auto"
+      >
+        <NuxtLink
+          v-for="place in places"
+          :key="place.to"
+          :to="place.to"
+          :aria-current="here(place.to) ? 'page' : undefined"
+          class="flex min-h-11 items-center border-b-4 px-3 whitespace-nowrap text-ink no-underline min-[900px]:min-h-12"
+          :class="here(place.to) ? 'border-enamel font-semibold' : 'border-transparent'"
+          >{{ place.name }}</NuxtLink
+        >
+      </nav>
+      <div class="ml-auto flex items-center gap-2">
+        <MachineFinder v-if="session.person" class="hidden sm:block" />
+        <NuxtLink v-else-if="route.path !== '/sign-in'" to="/sign-in" class="button">Sign in</NuxtLink>
+        <Menu v-if="session.person" as="div" class="relative">
+          <MenuButton class="button button-quiet"
+            ><PhUser aria-hidden="true" /><span class="max-w-40 truncate max-sm:sr-only">{{ session.person.name }}</span></MenuButton
+          >
+          <MenuItems class="absolute right-0 z-50 mt-1 w-64 border border-edge bg-card p-1 shadow-lg">
+            <p class="hint px-3 py-2">{{ roleNames[session.person.role] }}</p>
+            <MenuItem v-slot="{ active }"
+              ><button
+                type="button"
+                class="flex w-full items-center gap-2 px-3 py-2 text-left"
+                :class="active && 'bg-mat'"
+                @click="mode = mode === 'dark' ? 'light' : 'dark'"
+              >
+                <component :is="mode === 'dark' ? PhSun : PhMoon" aria-hidden="true" />{{ mode === 'dark' ? 'Light surface' : 'Dark surface' }}
+              </button></MenuItem
+            >
+            <MenuItem v-slot="{ active }"
+              ><button type="button" class="flex w-full items-center gap-2 px-3 py-2 text-left" :class="active && 'bg-mat'" @click="leave">
+                <PhSignOut aria-hidden="true" />Sign out
+              </button></MenuItem
+            >
+          </MenuItems>
+        </Menu>
+      </div>
+    </div>
+  </header>
+</template>

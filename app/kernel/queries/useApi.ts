@@ -1,0 +1,48 @@
+import { FetchError, type FetchResponse } from 'ofetch'
+import { v7 as uuidv7 } from 'uuid'
+import type { CommandName, CommandRequest } from '#shared/chapters/index'
+import { type CommandAnswer, type ErrorAnswer, commandIdHeader, serverTimeHeader } from '#shared/kernel/answers'
+
+/** A request that was refused or did not get through, with what the server said of it. */
+export class ApiError extends Error {
+  constructor(
+    readonly status: number,
+    readonly answer: ErrorAnswer['error'],
+  ) {
+    super(answer.message)
+  }
+}
+
+/** Talks to the server: questions by path, changes by the name of a command. */
+export function useApi() {
+  const clock = useClock()
+
+  async function asked<T>(
+    path: string,
+    options: { method?: 'GET' | 'POST' | 'DELETE'; query?: object; body?: object; headers?: Record<string, string> },
+  ): Promise<T> {
+    try {
+      // The routes' own types would be worked out anew for every path; the caller says what it expects.
+      const response = (await ($fetch.raw as (path: string, options: object) => Promise<FetchResponse<T>>)(path, options)) as FetchResponse<T>
+      clock.heard(response.headers.get(serverTimeHeader))
+      return response._data as T
+    } catch (error) {
+      const answer = error instanceof FetchError ? (error.data as ErrorAnswer | undefined)?.error : undefined
+      if (answer && error instanceof FetchError) throw new ApiError(error.status ?? 500, answer)
+      throw new ApiError(0, { code: 'unreachable', message: 'The bench cannot be reached just now. What you typed is still here; try again in a moment.' })
+    }
+  }
+
+  return {
+    get: <T>(path: string, query?: object) => asked<T>(path, { query }),
+    send: <T>(path: string, body: unknown, method: 'POST' | 'DELETE' = 'POST') => asked<T>(path, { method, body: body as object }),
+    /**
+     * Commands on a machine need its tag; the others are on the collection.
+     * @param id its own: the same command sent twice under one id is carried out once
+     */
+    command: <N extends CommandName>(name: N, input: CommandRequest<N>, tag?: string, id: string = uuidv7()) => {
+      const path = tag === undefined ? `/api/collection/${name}` : `/api/machines/${encodeURIComponent(tag)}/${name}`
+      return asked<CommandAnswer>(path, { method: 'POST', body: input as object, headers: { [commandIdHeader]: id } })
+    },
+  }
+}

@@ -1,0 +1,85 @@
+import { useQuery } from '@pinia/colada'
+import type { ChapterName, SheetOf } from '#shared/chapters/index'
+import type { Page } from '#shared/kernel/answers'
+import type { HistoryLine, MachineSummary, TodayView } from '#shared/kernel/machine'
+import type { ListQuery } from './lists'
+
+/** The sheet of a machine: its head, and the chapters that whoever asks will show; they are fetched again when it changes. */
+export function useSheet<C extends ChapterName>(tag: MaybeRefOrGetter<string>, shows: MaybeRefOrGetter<readonly C[]>) {
+  const api = useApi()
+  const { data, error, refetch } = useQuery<SheetOf<C>>({
+    key: () => ['machine', toValue(tag), 'sheet', ...toValue(shows)],
+    query: () => api.get<SheetOf<C>>(`/api/machines/${encodeURIComponent(toValue(tag))}`, { show: toValue(shows).join(',') || ',' }),
+  })
+  return { sheet: computed(() => (data.value?.tag === toValue(tag) ? data.value : undefined)), trouble: computed(() => error.value?.message ?? ''), refetch }
+}
+
+/** A page of machines, filtered and sorted by the server; nothing is asked while `when` says not to. */
+export function useMachineList(query: MaybeRefOrGetter<ListQuery>, when: MaybeRefOrGetter<boolean> = true) {
+  const api = useApi()
+  const asked = computed(() => Object.fromEntries(Object.entries(toValue(query)).filter(([, value]) => value !== undefined && value !== '')) as ListQuery)
+  const { data, error, asyncStatus } = useQuery<Page<MachineSummary>>({
+    key: () => ['machines', 'list', { ...asked.value }],
+    query: () => api.get<Page<MachineSummary>>('/api/machines', asked.value),
+    placeholderData: before => before as Page<MachineSummary> | undefined,
+    enabled: () => toValue(when),
+  })
+  return { list: data, trouble: computed(() => error.value?.message ?? ''), busy: computed(() => asyncStatus.value === 'loading') }
+}
+
+export function useToday() {
+  const api = useApi()
+  const { data, error } = useQuery<TodayView>({ key: ['machines', 'today'], query: () => api.get<TodayView>('/api/today') })
+  return { today: data, trouble: computed(() => error.value?.message ?? '') }
+}
+
+/** Something of the collection as a whole, fetched again whenever anything changes. */
+export function useCollection<T>(name: MaybeRefOrGetter<readonly (string | number)[]>, path: MaybeRefOrGetter<string>, query?: MaybeRefOrGetter<object>) {
+  const api = useApi()
+  const { data, error } = useQuery<T>({ key: () => ['collection', ...toValue(name)], query: () => api.get<T>(toValue(path), toValue(query)) })
+  return { found: data, trouble: computed(() => error.value?.message ?? '') }
+}
+
+const piece = 50
+/** The history of a machine, newest first, a piece at a time. */
+export function useHistory(tag: MaybeRefOrGetter<string>) {
+  const api = useApi()
+  const most = ref(piece)
+  const { data, error } = useQuery<{ lines: HistoryLine[]; more: boolean }>({
+    key: () => ['machine', toValue(tag), 'history', most.value],
+    query: () => api.get(`/api/machines/${encodeURIComponent(toValue(tag))}/history`, { most: Math.min(most.value, 200) }),
+    placeholderData: before => before as { lines: HistoryLine[]; more: boolean } | undefined,
+  })
+  /** Beyond what one answer holds, older pieces are fetched once and kept: they do not change but for being struck. */
+  const older = ref<HistoryLine[]>([])
+  const olderMore = ref<boolean>()
+  watch(
+    () => toValue(tag),
+    () => {
+      ;[most.value, older.value, olderMore.value] = [piece, [], undefined]
+    },
+  )
+  const lines = computed(() => {
+    const first = data.value?.lines ?? []
+    const seen = new Set(first.map(l => l.id))
+    return [...first, ...older.value.filter(l => !seen.has(l.id))]
+  })
+  async function more() {
+    if (most.value < 200) return void (most.value += piece)
+    const last = lines.value.at(-1)
+    if (!last) return
+    const next = await api.get<{ lines: HistoryLine[]; more: boolean }>(`/api/machines/${encodeURIComponent(toValue(tag))}/history`, {
+      before: last.seq,
+      most: 200,
+    })
+    older.value.push(...next.lines)
+    olderMore.value = next.more
+  }
+  return {
+    lines,
+    fetched: computed(() => data.value !== undefined),
+    trouble: computed(() => error.value?.message ?? ''),
+    hasMore: computed(() => olderMore.value ?? data.value?.more ?? false),
+    more,
+  }
+}

@@ -1,0 +1,55 @@
+<script setup lang="ts">
+import type { HistoryLine, SheetHead } from '#shared/kernel/machine'
+
+/** The history, newest first; an observation can be struck with a reason, and stays in sight. */
+const props = defineProps<{ sheet: SheetHead }>()
+const session = useSession()
+const times = useTimes()
+const shownAtFirst = 6
+const all = ref(false)
+const striking = ref<HistoryLine>()
+const { lines: fetched, trouble, hasMore, more } = useHistory(() => props.sheet.tag)
+const lines = computed(() => (all.value ? fetched.value : fetched.value.slice(0, shownAtFirst)))
+</script>
+
+<template>
+  <OneCard title="History">
+    <ol class="grid divide-y divide-line">
+      <li v-for="line in lines" :key="line.id" class="grid gap-0.5 py-2 first:pt-0">
+        <p :class="line.struck && 'line-through decoration-stop'">{{ line.says }}</p>
+        <p v-if="line.struck" class="text-sm">Struck by {{ line.struck.by }}: {{ line.struck.reason }}</p>
+        <p class="hint flex flex-wrap gap-x-2">
+          <span class="figure">{{ line.seq }}</span><span>{{ times.exact(line.at) }}</span
+          ><span>{{ line.by }}</span
+          ><button
+            v-if="line.strikeable && session.may('strike-entry')"
+            type="button"
+            class="ml-auto underline"
+            :aria-label="`Strike: ${line.says}`"
+            @click="striking = striking?.id === line.id ? undefined : line"
+          >
+            Strike
+          </button>
+        </p>
+        <CommandForm
+          v-if="striking?.id === line.id"
+          command="strike-entry"
+          :machine="sheet.tag"
+          :initial="{ reason: '' }"
+          :fixed="{ entryId: line.id }"
+          label="Strike the entry"
+          submit="Strike"
+          @done="striking = undefined"
+          ><TextField name="reason" label="Why it is struck"
+        /></CommandForm>
+      </li>
+    </ol>
+    <p v-if="trouble" role="alert" class="text-stop">{{ trouble }}</p>
+    <div v-if="fetched.length > shownAtFirst" class="flex flex-wrap gap-2">
+      <button v-if="all && hasMore" type="button" class="button button-quiet" @click="more">Show older ones</button>
+      <button type="button" class="button button-quiet" @click="all = !all">
+        {{ all ? 'Show the newest' : hasMore ? 'Show more' : `Show all ${fetched.length}` }}
+      </button>
+    </div>
+  </OneCard>
+</template>

@@ -1,0 +1,83 @@
+<script setup lang="ts">
+import { LineChart } from 'echarts/charts'
+import { GridComponent, LegendComponent, MarkAreaComponent, MarkLineComponent, TooltipComponent } from 'echarts/components'
+import { use } from 'echarts/core'
+import { SVGRenderer } from 'echarts/renderers'
+import VChart from 'vue-echarts'
+
+/** Figures over time, with the band that is allowed and lines that are not to be crossed. */
+const props = defineProps<{
+  /** Instants, or seconds from a start. */
+  series: { name: string; points: [x: number | string, y: number][]; dots?: boolean }[]
+  told: string
+  unit: string
+  time?: boolean
+  band?: [low: number, high: number]
+  lines?: { at: number; says: string }[]
+  /** How much of the end is shown, in seconds; everything where it is left out. */
+  windowSeconds?: number
+  xTo?: number
+}>()
+use([LineChart, GridComponent, LegendComponent, MarkAreaComponent, MarkLineComponent, TooltipComponent, SVGRenderer])
+const ink = useChartInk()
+const inks = ['ink', 'note', 'rust', 'verdigris']
+
+const option = computed(() => {
+  const ys = [...props.series.flatMap(s => s.points.map(p => p[1])), ...(props.band ?? []), ...(props.lines ?? []).map(l => l.at)]
+  const [low, high] = [Math.min(...ys), Math.max(...ys)]
+  const margin = (high - low || Math.abs(high) || 1) * 0.12
+  const xTo = props.xTo ?? 0
+  const axis = {
+    axisLine: { lineStyle: { color: ink('edge') } },
+    axisLabel: { color: ink('ink-2'), fontFamily: 'Spline Sans Mono Variable', hideOverlap: true },
+    splitLine: { lineStyle: { color: ink('line') } },
+  }
+  const nice = (v: number) => String(Number(v.toPrecision(3))).replace('-', '−')
+  return {
+    animation: false,
+    grid: { left: 56, right: 16, top: props.series.length > 1 ? 28 : 12, bottom: 26 },
+    ...(props.series.length > 1 ? { legend: { top: 0, textStyle: { color: ink('ink-2') }, itemHeight: 8 } } : {}),
+    tooltip: { trigger: 'axis', confine: true, valueFormatter: (v: number) => `${Number(v.toFixed(3))} ${props.unit}` },
+    xAxis: {
+      type: props.time ? 'time' : 'value',
+      ...axis,
+      splitLine: { show: false },
+      ...(props.windowSeconds ? { min: Math.max(0, xTo - props.windowSeconds), max: Math.max(props.windowSeconds, xTo) } : {}),
+    },
+    yAxis: {
+      type: 'value',
+      min: Number((low - margin).toPrecision(3)),
+      max: Number((high + margin).toPrecision(3)),
+      ...axis,
+      axisLabel: { ...axis.axisLabel, formatter: nice, showMinLabel: false, showMaxLabel: false },
+    },
+    series: props.series.map(({ name, points, dots }, i) => ({
+      type: 'line',
+      name,
+      data: points,
+      symbol: dots ? 'circle' : 'none',
+      symbolSize: 7,
+      lineStyle: { width: dots ? 1 : 2, color: ink(inks[i % inks.length]!) },
+      itemStyle: { color: ink(inks[i % inks.length]!) },
+      ...(i === 0 && props.band
+        ? { markArea: { silent: true, itemStyle: { color: ink('verdigris'), opacity: 0.18 }, data: [[{ yAxis: props.band[0] }, { yAxis: props.band[1] }]] } }
+        : {}),
+      ...(i === 0 && (props.band || props.lines)
+        ? {
+            markLine: {
+              silent: true,
+              symbol: 'none',
+              label: { color: ink('ink-2'), position: 'insideEndTop', formatter: (p: { data: { name?: string } }) => p.data.name ?? '' },
+              lineStyle: { color: ink('stop'), type: 'dashed' },
+              data: [...(props.band ?? []).map(yAxis => ({ yAxis, name: '' })), ...(props.lines ?? []).map(l => ({ yAxis: l.at, name: l.says }))],
+            },
+          }
+        : {}),
+    })),
+  }
+})
+</script>
+
+<template>
+  <figure role="img" :aria-label="told" class="h-40"><VChart :option="option" autoresize /></figure>
+</template>

@@ -1,0 +1,108 @@
+<script setup lang="ts">
+import { PhPlus, PhX } from '@phosphor-icons/vue'
+import { parseQuantity } from '#core/kernel/quantity'
+import { discharge } from '#core/power/discharge'
+
+/** Capacitors, what they hold, and how they are emptied. */
+const emit = defineEmits<{ input: [input: Record<string, unknown> | undefined] }>()
+const rows = ref([
+  { name: 'Mains reservoir', capacitance: '220u', voltage: '325', bleeder: '220k' },
+  { name: '5 V filter', capacitance: '10m', voltage: '12', bleeder: '' },
+])
+const tool = reactive({ resistor: '', safe: '12', wait: '0' })
+const optional = (typed: string, unit: 'Ω' | 'V', field: string) => (typed.trim() ? parseQuantity(typed, unit, field) : undefined)
+const { result, at } = useInstrument(
+  () => ({
+    capacitors: rows.value.map((row, i) => ({
+      name: row.name.trim() || undefined,
+      capacitanceF: parseQuantity(row.capacitance, 'F', `capacitors.${i}.capacitanceF`),
+      voltageV: parseQuantity(row.voltage, 'V', `capacitors.${i}.voltageV`),
+      bleederOhm: optional(row.bleeder, 'Ω', `capacitors.${i}.bleederOhm`),
+    })),
+    resistorOhm: optional(tool.resistor, 'Ω', 'resistorOhm'),
+    safeVoltageV: optional(tool.safe, 'V', 'safeVoltageV'),
+    waitSeconds: parseQuantity(tool.wait || '0', '', 'waitSeconds'),
+  }),
+  discharge,
+  input => emit('input', input),
+)
+</script>
+
+<template>
+  <div class="grid items-start gap-4 lg:grid-cols-2">
+    <div class="grid gap-4">
+      <CautionNote about="stored-charge" />
+      <OneCard title="Capacitors" hint="As on their labels: 220u, 10m, 4700 uF">
+        <div v-for="(row, i) in rows" :key="i" class="grid grid-cols-2 items-start gap-2 border-l-4 border-line pl-2">
+          <MeasureField v-model="row.name" label="Name" words /><button
+            type="button"
+            class="button button-quiet mt-7 justify-self-end"
+            @click="rows.splice(i, 1)"
+          >
+            <PhX aria-hidden="true" />Leave out
+          </button>
+          <MeasureField v-model="row.capacitance" label="Capacitance" :message="at(`capacitors.${i}.capacitanceF`)" /><MeasureField
+            v-model="row.voltage"
+            label="Voltage"
+            :message="at(`capacitors.${i}.voltageV`)"
+          />
+          <MeasureField v-model="row.bleeder" label="Bleeder" hint="Empty: none" :message="at(`capacitors.${i}.bleederOhm`)" />
+        </div>
+        <p v-if="at('capacitors') && !rows.length" role="alert" class="text-stop">{{ at('capacitors') }}</p>
+        <div>
+          <button type="button" class="button" @click="rows.push({ name: '', capacitance: '', voltage: '', bleeder: '' })">
+            <PhPlus aria-hidden="true" />Add a capacitor
+          </button>
+        </div>
+      </OneCard>
+      <OneCard title="The tool"
+        ><div class="grid grid-cols-2 gap-3">
+          <MeasureField v-model="tool.resistor" label="Resistor" hint="Empty: one is proposed" :message="at('resistorOhm')" /><MeasureField
+            v-model="tool.safe"
+            label="Discharged at, volts"
+            :message="at('safeVoltageV')"
+          /><MeasureField v-model="tool.wait" label="Wait, seconds" :message="at('waitSeconds')" /></div
+      ></OneCard>
+    </div>
+    <OneCard title="What it takes">
+      <template v-if="result">
+        <dl class="grid grid-cols-2 gap-3 sm:grid-cols-3" aria-live="polite">
+          <div>
+            <dt class="hint">Resistor</dt>
+            <dd class="reading">{{ engineering(result.resistorOhm, 'Ω') }}</dd>
+          </div>
+          <div>
+            <dt class="hint">Rated, at least</dt>
+            <dd class="reading">{{ result.resistorPowerW }} W</dd>
+          </div>
+          <div>
+            <dt class="hint">Held in all</dt>
+            <dd class="reading">{{ engineering(result.totalEnergyJ, 'J') }}</dd>
+          </div>
+        </dl>
+        <table class="w-full text-left">
+          <thead>
+            <tr class="hint">
+              <th class="font-normal">Capacitor</th>
+              <th class="font-normal">Holds</th>
+              <th class="font-normal">First spark</th>
+              <th class="font-normal">To {{ tool.safe }} V</th>
+              <th class="font-normal">After {{ tool.wait || 0 }} s</th>
+            </tr>
+          </thead>
+          <tbody class="divide-y divide-line">
+            <tr v-for="c in result.capacitors" :key="c.name">
+              <td class="py-1">{{ c.name }}</td>
+              <td class="figure">{{ engineering(c.energyJ, 'J') }}</td>
+              <td class="figure">{{ engineering(c.peakCurrentA, 'A') }}</td>
+              <td class="figure">{{ lasting(c.secondsToSafe) }}</td>
+              <td class="figure">{{ engineering(c.voltageAfterWaitV, 'V') }}</td>
+            </tr>
+          </tbody>
+        </table>
+        <FindingList :findings="result.findings" />
+      </template>
+      <EmptyPlace v-else says="Fill in the capacitors; what it takes stands here." />
+    </OneCard>
+  </div>
+</template>

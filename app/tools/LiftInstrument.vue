@@ -1,0 +1,79 @@
+<script setup lang="ts">
+import { parseQuantity } from '#core/kernel/quantity'
+import { type Grip, grips, judgeLift } from '#core/safety/lift'
+import { safetyLift } from '#shared/tools/safety-lift'
+
+/** Weight, heights, reach: how many people. */
+const emit = defineEmits<{ input: [input: Record<string, unknown> | undefined] }>()
+const { massKg, fromHeightCm, toHeightCm, reachCm } = safetyLift.example
+const typed = reactive({ massKg: String(massKg), fromHeightCm: String(fromHeightCm), toHeightCm: String(toHeightCm), reachCm: String(reachCm), turnDeg: '0' })
+const grip = ref<Grip>(safetyLift.example.grip ?? 'fair')
+const stairs = ref(false)
+const fields = {
+  massKg: 'Weight in kg',
+  fromHeightCm: 'Hands at the start, cm above the floor',
+  toHeightCm: 'Hands at the end, cm above the floor',
+  reachCm: 'Reach from the ankles, cm',
+  turnDeg: 'Turn of the body, degrees',
+} as const
+const gripNames: Record<Grip, string> = { good: 'Handles', fair: 'Fingers bend under it', poor: 'Smooth case' }
+const { result, at } = useInstrument(
+  () => ({
+    massKg: parseQuantity(typed.massKg, 'kg', 'massKg'),
+    ...(Object.fromEntries((['fromHeightCm', 'toHeightCm', 'reachCm', 'turnDeg'] as const).map(f => [f, parseQuantity(typed[f], '', f)])) as {
+      fromHeightCm: number
+      toHeightCm: number
+      reachCm: number
+      turnDeg: number
+    }),
+    grip: grip.value,
+    stairs: stairs.value,
+  }),
+  judgeLift,
+  input => emit('input', input),
+)
+</script>
+
+<template>
+  <div class="grid items-start gap-4 lg:grid-cols-2">
+    <OneCard title="The lift">
+      <FieldFrame v-for="(label, name) in fields" :id="name" :key="name" v-slot="{ described }" :label="label" :message="at(name)"
+        ><input
+          :id="name"
+          v-model="typed[name]"
+          class="entry reading"
+          inputmode="decimal"
+          autocomplete="off"
+          :aria-describedby="described"
+          :aria-invalid="!!at(name)"
+      /></FieldFrame>
+      <FieldFrame id="grip" label="Grip"
+        ><select id="grip" v-model="grip" class="entry">
+          <option v-for="one in grips" :key="one" :value="one">{{ gripNames[one] }}</option>
+        </select></FieldFrame
+      >
+      <label class="flex items-center gap-2"><input v-model="stairs" type="checkbox" class="h-5 w-5" />Up or down stairs</label>
+    </OneCard>
+    <OneCard title="What it takes">
+      <template v-if="result">
+        <dl class="grid grid-cols-3 gap-3" aria-live="polite">
+          <div>
+            <dt class="hint">Limit for one</dt>
+            <dd class="reading">{{ result.limitKg.toFixed(1) }} kg</dd>
+          </div>
+          <div>
+            <dt class="hint">Lifting index</dt>
+            <dd class="reading">{{ result.index.toFixed(2) }}</dd>
+          </div>
+          <div>
+            <dt class="hint">People</dt>
+            <dd class="reading">{{ result.people > 4 ? 'gear' : result.people }}</dd>
+          </div>
+        </dl>
+        <FindingList :findings="result.findings" />
+      </template>
+      <EmptyPlace v-else says="Fill in the lift; what it takes stands here." />
+      <CautionNote about="lifting" />
+    </OneCard>
+  </div>
+</template>

@@ -1,0 +1,66 @@
+<script setup lang="ts">
+import { parseQuantity, parseReading } from '#core/kernel/quantity'
+import { type OffVerdict, judgeOffState, offVerdictWords } from '#core/power/off-state'
+import { powerOffState } from '#shared/tools/power-off-state'
+
+/** A rail to ground before anything is powered, both ways round. */
+const emit = defineEmits<{ input: [input: Record<string, unknown> | undefined] }>()
+const { railV, ohm, reversedOhm, leadsOhm } = powerOffState.example
+const typed = reactive({ railV: String(railV), ohm: String(ohm), reversedOhm: String(reversedOhm), leadsOhm: String(leadsOhm) })
+const loadAttached = ref(false)
+const rising = ref(false)
+const ohms = (field: 'ohm' | 'reversedOhm') => parseReading(typed[field], 'Ω', field)
+const { result, at } = useInstrument(
+  () => ({
+    railV: parseQuantity(typed.railV, 'V', 'railV'),
+    loadAttached: loadAttached.value,
+    rising: rising.value,
+    ohm: ohms('ohm'),
+    ...(typed.reversedOhm.trim() ? { reversedOhm: ohms('reversedOhm') } : {}),
+    leadsOhm: parseQuantity(typed.leadsOhm || '0', 'Ω', 'leadsOhm'),
+  }),
+  judgeOffState,
+  input => emit('input', input),
+)
+const inks: Record<OffVerdict, string> = { short: 'text-stop', suspect: 'text-care', charging: 'text-note', plausible: 'text-fine' }
+</script>
+
+<template>
+  <div class="grid items-start gap-4 lg:grid-cols-2">
+    <div class="grid gap-4">
+      <CautionNote about="stored-charge" />
+      <OneCard title="The rail" hint="Unplugged, and its capacitors measured empty.">
+        <MeasureField v-model="typed.railV" label="Rail, volts when it runs" :message="at('railV')" />
+        <MeasureField v-model="typed.ohm" label="Red on the rail" hint="In ohms, or OL for open" :message="at('ohm')" />
+        <MeterTake what="ohms" brief label="red on the rail" @taken="figure => (typed.ohm = figure)" />
+        <MeasureField v-model="typed.reversedOhm" label="Black on the rail" hint="Empty: not measured yet" :message="at('reversedOhm')" />
+        <MeterTake what="ohms" brief label="black on the rail" @taken="figure => (typed.reversedOhm = figure)" />
+        <MeasureField v-model="typed.leadsOhm" label="The leads held together" :message="at('leadsOhm')" />
+        <SelectField
+          v-model="loadAttached"
+          label="A load on it"
+          :options="[
+            { value: false, label: 'None' },
+            { value: true, label: 'A drive or another load' },
+          ]"
+        />
+        <SelectField
+          v-model="rising"
+          label="The figure"
+          :options="[
+            { value: false, label: 'Stands still' },
+            { value: true, label: 'Still climbs' },
+          ]"
+        />
+      </OneCard>
+    </div>
+    <OneCard title="Before the first start">
+      <template v-if="result"
+        ><p class="font-display text-2xl font-semibold" :class="inks[result.verdict]" aria-live="polite">{{ offVerdictWords[result.verdict] }}</p>
+        <p class="hint">Short below {{ engineering(result.shortBelowOhm, 'Ω') }}, suspect below {{ engineering(result.suspectBelowOhm, 'Ω') }}.</p>
+        <FindingList :findings="result.findings"
+      /></template>
+      <EmptyPlace v-else says="Type what the meter shows; the judgement stands here." />
+    </OneCard>
+  </div>
+</template>
