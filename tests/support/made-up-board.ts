@@ -4,25 +4,69 @@ import type { Pixels } from '#core/condition/corrosion-area'
 import type { Point } from '#core/condition/marks'
 
 /** A made-up surface with corrosion of exactly known area, and spots that somebody would touch. */
-export interface MadeUpBoard extends Pixels { areaPct: number, corroded: Point[], sound: Point[] }
+export interface MadeUpBoard extends Pixels {
+  areaPct: number
+  corroded: Point[]
+  sound: Point[]
+}
 
 export type Surface = 'crust on a board' | 'rust on steel' | 'white fur on a board'
 type Colour = [number, number, number]
-const looks: Record<Surface, { ground: Colour[], growth: Colour[] }> = {
-  'crust on a board': { ground: [[34, 92, 58], [26, 78, 50], [44, 108, 70]], growth: [[92, 158, 150], [70, 140, 128], [120, 180, 165]] },
-  'rust on steel': { ground: [[150, 152, 155], [128, 131, 136], [170, 171, 172]], growth: [[138, 72, 38], [112, 58, 34], [160, 92, 50]] },
-  'white fur on a board': { ground: [[34, 92, 58], [26, 78, 50], [44, 108, 70]], growth: [[205, 208, 200], [188, 194, 186], [220, 222, 216]] },
+const looks: Record<Surface, { ground: Colour[]; growth: Colour[] }> = {
+  'crust on a board': {
+    ground: [
+      [34, 92, 58],
+      [26, 78, 50],
+      [44, 108, 70],
+    ],
+    growth: [
+      [92, 158, 150],
+      [70, 140, 128],
+      [120, 180, 165],
+    ],
+  },
+  'rust on steel': {
+    ground: [
+      [150, 152, 155],
+      [128, 131, 136],
+      [170, 171, 172],
+    ],
+    growth: [
+      [138, 72, 38],
+      [112, 58, 34],
+      [160, 92, 50],
+    ],
+  },
+  'white fur on a board': {
+    ground: [
+      [34, 92, 58],
+      [26, 78, 50],
+      [44, 108, 70],
+    ],
+    growth: [
+      [205, 208, 200],
+      [188, 194, 186],
+      [220, 222, 216],
+    ],
+  },
 }
 
 /**
  * Draws one. @param wantedPct about how much of it is corroded; how much exactly is counted while drawing
  * @param spoil noise in levels (standard deviation), blur in pixels, JPEG quality, and how much darker the far corner is, 0 to 1
  */
-export async function madeUpBoard(surface: Surface, width: number, height: number, wantedPct: number, seed: number, spoil: { noise?: number, blur?: number, jpeg?: number, gradient?: number } = {}): Promise<MadeUpBoard> {
+export async function madeUpBoard(
+  surface: Surface,
+  width: number,
+  height: number,
+  wantedPct: number,
+  seed: number,
+  spoil: { noise?: number; blur?: number; jpeg?: number; gradient?: number } = {},
+): Promise<MadeUpBoard> {
   const random = seeded(seed)
   const { ground, growth } = looks[surface]
   const mask = new Uint8Array(width * height)
-  const wanted = wantedPct / 100 * width * height
+  const wanted = (wantedPct / 100) * width * height
   const blobs: Point[] = []
   const scale = Math.sqrt(width * height)
   for (let covered = 0; covered < wanted;) {
@@ -44,8 +88,8 @@ export async function madeUpBoard(surface: Surface, width: number, height: numbe
       const at = y * width + x
       const palette = mask[at] ? growth : ground
       // Traces and grain: bands of the palette that turn slowly.
-      const colour = palette[Math.floor((Math.sin(x / scale * 90) + Math.sin((x + y) / scale * 60) + 2) / 4 * palette.length) % palette.length]!
-      const light = 1 - (spoil.gradient ?? 0) * (x / width + y / height) / 2
+      const colour = palette[Math.floor(((Math.sin((x / scale) * 90) + Math.sin(((x + y) / scale) * 60) + 2) / 4) * palette.length) % palette.length]!
+      const light = 1 - ((spoil.gradient ?? 0) * (x / width + y / height)) / 2
       colour.forEach((channel, c) => (raw[at * 3 + c] = Math.max(0, Math.min(255, Math.round(255 * ((channel / 255) ** 2.2 * light) ** (1 / 2.2))))))
     }
   }
@@ -64,5 +108,5 @@ export async function madeUpBoard(surface: Surface, width: number, height: numbe
     if (!inMask(spot) && around.every(p => !inMask(p))) sound.push(spot)
   }
   const corrodedPx = mask.reduce((sum, m) => sum + m, 0)
-  return { width, height, data: new Uint8Array(data), areaPct: corrodedPx / (width * height) * 100, corroded: blobs.slice(0, 6), sound }
+  return { width, height, data: new Uint8Array(data), areaPct: (corrodedPx / (width * height)) * 100, corroded: blobs.slice(0, 6), sound }
 }

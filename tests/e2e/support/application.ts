@@ -6,22 +6,26 @@ import { join } from 'node:path'
 import { people } from '../../../demo/people'
 import { answering, run, serve } from '../../../scripts/lib/setup.mjs'
 
-const freePort = () => new Promise<number>((done) => {
-  const probe = createServer()
-  probe.listen(0, '127.0.0.1', () => {
-    const { port } = probe.address() as { port: number }
-    probe.close(() => done(port))
+const freePort = () =>
+  new Promise<number>(done => {
+    const probe = createServer()
+    probe.listen(0, '127.0.0.1', () => {
+      const { port } = probe.address() as { port: number }
+      probe.close(() => done(port))
+    })
   })
-})
 
 export async function fillDemo(folder: string) {
-  if (await run('npx', ['tsx', 'scripts/fill-demo.ts', folder], { stdio: ['ignore', 'ignore', 'inherit'] }) !== 0) throw new Error('The demo could not be filled.')
+  if ((await run('npx', ['tsx', 'scripts/fill-demo.ts', folder], { stdio: ['ignore', 'ignore', 'inherit'] })) !== 0)
+    throw new Error('The demo could not be filled.')
 }
 
 /** The built application on a data folder of its own, filled with the demo unless an empty one is wanted. */
-export async function startApplication({ demo = true } = {}) {
-  const folder = mkdtempSync(join(tmpdir(), 'jolly-bench-e2e-'))
+/** @param clockSpeed lets its clock run faster, for starts that would be waited for otherwise */
+export async function startApplication({ demo = true, clockSpeed = 1, folder: given }: { demo?: boolean; clockSpeed?: number; folder?: string } = {}) {
+  const folder = given ?? mkdtempSync(join(tmpdir(), 'jolly-bench-e2e-'))
   const { JOLLY_DEMO_TEMPLATE: template } = process.env
+  if (given) demo = false
   if (demo && template) cpSync(template, folder, { recursive: true })
   else if (demo) await fillDemo(folder)
   const port = await freePort()
@@ -29,29 +33,58 @@ export async function startApplication({ demo = true } = {}) {
   let child: ReturnType<typeof spawn>
 
   async function start() {
-    child = serve(folder, { port, host: '127.0.0.1', stdio: ['ignore', 'ignore', 'inherit'] })
+    child = serve(folder, { port, host: '127.0.0.1', stdio: ['ignore', 'ignore', 'inherit'], env: { JOLLY_CLOCK_SPEED: String(clockSpeed) } })
     await answering(child, address)
   }
-  const end = () => new Promise<void>((done) => {
-    child.once('close', () => done())
-    child.kill('SIGTERM')
-  })
+  const end = () =>
+    new Promise<void>(done => {
+      child.once('close', () => done())
+      child.kill('SIGTERM')
+    })
   await start()
   async function cookieOf(signInName: string, password: string = people.find(p => p.signInName === signInName)!.password) {
-    const answer = await fetch(`${address}/api/session`, { method: 'POST', body: JSON.stringify({ signInName, password }), headers: { 'content-type': 'application/json' } })
-    return answer.headers.getSetCookie().map(c => c.split(';')[0]).join('; ')
+    const answer = await fetch(`${address}/api/session`, {
+      method: 'POST',
+      body: JSON.stringify({ signInName, password }),
+      headers: { 'content-type': 'application/json' },
+    })
+    return answer.headers
+      .getSetCookie()
+      .map(c => c.split(';')[0])
+      .join('; ')
   }
   let tags: Record<string, string> | undefined
   return {
-    address, folder, cookieOf,
-    restart: async () => { await end(); await start() },
-    stop: async () => { await end(); rmSync(folder, { recursive: true }) },
+    address,
+    folder,
+    cookieOf,
+    restart: async () => {
+      await end()
+      await start()
+    },
+    stop: async () => {
+      await end()
+      rmSync(folder, { recursive: true })
+    },
     /** A request straight to the server, as a program makes it. */
-    ask: (path: string, { method = 'GET', body, cookie, headers = {} }: { method?: string, body?: unknown, cookie?: string, headers?: Record<string, string> } = {}) =>
-      fetch(address + path, { method, body: body === undefined ? undefined : JSON.stringify(body), headers: { ...(body === undefined ? {} : { 'content-type': 'application/json' }), ...(cookie ? { cookie } : {}), ...headers } }),
+    ask: (
+      path: string,
+      { method = 'GET', body, cookie, headers = {} }: { method?: string; body?: unknown; cookie?: string; headers?: Record<string, string> } = {},
+    ) =>
+      fetch(address + path, {
+        method,
+        body: body === undefined ? undefined : JSON.stringify(body),
+        headers: { ...(body === undefined ? {} : { 'content-type': 'application/json' }), ...(cookie ? { cookie } : {}), ...headers },
+      }),
     /** The tag of a demo machine. */
     async tagOf(nickname: string) {
-      tags ??= Object.fromEntries((await (await fetch(`${address}/api/machines`, { headers: { cookie: await cookieOf('petra') } })).json() as { machines: { tag: string, nickname: string }[] }).machines.map(m => [m.nickname, m.tag]))
+      tags ??= Object.fromEntries(
+        (
+          (await (await fetch(`${address}/api/machines?size=100`, { headers: { cookie: await cookieOf('petra') } })).json()) as {
+            rows: { tag: string; nickname: string }[]
+          }
+        ).rows.map(m => [m.nickname, m.tag]),
+      )
       return tags[nickname]!
     },
   }

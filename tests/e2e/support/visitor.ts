@@ -35,14 +35,33 @@ const finder = `
 
 /** One person at one browser. */
 export class Visitor {
-  private constructor(readonly driver: WebDriver, private readonly address: string, private readonly profile: string) {}
+  private constructor(
+    readonly driver: WebDriver,
+    private readonly address: string,
+    private readonly profile: string,
+  ) {}
 
   static async arrives(address: string): Promise<Visitor> {
     const profile = mkdtempSync(join(tmpdir(), 'jolly-bench-chromium-'))
     const options = new chrome.Options()
-    options.addArguments('--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--window-size=1280,800', `--user-data-dir=${profile}`)
+    options.addArguments(
+      '--headless=new',
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+      '--window-size=1280,800',
+      `--user-data-dir=${profile}`,
+    )
     options.setBinaryPath('/usr/bin/chromium')
-    const driver = await new Builder().forBrowser('chrome').setChromeOptions(options).setChromeService(new chrome.ServiceBuilder('/usr/bin/chromedriver')).build()
+    const driver = await new Builder()
+      .forBrowser('chrome')
+      .setChromeOptions(options)
+      .setChromeService(new chrome.ServiceBuilder('/usr/bin/chromedriver'))
+      .build()
     return new Visitor(driver, address, profile)
   }
 
@@ -53,7 +72,16 @@ export class Visitor {
 
   open = (path: string) => this.driver.get(this.address + path)
 
-  size = (width: number, height: number) => (this.driver as chrome.Driver).sendDevToolsCommand('Emulation.setDeviceMetricsOverride', { width, height, deviceScaleFactor: 1, mobile: false })
+  size = (width: number, height: number) =>
+    (this.driver as chrome.Driver).sendDevToolsCommand('Emulation.setDeviceMetricsOverride', { width, height, deviceScaleFactor: 1, mobile: false })
+
+  /** Is signed in already, as somebody who opens the bench a second time that day. */
+  async comesIn(cookie: string) {
+    await this.open('/icon.svg')
+    const [name = '', ...value] = cookie.split('=')
+    await this.driver.manage().addCookie({ name, value: value.join('='), path: '/', httpOnly: true })
+    await this.open('/')
+  }
 
   async signIn(signInName: SignInName) {
     const { password, name } = people.find(p => p.signInName === signInName)!
@@ -67,7 +95,11 @@ export class Visitor {
   }
 
   private async find(kind: string, name: string, within?: string): Promise<WebElement> {
-    return await this.driver.wait(() => this.driver.executeScript<WebElement | null>(finder, kind, name, within), patienceMs, `${kind} “${name}”${within ? ` in ${within}` : ''} was not found`) as WebElement
+    return (await this.driver.wait(
+      () => this.driver.executeScript<WebElement | null>(finder, kind, name, within),
+      patienceMs,
+      `${kind} “${name}”${within ? ` in ${within}` : ''} was not found`,
+    )) as WebElement
   }
 
   async fill(label: string, text: string, within?: string) {
@@ -78,9 +110,17 @@ export class Visitor {
 
   /** Chooses files for a file field, as the browser's own picker does. */
   async giveFiles(label: string, ...paths: string[]) {
-    const field = await this.driver.wait(() => this.driver.executeScript<WebElement | null>(`
+    const field = (await this.driver.wait(
+      () =>
+        this.driver.executeScript<WebElement | null>(
+          `
       const label = [...document.querySelectorAll('label')].find(l => l.textContent.trim() === arguments[0])
-      return label && document.getElementById(label.htmlFor)`, label), patienceMs, `file field “${label}” was not found`) as WebElement
+      return label && document.getElementById(label.htmlFor)`,
+          label,
+        ),
+      patienceMs,
+      `file field “${label}” was not found`,
+    )) as WebElement
     await field.sendKeys(paths.join('\n'))
   }
 
@@ -101,7 +141,11 @@ export class Visitor {
 
   async select(label: string, option: string) {
     const list = await this.find('field', label)
-    await this.driver.wait(() => this.driver.executeScript('return [...arguments[0].options].some(o => o.text.trim() === arguments[1])', list, option), patienceMs, `${option} is not in ${label}`)
+    await this.driver.wait(
+      () => this.driver.executeScript('return [...arguments[0].options].some(o => o.text.trim() === arguments[1])', list, option),
+      patienceMs,
+      `${option} is not in ${label}`,
+    )
     await (await this.driver.executeScript<WebElement>('return [...arguments[0].options].find(o => o.text.trim() === arguments[1])', list, option)).click()
   }
 
@@ -125,8 +169,7 @@ export class Visitor {
         await this.driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', target)
         await target.click()
         return true
-      }
-      catch (error) {
+      } catch (error) {
         if (['StaleElementReferenceError', 'ElementClickInterceptedError'].includes((error as Error).name)) return false
         throw error
       }
@@ -144,7 +187,7 @@ export class Visitor {
   }
 
   /** Whether something can be pressed right now. */
-  offers = async (words: string, within?: string) => await this.driver.executeScript(finder, 'press', words, within) !== null
+  offers = async (words: string, within?: string) => (await this.driver.executeScript(finder, 'press', words, within)) !== null
 
   /** The page as the printer gets it: a PDF. The types of the driver do not know this call yet. */
   async print(): Promise<Buffer> {
@@ -156,6 +199,8 @@ export class Visitor {
   async violations(of: 'every rule' | 'contrast' = 'every rule'): Promise<string[]> {
     await this.driver.executeScript(axeSource)
     const rules = of === 'contrast' ? ['color-contrast', 'link-in-text-block'] : ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']
-    return await this.driver.executeAsyncScript<string[]>(`const done = arguments[0]; axe.run(document, { runOnly: ${JSON.stringify(rules)} }).then(r => done(r.violations.flatMap(v => v.nodes.map(n => v.id + ': ' + n.target + ' ' + (n.any[0]?.message || n.failureSummary || '')))))`)
+    return await this.driver.executeAsyncScript<string[]>(
+      `const done = arguments[0]; axe.run(document, { runOnly: ${JSON.stringify(rules)} }).then(r => done(r.violations.flatMap(v => v.nodes.map(n => v.id + ': ' + n.target + ' ' + (n.any[0]?.message || n.failureSummary || '')))))`,
+    )
   }
 }

@@ -1,4 +1,4 @@
-import type { StartFrame } from '#shared/contracts/power'
+import type { StartFrame } from '#shared/chapters/starts/index'
 
 /** Watches a start as an open page does, without a browser: every picture of it, as the server sends them. @returns how to stop */
 export async function watchStart(address: string, cookie: string, tag: string, told: (frame: StartFrame) => void): Promise<() => void> {
@@ -13,6 +13,8 @@ export async function watchStart(address: string, cookie: string, tag: string, t
     }
   }
   // Being stopped is how every watch ends.
-  read().catch((error: Error) => { if (error.name !== 'AbortError') throw error })
+  read().catch((error: Error) => {
+    if (error.name !== 'AbortError') throw error
+  })
   return () => ended.abort()
 }

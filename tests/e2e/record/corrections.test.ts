@@ -1,8 +1,11 @@
 import { Key } from 'selenium-webdriver'
 import { expect, it } from 'vitest'
-import { atTheBench } from './support/bench'
+import { atTheBench } from '../support/bench'
 
-const { application, visitors: [ilka] } = atTheBench(['ilka'])
+const {
+  application,
+  visitors: [ilka],
+} = atTheBench(['ilka'])
 
 it('a coordinator overrules the gate with a reason, and the overrule ends when the facts change', async () => {
   await ilka.open(`/m/${await application.tagOf('Outer bank')}?stage=make-safe`)
@@ -52,12 +55,16 @@ it('a reading that is no number is refused at its field and kept as typed', asyn
 })
 
 it('works with the keyboard alone: finder, stages, help, menu', async () => {
-  const type = (...keys: string[]) => ilka.driver.actions().sendKeys(...keys).perform()
+  const type = (...keys: string[]) =>
+    ilka.driver
+      .actions()
+      .sendKeys(...keys)
+      .perform()
   await ilka.open('/')
   await ilka.sees('Next moves')
   await type('/')
   await type('sixty passes')
-  await ilka.driver.wait(async () => await ilka.driver.executeScript('return document.querySelectorAll("[role=option]").length') === 1, 15_000)
+  await ilka.driver.wait(async () => (await ilka.driver.executeScript('return document.querySelectorAll("[role=option]").length')) === 1, 15_000)
   await type(Key.ARROW_DOWN)
   await ilka.driver.wait(() => ilka.driver.executeScript('return document.activeElement.hasAttribute("aria-activedescendant")'), 15_000)
   await type(Key.ENTER)
@@ -66,7 +73,10 @@ it('works with the keyboard alone: finder, stages, help, menu', async () => {
   await ilka.sees('You are looking at Prove')
   await type('f')
   await ilka.sees('It is in Mend.')
-  await ilka.driver.wait(() => ilka.driver.executeScript('return document.activeElement.closest("form")?.getAttribute("aria-label") === "Report a fault"'), 15_000)
+  await ilka.driver.wait(
+    () => ilka.driver.executeScript('return document.activeElement.closest("form")?.getAttribute("aria-label") === "Report a fault"'),
+    15_000,
+  )
   await type('?')
   expect(await ilka.valueOf('Symptom')).toBe('?')
   await ilka.open('/store')

@@ -1,19 +1,22 @@
 import { Key } from 'selenium-webdriver'
 import { afterAll, beforeAll, expect, it } from 'vitest'
-import type { StartFrame } from '#shared/contracts/power'
-import type { MachineSheet } from '#shared/contracts/views'
-import { type StandIn, startStandIn } from '../../instruments/meter/stand-in'
-import { atTheBench } from './support/bench'
-import type { Visitor } from './support/visitor'
-import { watchStart } from './support/watchers'
+import type { StartFrame } from '#shared/chapters/starts/index'
+import type { MachineSheet } from '#shared/chapters/index'
+import { type StandIn, startStandIn } from '../../../instruments/meter/stand-in'
+import { atTheBench } from '../support/bench'
+import type { Visitor } from '../support/visitor'
+import { watchStart } from '../support/watchers'
 
-const { application, visitors: [teodor, rua] } = atTheBench(['teodor', 'rua'])
+const {
+  application,
+  visitors: [teodor, rua],
+} = atTheBench(['teodor', 'rua'], { clockSpeed: 3 })
 let standIn: StandIn
 let ilka: string
 
 /** A request as the coordinator makes it. */
 const asIlka = (path: string, body?: unknown) => application.ask(path, { method: body === undefined ? 'GET' : 'POST', body, cookie: ilka })
-const settings = async () => (await (await asIlka('/api/settings')).json()) as { practice: { version: number }, people: { id: number, signInName: string }[] }
+const settings = async () => (await (await asIlka('/api/settings')).json()) as { practice: { version: number }; people: { id: number; signInName: string }[] }
 
 beforeAll(async () => {
   standIn = await startStandIn({ port: 0 })
@@ -27,12 +30,15 @@ afterAll(() => standIn.close())
 async function tickAll(visitor: Visitor) {
   await visitor.sees('Before the switch')
   for (;;) {
-    const left = await visitor.driver.executeScript<string | null>('return [...document.querySelectorAll("fieldset input[type=checkbox]")].find(c => c.value && !c.checked)?.id ?? null')
+    const left = await visitor.driver.executeScript<string | null>(
+      'return [...document.querySelectorAll("fieldset input[type=checkbox]")].find(c => c.value && !c.checked)?.id ?? null',
+    )
     if (!left) return
     await visitor.driver.executeScript('document.getElementById(arguments[0]).click()', left)
   }
 }
-const kept = (count: number) => teodor.driver.wait(async () => ((await teodor.text()).match(/ V kept/g) ?? []).length >= count, 15_000, `${count} rails were not kept`)
+const kept = (count: number) =>
+  teodor.driver.wait(async () => ((await teodor.text()).match(/ V kept/g) ?? []).length >= count, 15_000, `${count} rails were not kept`)
 
 it('a strict machine is brought to its first start, each rail read by the meter, and the gate opens', async () => {
   standIn.scenario('healthy')
@@ -73,7 +79,11 @@ it('a baseline machine is started with typed readings, and stays guarded for its
   await teodor.pick('At the probe', 'Rua Tamihana')
   await teodor.press('Begin the start')
   await teodor.press('Count down')
-  for (const [rail, typed] of [['+5 V', '5,03'], ['+15 V', '14.9'], ['-15 V', '−15.1']] as const) {
+  for (const [rail, typed] of [
+    ['+5 V', '5,03'],
+    ['+15 V', '14.9'],
+    ['-15 V', '−15.1'],
+  ] as const) {
     if (rail !== '+5 V') await teodor.press(`Probe ${rail}`)
     await teodor.fill(`What the meter shows on ${rail}`, 'a lot')
     await teodor.press('Take it')
@@ -112,7 +122,7 @@ it('a start that goes wrong is stopped with the right words, for whoever watches
   await teodor.open(`/m/${tag}/start`)
   const goesWrong = async (go: () => unknown, ...words: string[]) => {
     await rua.sees('Meter: answers')
-    await rua.press(await rua.offers('Count down') ? 'Count down' : 'Count down again')
+    await rua.press((await rua.offers('Count down')) ? 'Count down' : 'Count down again')
     await teodor.sees('On for')
     standIn.switchOn(true)
     await go()
@@ -143,7 +153,14 @@ it('twenty who watch one start see every reading of it, and its end', async () =
   const { people } = await settings()
   const id = people.find(p => p.signInName === 'ilka')!.id
   const sheet = (await (await asIlka(`/api/machines/${tag}`)).json()) as MachineSheet
-  const begun = await asIlka(`/api/machines/${tag}/begin-start`, { atProbe: id, atSwitch: id, byMeter: true, load: 'loaded', currentLimitA: null, checked: sheet.power.startChecks.map(c => c.code) })
+  const begun = await asIlka(`/api/machines/${tag}/begin-start`, {
+    atProbe: id,
+    atSwitch: id,
+    byMeter: true,
+    load: 'loaded',
+    currentLimitA: null,
+    checked: sheet.power.startChecks.map(c => c.code),
+  })
   expect(begun.status).toBe(200)
   const seen: StartFrame[][] = Array.from({ length: 20 }, () => [])
   const stops = await Promise.all(seen.map(frames => watchStart(application.address, ilka, tag, frame => void frames.push(frame))))

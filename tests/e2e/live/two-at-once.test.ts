@@ -1,7 +1,10 @@
 import { beforeAll, expect, it } from 'vitest'
-import { atTheBench } from './support/bench'
+import { atTheBench } from '../support/bench'
 
-const { application, visitors: [ilka, baraka] } = atTheBench(['ilka', 'baraka'])
+const {
+  application,
+  visitors: [ilka, baraka],
+} = atTheBench(['ilka', 'baraka'])
 let sheet: string
 
 beforeAll(async () => {

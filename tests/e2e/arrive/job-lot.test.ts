@@ -3,17 +3,24 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { Key } from 'selenium-webdriver'
 import { afterAll, beforeAll, expect, it } from 'vitest'
-import { atTheBench } from './support/bench'
+import { atTheBench } from '../support/bench'
 
-const { visitors: [hanneke] } = atTheBench(['hanneke'])
+const {
+  visitors: [hanneke],
+} = atTheBench(['hanneke'])
 let folder: string
-beforeAll(() => { folder = mkdtempSync(join(tmpdir(), 'jolly-bench-lot-')) })
+beforeAll(() => {
+  folder = mkdtempSync(join(tmpdir(), 'jolly-bench-lot-'))
+})
 afterAll(() => rmSync(folder, { recursive: true }))
 
 it('a file with bad rows: columns are mapped, each bad row says why, and the good ones go in only when told', async () => {
   const file = join(folder, 'pilot office.csv')
   // Semicolons, a comma for the decimal sign, quoted quotes, an empty line, and a column nobody wants: as spreadsheets write them.
-  writeFileSync(file, '\uFEFFItem;Manufacturer;Serial No;Weight;Donor;Remarks;Includes;Colour\r\nGannet;Pentreath Micro;G-101;9,5;the pilot office;"worked; then ""stopped""";Mains lead;grey\r\n\r\nPetrel 8;Tarnwick Instruments;P-7;heavy;the pilot office;;;\r\nSextant 16;Oriel & Fyfe;S-9;21;;only a fuse;Keyboard;\r\nLumen;Solvane;L-2;11;the pilot office;;;\r\n')
+  writeFileSync(
+    file,
+    '\uFEFFItem;Manufacturer;Serial No;Weight;Donor;Remarks;Includes;Colour\r\nGannet;Pentreath Micro;G-101;9,5;the pilot office;"worked; then ""stopped""";Mains lead;grey\r\n\r\nPetrel 8;Tarnwick Instruments;P-7;heavy;the pilot office;;;\r\nSextant 16;Oriel & Fyfe;S-9;21;;only a fuse;Keyboard;\r\nLumen;Solvane;L-2;11;the pilot office;;;\r\n',
+  )
   await hanneke.open('/store')
   await hanneke.press('Book in a job lot')
   await hanneke.giveFiles('Choose a file', file)

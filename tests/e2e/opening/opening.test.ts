@@ -1,7 +1,10 @@
 import { expect, it } from 'vitest'
-import { atTheBench } from './support/bench'
+import { atTheBench } from '../support/bench'
 
-const { application, visitors: [rua] } = atTheBench(['rua'])
+const {
+  application,
+  visitors: [rua],
+} = atTheBench(['rua'])
 
 it('a machine is opened in writing and put together again, and one screw missing is found out', async () => {
   await rua.open(`/m/${await application.tagOf('Radio hut')}?stage=look`)
@@ -29,7 +32,9 @@ it('a machine is opened in writing and put together again, and one screw missing
   await rua.sees('9 fixings out, 0 counted back.', '9 of 9 fixings lie in trays: A, B.')
 
   await rua.press('Reassembly')
-  const order = await rua.driver.executeScript<string[]>('return [...document.querySelectorAll(\'ol[aria-label="Reassembly"] > li\')].map(li => li.innerText.replace(/\\s+/g, " ").trim())')
+  const order = await rua.driver.executeScript<string[]>(
+    'return [...document.querySelectorAll(\'ol[aria-label="Reassembly"] > li\')].map(li => li.innerText.replace(/\\s+/g, " ").trim())',
+  )
   expect(order.map(line => line.split(':')[1]?.trim().slice(0, 7))).toEqual(['Board o', 'Lid off'])
   await rua.press('Another count in step 2')
   await rua.fill('Back of 5 × 6 mm pan, cross', '4')

@@ -1,27 +1,42 @@
 import { beforeAll, describe, expect, it } from 'vitest'
-import { commands, machineCommands } from '#shared/contracts/commands'
-import { mayDo } from '../../server/access/permissions'
-import { startApplication } from './support/application'
-import { atTheBench } from './support/bench'
-import { Visitor } from './support/visitor'
+import { commands, isMachineCommand, may } from '#shared/chapters/index'
+import { startApplication } from '../support/application'
+import { atTheBench } from '../support/bench'
+import { Visitor } from '../support/visitor'
 
-const { application, visitors: [visitor] } = atTheBench([null])
+const {
+  application,
+  visitors: [visitor],
+} = atTheBench([null])
 let tag: string
 let baraka: string
 let petra: string
 
 beforeAll(async () => {
-  [baraka, petra] = await Promise.all([application.cookieOf('baraka'), application.cookieOf('petra')])
+  ;[baraka, petra] = await Promise.all([application.cookieOf('baraka'), application.cookieOf('petra')])
   tag = await application.tagOf('Chart room')
 })
 
-const pathOf = (name: string) => (name in machineCommands ? `/api/machines/${tag}/${name}` : `/api/collection/${name}`)
+const pathOf = (name: string) => (isMachineCommand(name) ? `/api/machines/${tag}/${name}` : `/api/collection/${name}`)
 const names = Object.keys(commands) as (keyof typeof commands)[]
 
 describe('by direct request', () => {
   it('nobody who is not signed in changes or reads anything', async () => {
     for (const name of names) expect((await application.ask(pathOf(name), { method: 'POST', body: {} })).status, name).toBe(401)
-    for (const path of ['/api/machines', `/api/machines/${tag}`, '/api/parts', '/api/models', '/api/settings', '/api/live', '/api/meter']) expect((await application.ask(path)).status, path).toBe(401)
+    for (const path of [
+      '/api/machines',
+      `/api/machines/${tag}`,
+      `/api/machines/${tag}/history`,
+      '/api/today',
+      '/api/lots/1',
+      '/api/parts',
+      '/api/models',
+      '/api/models/1',
+      '/api/settings',
+      '/api/live',
+      '/api/meter',
+    ])
+      expect((await application.ask(path)).status, path).toBe(401)
   })
 
   it('the meter and a running start are for those who work at the bench', async () => {
@@ -39,8 +54,27 @@ describe('by direct request', () => {
     for (const name of names) {
       expect((await application.ask(pathOf(name), { method: 'POST', body: {}, cookie: petra })).status, name).toBe(403)
       const { status } = await application.ask(pathOf(name), { method: 'POST', body: { nonsense: true }, cookie: baraka })
-      expect(status === 403, name).toBe(!mayDo[name].includes('volunteer'))
+      expect(status === 403, name).toBe(!may('volunteer', name))
     }
+  })
+
+  it('what every object has is no command', async () => {
+    for (const name of ['constructor', 'toString', '__proto__', 'hasOwnProperty']) {
+      for (const path of [`/api/machines/${tag}/${name}`, `/api/collection/${name}`])
+        expect((await application.ask(path, { method: 'POST', body: {}, cookie: baraka })).status, path).toBe(404)
+    }
+  })
+
+  it('a command sent twice under one id is carried out once, and answered alike', async () => {
+    const send = (id: string, what = 'a lead') =>
+      application.ask(pathOf('note-accessory'), { method: 'POST', body: { name: what }, cookie: baraka, headers: { 'command-id': id } })
+    const id = '0190d3a5-7f00-7c11-8a00-000000000001'
+    expect([(await send(id)).status, (await send(id)).status]).toEqual([200, 200])
+    const { accessories } = (await (await application.ask(`/api/machines/${tag}?show=arrive`, { cookie: baraka })).json()) as {
+      accessories: { name: string }[]
+    }
+    expect(accessories.filter(a => a.name === 'a lead')).toHaveLength(1)
+    expect((await send('no id at all')).status).toBe(422)
   })
 
   it('a request that another site made is refused', async () => {
@@ -61,11 +95,11 @@ describe('by direct request', () => {
   })
 
   it('instruments answer anybody, and refuse bad input at its field', async () => {
-    const { tools } = await (await application.ask('/api/tools')).json() as { tools: { id: string, example: unknown }[] }
+    const { tools } = (await (await application.ask('/api/tools')).json()) as { tools: { id: string; example: unknown }[] }
     expect(tools.map(t => t.id)).toEqual(expect.arrayContaining(['identify/date-code', 'power/rails', 'safety/gate']))
     for (const { id, example } of tools) {
       const answer = await application.ask(`/api/tools/${id}`, { method: 'POST', body: example })
-      expect([answer.status, Object.keys(await answer.json() as object)], id).toEqual([200, ['result']])
+      expect([answer.status, Object.keys((await answer.json()) as object)], id).toEqual([200, ['result']])
     }
     const refused = await application.ask('/api/tools/power/rails', { method: 'POST', body: { rails: [{ name: '+5 V', nominalV: 0, readings: [] }] } })
     expect([refused.status, await refused.json()]).toMatchObject([422, { error: { code: 'bad-input', field: 'rails.0.nominalV' } }])
@@ -126,8 +160,7 @@ it('an empty folder asks for its first coordinator, once', async () => {
     const again = { collection: 'x', name: 'x', signInName: 'x', password: 'another long one' }
     expect((await fresh.ask('/api/first-start', { method: 'POST', body: again })).status).toBe(409)
     expect(await (await fresh.ask('/api/session')).json()).toMatchObject({ demoSignIns: [] })
-  }
-  finally {
+  } finally {
     await first.leaves()
     await fresh.stop()
   }

@@ -4,9 +4,12 @@ import { join } from 'node:path'
 import { By, Key, Origin } from 'selenium-webdriver'
 import sharp from 'sharp'
 import { afterAll, beforeAll, expect, it } from 'vitest'
-import { atTheBench } from './support/bench'
+import { atTheBench } from '../support/bench'
 
-const { application, visitors: [sunniva, baraka] } = atTheBench(['sunniva', 'baraka'])
+const {
+  application,
+  visitors: [sunniva, baraka],
+} = atTheBench(['sunniva', 'baraka'])
 let folder: string
 let tag: string
 
@@ -16,9 +19,22 @@ const rusty = { left: 450, top: 300, width: 300, height: 200 }
 
 beforeAll(async () => {
   folder = mkdtempSync(join(tmpdir(), 'jolly-bench-examine-'))
-  const patch = await sharp({ create: { width: rusty.width, height: rusty.height, channels: 3, background: '#8a4826', noise: { type: 'gaussian', mean: 0, sigma: 5 } } }).composite([{ input: Buffer.from(`<svg width="${rusty.width}" height="${rusty.height}"><rect width="100%" height="100%" fill="#8a4826" opacity="0.85"/></svg>`) }]).png().toBuffer()
-  writeFileSync(join(folder, 'plate.jpg'), await sharp({ create: { ...plate, channels: 3, background: '#9a9da0' } }).composite([{ input: patch, left: rusty.left, top: rusty.top }]).jpeg({ quality: 85 }).toBuffer())
-  writeFileSync(join(folder, 'torn.jpg'), Buffer.from([0xFF, 0xD8, 0xFF, 0xE0, 0, 16, 74, 70, 73, 70]))
+  const patch = await sharp({
+    create: { width: rusty.width, height: rusty.height, channels: 3, background: '#8a4826', noise: { type: 'gaussian', mean: 0, sigma: 5 } },
+  })
+    .composite([
+      { input: Buffer.from(`<svg width="${rusty.width}" height="${rusty.height}"><rect width="100%" height="100%" fill="#8a4826" opacity="0.85"/></svg>`) },
+    ])
+    .png()
+    .toBuffer()
+  writeFileSync(
+    join(folder, 'plate.jpg'),
+    await sharp({ create: { ...plate, channels: 3, background: '#9a9da0' } })
+      .composite([{ input: patch, left: rusty.left, top: rusty.top }])
+      .jpeg({ quality: 85 })
+      .toBuffer(),
+  )
+  writeFileSync(join(folder, 'torn.jpg'), Buffer.from([0xff, 0xd8, 0xff, 0xe0, 0, 16, 74, 70, 73, 70]))
   writeFileSync(join(folder, 'notes.png'), 'these are no pixels')
   tag = await application.tagOf('Ferry accounts')
 })
@@ -30,7 +46,12 @@ async function pressOnPhotograph(...places: [x: number, y: number][]) {
   const frame = await table()
   const { width, height } = await frame.getRect()
   const zoom = Math.min(width / plate.width, height / plate.height)
-  for (const [x, y] of places) await sunniva.driver.actions().move({ origin: frame as unknown as Origin, x: Math.round((x - plate.width / 2) * zoom), y: Math.round((y - plate.height / 2) * zoom) }).click().perform()
+  for (const [x, y] of places)
+    await sunniva.driver
+      .actions()
+      .move({ origin: frame as unknown as Origin, x: Math.round((x - plate.width / 2) * zoom), y: Math.round((y - plate.height / 2) * zoom) })
+      .click()
+      .perform()
 }
 
 it('photographs are added, and a broken one is refused alone with what would do', async () => {
@@ -38,7 +59,10 @@ it('photographs are added, and a broken one is refused alone with what would do'
   await sunniva.giveFiles('Add photographs', join(folder, 'torn.jpg'), join(folder, 'plate.jpg'), join(folder, 'notes.png'))
   await sunniva.sees('plate.jpg Kept', 'may be cut off', 'This is no JPEG, PNG or WebP picture, whatever its name says.')
   expect(await sunniva.offers('Try again torn.jpg')).toBe(true)
-  await sunniva.driver.wait(() => sunniva.driver.executeScript('const i = document.querySelector("main img[src*=thumb]"); return i && i.complete && i.naturalWidth > 0'), 10_000)
+  await sunniva.driver.wait(
+    () => sunniva.driver.executeScript('const i = document.querySelector("main img[src*=thumb]"); return i && i.complete && i.naturalWidth > 0'),
+    10_000,
+  )
 })
 
 it('a scale is set by keyboard, and damage is outlined with the mouse: it has its square millimetres', async () => {
@@ -46,7 +70,9 @@ it('a scale is set by keyboard, and damage is outlined with the mouse: it has it
   await sunniva.press('Scale')
   await sunniva.press('Set two points')
   // From the middle 60 px to the right and set; then 480 px to the left: 480 px are 120 mm.
-  await (await table()).sendKeys(Key.chord(Key.SHIFT, Key.ARROW_RIGHT), Key.ENTER, ...Array.from({ length: 8 }, () => Key.chord(Key.SHIFT, Key.ARROW_LEFT)), Key.ENTER)
+  await (
+    await table()
+  ).sendKeys(Key.chord(Key.SHIFT, Key.ARROW_RIGHT), Key.ENTER, ...Array.from({ length: 8 }, () => Key.chord(Key.SHIFT, Key.ARROW_LEFT)), Key.ENTER)
   await sunniva.fill('Distance in mm', 'a hand')
   await sunniva.sees('“a hand” is not a number')
   await sunniva.fill('Distance in mm', '120')
@@ -107,5 +133,5 @@ it('two photographs stand beside each other, or under one divider', async () => 
   const shown = () => sunniva.driver.executeScript<string>('return document.querySelectorAll("figure img")[1].style.clipPath')
   expect(await shown()).toBe('inset(0px 50% 0px 0px)')
   await sunniva.driver.findElement(By.css('input[type=range]')).sendKeys(Key.HOME)
-  await sunniva.driver.wait(async () => await shown() === 'inset(0px 100% 0px 0px)', 5000)
+  await sunniva.driver.wait(async () => (await shown()) === 'inset(0px 100% 0px 0px)', 5000)
 })

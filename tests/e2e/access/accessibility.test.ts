@@ -1,9 +1,12 @@
 import { beforeAll, describe, expect, it } from 'vitest'
 import { stages } from '#core/planning/stages'
-import type { MachineSheet } from '#shared/contracts/views'
-import { atTheBench } from './support/bench'
+import type { MachineSheet } from '#shared/chapters/index'
+import { atTheBench } from '../support/bench'
 
-const { application, visitors: [ilka] } = atTheBench([null])
+const {
+  application,
+  visitors: [ilka],
+} = atTheBench([null])
 let cookie: string
 
 beforeAll(async () => {
@@ -26,7 +29,9 @@ describe('axe finds nothing', () => {
     await clean('/sign-in', 'Demo: come in as')
     await clean('/tools', 'Every instrument on its own')
     await clean('/tools/cautions', 'Peroxide')
-    const { passport } = await (await application.ask(`/api/machines/${await application.tagOf('Weather club')}`, { cookie })).json() as { passport: { path: string } }
+    const { passport } = (await (await application.ask(`/api/machines/${await application.tagOf('Weather club')}`, { cookie })).json()) as {
+      passport: { path: string }
+    }
     await clean(passport.path, 'machine passport')
   })
 
@@ -40,7 +45,14 @@ describe('axe finds nothing', () => {
     await clean('/book-in/lot', 'The same for all')
     await clean('/models', 'Petrel 8S')
     await clean('/models/1', 'Kept here')
-    for (const [id, seen] of [['identify/date-code', 'Readings'], ['power/rails', 'Add a rail'], ['safety/gate', 'What would open it'], ['condition/triage', 'is best supported'], ['condition/corrosion-area', 'Choose a picture']] as const) await clean(`/tools/${id}`, seen)
+    for (const [id, seen] of [
+      ['identify/date-code', 'Readings'],
+      ['power/rails', 'Add a rail'],
+      ['safety/gate', 'What would open it'],
+      ['condition/triage', 'is best supported'],
+      ['condition/corrosion-area', 'Choose a picture'],
+    ] as const)
+      await clean(`/tools/${id}`, seen)
   })
 
   it('where machines are examined', async () => {
@@ -48,7 +60,9 @@ describe('axe finds nothing', () => {
     await clean(`/m/${examined}?stage=look`, 'Opening record', 'Board as found')
     await clean(`/m/${lent}?stage=look`, 'What would change the order')
     await clean(`/m/${lent}?stage=arrive`, 'Consent of its owner')
-    const { photographs: [photograph, other] } = await (await application.ask(`/api/machines/${examined}`, { cookie })).json() as MachineSheet
+    const {
+      photographs: [photograph, other],
+    } = (await (await application.ask(`/api/machines/${examined}`, { cookie })).json()) as MachineSheet
     await clean(`/m/${examined}/photo/${photograph!.id}`, 'Draw a mark')
     await clean(`/m/${examined}/compare?a=${photograph!.id}&b=${other!.id}`, 'Sliding divider')
     await clean(`/m/${lent}/letter/1`, 'We need your answer to')

@@ -1,11 +1,16 @@
 import { expect, it } from 'vitest'
-import { atTheBench } from './support/bench'
+import { atTheBench } from '../support/bench'
 
-const { application, visitors: [ilka] } = atTheBench(['ilka'])
+const {
+  application,
+  visitors: [ilka],
+} = atTheBench(['ilka'])
 
 /** Shows a stage of the open machine, through the run at the top. */
 const stage = async (title: string) => {
-  await ilka.driver.executeScript(`[...document.querySelectorAll('[aria-label="The run"] button')].find(b => b.textContent.trim().startsWith('${title}')).click()`)
+  await ilka.driver.executeScript(
+    `[...document.querySelectorAll('[aria-label="The run"] button')].find(b => b.textContent.trim().startsWith('${title}')).click()`,
+  )
   await ilka.sees(title)
 }
 
@@ -47,7 +52,19 @@ it('a machine goes from the back door to a printed label', async () => {
 
   // Make safe: closed, then guarded, each judged before it is kept
   await stage('Make safe')
-  const answers = { 'Line-filter capacitors': 'Seen, not cracked', 'Battery': 'None fitted', 'Liquid or heavy dirt': 'No', 'Burnt trace or part': 'None seen', 'Short on a rail': 'Measured, none', 'Mains lead': 'Sound', 'Power supply': 'Known', 'Fan': 'None by design', 'Picture tube': 'None', 'Wiring': 'As built, or understood', 'Smoke or smell reported': 'No' }
+  const answers = {
+    'Line-filter capacitors': 'Seen, not cracked',
+    'Battery': 'None fitted',
+    'Liquid or heavy dirt': 'No',
+    'Burnt trace or part': 'None seen',
+    'Short on a rail': 'Measured, none',
+    'Mains lead': 'Sound',
+    'Power supply': 'Known',
+    'Fan': 'None by design',
+    'Picture tube': 'None',
+    'Wiring': 'As built, or understood',
+    'Smoke or smell reported': 'No',
+  }
   for (const [fact, value] of Object.entries(answers)) await ilka.choose(fact, value)
   await ilka.fill('Inspected by', 'Ilka')
   await ilka.sees('As entered below, not kept yet', 'Do not energise it. The reasons are below.')
@@ -94,7 +111,11 @@ it('a machine goes from the back door to a printed label', async () => {
   await ilka.sees('+12 V is low: 10.9 V without load. Read it again under load.')
   await ilka.press('Keep the reading')
   await ilka.sees('A rail was low without a load.')
-  for (const [rail, value] of [['+12 V', '11.75'], ['+5 V', '4.96'], ['-5 V', '−5,09']] as const) {
+  for (const [rail, value] of [
+    ['+12 V', '11.75'],
+    ['+5 V', '4.96'],
+    ['-5 V', '−5,09'],
+  ] as const) {
     await ilka.choose('Rail', rail)
     await ilka.choose('Load', 'Under load')
     await ilka.fill('Reading in volts', value)

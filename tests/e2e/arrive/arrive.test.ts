@@ -1,7 +1,10 @@
 import { expect, it } from 'vitest'
-import { atTheBench } from './support/bench'
+import { atTheBench } from '../support/bench'
 
-const { application, visitors: [baraka] } = atTheBench(['baraka'])
+const {
+  application,
+  visitors: [baraka],
+} = atTheBench(['baraka'])
 
 it('a machine is dated chip by chip, and an outlier in a socket is left out with its reason', async () => {
   await baraka.open(`/m/${await application.tagOf('Schoolroom A')}?stage=arrive`)

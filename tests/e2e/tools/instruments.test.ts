@@ -1,7 +1,10 @@
 import { expect, it } from 'vitest'
-import { atTheBench } from './support/bench'
+import { atTheBench } from '../support/bench'
 
-const { application, visitors: [teodor] } = atTheBench(['teodor'])
+const {
+  application,
+  visitors: [teodor],
+} = atTheBench(['teodor'])
 const on = (instrument: string) => teodor.open(`/tools/${instrument}`)
 
 it('stored charge: values as people write them, a resistor from the series, and the times', async () => {
@@ -59,7 +62,10 @@ it('a result is pinned to a machine, and programs get the same', async () => {
   await teodor.sees('Pinned to')
   await teodor.open(`/m/${tag}`)
   await teodor.sees('Supply match: Plus and minus are the wrong way round.')
-  const answer = await application.ask('/api/tools/power/discharge', { method: 'POST', body: { capacitors: [{ capacitanceF: '10m', voltageV: 63 }], resistorOhm: '1k' } })
+  const answer = await application.ask('/api/tools/power/discharge', {
+    method: 'POST',
+    body: { capacitors: [{ capacitanceF: '10m', voltageV: 63 }], resistorOhm: '1k' },
+  })
   expect(((await answer.json()) as { result: { totalEnergyJ: number } }).result.totalEnergyJ).toBeCloseTo(19.845, 3)
   const refused = await application.ask('/api/tools/power/discharge', { method: 'POST', body: { capacitors: [{ capacitanceF: 'much', voltageV: 63 }] } })
   expect([refused.status, ((await refused.json()) as { error: { field: string } }).error.field]).toEqual([422, 'capacitors.0.capacitanceF'])

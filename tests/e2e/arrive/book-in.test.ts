@@ -1,7 +1,9 @@
 import { expect, it } from 'vitest'
-import { atTheBench } from './support/bench'
+import { atTheBench } from '../support/bench'
 
-const { visitors: [baraka] } = atTheBench(['baraka'])
+const {
+  visitors: [baraka],
+} = atTheBench(['baraka'])
 
 it('every field says what was wrong, and keeps what was typed', async () => {
   await baraka.open('/book-in')
@@ -35,7 +37,21 @@ it('every field says what was wrong, and keeps what was typed', async () => {
   expect(await baraka.valueOf('Marking 1')).toBe('8253')
 
   // A lent machine needs an owner's name; a day that has not come is refused by the server, at the field.
-  const right: [string, string][] = [['Model or description', 'Gannet'], ['Maker', 'Pentreath Micro'], ['Nickname', 'Slipway'], ['Serial number', ''], ['Weight', '9.5'], ['Where it stands', ''], ['From whom', 'a ferry captain'], ['Last powered', '2999'], ['By whom', ''], ['What happened', ''], ['Claims, one a line', 'untested'], ['What came with it, one a line', 'Mains lead'], ['Marking 1', '8235']]
+  const right: [string, string][] = [
+    ['Model or description', 'Gannet'],
+    ['Maker', 'Pentreath Micro'],
+    ['Nickname', 'Slipway'],
+    ['Serial number', ''],
+    ['Weight', '9.5'],
+    ['Where it stands', ''],
+    ['From whom', 'a ferry captain'],
+    ['Last powered', '2999'],
+    ['By whom', ''],
+    ['What happened', ''],
+    ['Claims, one a line', 'untested'],
+    ['What came with it, one a line', 'Mains lead'],
+    ['Marking 1', '8235'],
+  ]
   for (const [label, typed] of right) await baraka.fill(label, typed)
   await baraka.choose('How it came', 'Lent to us')
   await baraka.press('Book in', 'Book in')

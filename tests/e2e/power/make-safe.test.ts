@@ -1,10 +1,13 @@
 import { writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { afterAll, beforeAll, expect, it } from 'vitest'
-import { type StandIn, startStandIn } from '../../instruments/meter/stand-in'
-import { atTheBench } from './support/bench'
+import { type StandIn, startStandIn } from '../../../instruments/meter/stand-in'
+import { atTheBench } from '../support/bench'
 
-const { application, visitors: [ilka] } = atTheBench(['ilka'])
+const {
+  application,
+  visitors: [ilka],
+} = atTheBench(['ilka'])
 let standIn: StandIn
 beforeAll(async () => {
   standIn = await startStandIn({ port: 0 })
@@ -62,12 +65,22 @@ it('what is connected decides what the gate asks about', async () => {
   await ilka.choose('What is connected', 'Supply alone')
   await ilka.press('It stands like this')
   await ilka.sees('What is connected: Supply alone.', 'Supply alone: The supply on the bench with a dummy load')
-  expect(((await (await application.ask(`/api/machines/${await application.tagOf('Schoolroom A')}`, { cookie: await application.cookieOf('ilka') })).json()) as { power: { gate: { findings: { code: string }[] } } }).power.gate.findings.map(f => f.code)).toContain('gate.battery.not-connected')
+  expect(
+    (
+      (await (await application.ask(`/api/machines/${await application.tagOf('Schoolroom A')}`, { cookie: await application.cookieOf('ilka') })).json()) as {
+        power: { gate: { findings: { code: string }[] } }
+      }
+    ).power.gate.findings.map(f => f.code),
+  ).toContain('gate.battery.not-connected')
 })
 
 it('a logger’s file is read whatever its delimiter, shown, and kept', async () => {
   const file = join(application.folder, 'log.csv')
-  writeFileSync(file, 'Zeit;Kuehler;Luft\n' + Array.from({ length: 30 }, (_, i) => `00:${String(i).padStart(2, '0')}:00;${(21 + i * 1.5).toFixed(1).replace('.', ',')};20,5`).join('\n'))
+  writeFileSync(
+    file,
+    'Zeit;Kuehler;Luft\n' +
+      Array.from({ length: 30 }, (_, i) => `00:${String(i).padStart(2, '0')}:00;${(21 + i * 1.5).toFixed(1).replace('.', ',')};20,5`).join('\n'),
+  )
   await makeSafe('Harbour office')
   await ilka.press('Import a log')
   await ilka.giveFiles('File of a logger', file)

@@ -1,7 +1,10 @@
 import { expect, it } from 'vitest'
-import { atTheBench } from './support/bench'
+import { atTheBench } from '../support/bench'
 
-const { application, visitors: [ilka, maeve] } = atTheBench(['ilka', 'maeve'])
+const {
+  application,
+  visitors: [ilka, maeve],
+} = atTheBench(['ilka', 'maeve'])
 
 it('a lent machine may not be spent on beyond what its owner agreed to, and says so while the amount is typed', async () => {
   await maeve.open(`/m/${await application.tagOf('Outer bank')}?stage=arrive`)
@@ -39,7 +42,12 @@ it('its path asks its owner, a letter carries the questions, and the answer is w
   await ilka.sees('write it as somebody@example.org')
   await ilka.fill('E-mail address', 'secretary@keepers.example')
   await ilka.press('Write the letter')
-  await ilka.sees('Dear the lighthouse keepers’ trust,', 'May we show it running once a year?', '120.00 EUR have been spent; you agreed to 120.00 EUR', 'Take it as a mail message')
+  await ilka.sees(
+    'Dear the lighthouse keepers’ trust,',
+    'May we show it running once a year?',
+    '120.00 EUR have been spent; you agreed to 120.00 EUR',
+    'Take it as a mail message',
+  )
   expect((await ilka.print()).subarray(0, 5).toString()).toBe('%PDF-')
   const href = await ilka.driver.executeScript<string>('return document.querySelector(\'a[href$="/message"]\').getAttribute("href")')
   const message = await application.ask(href, { cookie: await application.cookieOf('maeve') })
@@ -54,5 +62,6 @@ it('a volunteer neither agrees for the owner nor writes to them', async () => {
   await maeve.sees('Letters to its owner')
   for (const words of ['Write to its owner', 'Choose its path']) expect(await maeve.offers(words)).toBe(false)
   const cookie = await application.cookieOf('maeve')
-  for (const name of ['record-consent', 'write-to-owner', 'choose-path']) expect((await application.ask(`/api/machines/${tag}/${name}`, { method: 'POST', body: {}, cookie })).status).toBe(403)
+  for (const name of ['record-consent', 'write-to-owner', 'choose-path'])
+    expect((await application.ask(`/api/machines/${tag}/${name}`, { method: 'POST', body: {}, cookie })).status).toBe(403)
 })

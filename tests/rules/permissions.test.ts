@@ -1,0 +1,28 @@
+import { expect, it } from 'vitest'
+import { commandNames, commandsOf, may } from '#shared/chapters/index'
+
+/** What only a coordinator may send, written down once more: a command that moves from here to there does so on purpose. */
+const coordinatorsAlone = [
+  'add-person',
+  'change-person',
+  'choose-life',
+  'choose-path',
+  'choose-school',
+  'grant-skills',
+  'overrule-gate',
+  'record-consent',
+  'set-meter',
+  'set-password',
+  'set-practice',
+  'switch-passport',
+  'withdraw-overrule',
+  'write-to-owner',
+]
+
+it('a coordinator may send everything, a volunteer all but what is the coordinator’s, a reader nothing', () => {
+  expect(commandsOf('coordinator')).toEqual(commandNames)
+  expect(commandNames.filter(name => !may('volunteer', name)).sort()).toEqual(coordinatorsAlone)
+  expect(commandsOf('reader')).toEqual([])
+  expect(may(undefined, 'ask-question')).toBe(false)
+  expect(commandNames).toHaveLength(72)
+})
