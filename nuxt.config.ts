@@ -5,14 +5,19 @@ const room = (name: string) => fileURLToPath(new URL(`./${name}`, import.meta.ur
 
 export default defineNuxtConfig({
   compatibilityDate: '2026-01-01',
+  // A build has a folder of its own, so that types can be checked meanwhile.
+  buildDir: process.env.JOLLY_BUILD_DIR ?? '.nuxt',
   devtools: { enabled: false },
   telemetry: false,
   modules: ['@pinia/nuxt', 'nuxt-auth-utils'],
   alias: { '#core': room('core') },
   css: ['~/assets/theme.css'],
-  // Components are imported by name from their folder; the folder says which place they belong to.
-  components: [{ path: '~/components', pathPrefix: false }],
+  // Components and composables are imported by name; their folder says which chapter they belong to.
+  components: ['~/kernel', '~/chapters', '~/tools'].map(path => ({ path, pathPrefix: false, extensions: ['vue'] })),
+  imports: { dirs: ['kernel/queries', 'kernel/commands', 'kernel/forms', 'kernel/format', 'chapters/**/composables'] },
   vite: { plugins: [tailwindcss()], build: { chunkSizeWarningLimit: 1200 } },
+  // Pages are fetched when somebody reaches for them, not all at once: phones in the store have a poor line.
+  experimental: { defaults: { nuxtLink: { prefetchOn: { visibility: false, interaction: true } } } },
   // The bench is a live application; only the passport has to read well without one.
   routeRules: {
     '/**': {
@@ -21,7 +26,8 @@ export default defineNuxtConfig({
         'x-content-type-options': 'nosniff',
         'x-frame-options': 'DENY',
         // Nuxt starts its pages with small scripts of its own in the page; nothing is loaded from elsewhere.
-        'content-security-policy': "default-src 'self'; script-src 'self' 'unsafe-inline'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; object-src 'none'; base-uri 'self'; form-action 'self'; frame-ancestors 'none'",
+        'content-security-policy':
+          "default-src 'self'; script-src 'self' 'unsafe-inline'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; object-src 'none'; base-uri 'self'; form-action 'self'; frame-ancestors 'none'",
         'referrer-policy': 'same-origin',
         'permissions-policy': 'geolocation=(), microphone=()',
       },
@@ -37,6 +43,6 @@ export default defineNuxtConfig({
     },
   },
   runtimeConfig: { session: { name: 'jolly-bench', maxAge: 60 * 60 * 24 * 14, password: '', cookie: { sameSite: 'strict', secure: false } } },
-  nitro: { externals: { external: ['better-sqlite3', 'sharp'] } },
+  nitro: { externals: { external: ['better-sqlite3', 'sharp'] }, compressPublicAssets: { gzip: true, brotli: true } },
   typescript: { strict: true, tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } } },
 })

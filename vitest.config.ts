@@ -8,10 +8,24 @@ export default defineConfig({
   test: {
     projects: [
       { resolve: { alias }, test: { name: 'core', include: ['core/**/*.test.ts', 'shared/**/*.test.ts', 'app/**/*.test.ts'] } },
-      { resolve: { alias }, test: { name: 'server', include: ['server/**/*.test.ts', 'instruments/**/*.test.ts', 'scripts/**/*.test.ts'], testTimeout: 20_000 } },
       {
         resolve: { alias },
-        test: { name: 'browser', include: ['tests/e2e/**/*.test.ts'], testTimeout: 180_000, hookTimeout: 120_000, globalSetup: ['tests/e2e/support/fill-once.ts'], fileParallelism: false },
+        test: {
+          name: 'server',
+          include: ['server/**/*.test.ts', 'instruments/**/*.test.ts', 'scripts/**/*.test.ts', 'tests/rules/**/*.test.ts'],
+          testTimeout: 20_000,
+        },
+      },
+      {
+        resolve: { alias },
+        test: {
+          name: 'browser',
+          include: ['tests/e2e/**/*.test.ts'],
+          testTimeout: 180_000,
+          hookTimeout: 120_000,
+          globalSetup: ['tests/e2e/support/fill-once.ts'],
+          maxWorkers: 2,
+        },
       },
     ],
   },

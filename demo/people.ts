@@ -1,5 +1,5 @@
 import type { Skill } from '#core/safety/skills'
-import type { Role } from '#shared/contracts/vocabulary'
+import type { Role } from '#shared/kernel/roles'
 
 /** The made-up people of Skerrow Head. Their passwords are shown on the demo's sign-in page. */
 export const people = [
@@ -12,6 +12,6 @@ export const people = [
   { name: 'Hanneke Dros', signInName: 'hanneke', role: 'volunteer', password: 'harbour-light-2', skills: ['lifting'] },
   { name: 'Rua Tamihana', signInName: 'rua', role: 'volunteer', password: 'north-cardinal-8', skills: [] },
   { name: 'Petra Lindqvist', signInName: 'petra', role: 'reader', password: 'chart-table-16', skills: [] },
-] as const satisfies { name: string, signInName: string, role: Role, password: string, skills: readonly Skill[] }[]
+] as const satisfies { name: string; signInName: string; role: Role; password: string; skills: readonly Skill[] }[]
 
 export type Who = (typeof people)[number]['signInName']

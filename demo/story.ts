@@ -1,4 +1,4 @@
-import type { CommandRequest, MachineCommandName } from '#shared/contracts/commands'
+import type { CommandRequest, MachineCommandName } from '#shared/chapters/index'
 import type { Point } from '#core/condition/marks'
 import type { ScenarioName } from '../instruments/meter/simulated-machine'
 import type { ModelKey } from './models'
@@ -7,50 +7,134 @@ import { size } from './photographs/drawing'
 import type { PictureName } from './photographs/index'
 
 /** The grammar in which the demo machines' stories are told. Names stand for rows; the filler looks up their keys. */
-type ByName = { assembly?: string, fault?: string, question?: string, part?: string, claim?: string, photograph?: string, step?: number, battery?: string, supply?: string, picture?: PictureName }
+type ByName = {
+  assembly?: string
+  fault?: string
+  question?: string
+  part?: string
+  claim?: string
+  photograph?: string
+  step?: number
+  battery?: string
+  supply?: string
+  picture?: PictureName
+}
 type Without<T, K extends PropertyKey> = T extends unknown ? Omit<T, K> : never
-type RequestByName<N extends MachineCommandName> = Without<CommandRequest<N>, 'version' | 'assemblyId' | 'faultId' | 'questionId' | 'partId' | 'claimId' | 'waitId' | 'photographId' | 'stepId' | 'interventionId' | 'batteryId' | 'supplyId' | 'until' | 'answerBy' | 'hash' | 'name' | 'areaPct' | 'errorPct'> & Partial<Pick<CommandRequest<N>, 'name' & keyof CommandRequest<N>>> & ByName & { hours?: number }
+type RequestByName<N extends MachineCommandName> = Without<
+  CommandRequest<N>,
+  | 'version'
+  | 'assemblyId'
+  | 'faultId'
+  | 'questionId'
+  | 'partId'
+  | 'claimId'
+  | 'waitId'
+  | 'photographId'
+  | 'stepId'
+  | 'interventionId'
+  | 'batteryId'
+  | 'supplyId'
+  | 'until'
+  | 'answerBy'
+  | 'hash'
+  | 'name'
+  | 'areaPct'
+  | 'errorPct'
+> &
+  Partial<Pick<CommandRequest<N>, 'name' & keyof CommandRequest<N>>> &
+  ByName & { hours?: number }
 
-export interface Step { daysAgo: number, who: Who, command: MachineCommandName, input: Record<string, unknown> }
-export interface Story { model?: ModelKey, daysAgo: number, who: Who, arrives: Partial<CommandRequest<'book-in'>> & { fromWhom: string, acquired: CommandRequest<'book-in'>['acquired'] }, steps: Step[] }
+export interface Step {
+  daysAgo: number
+  who: Who
+  command: MachineCommandName
+  input: Record<string, unknown>
+}
+export interface Story {
+  model?: ModelKey
+  daysAgo: number
+  who: Who
+  arrives: Partial<CommandRequest<'book-in'>> & { fromWhom: string; acquired: CommandRequest<'book-in'>['acquired'] }
+  steps: Step[]
+}
 
 /** One thing that was done. `hours` gives a wait its end, counted from its start. */
-export const did = <N extends MachineCommandName>(daysAgo: number, who: Who, command: N, input: RequestByName<N>): Step => ({ daysAgo, who, command, input: input as Record<string, unknown> })
+export const did = <N extends MachineCommandName>(daysAgo: number, who: Who, command: N, input: RequestByName<N>): Step => ({
+  daysAgo,
+  who,
+  command,
+  input: input as Record<string, unknown>,
+})
 
 /** Grades of several assemblies found in one evening; a dash stands for a missing one. */
 export const graded = (daysAgo: number, who: Who, found: Record<string, [grade: number | '-', note?: string]>): Step[] =>
-  Object.entries(found).map(([assembly, [grade, note = '']]) => did(daysAgo, who, 'grade-assembly', { assembly, presence: grade === '-' ? 'missing' : 'present', grade: grade === '-' ? null : grade, note }))
+  Object.entries(found).map(([assembly, [grade, note = '']]) =>
+    did(daysAgo, who, 'grade-assembly', { assembly, presence: grade === '-' ? 'missing' : 'present', grade: grade === '-' ? null : grade, note }),
+  )
 
 /** Facts for power of a machine in good order; stories change what differs. */
-export const inOrder = { filterCapacitors: 'replaced', battery: 'none-fitted', liquidOrDirt: 'no', burntTrace: 'no', shortedRail: 'no', mainsLead: 'sound', supply: 'known', fan: 'none-fitted', pictureTube: 'none', wiring: 'known', smoke: 'no' }
+export const inOrder = {
+  filterCapacitors: 'replaced',
+  battery: 'none-fitted',
+  liquidOrDirt: 'no',
+  burntTrace: 'no',
+  shortedRail: 'no',
+  mainsLead: 'sound',
+  supply: 'known',
+  fan: 'none-fitted',
+  pictureTube: 'none',
+  wiring: 'known',
+  smoke: 'no',
+}
 export const external = { ...inOrder, filterCapacitors: 'none-fitted', mainsLead: 'not-used' }
 
-export const assessed = (daysAgo: number, who: Who, facts: Record<string, string>, inspectedBy = ''): Step => did(daysAgo, who, 'assess-power', { facts, inspectedBy })
+export const assessed = (daysAgo: number, who: Who, facts: Record<string, string>, inspectedBy = ''): Step =>
+  did(daysAgo, who, 'assess-power', { facts, inspectedBy })
 
 /** Readings of one evening, all with the same load. */
 export const read = (daysAgo: number, who: Who, load: 'loaded' | 'unloaded', rails: Record<string, number>): Step[] =>
   Object.entries(rails).map(([rail, valueV]) => did(daysAgo, who, 'take-reading', { rail, valueV, load }))
 
 /** A photograph taken at the bench; from then on it goes by its caption. */
-export const shot = (daysAgo: number, who: Who, picture: PictureName, caption: string, assembly?: string): Step => did(daysAgo, who, 'add-photograph', { picture, caption, assembly })
+export const shot = (daysAgo: number, who: Who, picture: PictureName, caption: string, assembly?: string): Step =>
+  did(daysAgo, who, 'add-photograph', { picture, caption, assembly })
 
 /** Places on a photograph, from the pixels of the drawing. */
-export const places = (...px: [x: number, y: number][]): Point[] => px.map(([x, y]) => [Number((x / size.width).toFixed(4)), Number((y / size.height).toFixed(4))])
+export const places = (...px: [x: number, y: number][]): Point[] =>
+  px.map(([x, y]) => [Number((x / size.width).toFixed(4)), Number((y / size.height).toFixed(4))])
 
 /** Damage outlined on a photograph. */
-export const marked = (daysAgo: number, who: Who, photograph: string, damage: Omit<CommandRequest<'record-damage'>, 'assemblyId' | 'photographId' | 'mark'> & { assembly: string }, points: Point[], form: 'polygon' | 'line' | 'point' = 'polygon'): Step =>
-  did(daysAgo, who, 'record-damage', { ...damage, photograph, mark: { form, points } })
+export const marked = (
+  daysAgo: number,
+  who: Who,
+  photograph: string,
+  damage: Omit<CommandRequest<'record-damage'>, 'assemblyId' | 'photographId' | 'mark'> & { assembly: string },
+  points: Point[],
+  form: 'polygon' | 'line' | 'point' = 'polygon',
+): Step => did(daysAgo, who, 'record-damage', { ...damage, photograph, mark: { form, points } })
 
 /** A step of opening, with its fixings as count, head, length in mm and tray. */
-export const undid = (daysAgo: number, who: Who, what: string, fixings: [count: number, head: string, lengthMm: number | null, tray: string][] = [], more: { connectors?: string[], hides?: string, hazard?: string, photograph?: string } = {}): Step =>
+export const undid = (
+  daysAgo: number,
+  who: Who,
+  what: string,
+  fixings: [count: number, head: string, lengthMm: number | null, tray: string][] = [],
+  more: { connectors?: string[]; hides?: string; hazard?: string; photograph?: string } = {},
+): Step =>
   did(daysAgo, who, 'record-opening-step', { what, fixings: fixings.map(([count, head, lengthMm, tray]) => ({ count, head, lengthMm, tray })), ...more })
 
 /** Rails measured to ground with the power off, no load: ohms one way and the other. */
 export const measuredOff = (daysAgo: number, who: Who, rails: Record<string, [ohm: number | string, reversedOhm: number | string]>): Step[] =>
-  Object.entries(rails).map(([rail, [ohm, reversedOhm]]) => did(daysAgo, who, 'measure-off-state', { rail, ohm, reversedOhm, leadsOhm: 0.2, loadAttached: false, rising: false }))
+  Object.entries(rails).map(([rail, [ohm, reversedOhm]]) =>
+    did(daysAgo, who, 'measure-off-state', { rail, ohm, reversedOhm, leadsOhm: 0.2, loadAttached: false, rising: false }),
+  )
 
 /** A start that was attended, with what the simulated machine of the scenario did. */
-export const attended = (daysAgo: number, who: Who, start: { atProbe: Who, atSwitch: Who, scenario: ScenarioName, load?: 'loaded' | 'unloaded', secondsEach?: number }): Step => ({ daysAgo, who, command: 'begin-start', input: { load: 'loaded', secondsEach: 14, ...start } })
+export const attended = (
+  daysAgo: number,
+  who: Who,
+  start: { atProbe: Who; atSwitch: Who; scenario: ScenarioName; load?: 'loaded' | 'unloaded'; secondsEach?: number },
+): Step => ({ daysAgo, who, command: 'begin-start', input: { load: 'loaded', secondsEach: 14, ...start } })
 
 /** Moves through the stages in order, some days between each. */
 export const moved = (daysAgo: number, who: Who, stage: CommandRequest<'move-to-stage'>['stage']): Step => did(daysAgo, who, 'move-to-stage', { stage })

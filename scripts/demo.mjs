@@ -16,12 +16,16 @@ const host = process.env.HOST ?? '127.0.0.1'
 const port = process.env.PORT ?? 3000
 await portFree(port, host)
 const meterPort = process.env.METER_PORT ?? '5025'
-const meter = spawn(process.execPath, ['--import', 'tsx', 'instruments/meter/main.ts', '--port', meterPort], { cwd: root, stdio: ['ignore', 'inherit', 'inherit'] })
+const meter = spawn(process.execPath, ['--import', 'tsx', 'instruments/meter/main.ts', '--port', meterPort], {
+  cwd: root,
+  stdio: ['ignore', 'inherit', 'inherit'],
+})
 process.on('exit', () => meter.kill())
 const child = serve(dataFolder, { port, host, stdio: ['ignore', 'ignore', 'inherit'] })
 endTogether(child)
 const address = `http://${host}:${port}`
 await answering(child, address)
 console.log(`\nJolly Bench: ${address}\n`)
-for (const { name, signInName, password, role } of JSON.parse(readFileSync(signIns, 'utf8'))) console.log(`  ${role.padEnd(12)} ${signInName.padEnd(8)} ${password}   ${name}`)
+for (const { name, signInName, password, role } of JSON.parse(readFileSync(signIns, 'utf8')))
+  console.log(`  ${role.padEnd(12)} ${signInName.padEnd(8)} ${password}   ${name}`)
 console.log(`\nData: ${dataFolder}\nStop with Ctrl+C.`)

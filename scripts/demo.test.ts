@@ -6,12 +6,17 @@ import { promisify } from 'node:util'
 import Database from 'better-sqlite3'
 import { afterAll, beforeAll, expect, it } from 'vitest'
 import { stages } from '#core/planning/stages'
+import { daysBetween } from '#core/safety/rules'
 import { gateVerdicts } from '#core/safety/gate'
 import { openDatabase } from '../server/db/connection'
-import { listMachines, machineSheet } from '../server/services/queries'
+import { MachineQuery } from '#shared/kernel/machine'
+import { listMachines, today } from '../server/kernel/lists'
+import { historyOf } from '../server/kernel/history'
+import { machineByTag } from '../server/kernel/sheet'
 import { sessionSecret } from './lib/setup.mjs'
 
-const runTsx = (script: string, args: string[], env: Record<string, string> = {}) => promisify(execFile)('npx', ['tsx', script, ...args], { env: { ...process.env, ...env } })
+const runTsx = (script: string, args: string[], env: Record<string, string> = {}) =>
+  promisify(execFile)('npx', ['tsx', script, ...args], { env: { ...process.env, ...env } })
 let folder: string
 
 beforeAll(async () => {
@@ -22,14 +27,14 @@ afterAll(() => rmSync(folder, { recursive: true }))
 
 it('the demo shows every stage, every sign of the gate, waits that run and waits that are over', () => {
   const db = openDatabase(folder)
-  const machines = listMachines(db, new Date())
+  const machines = listMachines(db, MachineQuery.parse({})).rows
   expect(new Set(machines.map(m => m.stage))).toEqual(new Set(stages))
   expect(new Set(machines.map(m => m.gate))).toEqual(new Set(gateVerdicts))
-  expect(new Set(machines.flatMap(m => m.waits).map(w => w.over))).toEqual(new Set([true, false]))
+  expect(new Set(today(db).waiting.rows.map(w => w.until <= new Date().toISOString()))).toEqual(new Set([true, false]))
   expect(machines.some(m => m.harm.rank > 0)).toBe(true)
-  expect(machines.every(m => machineSheet(db, new Date(), m.tag).history.length > 0)).toBe(true)
+  expect(machines.every(m => historyOf(db, machineByTag(db, m.tag).id).length > 0)).toBe(true)
   // A year of history: nothing happened tomorrow, and the oldest machine has been here for most of a year.
-  const ages = machines.map(m => m.daysHere)
+  const ages = machines.map(m => daysBetween(m.bookedInAt, new Date().toISOString()))
   expect([Math.min(...ages) >= 0, Math.max(...ages) > 300]).toEqual([true, true])
   db.$client.close()
 })
@@ -38,10 +43,10 @@ it('verify finds the demo whole, and names the first entry that was tampered wit
   const whole = await runTsx('scripts/verify.ts', [], { JOLLY_DATA: folder })
   expect(whole.stdout).toMatch(/^Whole: \d+ entries in 25 chains\.\n$/)
   const client = new Database(join(folder, 'jolly-bench.sqlite'))
-  const id = (client.prepare('SELECT id FROM journal WHERE kind = \'fault.reported\' ORDER BY id LIMIT 1').get() as { id: number }).id
+  const id = (client.prepare("SELECT id FROM journal WHERE kind = 'fault.reported' ORDER BY id LIMIT 1").get() as { id: number }).id
   client.exec(`DROP TRIGGER journal_is_not_changed; UPDATE journal SET by = 'Nobody' WHERE id = ${id}`)
   client.close()
-  const broken = await runTsx('scripts/verify.ts', [], { JOLLY_DATA: folder }).catch((error: { code: number, stdout: string }) => error)
+  const broken = await runTsx('scripts/verify.ts', [], { JOLLY_DATA: folder }).catch((error: { code: number; stdout: string }) => error)
   expect(broken).toMatchObject({ code: 1, stdout: expect.stringContaining(`row ${id}`) as string })
 }, 180_000)
 

@@ -3,14 +3,13 @@ import { writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { Readable } from 'node:stream'
 import { Hash } from '@adonisjs/hash'
-import { eq } from 'drizzle-orm'
 import { Scrypt } from '@adonisjs/hash/drivers/scrypt'
 import sharp from 'sharp'
 import { measureCorrosionNow } from '#core/condition/corrosion-area'
 import { countdownSeconds } from '#core/power/start-ritual'
 import { type ScenarioName, simulatedMachine } from '../instruments/meter/simulated-machine'
-import { commands, type MachineCommandName } from '#shared/contracts/commands'
-import type { CorrosionInputs } from '#shared/contracts/shapes'
+import { chapterNames, commands, type MachineCommandName } from '#shared/chapters/index'
+import type { CorrosionInputs } from '#shared/kernel/shapes'
 import { desks } from '../demo/machines/desks'
 import { gannets } from '../demo/machines/gannets'
 import { small } from '../demo/machines/small'
@@ -21,15 +20,15 @@ import type { PictureName } from '../demo/photographs/index'
 import type { Step, Story } from '../demo/story'
 import { openDatabase } from '../server/db/connection'
 import { copyOf, keepImage } from '../server/files/image-file'
-import { performOnCollection, performOnMachine } from '../server/services/commands'
-import { findBySignIn, firstStart } from '../server/services/people'
-import { practiceOf } from '../server/services/practice'
-import { rememberFile } from '../server/services/photographs'
-import { machineSheet } from '../server/services/queries'
-import { openStart } from '../server/services/starts'
-import type { Bench } from '../server/services/work'
+import { rememberFile } from '../server/chapters/look/index'
+import { findBySignIn, firstStart } from '../server/chapters/people/index'
+import { practiceOf } from '../server/chapters/practice/index'
+import { openStart } from '../server/chapters/starts/index'
+import { workOff } from '../server/kernel/caretaker'
+import * as kernel from '../server/kernel/perform'
+import { machineByTag, machineSheet } from '../server/kernel/sheet'
+import type { Bench } from '../server/kernel/work'
 import { close, happen, open } from '../server/starts/running'
-import { machines } from '../server/db/schema'
 import { drawPhotographs } from './lib/photographs'
 
 const folder = process.argv[2]
@@ -40,30 +39,61 @@ const today = Date.now()
 const db = openDatabase(folder)
 let now = new Date(today - 400 * day)
 const bench: Bench = { db, now: () => now, announce: () => {} }
-const at = (daysAgo: number) => { now = new Date(today - daysAgo * day) }
+/** Carries out, and settles at once whatever rests on it: nobody waits for this program. */
+const settled = <R>({ result }: { result: R }): R => {
+  workOff(bench)
+  return result
+}
+const performOnCollection = (...what: Parameters<typeof kernel.performOnCollection>) => settled(kernel.performOnCollection(...what))
+const performOnMachine = (...what: Parameters<typeof kernel.performOnMachine>) => settled(kernel.performOnMachine(...what))
+const at = (daysAgo: number) => {
+  now = new Date(today - daysAgo * day)
+}
 
 const photograph = drawPhotographs()
 const hash = new Hash(new Scrypt({}))
 const [first, ...others] = people
-const coordinator = firstStart(bench, { collection: 'Skerrow Head Signal Museum', name: first.name, signInName: first.signInName, passwordHash: await hash.make(first.password) })
-for (const { password, skills: _, ...person } of others) performOnCollection(bench, coordinator, 'add-person', { ...person, passwordHash: await hash.make(password) })
+const coordinator = firstStart(bench, {
+  collection: 'Skerrow Head Signal Museum',
+  name: first.name,
+  signInName: first.signInName,
+  passwordHash: await hash.make(first.password),
+})
+for (const { password, skills: _, ...person } of others)
+  performOnCollection(bench, coordinator, 'add-person', { ...person, passwordHash: await hash.make(password) })
 for (const { signInName, skills } of people) {
   const { id, version } = findBySignIn(db, signInName)!
   if (skills.length) performOnCollection(bench, coordinator, 'grant-skills', { personId: id, version, skills: [...skills] })
 }
 for (const supply of supplies) performOnCollection(bench, coordinator, 'add-supply', commands['add-supply'].parse(supply))
-performOnCollection(bench, coordinator, 'set-practice', { version: practiceOf(db).version, name: 'Skerrow Head Signal Museum', school: 'caps-first', numbering: 'SH-{year}-{n:3}', zone: 'Europe/Dublin', currency: 'EUR', batterySchool: 'remote-holder' })
+performOnCollection(bench, coordinator, 'set-practice', {
+  version: practiceOf(db).version,
+  name: 'Skerrow Head Signal Museum',
+  school: 'caps-first',
+  numbering: 'SH-{year}-{n:3}',
+  zone: 'Europe/Dublin',
+  currency: 'EUR',
+  batterySchool: 'remote-holder',
+})
 // The stand-in of a meter, which the demo starts beside the application.
 performOnCollection(bench, coordinator, 'set-meter', { version: practiceOf(db).version, host: '127.0.0.1', port: Number(process.env.METER_PORT ?? 5025) })
-const modelIds = new Map(Object.entries(models).map(([key, model]) => [key as ModelKey, (performOnCollection(bench, coordinator, 'add-model', commands['add-model'].parse(model)) as { modelId: number }).modelId]))
+const modelIds = new Map(
+  Object.entries(models).map(([key, model]) => [
+    key as ModelKey,
+    (performOnCollection(bench, coordinator, 'add-model', commands['add-model'].parse(model)) as { modelId: number }).modelId,
+  ]),
+)
 
 /** All that happened, oldest first, whichever machine it happened to. */
 const stories: Story[] = [...gannets, ...desks, ...small]
 const tags = new Map<Story, string>()
-const events = stories.flatMap(story => [
-  { story, daysAgo: story.daysAgo, happen: async () => arrive(story) },
-  ...story.steps.map(step => ({ story, daysAgo: step.daysAgo, happen: () => takeStep(story, step) })),
-]).map((event, order) => ({ ...event, order })).sort((a, b) => b.daysAgo - a.daysAgo || a.order - b.order)
+const events = stories
+  .flatMap(story => [
+    { story, daysAgo: story.daysAgo, happen: async () => arrive(story) },
+    ...story.steps.map(step => ({ story, daysAgo: step.daysAgo, happen: () => takeStep(story, step) })),
+  ])
+  .map((event, order) => ({ ...event, order }))
+  .sort((a, b) => b.daysAgo - a.daysAgo || a.order - b.order)
 
 function arrive(story: Story) {
   const model = story.model && models[story.model]
@@ -81,26 +111,43 @@ async function take(picture: PictureName): Promise<string> {
 
 /** Measures corrosion on a photograph as the instrument does, from what the story says was touched. */
 async function measured(hash: string, { threshold, ...samples }: CorrosionInputs) {
-  const { data, info } = await sharp(copyOf(folder!, hash, 'full')!).ensureAlpha().raw().toBuffer({ resolveWithObject: true })
+  const { data, info } = await sharp(copyOf(folder!, hash, 'full')!)
+    .ensureAlpha()
+    .raw()
+    .toBuffer({ resolveWithObject: true })
   const { areaPct, errorPct } = measureCorrosionNow({ width: info.width, height: info.height, data }, samples).areaAt(threshold)
   return { areaPct, errorPct }
 }
 
-interface Attended { atProbe: string, atSwitch: string, scenario: ScenarioName, load: 'loaded' | 'unloaded', secondsEach: number }
+interface Attended {
+  atProbe: string
+  atSwitch: string
+  scenario: ScenarioName
+  load: 'loaded' | 'unloaded'
+  secondsEach: number
+}
 
 /** A start as it was attended that evening: the simulated machine is probed rail by rail, a few times a second, until all was read or it was called off. */
 function attendStart(tag: string, who: string, { atProbe, atSwitch, scenario, load, secondsEach }: Attended) {
   const person = findBySignIn(db, who)!
-  const sheet = machineSheet(db, now, tag)
+  const sheet = machineSheet(bench, tag, chapterNames)
   const checked = sheet.power.startChecks.filter(c => c.known === null).map(c => c.code)
-  performOnMachine(bench, person, tag, 'begin-start', { atProbe: findBySignIn(db, atProbe)!.id, atSwitch: findBySignIn(db, atSwitch)!.id, byMeter: true, load, currentLimitA: null, warm: null, checked })
-  const row = openStart(db, db.select().from(machines).where(eq(machines.tag, tag)).get()!.id)!
+  performOnMachine(bench, person, tag, 'begin-start', {
+    atProbe: findBySignIn(db, atProbe)!.id,
+    atSwitch: findBySignIn(db, atSwitch)!.id,
+    byMeter: true,
+    load,
+    currentLimitA: null,
+    warm: null,
+    checked,
+  })
+  const row = openStart(db, machineByTag(db, tag).id)!
   const running = open(row, tag)
   const machine = simulatedMachine(row.id)
   let ms = now.getTime()
   happen(row.id, { do: 'meter', state: 'ready' }, ms)
   happen(row.id, { do: 'count-down' }, ms)
-  const switchedAt = ms += countdownSeconds * 1000
+  const switchedAt = (ms += countdownSeconds * 1000)
   for (const { rail, nominalV } of row.plan.points) {
     happen(row.id, { do: 'probe', rail }, ms)
     for (const end = ms + secondsEach * 1000; ms < end && running.run.phase !== 'off-now'; ms += 250) {
@@ -118,8 +165,8 @@ function attendStart(tag: string, who: string, { atProbe, atSwitch, scenario, lo
 
 async function takeStep(story: Story, { who, command, input }: Step) {
   const tag = tags.get(story)!
-  const sheet = machineSheet(db, now, tag)
-  const named = (name: unknown, rows: { id: number, version?: number }[], by: string) => rows.find(row => (row as Record<string, unknown>)[by] === name)
+  const sheet = machineSheet(bench, tag, chapterNames)
+  const named = (name: unknown, rows: { id: number; version?: number }[], by: string) => rows.find(row => (row as Record<string, unknown>)[by] === name)
   const assembly = named(input.assembly, sheet.assemblies, 'name')
   const fault = named(input.fault, sheet.faults, 'symptom')
   const part = named(input.part, sheet.parts, 'name')
@@ -130,15 +177,30 @@ async function takeStep(story: Story, { who, command, input }: Step) {
   const supply = named(input.supply, sheet.power.supplies, 'name')
   if (command === 'begin-start') return attendStart(tag, who, input as unknown as Attended)
   // Rows that are there once a machine, or once a kind, start at version 0.
-  const own = command === 'settle-hazard' ? { version: sheet.hazards.find(h => h.kind === input.kind)?.version ?? 0 } : command === 'record-consent' ? sheet.stewardship.consent ?? { version: 0 } : command === 'appraise' ? sheet.appraisal ?? { version: 0 } : undefined
+  const own =
+    command === 'settle-hazard'
+      ? { version: sheet.hazards.find(h => h.kind === input.kind)?.version ?? 0 }
+      : command === 'record-consent'
+        ? (sheet.stewardship.consent ?? { version: 0 })
+        : command === 'appraise'
+          ? (sheet.appraisal ?? { version: 0 })
+          : undefined
   const until = typeof input.hours === 'number' ? new Date(now.getTime() + input.hours * 60 * 60 * 1000).toISOString() : undefined
   const request = {
     ...input,
-    assemblyId: assembly?.id ?? null, batteryId: battery?.id, supplyId: supply?.id, faultId: fault?.id, partId: part?.id, claimId: claim?.id, photographId: shown?.id, stepId: step?.id,
+    assemblyId: assembly?.id ?? null,
+    batteryId: battery?.id,
+    supplyId: supply?.id,
+    faultId: fault?.id,
+    partId: part?.id,
+    claimId: claim?.id,
+    photographId: shown?.id,
+    stepId: step?.id,
     ...(input.picture ? { hash: await take(input.picture as PictureName), name: `${String(input.picture)}.jpg` } : {}),
     ...(command === 'keep-corrosion' && shown ? await measured(shown.hash, input.inputs as CorrosionInputs) : {}),
     version: (own ?? battery ?? step ?? shown ?? assembly ?? fault ?? part ?? claim ?? sheet.power).version,
-    until, answerBy: until,
+    until,
+    answerBy: until,
   }
   performOnMachine(bench, findBySignIn(db, who)!, tag, command as MachineCommandName, commands[command].parse(request) as never)
 }
@@ -147,8 +209,7 @@ for (const { story, daysAgo, happen } of events) {
   at(daysAgo)
   try {
     await happen()
-  }
-  catch (error) {
+  } catch (error) {
     throw new Error(`${story.arrives.nickname}, ${daysAgo} days ago`, { cause: error })
   }
 }

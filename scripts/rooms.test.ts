@@ -5,16 +5,36 @@ const eslint = new ESLint()
 const complaints = async (filePath: string, code: string) => (await eslint.lintText(code, { filePath }))[0]!.messages.map(m => m.ruleId)
 
 it.each([
-  ['core/power/new.ts', '../../shared/contracts/views'], ['core/power/new.ts', '#shared/tools/index'], ['core/power/new.ts', 'node:fs'], ['core/power/new.ts', 'vue'],
-  ['shared/tools/new.ts', '../../server/db/connection'], ['server/services/new.ts', '../../app/stores/session'], ['app/pages/new.ts', '~~/server/services/work'], ['app/pages/new.ts', '../../server/services/work'],
+  ['core/power/new.ts', '../../shared/chapters/index'],
+  ['core/power/new.ts', '#shared/tools/index'],
+  ['core/power/new.ts', 'node:fs'],
+  ['core/power/new.ts', 'vue'],
+  ['shared/tools/new.ts', '../../server/db/connection'],
+  ['server/kernel/new.ts', '../../app/kernel/queries/session'],
+  ['app/pages/new.ts', '~~/server/kernel/work'],
+  ['app/pages/new.ts', '../../server/kernel/work'],
+  // A chapter knows another by its index alone.
+  ['server/chapters/power/new.ts', '../look/schema'],
+  ['server/chapters/power/new.ts', '../look/carry-out'],
+  ['shared/chapters/power/new.ts', '../supplies/shapes'],
+  ['app/chapters/power/new.ts', '../look/composables/useDrawing'],
 ])('%s may not import %s', async (file, from) => {
   expect(await complaints(file, `import { x } from '${from}'\nexport const y = x\n`)).toContain('no-restricted-imports')
 })
 
-it.each([['app/pages/new.ts', '#shared/contracts/views'], ['server/services/new.ts', '#core/power/rails'], ['shared/tools/new.ts', '#core/power/rails']])('%s may import %s', async (file, from) => {
+it.each([
+  ['app/pages/new.ts', '#shared/chapters/index'],
+  ['server/kernel/new.ts', '#core/power/rails'],
+  ['shared/tools/new.ts', '#core/power/rails'],
+  ['server/chapters/power/new.ts', '../look/index'],
+  ['server/chapters/power/new.ts', './schema'],
+  ['shared/chapters/power/new.ts', '../../kernel/fields'],
+])('%s may import %s', async (file, from) => {
   expect(await complaints(file, `import { x } from '${from}'\nexport const y = x\n`)).toEqual([])
 })
 
 it('core has neither clock nor dice', async () => {
-  expect(await complaints('core/power/new.ts', 'export const now = () => [new Date(), Date.now(), Math.random()]\n')).toEqual(expect.arrayContaining(['no-restricted-syntax', 'no-restricted-properties']))
+  expect(await complaints('core/power/new.ts', 'export const now = () => [new Date(), Date.now(), Math.random()]\n')).toEqual(
+    expect.arrayContaining(['no-restricted-syntax', 'no-restricted-properties']),
+  )
 })

@@ -1,7 +1,7 @@
 /** `npm run screenshots`: one current picture of each main view in docs/screenshots, made from a fresh demo. */
 import { writeFileSync } from 'node:fs'
 import { Key } from 'selenium-webdriver'
-import type { MachineSheet } from '#shared/contracts/views'
+import type { MachineSheet } from '#shared/chapters/index'
 import { startStandIn } from '../instruments/meter/stand-in'
 import { startApplication } from '../tests/e2e/support/application'
 import { Visitor } from '../tests/e2e/support/visitor'
@@ -14,7 +14,12 @@ const tag = (nickname: string) => application.tagOf(nickname)
 const size = { wide: [1280, 800], narrow: [390, 844] } as const
 
 /** Opens a place, does there what `first` says, and takes its picture once everything named is seen. */
-async function take(name: string, path: string, seen: string, { in: shape = 'wide', theme = 'light', first = async () => {} }: { in?: keyof typeof size, theme?: 'light' | 'dark', first?: () => Promise<void> } = {}) {
+async function take(
+  name: string,
+  path: string,
+  seen: string,
+  { in: shape = 'wide', theme = 'light', first = async () => {} }: { in?: keyof typeof size; theme?: 'light' | 'dark'; first?: () => Promise<void> } = {},
+) {
   const [width, height] = size[shape]
   await visitor.size(width, height)
   await visitor.driver.executeScript(`localStorage.setItem('jolly-bench-theme', '${theme}')`)
@@ -24,32 +29,47 @@ async function take(name: string, path: string, seen: string, { in: shape = 'wid
   await shoot(name)
 }
 async function shoot(name: string) {
-  await visitor.driver.executeAsyncScript('document.fonts.ready.then(() => Promise.all([...document.images].map(i => i.decode().catch(() => {})))).then(() => setTimeout(arguments[arguments.length - 1], 400))')
+  await visitor.driver.executeAsyncScript(
+    'document.fonts.ready.then(() => Promise.all([...document.images].map(i => i.decode().catch(() => {})))).then(() => setTimeout(arguments[arguments.length - 1], 400))',
+  )
   writeFileSync(`docs/screenshots/${name}.png`, await visitor.driver.takeScreenshot(), 'base64')
 }
 const scrollTo = (heading: string) => async () => {
   await visitor.sees(heading)
-  await visitor.driver.executeScript('[...document.querySelectorAll("h2")].find(h => h.textContent.trim() === arguments[0]).closest(".card").scrollIntoView(); window.scrollBy(0, -64)', heading)
+  await visitor.driver.executeScript(
+    '[...document.querySelectorAll("h2")].find(h => h.textContent.trim() === arguments[0]).closest(".card").scrollIntoView(); window.scrollBy(0, -64)',
+    heading,
+  )
 }
 
 /** A start of the simulated machine: calm on the first rail, then one that goes wrong. */
 async function startOf(onTag: string) {
   const standIn = await startStandIn({ port: 0 })
-  const settings = async () => await (await application.ask('/api/settings', { cookie })).json() as { practice: { version: number }, people: { id: number, name: string }[] }
+  const settings = async () =>
+    (await (await application.ask('/api/settings', { cookie })).json()) as { practice: { version: number }; people: { id: number; name: string }[] }
   const post = (path: string, body: unknown) => application.ask(path, { method: 'POST', body, cookie })
   const { practice, people } = await settings()
   await post('/api/collection/set-meter', { version: practice.version, host: '127.0.0.1', port: standIn.port })
-  const { power } = await (await application.ask(`/api/machines/${onTag}`, { cookie })).json() as MachineSheet
+  const { power } = (await (await application.ask(`/api/machines/${onTag}`, { cookie })).json()) as MachineSheet
   const who = (name: string) => people.find(p => p.name.startsWith(name))!.id
-  await post(`/api/machines/${onTag}/begin-start`, { atProbe: who('Rua'), atSwitch: who('Ilka'), byMeter: true, load: 'loaded', currentLimitA: 0.3, checked: power.startChecks.map(c => c.code) })
+  await post(`/api/machines/${onTag}/begin-start`, {
+    atProbe: who('Rua'),
+    atSwitch: who('Ilka'),
+    byMeter: true,
+    load: 'loaded',
+    currentLimitA: 0.3,
+    checked: power.startChecks.map(c => c.code),
+  })
   const top = () => visitor.driver.executeScript('scrollTo(0, 0)') as Promise<void>
-  await take('first-start', `/m/${onTag}/start`, 'On for 9 s', { first: async () => {
-    await visitor.press('Count down')
-    await visitor.sees('On for')
-    standIn.switchOn(true)
-    await visitor.sees('kept')
-    await top()
-  } })
+  await take('first-start', `/m/${onTag}/start`, 'On for 9 s', {
+    first: async () => {
+      await visitor.press('Count down')
+      await visitor.sees('On for')
+      standIn.switchOn(true)
+      await visitor.sees('kept')
+      await top()
+    },
+  })
   standIn.scenario('shorted')
   await visitor.sees('Off now', 'Still on')
   await shoot('first-start-off-now')
@@ -65,22 +85,26 @@ try {
   await take('today', '/', 'Next moves')
   await take('store', '/store', '24 machines')
   await take('book-in', '/book-in', 'Known model.', { first: () => visitor.fill('Model or description', 'Petrel 8S') })
-  await take('job-lot', '/book-in/lot', '2 machines ready, 1 with something wrong.', { first: async () => {
-    await visitor.fill('From whom, all', 'the pilot office')
-    await visitor.fill('Model or description, row 1', 'Gannet')
-    await visitor.fill('Serial number, row 1', `G-101${Key.ENTER}G-102${Key.ENTER}G-103`)
-    await visitor.fill('Weight in kg, row 3', 'heavy')
-  } })
+  await take('job-lot', '/book-in/lot', '2 machines ready, 1 with something wrong.', {
+    first: async () => {
+      await visitor.fill('From whom, all', 'the pilot office')
+      await visitor.fill('Model or description, row 1', 'Gannet')
+      await visitor.fill('Serial number, row 1', `G-101${Key.ENTER}G-102${Key.ENTER}G-103`)
+      await visitor.fill('Weight in kg, row 3', 'heavy')
+    },
+  })
   await take('sheet-arrive', `/m/${await tag('Harbour office')}?stage=arrive`, 'Date codes')
   await take('sheet-look', `/m/${await tag('Schoolroom A')}?stage=look`, 'Assemblies')
   await take('opening', `/m/${await tag('Schoolroom A')}?stage=look`, 'Reassembly', { first: scrollTo('Opening record') })
-  const { photographs } = await (await application.ask(`/api/machines/${await tag('Schoolroom A')}`, { cookie })).json() as MachineSheet
+  const { photographs } = (await (await application.ask(`/api/machines/${await tag('Schoolroom A')}`, { cookie })).json()) as MachineSheet
   const [found, later] = photographs.map(p => p.id)
   await take('photograph', `/m/${await tag('Schoolroom A')}/photo/${found}`, 'Draw a mark')
-  await take('corrosion', `/m/${await tag('Schoolroom A')}/photo/${later}`, 'Threshold', { first: async () => {
-    await visitor.press('Corrosion')
-    await visitor.press('Measure it again for below the barrel')
-  } })
+  await take('corrosion', `/m/${await tag('Schoolroom A')}/photo/${later}`, 'Threshold', {
+    first: async () => {
+      await visitor.press('Corrosion')
+      await visitor.press('Measure it again for below the barrel')
+    },
+  })
   await take('paths', `/m/${await tag('Lifeboat house')}?stage=look`, 'is best supported', { theme: 'dark', first: scrollTo('Its path') })
   await take('models', '/models', 'Petrel 8S')
   await take('first-start-before', `/m/${await tag('Slipway')}?stage=make-safe`, 'Before the switch', { first: scrollTo('First start') })
@@ -89,10 +113,9 @@ try {
   await take('sheet-prove', `/m/${await tag('Harbour office')}?stage=prove`, 'Take a reading')
   await take('sheet-narrow', `/m/${await tag('Schoolroom A')}?stage=look`, 'Assemblies', { in: 'narrow' })
   await take('tool-wall', '/tools', 'Every instrument on its own')
-  const { passport } = await (await application.ask(`/api/machines/${await tag('Weather club')}`, { cookie })).json() as MachineSheet
+  const { passport } = (await (await application.ask(`/api/machines/${await tag('Weather club')}`, { cookie })).json()) as MachineSheet
   await take('passport', passport.path!, 'machine passport')
-}
-finally {
+} finally {
   await visitor.leaves()
   await application.stop()
 }

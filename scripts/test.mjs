@@ -15,7 +15,10 @@ async function step(title, work) {
   console.log(`${ok ? 'passed' : 'FAILED'}: ${title} (${Math.round((Date.now() - began) / 1000)} s)`)
 }
 
-const ends = (program, ...args) => async () => await run(program, args) === 0
+const ends =
+  (program, ...args) =>
+  async () =>
+    (await run(program, args)) === 0
 
 /** One Vitest project, its tests counted one by one. */
 function tests(project) {
@@ -38,23 +41,32 @@ async function browserReady() {
     return false
   }
   await must('apt-get', ['update', '-qq'])
-  return await run('apt-get', ['install', '-y', '-qq', 'chromium', 'chromium-driver']) === 0
+  return (await run('apt-get', ['install', '-y', '-qq', 'chromium', 'chromium-driver'])) === 0
 }
 
 await installed()
 await must('npx', ['nuxt', 'prepare', '--logLevel=silent'])
+// Two lanes on two cores: what reads the sources, and what runs them.
 await Promise.all([
   (async () => {
     await step('types', ends('npm', 'run', '--silent', 'types'))
     await step('lint', ends('npm', 'run', '--silent', 'lint'))
+    await step('unit tests', tests('core'))
   })(),
   (async () => {
     await step('browser at hand', browserReady)
-    await step('unit tests', tests('core'))
+    await step('build', () =>
+      built().then(
+        () => true,
+        error => {
+          console.error(error)
+          return false
+        },
+      ),
+    )
     await step('server tests', tests('server'))
   })(),
 ])
-await step('build', () => built().then(() => true, (error) => { console.error(error); return false }))
 await step('browser tests', tests('browser'))
 
 console.log(`\n${tally.passed} passed, ${tally.failed} failed`)

@@ -6,14 +6,20 @@ export const size = { width: 1800, height: 1200 }
 /** A pencil with a memory: the same seed draws the same picture. */
 export function pencil(seed: number) {
   const random = seeded(seed)
-  return { random, between: (low: number, high: number) => low + random() * (high - low), pick: <T>(from: readonly T[]) => from[Math.floor(random() * from.length)]! }
+  return {
+    random,
+    between: (low: number, high: number) => low + random() * (high - low),
+    pick: <T>(from: readonly T[]) => from[Math.floor(random() * from.length)]!,
+  }
 }
 export type Pencil = ReturnType<typeof pencil>
 
-export const rect = (x: number, y: number, w: number, h: number, fill: string, more = '') => `<rect x="${x}" y="${y}" width="${w}" height="${h}" fill="${fill}" ${more}/>`
+export const rect = (x: number, y: number, w: number, h: number, fill: string, more = '') =>
+  `<rect x="${x}" y="${y}" width="${w}" height="${h}" fill="${fill}" ${more}/>`
 export const circle = (x: number, y: number, r: number, fill: string, more = '') => `<circle cx="${x}" cy="${y}" r="${r}" fill="${fill}" ${more}/>`
 export const path = (d: string, more: string) => `<path d="${d}" ${more}/>`
-export const words = (x: number, y: number, text: string, px: number, fill: string, more = '') => `<text x="${x}" y="${y}" font-family="monospace" font-size="${px}" fill="${fill}" ${more}>${text}</text>`
+export const words = (x: number, y: number, text: string, px: number, fill: string, more = '') =>
+  `<text x="${x}" y="${y}" font-family="monospace" font-size="${px}" fill="${fill}" ${more}>${text}</text>`
 
 /** An outline that wobbles like something that grew. */
 export function blot({ between }: Pencil, x: number, y: number, r: number, fill: string, more = ''): string {
@@ -33,6 +39,9 @@ const filters = `
   <linearGradient id="light" x1="0" y1="0" x2="1" y2="1"><stop offset="0" stop-color="#fff" stop-opacity="0.10"/><stop offset="0.5" stop-color="#fff" stop-opacity="0"/><stop offset="1" stop-color="#000" stop-opacity="0.26"/></linearGradient>`
 
 /** A whole picture: what lies on the bench, under one lamp. */
-export const photograph = (bench: string, content: string) => `<svg xmlns="http://www.w3.org/2000/svg" width="${size.width}" height="${size.height}" viewBox="0 0 ${size.width} ${size.height}">
+export const photograph = (
+  bench: string,
+  content: string,
+) => `<svg xmlns="http://www.w3.org/2000/svg" width="${size.width}" height="${size.height}" viewBox="0 0 ${size.width} ${size.height}">
 <defs>${filters}</defs>${rect(0, 0, size.width, size.height, bench)}${content}
 ${rect(0, 0, size.width, size.height, 'url(#light)')}</svg>`

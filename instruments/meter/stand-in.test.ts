@@ -20,7 +20,11 @@ function ordinaryClient(port: number) {
   const socket = connect(port, '127.0.0.1').setEncoding('latin1')
   let heard = ''
   socket.on('data', chunk => (heard += String(chunk)))
-  return { say: (line: string) => socket.write(`${line}\n`), hears: (pattern: RegExp) => expect.poll(() => heard, { timeout: 3000 }).toMatch(pattern), end: () => socket.destroy() }
+  return {
+    say: (line: string) => socket.write(`${line}\n`),
+    hears: (pattern: RegExp) => expect.poll(() => heard, { timeout: 3000 }).toMatch(pattern),
+    end: () => socket.destroy(),
+  }
 }
 
 describe('the stand-in', () => {
@@ -54,7 +58,11 @@ describe('the stand-in', () => {
 describe('a single measurement', () => {
   it('waits until the figure stands still, and calls open what is beyond the range', async () => {
     const desk = deskAt((await begin()).port)
-    expect(await desk.view()).toMatchObject({ state: 'ready', identity: 'Jolly Bench Stand-in meter 0', simulation: { scenario: 'healthy', switchedOn: false } })
+    expect(await desk.view()).toMatchObject({
+      state: 'ready',
+      identity: 'Jolly Bench Stand-in meter 0',
+      simulation: { scenario: 'healthy', switchedOn: false },
+    })
     expect(await desk.read('ohms')).toMatchObject({ state: 'ready', settled: true, overload: false, unit: 'Ω' })
     await desk.simulate({ switchedOn: true })
     clock += 5000
@@ -63,7 +71,10 @@ describe('a single measurement', () => {
     expect((await desk.read('celsius')).value).toBeGreaterThan(20)
   })
 
-  it.each([['silent', 'silent'], ['garbled', 'nonsense']] as const)('of a meter that is %s gives a state and no value, and recovers', async (scenario, state) => {
+  it.each([
+    ['silent', 'silent'],
+    ['garbled', 'nonsense'],
+  ] as const)('of a meter that is %s gives a state and no value, and recovers', async (scenario, state) => {
     const desk = deskAt((await begin({ scenario })).port)
     standIn.switchOn(true)
     expect(await desk.read('dc-volts')).toMatchObject({ state, value: null })

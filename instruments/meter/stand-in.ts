@@ -10,26 +10,74 @@ const identity = 'Jolly Bench,Stand-in meter,0,1.0'
 const infinity = '9.90000000E+37'
 
 const functions = {
-  'VOLT:DC': 'dcV', 'VOLT': 'dcV', 'VOLT:AC': 'acV', 'RES': 'ohm', 'FRES': 'ohm', 'CONT': 'ohm', 'DIOD': 'diodeV', 'CURR:DC': 'amps', 'CURR': 'amps', 'TEMP': 'celsius',
+  'VOLT:DC': 'dcV',
+  'VOLT': 'dcV',
+  'VOLT:AC': 'acV',
+  'RES': 'ohm',
+  'FRES': 'ohm',
+  'CONT': 'ohm',
+  'DIOD': 'diodeV',
+  'CURR:DC': 'amps',
+  'CURR': 'amps',
+  'TEMP': 'celsius',
 } as const
 type FunctionName = keyof typeof functions
 
 /** The long form of SCPI words, cut to their short form: SIMulate and SIM are the same. */
-const shortened: [long: RegExp, short: string][] = [[/MEASURE/g, 'MEAS'], [/CONFIGURE/g, 'CONF'], [/SENSE/g, 'SENS'], [/VOLTAGE/g, 'VOLT'], [/CURRENT/g, 'CURR'], [/FRESISTANCE/g, 'FRES'], [/RESISTANCE/g, 'RES'], [/CONTINUITY/g, 'CONT'], [/DIODE/g, 'DIOD'], [/TEMPERATURE/g, 'TEMP'], [/SYSTEM/g, 'SYST'], [/ERROR/g, 'ERR'], [/:NEXT/g, ''], [/SIMULATE/g, 'SIM'], [/SCENARIO/g, 'SCEN'], [/CATALOG/g, 'CAT'], [/SWITCH/g, 'SWIT'], [/PROBE/g, 'PROB'], [/INITIATE/g, 'INIT'], [/FETCH/g, 'FETC']]
+const shortened: [long: RegExp, short: string][] = [
+  [/MEASURE/g, 'MEAS'],
+  [/CONFIGURE/g, 'CONF'],
+  [/SENSE/g, 'SENS'],
+  [/VOLTAGE/g, 'VOLT'],
+  [/CURRENT/g, 'CURR'],
+  [/FRESISTANCE/g, 'FRES'],
+  [/RESISTANCE/g, 'RES'],
+  [/CONTINUITY/g, 'CONT'],
+  [/DIODE/g, 'DIOD'],
+  [/TEMPERATURE/g, 'TEMP'],
+  [/SYSTEM/g, 'SYST'],
+  [/ERROR/g, 'ERR'],
+  [/:NEXT/g, ''],
+  [/SIMULATE/g, 'SIM'],
+  [/SCENARIO/g, 'SCEN'],
+  [/CATALOG/g, 'CAT'],
+  [/SWITCH/g, 'SWIT'],
+  [/PROBE/g, 'PROB'],
+  [/INITIATE/g, 'INIT'],
+  [/FETCH/g, 'FETC'],
+]
 const short = (header: string) => shortened.reduce((word, [long, cut]) => word.replace(long, cut), header.toUpperCase().replace(/^:/, ''))
 
-export interface StandIn { port: number, scenario: (name: ScenarioName) => void, switchOn: (on: boolean) => void, unplug: () => void, close: () => Promise<void> }
+export interface StandIn {
+  port: number
+  scenario: (name: ScenarioName) => void
+  switchOn: (on: boolean) => void
+  unplug: () => void
+  close: () => Promise<void>
+}
 
 /** Starts the stand-in on a port; 0 takes any that is free. */
-export async function startStandIn({ port = 5025, host = '127.0.0.1', scenario = 'healthy' as ScenarioName, seed = 1, now = () => Date.now(), answered = (_: string) => {} } = {}): Promise<StandIn> {
+export async function startStandIn({
+  port = 5025,
+  host = '127.0.0.1',
+  scenario = 'healthy' as ScenarioName,
+  seed = 1,
+  now = () => Date.now(),
+  answered = (_: string) => {},
+} = {}): Promise<StandIn> {
   const machine = simulatedMachine(seed)
   const errors: string[] = []
   const sockets = new Set<Socket>()
   const set = { scenario, what: 'VOLT:DC' as FunctionName, nominalV: 5, loaded: false, onSince: null as number | null }
   const onSeconds = () => (set.onSince === null ? null : (now() - set.onSince) / 1000)
-  const figure = (value: number) => value.toExponential(8).replace(/e([+-])(\d)$/, 'E$10$2').replace('e', 'E').replace(/^(?=\d)/, '+')
+  const figure = (value: number) =>
+    value
+      .toExponential(8)
+      .replace(/e([+-])(\d)$/, 'E$10$2')
+      .replace('e', 'E')
+      .replace(/^(?=\d)/, '+')
 
-  function reading(): { text: string, manner: Manner } {
+  function reading(): { text: string; manner: Manner } {
     const manner = machine.manner(set.scenario, onSeconds())
     const value = machine.see(set.scenario, { nominalV: set.nominalV, onSeconds: onSeconds(), loaded: set.loaded })[functions[set.what]]
     // A rail that is on is no place for ohms: a real meter shows overload.
@@ -52,26 +100,47 @@ export async function startStandIn({ port = 5025, host = '127.0.0.1', scenario =
       return verb === 'MEAS' && asked ? read() : undefined
     }
     switch (word) {
-      case '*IDN?': return identity
-      case '*RST': set.what = 'VOLT:DC'; return
-      case '*CLS': errors.length = 0; return
-      case '*OPC?': return '1'
-      case '*OPC': case '*WAI': case '*ESE': case '*SRE': return
-      case '*ESR?': return errors.length ? '32' : '0'
-      case '*STB?': case '*TST?': return '0'
-      case 'SYST:ERR?': return errors.shift() ?? '0,"No error"'
-      case 'CONF?': return `"${set.what}"`
-      case 'INIT': return
-      case 'READ?': case 'FETC?': return read()
-      case 'SIM:SCEN:CAT?': return scenarioNames.map(name => `${name}:${scenarios[name].says}`).join(';')
-      case 'SIM:SCEN?': return set.scenario
+      case '*IDN?':
+        return identity
+      case '*RST':
+        set.what = 'VOLT:DC'
+        return
+      case '*CLS':
+        errors.length = 0
+        return
+      case '*OPC?':
+        return '1'
+      case '*OPC':
+      case '*WAI':
+      case '*ESE':
+      case '*SRE':
+        return
+      case '*ESR?':
+        return errors.length ? '32' : '0'
+      case '*STB?':
+      case '*TST?':
+        return '0'
+      case 'SYST:ERR?':
+        return errors.shift() ?? '0,"No error"'
+      case 'CONF?':
+        return `"${set.what}"`
+      case 'INIT':
+        return
+      case 'READ?':
+      case 'FETC?':
+        return read()
+      case 'SIM:SCEN:CAT?':
+        return scenarioNames.map(name => `${name}:${scenarios[name].says}`).join(';')
+      case 'SIM:SCEN?':
+        return set.scenario
       case 'SIM:SCEN': {
         const name = chosen(argument, scenarioNames)
         if (!name) return wrong(-224, 'Illegal parameter value')
         set.scenario = name as ScenarioName
         return
       }
-      case 'SIM:SWIT?': return set.onSince === null ? '0' : '1'
+      case 'SIM:SWIT?':
+        return set.onSince === null ? '0' : '1'
       case 'SIM:SWIT': {
         const on = chosen(argument, ['ON', 'OFF', '1', '0'])
         if (!on) return wrong(-224, 'Illegal parameter value')
@@ -79,14 +148,17 @@ export async function startStandIn({ port = 5025, host = '127.0.0.1', scenario =
         else set.onSince = null
         return
       }
-      case 'SIM:LOAD': set.loaded = /^(ON|1)$/i.test(argument); return
+      case 'SIM:LOAD':
+        set.loaded = /^(ON|1)$/i.test(argument)
+        return
       case 'SIM:PROB': {
         const volts = Number(argument)
         if (!Number.isFinite(volts) || volts === 0) return wrong(-224, 'Illegal parameter value')
         set.nominalV = volts
         return
       }
-      default: return wrong(-113, 'Undefined header')
+      default:
+        return wrong(-113, 'Undefined header')
     }
   }
 
@@ -97,17 +169,18 @@ export async function startStandIn({ port = 5025, host = '127.0.0.1', scenario =
     return text
   }
 
-  const server: Server = createServer((socket) => {
+  const server: Server = createServer(socket => {
     sockets.add(socket.setNoDelay(true).setEncoding('latin1'))
     let typed = ''
-    socket.on('data', (chunk) => {
+    socket.on('data', chunk => {
       typed = (typed + String(chunk)).slice(-4096)
       const lines = typed.split('\n')
       typed = lines.pop() ?? ''
-      for (const line of lines) for (const command of line.split(';').filter(c => c.trim())) {
-        const answer = obey(command)
-        if (answer !== undefined) socket.write(`${answer}\n`, 'latin1')
-      }
+      for (const line of lines)
+        for (const command of line.split(';').filter(c => c.trim())) {
+          const answer = obey(command)
+          if (answer !== undefined) socket.write(`${answer}\n`, 'latin1')
+        }
     })
     socket.on('error', () => {})
     socket.on('close', () => sockets.delete(socket))
@@ -116,12 +189,17 @@ export async function startStandIn({ port = 5025, host = '127.0.0.1', scenario =
   const unplug = () => sockets.forEach(socket => socket.destroy())
   return {
     port: (server.address() as { port: number }).port,
-    scenario: (name) => { set.scenario = name },
-    switchOn: (on) => { set.onSince = on ? now() : null },
+    scenario: name => {
+      set.scenario = name
+    },
+    switchOn: on => {
+      set.onSince = on ? now() : null
+    },
     unplug,
-    close: () => new Promise((done) => {
-      unplug()
-      server.close(() => done())
-    }),
+    close: () =>
+      new Promise(done => {
+        unplug()
+        server.close(() => done())
+      }),
   }
 }

@@ -20,7 +20,19 @@ export async function benchCorrosion() {
         turn = performance.now()
         if (done) area = value.areaAt(defaultThreshold)
       }
-      row(`${surface}${Object.keys(spoil).length ? `, ${Object.entries(spoil).map(([k, v]) => `${k} ${v}`).join(', ')}` : ''}`, `${Math.round(performance.now() - began)} ms`, `${Math.round(longest)} ms`, `${(area.areaPct - board.areaPct).toFixed(2)} pp`, `± ${area.errorPct.toFixed(1)} pp`)
+      row(
+        `${surface}${
+          Object.keys(spoil).length
+            ? `, ${Object.entries(spoil)
+                .map(([k, v]) => `${k} ${v}`)
+                .join(', ')}`
+            : ''
+        }`,
+        `${Math.round(performance.now() - began)} ms`,
+        `${Math.round(longest)} ms`,
+        `${(area.areaPct - board.areaPct).toFixed(2)} pp`,
+        `± ${area.errorPct.toFixed(1)} pp`,
+      )
     }
   }
 }

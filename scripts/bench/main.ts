@@ -1,9 +1,17 @@
 /** `npm run bench`: speed, memory and accuracy of what is heavy. Prints figures; judges nothing, for machines differ. */
 import { built } from '../lib/setup.mjs'
 import { benchCorrosion } from './corrosion'
+import { benchCollection } from './collection'
+import { benchFirstView } from './first-view'
 import { benchStart } from './start'
 
-await benchCorrosion()
+/** Only what is named, such as `npm run bench -- collection`; everything where nothing is. */
+const wanted = process.argv.slice(2)
+const run = async (name: string, bench: () => Promise<void>) => (wanted.length && !wanted.includes(name) ? undefined : bench())
+
+await run('corrosion', benchCorrosion)
 console.log(`Memory of this process: ${Math.round(process.memoryUsage().rss / 2 ** 20)} MB`)
 await built()
-await benchStart()
+await run('first-view', benchFirstView)
+await run('collection', benchCollection)
+await run('start', benchStart)

@@ -13,8 +13,13 @@ const cache = join('.cache', 'demo-photographs')
 async function render(svg: string): Promise<Buffer> {
   const kept = join(cache, `${createHash('sha256').update(svg).digest('hex')}.jpg`)
   if (existsSync(kept)) return readFile(kept)
-  const grain = await sharp({ create: { ...size, channels: 3, background: '#808080', noise: { type: 'gaussian', mean: 128, sigma: 11 } } }).png().toBuffer()
-  const jpeg = await sharp(Buffer.from(svg)).composite([{ input: grain, blend: 'soft-light' }]).jpeg({ quality: 88 }).toBuffer()
+  const grain = await sharp({ create: { ...size, channels: 3, background: '#808080', noise: { type: 'gaussian', mean: 128, sigma: 11 } } })
+    .png()
+    .toBuffer()
+  const jpeg = await sharp(Buffer.from(svg))
+    .composite([{ input: grain, blend: 'soft-light' }])
+    .jpeg({ quality: 88 })
+    .toBuffer()
   mkdirSync(cache, { recursive: true })
   await writeFile(`${kept}.${process.pid}`, jpeg)
   await rename(`${kept}.${process.pid}`, kept)
@@ -26,6 +31,9 @@ export function drawPhotographs() {
   const drawn = new Map((Object.keys(pictures) as PictureName[]).map(name => [name, render(pictures[name]())]))
   return async (name: PictureName, taken: Date): Promise<Buffer> => {
     const stamp = taken.toISOString().slice(0, 19).replace('T', ' ').replaceAll('-', ':')
-    return sharp(await drawn.get(name)).withExif({ IFD2: { DateTimeOriginal: stamp } }).jpeg({ quality: 88 }).toBuffer()
+    return sharp(await drawn.get(name))
+      .withExif({ IFD2: { DateTimeOriginal: stamp } })
+      .jpeg({ quality: 88 })
+      .toBuffer()
   }
 }

@@ -7,6 +7,9 @@ export function installed(): Promise<void>
 export function built(): Promise<void>
 export function sessionSecret(dataFolder: string): string
 export function portFree(port: number | string, host: string): Promise<void>
-export function serve(dataFolder: string, where: { port: number | string, host: string, stdio?: SpawnOptions['stdio'] }): ChildProcess
+export function serve(
+  dataFolder: string,
+  where: { port: number | string; host: string; stdio?: SpawnOptions['stdio']; env?: Record<string, string> },
+): ChildProcess
 export function answering(child: ChildProcess, address: string, seconds?: number): Promise<void>
 export function endTogether(child: ChildProcess): void

@@ -12,7 +12,7 @@ process.env.NUXT_TELEMETRY_DISABLED = '1'
 
 /** Runs a program to its end and hands its output on. @returns its exit code */
 export function run(program, args, options = {}) {
-  return new Promise((done) => {
+  return new Promise(done => {
     const child = spawn(program, args, { stdio: 'inherit', ...options })
     child.on('error', () => done(127))
     child.on('close', code => done(code ?? 1))
@@ -62,7 +62,7 @@ export async function built() {
   const wanted = digest(...sources.flatMap(source => [...filesIn(source)].flatMap(file => [relative(root, join(root, file)), readFileSync(file)])))
   if (remembered(stamp, wanted)) return
   console.log('Building; this takes about half a minute.')
-  await must('npx', ['nuxt', 'build', '--logLevel=silent'])
+  await must('npx', ['nuxt', 'build', '--logLevel=silent'], { env: { ...process.env, JOLLY_BUILD_DIR: '.cache/build' } })
   remember(stamp, wanted)
 }
 
@@ -76,7 +76,7 @@ export function sessionSecret(dataFolder) {
 
 /** Ends with a clear message when something else answers at the address already. */
 export function portFree(port, host) {
-  return new Promise((free) => {
+  return new Promise(free => {
     const probe = createServer()
     probe.once('error', () => {
       console.error(`Something else already listens at ${host}:${port}. Choose another port, such as PORT=3001.`)
@@ -87,11 +87,21 @@ export function portFree(port, host) {
 }
 
 /** Starts the built application on a data folder. @returns the child process */
-export function serve(dataFolder, { port, host, stdio = 'inherit' }) {
+export function serve(dataFolder, { port, host, stdio = 'inherit', env = {} }) {
   return spawn(process.execPath, ['.output/server/index.mjs'], {
-    cwd: root, stdio,
+    cwd: root,
+    stdio,
     // Open pages hold a connection for changes; a stopping server does not wait for them long.
-    env: { ...process.env, NODE_ENV: 'production', JOLLY_DATA: dataFolder, PORT: String(port), HOST: host, NITRO_SHUTDOWN_TIMEOUT: '1500', NUXT_SESSION_PASSWORD: process.env.NUXT_SESSION_PASSWORD ?? sessionSecret(dataFolder) },
+    env: {
+      ...process.env,
+      ...env,
+      NODE_ENV: 'production',
+      JOLLY_DATA: dataFolder,
+      PORT: String(port),
+      HOST: host,
+      NITRO_SHUTDOWN_TIMEOUT: '1500',
+      NUXT_SESSION_PASSWORD: process.env.NUXT_SESSION_PASSWORD ?? sessionSecret(dataFolder),
+    },
   })
 }
 
@@ -101,8 +111,9 @@ export async function answering(child, address, seconds = 30) {
     if (child.exitCode !== null) throw new Error('The application ended before it answered.')
     try {
       if ((await fetch(`${address}/api/health`)).ok) return
+    } catch {
+      /* not listening yet */
     }
-    catch { /* not listening yet */ }
     await new Promise(next => setTimeout(next, 50))
   }
   throw new Error(`No answer at ${address} after ${seconds} seconds.`)

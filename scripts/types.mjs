@@ -1,0 +1,13 @@
+/** `npm run types`: the application by itself, which takes longest, beside everything else. */
+import { run } from './lib/setup.mjs'
+
+const inOrder = async (...commands) => {
+  for (const [program, ...args] of commands) if ((await run('npx', [program, ...args])) !== 0) return false
+  return true
+}
+await run('npx', ['nuxt', 'prepare', '--logLevel=silent'])
+const [app, rest] = await Promise.all([
+  inOrder(['vue-tsc', '-p', '.nuxt/tsconfig.app.json', '--noEmit']),
+  inOrder(['tsc', '-p', 'core'], ['tsc', '-p', '.nuxt/tsconfig.server.json', '--noEmit'], ['tsc', '-p', 'tsconfig.tools.json']),
+])
+process.exit(app && rest ? 0 : 1)
