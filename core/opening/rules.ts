@@ -1,4 +1,7 @@
+import { commonPractice } from '../kernel/finding'
 import { type Discipline, move } from '../planning/discipline'
+import type { Configuration } from '../safety/configuration'
+import { type Heard, heard } from '../safety/heard'
 import { type OpeningStep, reassemble } from './reassembly'
 
 export interface OpeningRecord {
@@ -7,15 +10,43 @@ export interface OpeningRecord {
 export interface OpeningFacts {
   /** Fixings that were not counted back, with the step they belong to. */
   fixingsMissing: { says: string; where: string }[]
+  /** Steps that are still undone. */
+  stepsUndone: number
 }
 
 export const openingFacts = ({ openingSteps }: OpeningRecord): OpeningFacts => ({
   fixingsMissing: reassemble([...openingSteps])
     .findings.filter(f => f.code === 'opening.missing')
     .map(f => ({ says: f.says, where: f.because[0] ?? '' })),
+  stepsUndone: openingSteps.filter(s => s.state === 'undone').length,
 })
+/** What is said where the record cannot be read. */
+export const openingUnknown: OpeningFacts = { fixingsMissing: [], stepsUndone: 0 }
+
+/**
+ * What the gate hears of the opening record: a fixing that is missing may lie in the machine; steps that are undone, and fixings left over,
+ * want care. Apart on the bench, with the supply alone or the boards on a bench supply, open steps are as it should be.
+ */
+function openingHeard({ openingSteps, configuration }: OpeningRecord & { configuration: Configuration }): Heard[] {
+  const apart = configuration.kind === 'supply-alone' || configuration.kind === 'bench-supply'
+  const { findings } = reassemble([...openingSteps])
+  return findings.flatMap((found): Heard[] => {
+    switch (found.code) {
+      case 'opening.missing':
+        return [heard({ ...found, source: commonPractice }, 'Find it, in the machine or out of it, and count the step back again.')]
+      case 'opening.too-many':
+      case 'opening.order':
+        return [heard(found, 'Compare with the opening record, put it right, and count the step back again.')]
+      case 'opening.open':
+        return apart ? [] : [heard({ ...found, level: 'care' }, 'Put it together by the opening record, and count every fixing back.')]
+      default:
+        return []
+    }
+  })
+}
 
 /** A screw that did not come back is looked for before anything else that can wait. Common practice, no source. */
 export const opening: Discipline = {
+  heard: openingHeard,
   moves: m => m.fixingsMissing.map(f => move('loose', 'fixing-missing', 'look', { says: f.says, why: `${f.where} A loose screw shorts what it lies on.` })),
 }

@@ -2,11 +2,12 @@ import { type CleaningRecord, cleaningFacts } from '../cleaning/rules'
 import { type ConditionRecord, conditionFacts } from '../condition/rules'
 import { type DiagnosisRecord, diagnosisFacts } from '../diagnosis/rules'
 import { type IdentifyRecord, identifyFacts } from '../identify/rules'
-import { type Finding, finding } from '../kernel/finding'
-import { type OpeningRecord, openingFacts } from '../opening/rules'
+import { finding } from '../kernel/finding'
+import { type OpeningRecord, openingFacts, openingUnknown } from '../opening/rules'
 import { type PartsRecord, partsFacts } from '../parts/rules'
 import { type PowerRecord, powerFactsKnown, powerUnknown } from '../power/rules'
 import { type RetestRecord, retestFacts } from '../retest/rules'
+import { type Heard, heard } from '../safety/heard'
 import { type SafetyRecord, safetyFacts, safetyUnknown } from '../safety/rules'
 import { type StewardshipRecord, stewardshipFacts } from '../stewardship/rules'
 import type { NextMove } from './discipline'
@@ -37,21 +38,25 @@ export interface Assessment {
 }
 
 /**
- * Asks every discipline about one machine, once: what each knows, then the gate that hears all of them, then the run and what to do next.
+ * Asks every discipline about one machine, once: what each knows and what of it the gate hears, then the gate that hears all of them,
+ * then the run and what to do next.
  * What a discipline cannot read of the stored rows becomes a stop on this machine; it never fails.
  * @param now instant in UTC with milliseconds
  */
 export function assess(record: MachineRecord, now: string): Assessment {
-  const unreadable: Finding[] = []
+  const unreadable: Heard[] = []
   const read = <F>(what: string, ask: () => F, otherwise: F): F => {
     try {
       return ask()
     } catch (error) {
       unreadable.push(
-        finding('stop', 'record.unreadable', `What is on record about ${what} cannot be read.`, [
-          (error as Error).message,
-          'It stays off until the record has been put right.',
-        ]),
+        heard(
+          finding('stop', 'record.unreadable', `What is on record about ${what} cannot be read.`, [
+            (error as Error).message,
+            'It stays off until the record has been put right.',
+          ]),
+          'Put the record right; it says what cannot be judged.',
+        ),
       )
       return otherwise
     }
@@ -59,10 +64,11 @@ export function assess(record: MachineRecord, now: string): Assessment {
   const trunk: TrunkFacts = { stage: record.stage, life: record.life, bookedInAt: record.bookedInAt, now }
   const plain = { ...identifyFacts(record), ...stewardshipFacts(record), ...cleaningFacts(record, now), ...diagnosisFacts(record), ...partsFacts(record) }
   const conditionKnown = read('its condition', () => conditionFacts(record), { assemblies: [], checks: [], interventionsOpen: 0 })
-  const openingKnown = read('its opening', () => openingFacts(record), { fixingsMissing: [] })
+  const openingKnown = read('its opening', () => openingFacts(record), openingUnknown)
   const powerKnown = read('its power', () => powerFactsKnown(record, now), powerUnknown)
-  const stops = () => [...powerKnown.unreadableRails, ...unreadable]
-  const safetyKnown = read('its dangers', () => safetyFacts(record, powerKnown, stops(), now), null) ?? safetyUnknown(record, stops())
+  const found = disciplines.flatMap(d => read('what may harm it', () => d.heard?.(record, now) ?? [], []))
+  const stops = () => [...found, ...unreadable]
+  const safetyKnown = read('its dangers', () => safetyFacts(record, { ...powerKnown, ...openingKnown }, stops(), now), null) ?? safetyUnknown(record, stops())
   const known: MachineKnown = {
     ...trunk,
     ...plain,
@@ -70,7 +76,7 @@ export function assess(record: MachineRecord, now: string): Assessment {
     ...openingKnown,
     ...powerKnown,
     ...safetyKnown,
-    ...retestFacts(record, { ...plain, ...powerKnown, ...safetyKnown }),
+    ...retestFacts(record, { ...plain, ...openingKnown, ...powerKnown, ...safetyKnown }),
   }
   const dueAt = disciplines
     .flatMap(d => d.due?.(known) ?? [])

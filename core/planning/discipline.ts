@@ -1,12 +1,17 @@
+import type { Heard } from '../safety/heard'
 import type { Skill } from '../safety/skills'
+import type { MachineRecord } from './assess'
 import type { MachineKnown } from './machine-known'
 import type { Stage } from './stages'
 
 /**
- * What a discipline adds to a machine, in one shape: its steps in the run, its next moves, and when it is to be looked at again.
+ * What a discipline adds to a machine, in one shape: what of its records the gate hears, its steps in the run, its next moves,
+ * and when it is to be looked at again.
  * Each declares its own in `<discipline>/rules.ts`; the run, the moves and the due instant only merge them.
  */
 export interface Discipline {
+  /** What the gate hears of its records. @param now instant in UTC */
+  heard?: (record: MachineRecord, now: string) => Heard[]
   steps?: Partial<Record<Stage, (known: MachineKnown) => RunStep[]>>
   moves?: (known: MachineKnown) => RankedMove[]
   /** Instants at which something changes by time alone; those that have passed are left out by whoever merges. */
@@ -32,6 +37,7 @@ export interface NextMove {
  * Source: common practice, no source.
  */
 export const bands = [
+  'alarm',
   'harm',
   'loose',
   'owner',

@@ -29,14 +29,21 @@ const residues = {
   unknown: 'What it leaks is not known: try the pH of the crust before anything goes on it.',
 }
 
-export const batteryStates = ['sound', 'doubtful', 'leaking', 'residue'] as const
+/** The first four are found; from `residue` on, a battery that has leaked goes its way home one step after the other. */
+export const batteryStates = ['sound', 'doubtful', 'leaking', 'residue', 'neutralised', 'rinsed', 'dried', 'clean'] as const
 export type BatteryState = (typeof batteryStates)[number]
 export const batteryStateNames: Record<BatteryState, string> = {
   sound: 'No leak seen',
   doubtful: 'Bulging or furry',
   leaking: 'Leaking',
   residue: 'Gone, residue left',
+  neutralised: 'Residue neutralised',
+  rinsed: 'Rinsed',
+  dried: 'Dried',
+  clean: 'Looked at, nothing left behind',
 }
+/** States that somebody finds; the others are reached by doing. */
+export const foundStates = ['sound', 'doubtful', 'leaking', 'residue'] as const satisfies readonly BatteryState[]
 
 /** Ways to make up for a lost battery; the first four are the schools. */
 export const replacements = {
@@ -67,7 +74,15 @@ export interface Battery {
   /** Whether the circuit it sits on charges. */
   charging: Charging
   /** What was fitted in its place. */
-  replacement?: { how: Replacement; chemistry: Chemistry; diode: boolean } | null
+  replacement?: Fitted | null
+}
+export interface Fitted {
+  how: Replacement
+  chemistry: Chemistry
+  cells?: number
+  /** As marked on it or measured; by chemistry and cells, where it is left out. */
+  voltageV?: number | null
+  diode: boolean
 }
 export interface BatteryInput {
   battery: Battery
@@ -87,7 +102,7 @@ const diodeDropV = [0.2, 0.5] as const
 /**
  * Judges one battery: what it may have done, what has to be done, and whether what replaces it would be charged and must not be.
  * @returns what the gate hears of it, its nominal voltage in volt, findings
- * @throws InputError for a year or a number of cells that is none
+ * @throws InputError for a year, a number of cells or a voltage that is none, or a clean place under a battery that is still in
  * Source: common practice, no source; the chemistry table above.
  */
 export function judgeBattery({ battery, school, yearNow }: BatteryInput): BatteryResult {
@@ -95,15 +110,23 @@ export function judgeBattery({ battery, school, yearNow }: BatteryInput): Batter
   if (!(Number.isInteger(cells) && cells >= 1 && cells <= 24)) throw new InputError('cells', cells, 'Cells: a whole number from 1 to 24.')
   if (year !== undefined && year !== null && !(year >= 1950 && year <= yearNow))
     throw new InputError('year', year, `Year: from 1950 to ${yearNow}, or left out.`)
+  const { replacement } = battery
+  if (replacement && !(Number.isInteger(replacement.cells ?? 1) && (replacement.cells ?? 1) >= 1 && (replacement.cells ?? 1) <= 24))
+    throw new InputError('replacement.cells', replacement.cells, 'Cells of the replacement: a whole number from 1 to 24.')
+  if (replacement?.voltageV !== undefined && replacement.voltageV !== null && !(replacement.voltageV > 0 && replacement.voltageV <= 50))
+    throw new InputError('replacement.voltageV', replacement.voltageV, 'Voltage of the replacement: above 0 and up to 50 V.')
+  if (battery.fitted && battery.state !== 'leaking' && hasLeaked(battery.state))
+    throw new InputError('fitted', true, 'It is still in: take it out before what it left is cleaned.')
   const kind = chemistries[battery.chemistry]
   const nominalV = kind.cellV === null ? null : Number((kind.cellV * cells).toFixed(2))
   const misfit = wrongCell(battery)
+  const circuit = ofTheCircuit(battery)
   const fact =
     battery.state === 'leaking' && battery.fitted
       ? 'leaking'
-      : battery.state === 'leaking' || battery.state === 'residue'
+      : hasLeaked(battery.state) && battery.state !== 'clean'
         ? 'residue'
-        : misfit === 'stop'
+        : misfit === 'stop' || circuit.some(f => f.level === 'stop')
           ? 'mischarged'
           : battery.fitted
             ? 'in'
@@ -113,16 +136,43 @@ export function judgeBattery({ battery, school, yearNow }: BatteryInput): Batter
   return {
     fact,
     nominalV,
-    findings: mostPressingFirst([...ofTheOldOne(battery, yearNow), ...ofTheCircuit(battery), ...ofTheNewOne(battery, school, misfit, nominalV)]),
+    findings: mostPressingFirst([...ofTheOldOne(battery, yearNow), ...circuit, ...ofTheNewOne(battery, school, misfit, nominalV)]),
   }
 }
 
-/** Whether the replacement would be charged: for certain, perhaps, or not. */
-function wrongCell({ charging, replacement }: Battery): 'stop' | 'care' | null {
+/** Whether it leaked once; true of every step of its way home. */
+export const hasLeaked = (state: BatteryState): boolean => state !== 'sound' && state !== 'doubtful'
+
+/** Chemistries that a circuit made for one of them charges alike. */
+const chargedAlike: Partial<Record<Chemistry, string>> = { 'nickel-cadmium': 'nickel', 'nickel-metal-hydride': 'nickel' }
+
+/** Whether the replacement would be charged and must not be, or not in this way: for certain, perhaps, or not. */
+function wrongCell({ charging, chemistry, replacement }: Battery): 'stop' | 'care' | null {
   if (!replacement || replacement.how === 'none' || replacement.diode || charging === 'no') return null
   const { rechargeable } = chemistries[replacement.chemistry]
-  if (rechargeable) return null
-  return charging === 'yes' && rechargeable === false ? 'stop' : 'care'
+  const alike = (one: Chemistry) => chargedAlike[one] ?? one
+  if (rechargeable && alike(replacement.chemistry) === alike(chemistry)) return null
+  const certain = rechargeable === false || (rechargeable === true && chemistry !== 'unknown')
+  return charging === 'yes' && certain ? 'stop' : 'care'
+}
+
+/** So much above or below what the old one gave, in share of it. Common practice, no source. */
+const voltageShare = { high: 1.3, low: 0.7 } as const
+
+/** Whether what was fitted gives about what the old one gave, behind its diode where it has one. */
+function ofItsVoltage({ chemistry, cells = 1, voltageV, diode }: Fitted, nominalV: number | null): Finding[] {
+  const { cellV } = chemistries[chemistry]
+  const full = voltageV ?? (cellV === null ? null : cellV * cells)
+  if (full === null)
+    return [finding('care', 'battery.voltage-unknown', 'What the replacement gives is not known.', 'Measure it before it is attached.', commonPractice)]
+  if (nominalV === null) return []
+  const gives = full - (diode ? diodeDropV[0] : 0)
+  const says = `${Number(gives.toFixed(2))} V${diode ? ' behind the diode' : ''}, where the old one gave ${nominalV} V.`
+  if (gives > nominalV * voltageShare.high)
+    return [finding('stop', 'battery.voltage-high', `The replacement gives too much: ${says}`, 'The clock chip gets more than it was made for.', commonPractice)]
+  return gives < nominalV * voltageShare.low
+    ? [finding('care', 'battery.voltage-low', `The replacement gives little: ${says}`, 'See that the clock keeps time and the settings stay.', commonPractice)]
+    : []
 }
 
 function ofTheOldOne({ chemistry, state, fitted, year, where }: Battery, yearNow: number): Finding[] {
@@ -138,7 +188,18 @@ function ofTheOldOne({ chemistry, state, fitted, year, where }: Battery, yearNow
         commonPractice,
       ),
     ]
-  if (state === 'residue') return [finding('stop', 'battery.residue', `Battery, ${where}: what it left is still there.`, residue, commonPractice)]
+  if (hasLeaked(state) && state !== 'clean')
+    return [
+      finding(
+        'stop',
+        'battery.residue',
+        state === 'residue' ? `Battery, ${where}: what it left is still there.` : `Battery, ${where}: ${batteryStateNames[state].toLowerCase()}, and not home yet.`,
+        residue,
+        commonPractice,
+      ),
+    ]
+  if (state === 'clean')
+    return [finding('fine', 'battery.home', `Battery, ${where}: it has leaked; neutralised, rinsed, dried and looked at.`, 'What alkali reached may still fail later: buzz the traces around it.', commonPractice)]
   if (!fitted) return [finding('fine', 'battery.out', `Battery, ${where}: out, and no residue was seen.`, 'It can no longer leak or be charged.')]
   const age = year ? yearNow - year : null
   const old = age !== null && age > kind.lifeYears
@@ -191,7 +252,7 @@ function ofTheCircuit({ charging, chemistry, fitted }: Battery): Finding[] {
   return []
 }
 
-function ofTheNewOne({ replacement, charging }: Battery, school: Replacement, misfit: 'stop' | 'care' | null, nominalV: number | null): Finding[] {
+function ofTheNewOne({ replacement, charging, chemistry }: Battery, school: Replacement, misfit: 'stop' | 'care' | null, nominalV: number | null): Finding[] {
   if (!replacement)
     return [finding('note', 'battery.school', `In its place, by the practice here: ${replacements[school].title.toLowerCase()}.`, replacements[school].means)]
   const { title, cellV, rechargeable } = chemistries[replacement.chemistry]
@@ -208,15 +269,19 @@ function ofTheNewOne({ replacement, charging }: Battery, school: Replacement, mi
             `${fitted.title}: ${fitted.means}`,
           ),
         ]
+  const voltage = ofItsVoltage(replacement, nominalV)
   if (misfit === 'stop')
     return [
       finding(
         'stop',
         'battery.mischarged',
-        `${title} must not be charged, and this circuit charges.`,
-        'Charged, such a cell vents, leaks or bursts. Take it out, or fit a blocking diode.',
+        rechargeable
+          ? `${title} must not be charged by a circuit made for ${chemistries[chemistry].title.toLowerCase()}.`
+          : `${title} must not be charged, and this circuit charges.`,
+        'Charged wrongly, such a cell vents, leaks or bursts. Take it out, or fit a blocking diode.',
         commonPractice,
       ),
+      ...voltage,
       ...differs,
     ]
   if (misfit === 'care')
@@ -228,6 +293,7 @@ function ofTheNewOne({ replacement, charging }: Battery, school: Replacement, mi
         'Follow the circuit, or fit a blocking diode.',
         commonPractice,
       ),
+      ...voltage,
       ...differs,
     ]
   const blocked =
@@ -260,7 +326,7 @@ function ofTheNewOne({ replacement, charging }: Battery, school: Replacement, mi
           ),
         ]
       : []
-  return [finding('fine', 'battery.replaced', `${fitted.title}, ${title.toLowerCase()}.`, fitted.means), ...blocked, ...again, ...starved, ...differs]
+  return [finding('fine', 'battery.replaced', `${fitted.title}, ${title.toLowerCase()}.`, fitted.means), ...voltage, ...blocked, ...again, ...starved, ...differs]
 }
 
 /** From the most to the least pressing, as the gate hears of several batteries. */

@@ -16,17 +16,50 @@ export interface DriftInput {
 /** So much of the tolerance band, end to centre, may be used up between two visits before it is worth a word. Common practice, no source. */
 const noticeableShare = 0.3
 
+/** So many visits make a trend. Common practice, no source. */
+const leastVisits = 3
+
+/** The last reading of each day under one load, oldest first. */
+function visitsOf(readings: readonly DatedReading[], load: Load): DatedReading[] {
+  const byDay = new Map<string, DatedReading>()
+  for (const reading of readings) if (reading.load === load) byDay.set(reading.at.slice(0, 10), reading)
+  return [...byDay.values()]
+}
+
+/** A slow move over several visits, all the same way, each of them too small for a word. */
+function trendOf(name: string, nominalV: number, tolerancePct: number, visits: readonly DatedReading[]): Finding | null {
+  const last = visits.at(-1)!
+  const distance = ({ valueV }: DatedReading) => ((valueV - nominalV) / Math.abs(nominalV)) * 100
+  // Back to the visit from which it went one way only.
+  let from = visits.length - 1
+  const way = from > 0 ? Math.sign(last.valueV - visits[from - 1]!.valueV) : 0
+  while (way !== 0 && from > 0 && Math.sign(visits[from]!.valueV - visits[from - 1]!.valueV) === way) from--
+  const first = visits[from]!
+  const movedPct = Math.abs(distance(last) - distance(first))
+  const count = visits.length - from
+  if (count < leastVisits || movedPct < tolerancePct * noticeableShare - 1e-9 || Math.abs(distance(last)) <= Math.abs(distance(first))) return null
+  return finding(
+    'care',
+    'rail.trend',
+    `${name} goes one way: ${movedPct.toFixed(1)} % over ${count} visits since ${first.at.slice(0, 10)}, ${volts(first.valueV)} then, ${volts(last.valueV)} now, ${loadWords[last.load]}.`,
+    ['Each step was small; together they lead away from nominal.', 'A regulator, a sense resistor or a filter capacitor changes; so does a meter with a weak battery.'],
+    commonPractice,
+  )
+}
+
 /**
- * Notices when a rail has moved between two visits: the newest day's last reading against the last of the day before it, under the same load.
+ * Notices when a rail has moved between two visits, or slowly over several: the last reading of each day, under the same load.
  * @param input readings in volt, oldest first, with their instants in UTC; tolerance in per cent of nominal
- * @returns a finding where it moved by more than 0.3 of its tolerance; `care` where it moved away from nominal, `note` towards it; else nothing
+ * @returns a finding where it moved by more than 0.3 of its tolerance since the visit before, or one way over three visits and more;
+ *   `care` where it moved away from nominal, `note` towards it; else nothing
  */
 export function driftOf({ name, nominalV, tolerancePct, readings }: DriftInput): Finding | null {
   const last = readings.at(-1)
-  const before = last && readings.findLast(r => r.load === last.load && r.at.slice(0, 10) < last.at.slice(0, 10))
+  const visits = last ? visitsOf(readings, last.load) : []
+  const before = visits.at(-2)
   if (!last || !before) return null
   const movedPct = ((last.valueV - before.valueV) / Math.abs(nominalV)) * 100
-  if (Math.abs(movedPct) < tolerancePct * noticeableShare - 1e-9) return null
+  if (Math.abs(movedPct) < tolerancePct * noticeableShare - 1e-9) return trendOf(name, nominalV, tolerancePct, visits)
   const away = Math.abs(last.valueV - nominalV) > Math.abs(before.valueV - nominalV)
   const says = `${name} has moved by ${Math.abs(movedPct).toFixed(1)} % since ${before.at.slice(0, 10)}: ${volts(before.valueV)} then, ${volts(last.valueV)} now, ${loadWords[last.load]}.`
   return away

@@ -29,7 +29,10 @@ export interface JudgedRail {
   tolerancePct: number
   lowV: number
   highV: number
-  /** The reading that decides: the newest under load, else the newest of unknown load, else the newest without. */
+  /**
+   * The reading that decides: the newest under load, else the newest of unknown load, else the newest without. A reading that no missing load
+   * explains decides while it is the newest, and what was read before it counts no more.
+   */
   deciding?: RailReading
   deviationPct?: number
   verdict: RailVerdict
@@ -89,11 +92,22 @@ export function limitsOf(nominalV: number, tolerancePct: number): { lowV: number
 const round = (value: number) => Math.round(value * 1e6) / 1e6
 const newest = (readings: RailReading[], load: Load) => readings.filter(r => r.load === load).at(-1)
 
+/** Whether a reading is bad in a way that the lack of a load cannot explain: missing, reversed, far too low, or too high. */
+const isBeyondLoad = ({ valueV }: RailReading, nominalV: number, tolerancePct: number) =>
+  valueV / nominalV < unloadedShare || valueV / nominalV > 1 + tolerancePct / 100 + 1e-9
+
+/** The readings that count: from the last that no load explains on; that one itself only while nothing was read after it. */
+function counting(readings: RailReading[], nominalV: number, tolerancePct: number): RailReading[] {
+  const bad = readings.findLastIndex(r => isBeyondLoad(r, nominalV, tolerancePct))
+  return bad < 0 ? readings : bad === readings.length - 1 ? readings.slice(bad) : readings.slice(bad + 1)
+}
+
 function judgeRail(rail: Rail, all: Rail[]): JudgedRail {
   const tolerance = toleranceFor(rail.nominalV)
   const tolerancePct = rail.tolerancePct ?? tolerance.tolerancePct
   const judged = { name: rail.name, nominalV: rail.nominalV, tolerancePct, ...limitsOf(rail.nominalV, tolerancePct) }
-  const deciding = newest(rail.readings, 'loaded') ?? newest(rail.readings, 'unknown') ?? newest(rail.readings, 'unloaded')
+  const counted = counting(rail.readings, rail.nominalV, tolerancePct)
+  const deciding = newest(counted, 'loaded') ?? newest(counted, 'unknown') ?? newest(counted, 'unloaded')
   if (!deciding) {
     return { ...judged, verdict: 'unread', findings: [finding('note', 'rail.unread', `${rail.name} has not been read.`, 'There is no reading of this rail.')] }
   }

@@ -1,12 +1,20 @@
 import { type Finding, commonPractice, finding } from '../kernel/finding'
 import { type Discipline, move, step } from '../planning/discipline'
 import { type Configuration, keyOf } from '../safety/configuration'
+import { type Heard, contradiction, heard, slug } from '../safety/heard'
 import { startChecks } from '../safety/first-start'
+import type { GateVerdict } from '../safety/gate'
 import type { PowerFacts, School } from '../safety/power-facts'
+import { type Alarm, type Explanation, alarmHeard, heatAlarms, heatCares, overvoltages, standingAlarms } from './alarms'
 import { type Battery, type BatteryResult, type Replacement, batteryFact, judgeBattery, replacements } from './battery'
-import { type OffStateInput, type OffStateResult, judgeOffState, shortFact } from './off-state'
+import { nextHomeStep } from './battery-home'
+import { type BenchOutput, judgeBench } from './bench'
+import { driftOf } from './drift'
+import { type OffStateInput, type OffStateResult, type OffVerdict, judgeOffState, shortFact } from './off-state'
 import { type Load, type RailVerdict, type RailsResult, judgeRails } from './rails'
 import { type Inlet, type Supply, matchSupply, supplyFact } from './supply-match'
+import type { WarmPart, WarmSample } from './temperature'
+import { toleranceFor } from './tolerances'
 
 export interface ExpectedRail {
   name: string
@@ -25,10 +33,18 @@ export interface PowerRecord {
   /** The label of the supply that it runs from. */
   supply: Supply | null
   configuration: Configuration
-  readings: readonly { rail: string; valueV: number; load: Load; configuration: string }[]
+  /** Oldest first, with their instants in UTC. */
+  readings: readonly { rail: string; valueV: number; load: Load; configuration: string; at: string }[]
   offReadings: readonly { rail: string; reading: OffStateInput; configuration: string }[]
-  batteries: readonly Battery[]
+  /** With the instant at which each was recorded or last changed. */
+  batteries: readonly (Battery & { at?: string })[]
   batterySchool: Replacement
+  temperatures: readonly { part: WarmPart; where: string; samples: readonly WarmSample[]; at: string }[]
+  /** What called off the runs of its starts. */
+  startAlarms: readonly Alarm[]
+  explanations: readonly Explanation[]
+  /** What a bench supply is set to, where one feeds it. */
+  bench: readonly BenchOutput[]
 }
 
 export interface PowerFactsKnown {
@@ -37,12 +53,20 @@ export interface PowerFactsKnown {
   railsResult: RailsResult | null
   rails: { name: string; verdict: RailVerdict }[]
   railsVerdict: RailVerdict
+  /** Whether the reading of every rail that decides was taken under load. */
+  railsUnderLoad: boolean
+  /** Rails that moved between two visits, or slowly over several. */
+  drifts: { rail: string; finding: Finding }[]
+  /** What may have done harm, and nobody has explained. */
+  alarms: Alarm[]
+  /** When what is measured was last recorded, for the facts for which that matters. */
+  measuredAt: Partial<Record<keyof PowerFacts, string>>
+  /** Batteries that have leaked and are out: the next step of their way home. */
+  batteriesOnTheWay: { where: string; do: string }[]
   /** Batteries that are out, with what the practice puts in their place. */
   batteriesToReplace: { where: string; by: string }[]
   /** Whether any battery is on record; what is known of it changes with the year. */
   batteriesOnRecord: boolean
-  /** What of the record cannot be judged as it stands. */
-  unreadableRails: Finding[]
 }
 
 /** What was read in the configuration that it stands in now. */
@@ -89,7 +113,7 @@ export const batteriesOf = <B extends Battery>(batteries: readonly B[], school: 
 
 export function powerFactsKnown(record: PowerRecord, now: string): PowerFactsKnown {
   const { inlet, supply, batteries, batterySchool } = record
-  const { rails, unreadable } = readableRails(record.expectedRails)
+  const { rails } = readableRails(record.expectedRails)
   const here = readHere(record.configuration, record.readings)
   const judged = rails.length ? judgeRails({ rails: rails.map(rail => ({ ...rail, readings: here.filter(r => r.rail === rail.name) })) }) : null
   const measured: PowerFacts = {
@@ -109,13 +133,94 @@ export function powerFactsKnown(record: PowerRecord, now: string): PowerFactsKno
     railsResult: judged,
     rails: judged?.rails.map(({ name, verdict }) => ({ name, verdict })) ?? [],
     railsVerdict: judged?.verdict ?? 'unread',
+    railsUnderLoad: Boolean(judged?.rails.every(r => r.deciding?.load === 'loaded')),
+    drifts: driftsOf(record),
+    alarms: alarmsOf(record),
+    measuredAt: measured.battery ? { battery: batteries.map(b => b.at ?? '').sort().at(-1) } : {},
+    batteriesOnTheWay: batteries.flatMap(b => {
+      const next = nextHomeStep(b)
+      return next ? [{ where: b.where, do: next.do }] : []
+    }),
     batteriesToReplace: batteries
-      .filter(b => !b.fitted && b.state === 'sound' && !b.replacement)
+      .filter(b => !b.fitted && (b.state === 'sound' || b.state === 'clean') && !b.replacement)
       .map(b => ({ where: b.where, by: replacements[batterySchool].title.toLowerCase() })),
     batteriesOnRecord: batteries.length > 0,
-    unreadableRails: unreadable,
   }
 }
+
+/** Rails that moved between two visits or over several, in the configuration that it stands in now. */
+export const driftsOf = (record: Pick<PowerRecord, 'expectedRails' | 'configuration' | 'readings'>): PowerFactsKnown['drifts'] =>
+  readableRails(record.expectedRails).rails.flatMap(({ name, nominalV, tolerancePct = toleranceFor(nominalV).tolerancePct }) => {
+    const found = driftOf({ name, nominalV, tolerancePct, readings: readHere(record.configuration, record.readings).filter(r => r.rail === name) })
+    return found ? [{ rail: name, finding: found }] : []
+  })
+
+/** Everything that was measured once and may have done harm, while nobody has explained it; in whatever configuration it was measured. */
+export const alarmsOf = (record: PowerRecord): Alarm[] =>
+  standingAlarms(
+    [...overvoltages(readableRails(record.expectedRails).rails, record.readings), ...heatAlarms(record.temperatures), ...record.startAlarms],
+    record.explanations,
+  )
+
+/** What the gate hears of power beyond its facts. @param entered the facts that people entered */
+export function powerHeard(record: PowerRecord & { entered: PowerFacts }, now: string): Heard[] {
+  const { unreadable } = readableRails(record.expectedRails)
+  return [
+    ...unreadable.map(f => heard(f, 'Put the expected rails right, under Prove.')),
+    ...alarmsOf(record).map(alarmHeard),
+    ...heatCares(record.temperatures),
+    ...ofBatteries(record, now),
+    ...ofOffState(record),
+    ...(record.configuration.kind === 'bench-supply'
+      ? judgeBench({
+          outputs: record.bench,
+          rails: readableRails(record.expectedRails).rails,
+          inletV: record.inlet?.voltageV ?? null,
+          runLimitA: record.inlet ? (matchSupply({ needs: record.inlet, supply: { voltageV: record.inlet.voltageV } }).bench?.runLimitA ?? null) : null,
+        })
+      : []),
+  ]
+}
+
+/** What the fact `battery` says already. */
+const saidByFact = ['battery.leaking', 'battery.residue', 'battery.in', 'battery.charged', 'battery.mischarged']
+
+const ofBatteries = ({ batteries, batterySchool, configuration }: PowerRecord, now: string): Heard[] =>
+  configuration.kind === 'supply-alone'
+    ? []
+    : batteriesOf(batteries, batterySchool, now).flatMap(({ where, findings }) =>
+        findings
+          .filter(f => (f.level === 'stop' || f.level === 'care') && !saidByFact.includes(f.code))
+          .map(f => heard({ ...f, code: `${f.code}.${slug(where)}`, because: [`Battery, ${where}.`, ...f.because] }, `${f.because[0] ?? f.says} Then change what is on record of the battery, ${where}.`)),
+      )
+
+/** Rails that read low with the power off, and an answer that nothing was measured for. */
+function ofOffState(record: PowerRecord & { entered: PowerFacts }): Heard[] {
+  const measured = offStateOf(record, record.offReadings)
+  const cares = measured.flatMap(({ rail, last }) =>
+    (last?.findings ?? [])
+      .filter(f => f.level === 'care')
+      .map(f => heard({ ...f, code: `${f.code}.${slug(rail)}`, says: `${rail}, power off: ${f.says}` }, `Find out why ${rail} reads so, and measure it again.`)),
+  )
+  return [...cares, ...shortUnproved(record.entered.shortedRail, measured.map(({ rail, last }) => ({ rail, verdict: last?.verdict ?? null })))]
+}
+
+/** *Measured, none* was answered, and what is on record does not say so. @param rails what each expected rail reads to ground as it is connected now */
+export function shortUnproved(answer: string | undefined, rails: readonly { rail: string; verdict: OffVerdict | null }[]): Heard[] {
+  const open = rails.filter(r => r.verdict !== 'plausible').map(r => r.rail)
+  if (answer !== 'no' || rails.some(r => r.verdict === 'short') || (rails.length && !open.length)) return []
+  const some = open.length < rails.length
+  return [
+    contradiction(
+      shortCode,
+      some ? `“No short” was answered, but not shown for ${open.join(', ')}.` : '“No short” was answered, but nothing on record shows it.',
+      rails.length ? `To be measured as it is connected now: ${open.join(', ')}.` : 'No rail is expected of it, so none could be measured.',
+      rails.length ? 'Measure every rail to ground with the power off.' : 'Say which rails it has, and measure each to ground with the power off.',
+    ),
+  ]
+}
+/** What `shortUnproved` is known by. */
+export const shortCode = 'gate.shortedRail'
 
 /** What is known of power where the record cannot be read at all. */
 export const powerUnknown: PowerFactsKnown = {
@@ -123,19 +228,27 @@ export const powerUnknown: PowerFactsKnown = {
   railsResult: null,
   rails: [],
   railsVerdict: 'unread',
+  railsUnderLoad: false,
+  drifts: [],
+  alarms: [],
+  measuredAt: {},
+  batteriesOnTheWay: [],
   batteriesToReplace: [],
   batteriesOnRecord: false,
-  unreadableRails: [],
 }
 
 /** What is seen to before a start of it. */
-export function startChecksOf(record: PowerRecord, facts: PowerFacts, school: School): ReturnType<typeof startChecks> {
+export function startChecksOf(
+  record: PowerRecord,
+  { facts, gate, gateInForce, school }: { facts: PowerFacts; gate: { findings: Finding[] }; gateInForce: GateVerdict; school: School },
+): ReturnType<typeof startChecks> {
   return startChecks({
     school,
     configuration: record.configuration,
     facts,
     offState: offStateOf(record, record.offReadings).map(({ rail, last }) => ({ rail, verdict: last?.verdict ?? null })),
     firstLimitA: firstLimitOf(record.inlet),
+    gate: { verdict: gateInForce, findings: gate.findings },
   })
 }
 
@@ -146,12 +259,20 @@ export const firstLimitOf = (inlet: Inlet | null): number | null =>
 /** Rails are proved one by one. A battery grows old with the calendar, so it is judged anew each year. */
 export const power: Discipline = {
   steps: { prove: m => m.rails.map(r => step(`Rail ${r.name}`, r.verdict === 'good')) },
-  moves: m =>
-    m.batteriesToReplace.map(b =>
+  heard: powerHeard,
+  moves: m => [
+    ...m.batteriesOnTheWay.map(b =>
+      move('harm', 'battery-home', 'make-safe', { says: b.do.replace(/\.$/, ''), why: `The battery, ${b.where}, has leaked; it eats on until it is home.` }),
+    ),
+    ...m.batteriesToReplace.map(b =>
       move('replace', 'battery-replace', 'make-safe', {
         says: `Settle what goes in the place of the battery, ${b.where}`,
         why: `By the practice here: ${b.by}.`,
       }),
     ),
+    ...m.drifts
+      .filter(d => d.finding.level === 'care')
+      .map(d => move('suspicion', 'rail-drift', 'prove', { says: `Find out why ${d.rail} moves`, why: d.finding.says })),
+  ],
   due: m => (m.batteriesOnRecord ? [`${Number(m.now.slice(0, 4)) + 1}-01-01T00:00:00.000Z`] : []),
 }

@@ -1,5 +1,6 @@
 import type { Finding } from '../kernel/finding'
 import { InputError } from '../kernel/input-error'
+import { type Noticed, type RunDone, noticed } from './noticed'
 import { type MeterState, isSettled } from './scpi'
 import { type StartJudgement, type StartPlan, type StartSample, hasCome, patience, watchStart } from './start-watch'
 
@@ -24,8 +25,12 @@ export interface StartRun {
   called: Finding | null
   calledAtSeconds: number | null
   judgement: StartJudgement
+  /** What people noticed in this run. */
+  noticed: Noticed[]
   /** The last reading of each rail that stood still while it was on. */
   kept: Record<string, number>
+  /** The runs before this one, oldest first. */
+  before: RunDone[]
 }
 
 export type StartEvent =
@@ -34,7 +39,7 @@ export type StartEvent =
   | { do: 'sample'; kind: StartSample['kind']; value: number | null; by?: 'hand' }
   | { do: 'meter'; state: MeterState }
   | { do: 'tick' }
-  | { do: 'stop'; says: string }
+  | { do: 'stop'; noticed: Noticed | null }
   | { do: 'done' }
   | { do: 'is-off' }
 
@@ -42,6 +47,8 @@ export const countdownSeconds = 5
 /** What is kept of the trace; older samples are thinned out beyond it. */
 export const mostSamples = 2400
 const steadyReadings = 3
+/** How often one start may count down: each of its runs is kept. */
+export const mostRuns = 12
 
 export const beginRun = (plan: StartPlan): StartRun => {
   if (!plan.points.length)
@@ -57,9 +64,21 @@ export const beginRun = (plan: StartPlan): StartRun => {
     called: null,
     calledAtSeconds: null,
     judgement: { state: 'calm', findings: [] },
+    noticed: [],
     kept: {},
+    before: [],
   }
 }
+
+/** The run that is under way, or was last, as it is kept. */
+export const runDone = (run: StartRun, nowMs: number): RunDone => ({
+  onSeconds: onSeconds(run, nowMs),
+  called: run.called,
+  calledAtSeconds: run.calledAtSeconds,
+  noticed: run.noticed,
+  kept: run.kept,
+  samples: run.samples,
+})
 
 export const onSeconds = (run: StartRun, nowMs: number): number => (run.switchAtMs === null ? 0 : ((run.offAtMs ?? nowMs) - run.switchAtMs) / 1000)
 
@@ -85,7 +104,20 @@ function happened(run: StartRun, event: StartEvent, nowMs: number): StartRun {
       if (run.phase !== 'ready' && run.phase !== 'off') throw new InputError('do', event.do, 'It is counting down or on already.')
       if (run.plan.byMeter && run.meter !== 'ready')
         throw new InputError('do', event.do, 'The meter does not answer yet. A start without sight of the rail is no attended start.')
-      return { ...run, phase: 'countdown', switchAtMs: nowMs + countdownSeconds * 1000, offAtMs: null, samples: [], called: null, calledAtSeconds: null }
+      if (run.before.length >= mostRuns - 1)
+        throw new InputError('do', event.do, `${mostRuns} runs are enough for one start. End it, look at what was read, and begin another.`)
+      return {
+        ...run,
+        phase: 'countdown',
+        switchAtMs: nowMs + countdownSeconds * 1000,
+        offAtMs: null,
+        samples: [],
+        called: null,
+        calledAtSeconds: null,
+        noticed: [],
+        kept: {},
+        before: run.phase === 'off' ? [...run.before, runDone(run, nowMs)] : run.before,
+      }
     case 'sample':
       if (event.by === 'hand' && run.plan.byMeter && event.kind.endsWith('volts'))
         throw new InputError('value', event.value, 'The meter reads the rail in this start; only current and heat are typed.')
@@ -99,13 +131,7 @@ function happened(run: StartRun, event: StartEvent, nowMs: number): StartRun {
         ]),
       })
     case 'stop':
-      if (run.phase !== 'on' && run.phase !== 'countdown') throw new InputError('do', event.do, 'It is not on.')
-      return {
-        ...run,
-        phase: 'off-now',
-        calledAtSeconds: onSeconds(run, nowMs),
-        called: { level: 'stop', code: 'start.people', says: event.says, because: ['Somebody at the machine called it off.'] },
-      }
+      return calledOff(run, event.noticed, nowMs)
     case 'done':
       if (run.phase !== 'on') throw new InputError('do', event.do, 'It is not on.')
       return { ...run, phase: 'switching-off' }
@@ -113,6 +139,21 @@ function happened(run: StartRun, event: StartEvent, nowMs: number): StartRun {
       if (run.phase === 'ready' || run.phase === 'off') throw new InputError('do', event.do, 'It is not on.')
       return { ...run, phase: 'off', offAtMs: nowMs, switchAtMs: Math.min(run.switchAtMs!, nowMs) }
   }
+}
+
+/** Somebody said off, and what was noticed; that can be said afterwards too, for the hand goes to the switch first. */
+function calledOff(run: StartRun, what: Noticed | null, nowMs: number): StartRun {
+  const all = what && !run.noticed.includes(what) ? [...run.noticed, what] : run.noticed
+  if (run.phase === 'ready') throw new InputError('do', 'stop', 'It is not on.')
+  const running = run.phase === 'on' || run.phase === 'countdown'
+  const called: Finding = {
+    level: 'stop',
+    code: 'start.people',
+    says: what ? noticed[what].says : 'Somebody said off.',
+    because: ['Somebody at the machine called it off.'],
+  }
+  if (!running) return { ...run, noticed: all, called: run.called === null || run.called.code === 'start.people' ? (what ? called : run.called) : run.called }
+  return { ...run, phase: 'off-now', noticed: all, calledAtSeconds: onSeconds(run, nowMs), called }
 }
 
 function judged(run: StartRun, nowMs: number): StartRun {

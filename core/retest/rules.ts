@@ -1,5 +1,6 @@
 import type { CleaningFacts } from '../cleaning/rules'
 import type { DiagnosisFacts } from '../diagnosis/rules'
+import type { OpeningFacts } from '../opening/rules'
 import { type Discipline, move, step } from '../planning/discipline'
 import { stages } from '../planning/stages'
 import type { PowerFactsKnown } from '../power/rules'
@@ -18,12 +19,14 @@ export interface RetestFacts {
   signOffEnded: string | null
 }
 
-type Known = SafetyFacts & PowerFactsKnown & DiagnosisFacts & CleaningFacts
+type Known = SafetyFacts & PowerFactsKnown & DiagnosisFacts & CleaningFacts & OpeningFacts
 
 export function retestFacts({ signOff: standing }: RetestRecord, known: Known): RetestFacts {
   const signOff = judgeSignOff({
     gate: known.gateInForce,
     rails: known.railsVerdict,
+    underLoad: known.railsUnderLoad,
+    stepsUndone: known.stepsUndone,
     openFaults: known.faults.filter(f => f.open),
     runningWaits: known.waits.filter(w => !w.over).map(w => w.what),
     whole: known.whole,
@@ -37,6 +40,9 @@ export function retestFacts({ signOff: standing }: RetestRecord, known: Known): 
 export const retest: Discipline = {
   steps: { prove: m => [step('Signed off', m.signedOff)] },
   moves: m => [
+    ...(m.life === 'hands-on' && m.stage === 'home' && !m.signedOff
+      ? [move('alarm', 'take-away', 'home', { says: 'Take it away from visitors', why: m.gateInForce === 'keep-off' ? 'The gate says: keep off.' : 'It is not signed off any more.' })]
+      : []),
     ...(!m.signedOff && stages.indexOf(m.stage) >= stages.indexOf('prove') && m.signOff.allowed
       ? [move('sign-off', 'sign-off', 'prove', { says: 'Sign it off', why: 'Nothing stands in the way.', who: 'somebody who tested it' })]
       : []),

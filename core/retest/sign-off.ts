@@ -5,6 +5,10 @@ import { type GateVerdict, gateWords } from '../safety/gate'
 export interface SignOffInput {
   gate: GateVerdict
   rails: RailVerdict
+  /** Whether the readings that decide were taken under load. */
+  underLoad: boolean
+  /** Steps of its opening record that are still undone. */
+  stepsUndone: number
   /** Symptoms of open faults, and whether each stops the machine. */
   openFaults: { symptom: string; stopsMachine: boolean }[]
   /** What is still being waited for, such as drying. */
@@ -20,19 +24,24 @@ export interface SignOffResult {
 
 /**
  * Decides whether a machine may be signed off as proved.
- * Refused while the gate is not clear, it is not whole, a rail is not good, a fault that stops the machine is open, or it is still drying.
+ * Refused while the gate is not clear, it is not whole, a rail is not good under load, a fault that stops the machine is open, or it is still drying.
  * @returns findings; `allowed` when none of them stops it
  * Source: common practice, no source.
  */
-export function judgeSignOff({ gate, rails, openFaults, runningWaits, whole }: SignOffInput): SignOffResult {
+export function judgeSignOff({ gate, rails, underLoad, stepsUndone, openFaults, runningWaits, whole }: SignOffInput): SignOffResult {
   const findings: Finding[] = [
     gate === 'clear-to-run'
       ? finding('fine', 'sign-off.gate', 'The gate says: clear to run.', 'Nothing that keeps it off is open.')
       : finding('stop', 'sign-off.gate', `The gate says: ${gateWords[gate].title.toLowerCase()}.`, 'Only a machine that is clear to run can be signed off.'),
-    railFinding(rails),
+    railFinding(rails, underLoad),
     ...(whole
       ? []
-      : [finding('stop', 'sign-off.configuration', 'It is not whole.', 'A part-assembled machine misleads: put everything back, read the rails, test again.')]),
+      : [finding(
+            'stop',
+            'sign-off.configuration',
+            stepsUndone ? `It is not whole: ${stepsUndone} ${stepsUndone === 1 ? 'step' : 'steps'} of its opening record undone.` : 'It is not whole.',
+            'A part-assembled machine misleads: put everything back, read the rails, test again.',
+          )]),
     ...openFaults.map(fault =>
       fault.stopsMachine
         ? finding(
@@ -48,9 +57,16 @@ export function judgeSignOff({ gate, rails, openFaults, runningWaits, whole }: S
   return { allowed: !findings.some(f => f.level === 'stop'), findings }
 }
 
-function railFinding(rails: RailVerdict): Finding {
+function railFinding(rails: RailVerdict, underLoad: boolean): Finding {
   switch (rails) {
     case 'good':
+      if (!underLoad)
+        return finding(
+          'stop',
+          'sign-off.rails',
+          'Not every rail has been read under load.',
+          'A worn supply may hold its voltage only while nothing draws current.',
+        )
       return finding('fine', 'sign-off.rails', 'Every rail is within limits.', 'Judged from the readings that decide.')
     case 'reread':
       return finding('stop', 'sign-off.rails', 'A rail was low without a load.', 'Read it again under load.')

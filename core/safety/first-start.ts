@@ -1,7 +1,9 @@
+import type { Finding } from '../kernel/finding'
 import { InputError } from '../kernel/input-error'
 import { type OffVerdict, offVerdictWords } from '../power/off-state'
 import { fanless } from '../power/temperature'
 import { type Configuration, configurationWords, isConnected } from './configuration'
+import type { GateVerdict } from './gate'
 import type { PowerFacts, School } from './power-facts'
 import { type Skilled, skills, whoCould } from './skills'
 
@@ -22,20 +24,31 @@ export interface StartChecksInput {
   offState: readonly { rail: string; verdict: OffVerdict | null }[]
   /** Limit of the bench supply at the first start, in ampere. */
   firstLimitA: number | null
+  /** What the gate has found. */
+  gate: { verdict: GateVerdict; findings: readonly Finding[] }
 }
+
+/** Care that has a line of its own below, or that the start itself is there for. */
+const saidElsewhere = /^gate\.(filterCapacitors|fan|pictureTube|rails)\./
 
 /**
  * What is seen to before a first start, in the order of the work, each line with its reason.
  * Depends on the school, on what is connected, on whether mains and a tube are in it, and on what has been measured.
  * Source: common practice, no source.
  */
-export function startChecks({ school, configuration, facts, offState, firstLimitA }: StartChecksInput): StartCheck[] {
+export function startChecks({ school, configuration, facts, offState, firstLimitA, gate }: StartChecksInput): StartCheck[] {
   const check = (code: string, says: string, why: string, known: boolean | null = null): StartCheck => ({ code, do: says, why, known })
   const mains = takesMains(facts, configuration)
   const { kind } = configuration
   const unread = offState.filter(r => r.verdict !== 'plausible')
   const oldCaps = isConnected('facts', 'filterCapacitors', configuration) && facts.filterCapacitors === 'sound'
   return [
+    ...gate.findings
+      .filter(f => f.level === 'stop')
+      .map(f => check(`gate:${f.code}`, `Nothing keeps it off. Found: ${f.says}`, f.because.join(' '), gate.verdict !== 'keep-off' ? null : false)),
+    ...gate.findings
+      .filter(f => f.level === 'care' && !saidElsewhere.test(f.code))
+      .map(f => check(`gate:${f.code}`, `Both know of this, and watch for it: ${f.says}`, f.because.join(' '))),
     check('dust', 'Dust is out, and nothing loose lies in it.', 'A screw or a ball of damp dust shorts what it lies on.'),
     ...(kind === 'whole'
       ? []

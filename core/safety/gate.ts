@@ -1,6 +1,7 @@
 import { type Finding, commonPractice, finding, mostPressingFirst } from '../kernel/finding'
 import { InputError } from '../kernel/input-error'
 import { type Configuration, configurationKinds, configurationWords, isConnected, whole } from './configuration'
+import { type Heard, type Opening, inWorkingOrder, leavesUnassessed, toldApart } from './heard'
 import { type Hazard, hazardReasons } from './hazards'
 import { type FactValue, type PowerFactName, type PowerFacts, type School, factValue, powerFactNames, powerFacts, schoolNames } from './power-facts'
 import { type Skill, skills } from './skills'
@@ -16,15 +17,8 @@ export interface GateInput {
   hazards?: readonly Hazard[]
   /** What is connected; everything, where it is left out. */
   configuration?: Configuration
-}
-
-/** One thing that would open the gate further. */
-export interface Opening {
-  code: string
-  do: string
-  who: string
-  /** What doing it takes. */
-  skill?: Skill
+  /** What other parts of its record say of power. */
+  heard?: readonly Heard[]
 }
 
 export interface GateResult {
@@ -49,19 +43,20 @@ const anyone = { who: 'a bench volunteer' }
 /**
  * Computes whether a machine may be energised.
  *
- * Any reason to stop keeps it off. Otherwise, while a fact is missing or nobody has inspected it, it is not yet assessed.
+ * Any reason to stop keeps it off. Otherwise, while a fact is missing, an answer stands against a record or nobody has inspected it,
+ * it is not yet assessed.
  * Otherwise any reason for care allows only a guarded start: attended, limited, a hand at the switch. Otherwise it is clear to run.
  * Under *caps first*, old line-filter capacitors are a reason to stop, not for care.
  * What is not connected in the configuration does not count, and what the verdict says nothing of is named.
  * The verdict never says that a machine is safe; its findings say what was looked at.
  *
- * @param input the school, the facts found so far (left out: not looked at), who inspected it, the hazards on its register (only those present count),
- *   and what is connected
- * @returns verdict, findings with the most pressing first, and what would open the gate
+ * @param input the school, the facts found so far (left out: not looked at), who inspected it, the hazards on its register, what is connected,
+ *   and what was found elsewhere
+ * @returns verdict, findings with the most pressing first, and what would open the gate in an order that can be worked through
  * @throws InputError for an unknown school, an unknown fact, or a value the fact does not have
  * Source: common practice, no source; the table in `power-facts.ts`.
  */
-export function assessGate({ school, facts, inspectedBy, hazards = [], configuration = whole }: GateInput): GateResult {
+export function assessGate({ school, facts, inspectedBy, hazards = [], configuration = whole, heard = [] }: GateInput): GateResult {
   check(school, facts)
   const findings: Finding[] = []
   const toOpen: Opening[] = []
@@ -99,7 +94,7 @@ export function assessGate({ school, facts, inspectedBy, hazards = [], configura
     const because = level === value.level ? [value.because] : [value.because, `${schoolNames[school].title}: ${schoolNames[school].means}`]
     reason(finding(level, code, value.says, because, commonPractice), value.open ? { code, do: value.open, ...(whoClears[name] ?? anyone) } : undefined)
   }
-  for (const { finding: found, open } of hazardReasons(hazards, facts, configuration)) reason(found, open)
+  for (const { finding: found, open } of [...hazardReasons(hazards, { facts, configuration, school }), ...toldApart(heard)]) reason(found, open)
   if (configuration.kind !== 'whole')
     reason(
       finding(
@@ -124,7 +119,7 @@ export function assessGate({ school, facts, inspectedBy, hazards = [], configura
   }
 
   const ordered = mostPressingFirst(findings)
-  return { verdict: verdictOf(ordered), school, findings: ordered, toOpen: ordered.flatMap(f => toOpen.filter(o => o.code === f.code)) }
+  return { verdict: verdictOf(ordered), school, findings: ordered, toOpen: inWorkingOrder(ordered, toOpen) }
 }
 
 function check(school: School, facts: PowerFacts) {
@@ -141,11 +136,9 @@ function levelUnder(school: School, name: PowerFactName, value: FactValue, given
   return school === 'caps-first' && name === 'filterCapacitors' && given === 'sound' ? 'stop' : value.level
 }
 
-const unassessed = (f: Finding) => f.code === 'gate.not-inspected' || f.code.endsWith('.not-looked')
-
 function verdictOf(findings: Finding[]): GateVerdict {
   if (findings.some(f => f.level === 'stop')) return 'keep-off'
-  if (findings.some(unassessed)) return 'not-yet-assessed'
+  if (findings.some(leavesUnassessed)) return 'not-yet-assessed'
   return findings.some(f => f.level === 'care') ? 'guarded-start' : 'clear-to-run'
 }
 
@@ -157,15 +150,4 @@ export const gateWords: Record<GateVerdict, { title: string; means: string }> = 
   'not-yet-assessed': { title: 'Not yet assessed', means: 'Do not energise it: not everything has been looked at.' },
   'guarded-start': { title: 'Guarded start', means: 'One attended start with limited current, a second person at the switch.' },
   'clear-to-run': { title: 'Clear to run', means: 'Everything on the list has been checked. It can still fail: stay with it.' },
-}
-
-/**
- * Closes a gate for what was found elsewhere: every stop is a reason of its own, before the others.
- * @param elsewhere findings of other disciplines; only stops count
- */
-export function closeGate(gate: GateResult, elsewhere: readonly Finding[]): GateResult {
-  const stops = elsewhere.filter(f => f.level === 'stop')
-  if (!stops.length) return gate
-  const toOpen = stops.map(({ code }) => ({ code, do: 'Put the record right; it says what cannot be judged.', ...anyone }))
-  return { ...gate, verdict: 'keep-off', findings: [...stops, ...gate.findings], toOpen: [...toOpen, ...gate.toOpen] }
 }

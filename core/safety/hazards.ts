@@ -1,12 +1,13 @@
 import type { InterventionKind, InterventionState } from '../condition/interventions'
 import type { DamageSeen } from '../condition/implied-checks'
 import type { Presence } from '../condition/grades'
-import { type Finding, type Level, commonPractice, finding } from '../kernel/finding'
+import { type Level, commonPractice, finding } from '../kernel/finding'
 import type { CautionName } from './cautions'
 import { type Configuration, isConnected } from './configuration'
 import { referenceMassKg } from './lift'
 import { type Skill, skills } from './skills'
-import { type PowerFactName, type PowerFacts, factValue, powerFacts } from './power-facts'
+import { type Heard, contradiction, heard } from './heard'
+import { type PowerFactName, type PowerFacts, type School, factValue, powerFacts } from './power-facts'
 
 /** What is known of a hazard: nobody has found out yet, it is there, it has been dealt with, or it is not there. */
 export const hazardStates = ['suspected', 'present', 'dealt-with', 'ruled-out'] as const
@@ -113,19 +114,28 @@ export function skillToSettle(kind: HazardKind, state: HazardState): Skill | und
 }
 export const hazardKindNames = Object.keys(hazardKinds) as HazardKind[]
 
+/** An instant in UTC; left out where it is not known when something was written down, which counts as long ago. */
+type When = { at?: string }
+
+/** How something came to be said: claimed by somebody, found true since, or noticed by those who stood there. */
+const saidHow = { claimed: 'Claimed', confirmed: 'Found true', noticed: 'Noticed' }
+
 /** What a machine's records say that may point to a hazard. */
 export interface HazardSigns {
   facts: PowerFacts
+  /** When each fact was answered, or its record last changed. */
+  answeredAt?: Partial<Record<PowerFactName, string>>
   assemblies: { name: string; presence: Presence }[]
-  damages: DamageSeen[]
-  claims: string[]
-  interventions: { kind: InterventionKind; state: InterventionState; where: string }[]
+  damages: (DamageSeen & When)[]
+  /** Claims that nobody has refuted, and what was witnessed. */
+  claims: ({ says: string; how?: keyof typeof saidHow } & When)[]
+  interventions: ({ kind: InterventionKind; state: InterventionState; where: string } & When)[]
   knownFaults: string[]
   massKg: number | null
 }
 
 /** What somebody found out about one hazard. */
-export interface HazardSettled {
+export interface HazardSettled extends When {
   kind: HazardKind
   state: HazardState
   evidence: string
@@ -137,34 +147,50 @@ export interface Hazard {
   evidence: string[]
   /** Whether somebody found it out; else it follows from the records. */
   settled: boolean
+  /** Whether somebody saw the damage itself. */
+  seen?: boolean
+}
+
+/** How much a sign weighs: damage that was seen, a thing that was said, or what is known of the kind. */
+type Weight = 'seen' | 'said' | 'known'
+interface Sign extends When {
+  weight: Weight
+  says: string
 }
 
 const damaged =
   (kinds: DamageSeen['kind'][], near: RegExp = /./) =>
-  ({ damages }: HazardSigns) =>
+  ({ damages }: HazardSigns): Sign[] =>
     damages
       .filter(d => kinds.includes(d.kind) && near.test(`${d.assembly} ${d.where}`))
-      .map(d => `Damage: ${d.kind.replace('-', ' ')}, ${[d.assembly.toLowerCase(), d.where].filter(Boolean).join(', ')}.`)
+      .map(({ kind, assembly, where, at }) => ({
+        weight: 'seen',
+        says: `Damage: ${kind.replace('-', ' ')}, ${[assembly.toLowerCase(), where].filter(Boolean).join(', ')}.`,
+        at,
+      }))
 const said =
   (words: RegExp) =>
-  ({ claims }: HazardSigns) =>
-    claims.filter(c => words.test(c)).map(c => `Claimed: “${c}”.`)
+  ({ claims }: HazardSigns): Sign[] =>
+    claims
+      .filter(c => words.test(c.says))
+      .map(({ says, how = 'claimed', at }) => ({ weight: how === 'claimed' ? 'said' : 'seen', says: `${saidHow[how]}: “${says}”.`, at }))
 const known =
   (words: RegExp) =>
-  ({ knownFaults }: HazardSigns) =>
-    knownFaults.filter(f => words.test(f)).map(f => `Known of the model: ${f}.`)
+  ({ knownFaults }: HazardSigns): Sign[] =>
+    knownFaults.filter(f => words.test(f)).map(f => ({ weight: 'known', says: `Known of the model: ${f}.` }))
 const part =
   (words: RegExp) =>
-  ({ assemblies }: HazardSigns) =>
-    assemblies.filter(a => a.presence !== 'missing' && words.test(a.name)).map(a => `It has one: ${a.name.toLowerCase()}.`)
+  ({ assemblies }: HazardSigns): Sign[] =>
+    assemblies.filter(a => a.presence !== 'missing' && words.test(a.name)).map(a => ({ weight: 'known', says: `It has one: ${a.name.toLowerCase()}.` }))
 
 /** Whether a model is known for batteries that leak. */
 export const leakingBatteryKnown = (knownFaults: readonly string[]): boolean => knownFaults.some(f => /batter|barrel/i.test(f) && /leak/i.test(f))
 
+const mainsCable = /mains (lead|cable|cord|flex|plug)|power (lead|cord)|flex\b|strain relief/i
 /** Where each hazard shows. Common practice, no source. */
-const signs: Partial<Record<HazardKind, ((found: HazardSigns) => string[])[]>> = {
-  'mains-wiring': [said(/shock|tingl|live case|trips/i)],
-  'line-filter': [damaged(['crack'], /filter|mains|inlet/i), known(/line[- ]filter/i)],
+const signs: Partial<Record<HazardKind, ((found: HazardSigns) => Sign[])[]>> = {
+  'mains-wiring': [damaged(['crack', 'break', 'burn', 'wear', 'altered'], mainsCable), said(/shock|tingl|live case|trips/i)],
+  'line-filter': [damaged(['crack', 'bulge', 'burn'], /filter|mains (inlet|capacitor|switch)/i), known(/line[- ]filter/i)],
   'bulging-capacitors': [damaged(['bulge'])],
   'stored-charge': [part(/supply|tube|monitor|display/i)],
   'picture-tube': [part(/picture tube|monitor/i)],
@@ -177,70 +203,103 @@ const signs: Partial<Record<HazardKind, ((found: HazardSigns) => string[])[]>> =
     ({ interventions }) =>
       interventions
         .filter(i => ['added-wire', 'cut-lead'].includes(i.kind) && i.state === 'not-understood')
-        .map(i => `Somebody was here before: ${i.kind.replace('-', ' ')}, ${i.where}.`),
+        .map(({ kind, where, at }) => ({ weight: 'seen', says: `Somebody was here before: ${kind.replace('-', ' ')}, ${where}.`, at })),
   ],
-  'heavy': [({ massKg }) => (massKg !== null && massKg > referenceMassKg ? [`${massKg} kg; more than ${referenceMassKg} kg is not lifted alone.`] : [])],
+  'heavy': [
+    ({ massKg }) =>
+      massKg !== null && massKg > referenceMassKg
+        ? [{ weight: 'known', says: `${massKg} kg; more than ${referenceMassKg} kg is not lifted alone.` }]
+        : [],
+  ],
   'sharp': [damaged(['break'], /glass|tube|case|edge/i)],
   'smoke': [said(/smok|burn|bang|smell/i)],
-  'old-insulation': [damaged(['crack', 'wear'], /insulation|cable|flex/i)],
-}
-
-/** Facts for power that show a hazard, give reason to suspect one, or say that it is gone. The gate hears of these through the facts themselves. */
-const shownBy: Partial<Record<HazardKind, { name: PowerFactName; present: string[]; suspected?: string[]; dealtWith?: string[]; ruledOut?: string[] }>> = {
-  'mains-wiring': { name: 'mainsLead', present: ['cut'] },
-  'line-filter': { name: 'filterCapacitors', present: ['cracked'], suspected: ['sound'], dealtWith: ['replaced'], ruledOut: ['none-fitted'] },
-  'picture-tube': { name: 'pictureTube', present: ['open', 'enclosed'] },
-  'battery': { name: 'battery', present: ['in', 'leaking', 'residue', 'mischarged'], dealtWith: ['out', 'replaced'], ruledOut: ['none-fitted'] },
-  'liquid': { name: 'liquidOrDirt', present: ['yes'] },
-  'burnt-trace': { name: 'burntTrace', present: ['yes'] },
-  'shorted-rail': { name: 'shortedRail', present: ['yes'] },
-  'unknown-supply': { name: 'supply', present: ['doubtful'] },
-  'unknown-wiring': { name: 'wiring', present: ['doubtful'] },
-  'missing-fan': { name: 'fan', present: ['missing'] },
-  'smoke': { name: 'smoke', present: ['yes'], dealtWith: ['traced'] },
-}
-
-function shown(kind: HazardKind, facts: PowerFacts): { state: HazardState; level: Level; says: string } | undefined {
-  const by = shownBy[kind]
-  const value = by && facts[by.name]
-  const state =
-    value === undefined
-      ? undefined
-      : by!.present.includes(value)
-        ? 'present'
-        : by!.suspected?.includes(value)
-          ? 'suspected'
-          : by!.dealtWith?.includes(value)
-            ? 'dealt-with'
-            : by!.ruledOut?.includes(value)
-              ? 'ruled-out'
-              : undefined
-  return (
-    state && {
-      state,
-      level: factValue(by!.name, value)!.level,
-      says: `Facts for power: ${powerFacts[by!.name].title.toLowerCase()}, ${factValue(by!.name, value)!.label.toLowerCase()}.`,
-    }
-  )
+  'old-insulation': [damaged(['crack', 'wear'], /insulation|(?<!ribbon |data |keyboard |drive |flat )cable|flex\b/i)],
 }
 
 /**
- * The hazards of a machine: present where the facts for power show one, suspected where its records point to one, else as somebody settled it.
- * What was settled stands, whatever the records say; they stay beside it as evidence.
+ * Facts for power that show a hazard, give reason to suspect one, say that it was dealt with, or deny it.
+ * The gate hears of what they show through the facts themselves.
+ */
+interface FactSigns {
+  name: PowerFactName
+  present: string[]
+  suspected?: string[]
+  dealtWith?: string[]
+  denied?: string[]
+}
+const shownBy: Partial<Record<HazardKind, FactSigns>> = {
+  'mains-wiring': { name: 'mainsLead', present: ['cut'], denied: ['sound', 'not-used'] },
+  'line-filter': { name: 'filterCapacitors', present: ['cracked'], suspected: ['sound'], dealtWith: ['replaced'], denied: ['none-fitted'] },
+  'picture-tube': { name: 'pictureTube', present: ['open', 'enclosed'], denied: ['none'] },
+  'battery': { name: 'battery', present: ['in', 'leaking', 'residue', 'mischarged'], dealtWith: ['out', 'replaced'], denied: ['none-fitted'] },
+  'liquid': { name: 'liquidOrDirt', present: ['yes'], denied: ['no'] },
+  'burnt-trace': { name: 'burntTrace', present: ['yes'], denied: ['no'] },
+  'shorted-rail': { name: 'shortedRail', present: ['yes'], denied: ['no'] },
+  'unknown-supply': { name: 'supply', present: ['doubtful'], denied: ['known'] },
+  'unknown-wiring': { name: 'wiring', present: ['doubtful'], denied: ['known'] },
+  'missing-fan': { name: 'fan', present: ['missing'], denied: ['present', 'none-fitted'] },
+  'smoke': { name: 'smoke', present: ['yes'], dealtWith: ['traced'], denied: ['no'] },
+}
+
+interface Shown {
+  fact: PowerFactName
+  says: HazardState | 'denied'
+  level: Level
+  words: string
+}
+/** What the facts say of a hazard; nothing where no fact speaks of it, or nobody has looked. */
+function shown(kind: HazardKind, facts: PowerFacts): Shown | undefined {
+  const by = shownBy[kind]
+  const value = by && facts[by.name]
+  const row = by && factValue(by.name, value)
+  if (!by || value === undefined || !row) return undefined
+  const found: [Shown['says'], string[] | undefined][] = [
+    ['present', by.present],
+    ['suspected', by.suspected],
+    ['dealt-with', by.dealtWith],
+    ['denied', by.denied],
+  ]
+  const says = found.find(([, values]) => values?.includes(value))?.[0]
+  return says && { fact: by.name, says, level: row.level, words: `Facts for power: ${powerFacts[by.name].title.toLowerCase()}, ${row.label.toLowerCase()}.` }
+}
+
+const isNewer = (one: string | undefined, other: string | undefined) => (one ?? '') > (other ?? '')
+
+/** What the signs and the facts come to, while nobody has settled it. */
+function unsettledState(seen: Shown | undefined, pointers: readonly Sign[], answeredAt: string | undefined): HazardState | undefined {
+  if (seen?.says === 'present') return 'present'
+  const observed = pointers.filter(p => p.weight === 'seen')
+  // Work that was done after the damage was seen deals with it; an answer that only denies it does not.
+  if (observed.length) return seen?.says === 'dealt-with' && observed.every(p => isNewer(answeredAt, p.at)) ? 'dealt-with' : 'present'
+  if (seen?.says === 'dealt-with') return pointers.length ? 'dealt-with' : undefined
+  if (seen?.says === 'denied') return pointers.some(p => p.weight === 'said') ? 'suspected' : pointers.length ? 'ruled-out' : undefined
+  return seen?.says ?? (pointers.length ? 'suspected' : undefined)
+}
+
+/** What was settled stands until something newer speaks against it; nothing but a finding of somebody takes back *present*. */
+function settledState(one: HazardSettled, pointers: readonly Sign[]): HazardState {
+  const since = pointers.filter(p => p.at !== undefined && isNewer(p.at, one.at ?? '\uffff'))
+  if (one.state === 'present' || since.some(p => p.weight === 'seen')) return 'present'
+  return one.state === 'suspected' || since.some(p => p.weight === 'said') ? 'suspected' : one.state
+}
+
+/**
+ * The hazards of a machine: present where the facts for power show one or the damage itself was seen, suspected where its records point to one,
+ * else as somebody settled it. What was settled stands until something newer speaks against it; the records stay beside it as evidence.
  * @returns each hazard once, those present first, then the suspected, then what was dealt with or ruled out
  */
 export function hazardsOf(found: HazardSigns, settled: readonly HazardSettled[]): Hazard[] {
   const rank: Record<HazardState, number> = { 'present': 0, 'suspected': 1, 'dealt-with': 2, 'ruled-out': 3 }
   return hazardKindNames
     .flatMap((kind): Hazard[] => {
-      const seen = shown(kind, found.facts)
+      const fact = shown(kind, found.facts)
       const pointers = (signs[kind] ?? []).flatMap(sign => sign(found))
-      // What the facts say is gone is worth a line only where the records pointed to it.
-      const gone = seen?.state === 'dealt-with' || seen?.state === 'ruled-out'
-      const evidence = gone && !pointers.length ? [] : [...(seen ? [seen.says] : []), ...pointers]
+      const seen = pointers.some(p => p.weight === 'seen')
+      const evidence = [...(fact ? [fact.words] : []), ...pointers.map(p => p.says)]
       const one = settled.find(s => s.kind === kind)
-      if (one) return [{ kind, state: one.state, evidence: [sentence(one.evidence), ...evidence], settled: true }]
-      return evidence.length ? [{ kind, state: seen?.state ?? 'suspected', evidence, settled: false }] : []
+      if (one) return [{ kind, state: settledState(one, pointers), evidence: [sentence(one.evidence), ...evidence], settled: true, seen }]
+      const state = unsettledState(fact, pointers, fact && found.answeredAt?.[fact.fact])
+      return state ? [{ kind, state, evidence, settled: false, seen }] : []
     })
     .sort((a, b) => rank[a.state] - rank[b.state])
 }
@@ -250,28 +309,47 @@ const sentence = (text: string) => (/[.?…]$/.test(text) ? text : `${text}.`)
 /** Whether a fact says less than a hazard that somebody found would. */
 const isWeaker = (fact: Level, hazard: Level) => ({ stop: 2, care: 1, note: 0, fine: 0 })[fact] < { stop: 2, care: 1, note: 0, fine: 0 }[hazard]
 
+const lowered = (title: string) => `${title.charAt(0).toLowerCase()}${title.slice(1)}`
+
 /**
- * What hazards that are present say to the gate, beyond what the facts for power say themselves.
- * A hazard can only close the gate; one that is suspected, dealt with or ruled out says nothing here.
+ * What the hazards of a machine say to the gate, beyond what the facts for power say themselves; it can only close it.
+ * One that is present stops or guards; one that is suspected guards until it is settled, and where an answer denies what was said of it,
+ * the machine is unassessed. What was dealt with or ruled out says nothing here.
+ * Old line-filter capacitors stop under *caps first*; one that was seen cracked stops under every school.
  */
 export function hazardReasons(
   hazards: readonly Hazard[],
-  facts: PowerFacts,
-  configuration: Configuration,
-): { finding: Finding; open?: { code: string; do: string; who: string; skill?: Skill } }[] {
+  { facts, configuration, school }: { facts: PowerFacts; configuration: Configuration; school: School },
+): Heard[] {
   return hazards
-    .filter(
-      h =>
-        h.state === 'present' &&
-        isConnected('hazards', h.kind, configuration) &&
-        (!shown(h.kind, facts) || (h.settled && isWeaker(shown(h.kind, facts)!.level, hazardKinds[h.kind].gate))),
-    )
-    .map(({ kind, evidence }) => {
-      const { title, gate, deal, who, skill }: HazardKindRow = hazardKinds[kind]
-      const code = `gate.hazard.${kind}`
-      return {
-        finding: finding(gate, code, `Hazard present: ${title.charAt(0).toLowerCase()}${title.slice(1)}.`, evidence, commonPractice),
-        ...(gate === 'note' ? {} : { open: { code, do: deal, who, ...(skill ? { skill } : {}) } }),
+    .filter(h => isConnected('hazards', h.kind, configuration))
+    .flatMap((hazard): Heard[] => {
+      const { kind, state, evidence, settled, seen } = hazard
+      const { title, gate: usual, deal, who, skill }: HazardKindRow = hazardKinds[kind]
+      const gate = kind === 'line-filter' && (school === 'caps-first' || seen) ? 'stop' : usual
+      const fact = shown(kind, facts)
+      const means = { who, ...(skill ? { skill } : {}) }
+      if (state === 'present') {
+        if (fact && !((settled || seen) && isWeaker(fact.level, gate)) && fact.says === 'present') return []
+        const found = finding(gate, `gate.hazard.${kind}`, `Hazard present: ${lowered(title)}.`, evidence, commonPractice)
+        return [gate === 'note' ? { finding: found } : heard(found, `${deal} Then say under Hazards what was found.`, means)]
       }
+      // A caution for whoever handles it is none for the switch.
+      if (state !== 'suspected' || gate === 'note' || (fact && fact.says === 'suspected')) return []
+      return fact?.says === 'denied' && !settled
+        ? [
+            contradiction(
+              `gate.suspected.${kind}`,
+              `${title}: the answer and what was said do not agree.`,
+              evidence,
+              `Find out which is right: judge the claim, or say under Hazards what was found of ${lowered(title)}.`,
+            ),
+          ]
+        : [
+            heard(
+              finding('care', `gate.suspected.${kind}`, `Suspected: ${lowered(title)}.`, evidence, commonPractice),
+              `Confirm it or rule it out under Hazards. If it is there: ${lowered(deal)}`,
+            ),
+          ]
     })
 }

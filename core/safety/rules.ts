@@ -1,10 +1,12 @@
 import type { ConditionRecord } from '../condition/rules'
 import { damagesNamed } from '../condition/rules'
 import type { Finding } from '../kernel/finding'
+import type { OpeningFacts } from '../opening/rules'
 import { type Discipline, move, someOf, step } from '../planning/discipline'
 import type { PowerFactsKnown } from '../power/rules'
 import type { Configuration } from './configuration'
-import { type GateResult, type GateVerdict, assessGate, closeGate, gateWords } from './gate'
+import { type GateResult, type GateVerdict, assessGate, gateWords } from './gate'
+import { type Heard, leavesUnassessed, toldApart } from './heard'
 import { type GrowingHarm, daysPerPoint, growingHarm } from './growing-harm'
 import { type Hazard, type HazardSettled, hazardKinds, hazardsOf, leakingBatteryKnown } from './hazards'
 import { type Overrule, stillStands } from './overrule'
@@ -15,10 +17,15 @@ export interface SafetyRecord extends ConditionRecord {
   school: School
   /** The facts for power that people entered. */
   entered: PowerFacts
+  /** When each was answered last, in UTC. */
+  answeredAt: Partial<Record<keyof PowerFacts, string>>
   inspectedBy: string
   overrule: Overrule | null
   configuration: Configuration
-  claims: readonly { says: string; verdict: string }[]
+  claims: readonly { says: string; verdict: string; at?: string }[]
+  interventions: readonly (ConditionRecord['interventions'][number] & { at?: string })[]
+  /** What people noticed in its starts. */
+  witnessed: readonly { says: string; at: string }[]
   /** What happened when it was last powered. */
   lastPoweredWhat: string
   hazardsSettled: readonly HazardSettled[]
@@ -32,6 +39,8 @@ export interface SafetyFacts {
   /** The facts for power that count. */
   facts: PowerFacts
   gate: GateResult
+  /** What was found elsewhere and the gate hears. */
+  heard: Heard[]
   /** The verdict that holds: the overrule while it stands, else the computed one. */
   gateInForce: GateVerdict
   overruled: boolean
@@ -41,7 +50,7 @@ export interface SafetyFacts {
   sistersWithLeakedBattery: number
   /** Whether the model is known for leaking batteries. */
   modelBatteryLeaks: boolean
-  /** Whether everything of it is connected. */
+  /** Whether everything of it is connected, and nothing of it still undone by its opening record. */
   whole: boolean
 }
 
@@ -50,13 +59,18 @@ const dayMs = 24 * 60 * 60 * 1000
 export const daysBetween = (from: string, to: string) => Math.floor((Date.parse(to) - Date.parse(from)) / dayMs)
 
 /** The register of hazards: what its records point to, and what somebody found out. */
-const registerOf = (record: SafetyRecord, facts: PowerFacts): Hazard[] =>
+const registerOf = (record: SafetyRecord, facts: PowerFacts, answeredAt: SafetyRecord['answeredAt']): Hazard[] =>
   hazardsOf(
     {
       facts,
+      answeredAt,
       assemblies: [...record.assemblies],
       damages: damagesNamed(record),
-      claims: [...record.claims.filter(c => c.verdict !== 'refuted').map(c => c.says), record.lastPoweredWhat].filter(Boolean),
+      claims: [
+        ...record.claims.filter(c => c.verdict !== 'refuted').map(({ says, verdict, at }) => ({ says, how: verdict === 'confirmed' ? ('confirmed' as const) : ('claimed' as const), at })),
+        ...record.witnessed.map(w => ({ ...w, how: 'noticed' as const })),
+        ...(record.lastPoweredWhat ? [{ says: record.lastPoweredWhat }] : []),
+      ],
       interventions: [...record.interventions],
       knownFaults: [...record.knownFaults],
       massKg: record.massKg,
@@ -66,13 +80,18 @@ const registerOf = (record: SafetyRecord, facts: PowerFacts): Hazard[] =>
 
 /**
  * The gate and the hazards of one machine.
- * @param elsewhere stops that other disciplines found; each keeps the gate closed
+ * @param found what other disciplines found of it and the gate hears
  */
-export function safetyFacts(record: SafetyRecord, { measured }: PowerFactsKnown, elsewhere: readonly Finding[], now: string): SafetyFacts {
+export function safetyFacts(
+  record: SafetyRecord,
+  { measured, measuredAt, stepsUndone }: PowerFactsKnown & OpeningFacts,
+  found: readonly Heard[],
+  now: string,
+): SafetyFacts {
   const facts = { ...record.entered, ...measured }
-  const hazards = registerOf(record, facts)
+  const hazards = registerOf(record, facts, { ...record.answeredAt, ...measuredAt })
   const { school, inspectedBy, configuration, overrule } = record
-  const gate = closeGate(assessGate({ school, facts, inspectedBy, hazards, configuration }), elsewhere)
+  const gate = assessGate({ school, facts, inspectedBy, hazards, configuration, heard: found })
   const overruled = stillStands(overrule, gate, configuration)
   const modelBatteryLeaks = leakingBatteryKnown(record.knownFaults)
   const sistersWithLeakedBattery = record.sisters.leaked
@@ -80,23 +99,26 @@ export function safetyFacts(record: SafetyRecord, { measured }: PowerFactsKnown,
   return {
     facts,
     gate,
+    heard: toldApart(found),
     gateInForce: overruled ? overrule!.verdict : gate.verdict,
     overruled,
     hazards,
     harm: growingHarm({ facts, sistersWithLeakedBattery, modelBatteryLeaks, mouldPresent, daysHere: daysBetween(record.bookedInAt, now) }),
     sistersWithLeakedBattery,
     modelBatteryLeaks,
-    whole: configuration.kind === 'whole',
+    whole: configuration.kind === 'whole' && stepsUndone === 0,
   }
 }
 
 /** What is said where the record cannot be read at all: closed, with the reasons. */
-export function safetyUnknown({ school, sisters }: Pick<SafetyRecord, 'school' | 'sisters'>, elsewhere: readonly Finding[]): SafetyFacts {
-  const gate = closeGate({ verdict: 'keep-off', school, findings: [], toOpen: [] }, elsewhere)
+export function safetyUnknown({ school, sisters }: Pick<SafetyRecord, 'school' | 'sisters'>, found: readonly Heard[]): SafetyFacts {
+  const all = toldApart(found)
+  const gate: GateResult = { verdict: 'keep-off', school, findings: all.map(h => h.finding), toOpen: all.flatMap(h => (h.open ? [h.open] : [])) }
   const harm: GrowingHarm = { rank: 0, findings: [] }
   return {
     facts: {},
     gate,
+    heard: all,
     gateInForce: 'keep-off',
     overruled: false,
     hazards: [],
@@ -120,8 +142,10 @@ export const safety: Discipline = {
       }),
   },
   moves: m => {
-    const unknown = m.gate.findings.filter(f => f.code.endsWith('.not-looked') || f.code === 'gate.not-inspected')
+    const unknown = m.gate.findings.filter(leavesUnassessed)
     const suspected = m.hazards.filter(h => h.state === 'suspected')
+    // The missing fixing has a move of its own.
+    const stops = openingsAt(m.gate, 'stop').filter(o => !o.code.startsWith('opening.missing'))
     return [
       // A battery still in a machine whose sisters' leaked is the move that saves a board.
       ...(m.facts.battery === undefined && (m.sistersWithLeakedBattery > 0 || m.modelBatteryLeaks)
@@ -135,8 +159,13 @@ export const safety: Discipline = {
           ]
         : []),
       ...(m.gateInForce === 'keep-off'
-        ? openingsAt(m.gate, 'stop').map(o =>
-            move('keeps-off', o.code, 'make-safe', { says: o.do, why: whyOf(m.gate, o.code), who: o.who, ...(o.skill ? { skill: o.skill } : {}) }),
+        ? stops.map(o =>
+            move(/smoke/.test(o.code) ? 'alarm' : 'keeps-off', o.code, 'make-safe', {
+              says: o.do,
+              why: whyOf(m.gate, o.code),
+              who: o.who,
+              ...(o.skill ? { skill: o.skill } : {}),
+            }),
           )
         : []),
       ...(unknown.length

@@ -15,6 +15,11 @@ export const skills = {
     means: 'Lifts and replaces parts on dense boards without harm to the board.',
     who: 'someone practised in fine rework',
   },
+  'inspection': {
+    title: 'Inspection',
+    means: 'Signs that the facts for power were looked at; the gate counts on that name.',
+    who: 'somebody who has leave to inspect',
+  },
   'lifting': { title: 'Lifting', means: 'Leads a lift, and knows the gear.', who: 'someone who leads lifts' },
 } as const satisfies Record<string, { title: string; means: string; who: string }>
 export type Skill = keyof typeof skills

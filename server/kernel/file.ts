@@ -10,6 +10,7 @@ import type { PartsRows } from '../chapters/parts/rows'
 import type { PowerRows } from '../chapters/power/rows'
 import type { practice } from '../chapters/practice/schema'
 import type { ProvingRows } from '../chapters/proving/rows'
+import type { StartsRows } from '../chapters/starts/rows'
 import type { StewardshipRows } from '../chapters/stewardship/rows'
 import type { supplies } from '../chapters/supplies/schema'
 import type { WaitsRows } from '../chapters/waits/rows'
@@ -37,6 +38,7 @@ export type MachineFile = {
   LookRows &
   OpeningRows &
   PowerRows &
+  StartsRows &
   WaitsRows &
   CleaningRows &
   FaultsRows &

@@ -1,4 +1,5 @@
-import { type StartEvent, type StartRun, beginRun, onSeconds, stepStart } from '#core/power/start-ritual'
+import type { RunDone } from '#core/power/noticed'
+import { type StartEvent, type StartRun, beginRun, runDone, stepStart } from '#core/power/start-ritual'
 import type { SampleKind } from '#core/power/start-watch'
 import type { StartFrame } from '#shared/chapters/starts/index'
 import type { starts } from '../chapters/schema'
@@ -82,6 +83,8 @@ function frameOf({ row, tag, run, latest, shown }: Running, nowMs: number): Star
     latest,
     judgement,
     called,
+    noticed: run.noticed,
+    before: run.before.map(({ onSeconds, called, noticed }) => ({ onSeconds, called, noticed })),
     kept,
     fresh: samples.slice(shown),
     count: samples.length,
@@ -90,15 +93,19 @@ function frameOf({ row, tag, run, latest, shown }: Running, nowMs: number): Star
   }
 }
 
-/** What a start leaves behind: the readings that count, the trace, how long it was on, and what called it off. */
-export function harvest(startId: number, nowMs: number) {
+/** What a start leaves behind: its runs, oldest first, each with the readings that count; where it stands; and whether its last run read every rail. */
+export function harvest(startId: number, nowMs: number): { runs: (RunDone & { read: Record<string, number> })[]; phase: StartRun['phase']; all: boolean } {
   const one = running.get(startId)
-  if (!one) return { read: {}, samples: [], seconds: 0, called: null, phase: 'ready' as const, all: false }
-  const { kept, samples, called, calledAtSeconds, phase, plan } = one.run
-  // A rail that called it off by its own voltage may never have stood still: its last reading until then is what the gate has to hear.
+  if (!one) return { runs: [], phase: 'ready', all: false }
+  const { phase, plan, kept, before, switchAtMs } = one.run
+  const runs = [...before, ...(switchAtMs === null ? [] : [runDone(one.run, nowMs)])]
+  return { runs: runs.map(run => ({ ...run, read: readingsOf(run) })), phase, all: plan.points.every(p => kept[p.rail] !== undefined) }
+}
+
+/** A rail that called it off by its own voltage may never have stood still: its last reading until then is what the gate has to hear. */
+function readingsOf({ kept, called, calledAtSeconds, samples }: RunDone): Record<string, number> {
   const caller = called?.code.startsWith('rail.')
     ? samples.findLast(s => s.kind === 'dc-volts' && s.value !== null && s.atSeconds <= calledAtSeconds!)
     : undefined
-  const read: Record<string, number> = caller ? { ...kept, [caller.rail!]: caller.value! } : kept
-  return { read, samples, called, phase, seconds: onSeconds(one.run, nowMs), all: plan.points.every(p => kept[p.rail] !== undefined) }
+  return caller ? { ...kept, [caller.rail!]: caller.value! } : kept
 }

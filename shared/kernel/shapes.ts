@@ -135,6 +135,7 @@ export const HazardShape = z.object({
   state: oneOf(hazardStates, 'State'),
   evidence: z.array(z.string()),
   settled: z.boolean().default(true),
+  seen: z.boolean().optional(),
 })
 
 export const SchoolShape = oneOf(schools, 'School')

@@ -202,10 +202,10 @@ export function correctIdentity(work: MachineWork, { version, ...input }: Comman
   work.write('identity.corrected', { changes })
 }
 
-export function addClaim({ tx, machine, write }: MachineWork, input: CommandInput<'add-claim'>): void {
+export function addClaim({ tx, machine, at, write }: MachineWork, input: CommandInput<'add-claim'>): void {
   const { id } = tx
     .insert(claims)
-    .values({ machineId: machine.id, ...input })
+    .values({ machineId: machine.id, at, ...input })
     .returning()
     .get()
   write('claim.recorded', input, { subject: { table: 'claims', id } })
@@ -213,7 +213,7 @@ export function addClaim({ tx, machine, write }: MachineWork, input: CommandInpu
 
 /** What an observation, a reading or a test says of a claim. The claim stays as it was made. */
 export function judgeClaim(work: MachineWork, { claimId, version, verdict, because }: CommandInput<'judge-claim'>): void {
-  const { tx, machine, write } = work
+  const { tx, machine, at, write } = work
   const claim = tx
     .select()
     .from(claims)
@@ -222,7 +222,7 @@ export function judgeClaim(work: MachineWork, { claimId, version, verdict, becau
   if (!claim) throw new NotFound(`${machine.tag} has no such claim.`)
   expectVersion(work, claim, version, claim.version, ['verdict', 'because'])
   tx.update(claims)
-    .set({ verdict, because, version: claim.version + 1 })
+    .set({ verdict, because, at, version: claim.version + 1 })
     .where(eq(claims.id, claimId))
     .run()
   write('claim.judged', { says: claim.says, verdict, because })

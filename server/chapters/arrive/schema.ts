@@ -14,6 +14,7 @@ export const claims = sqliteTable(
     byWhom: words('by_whom'),
     verdict: text('verdict').$type<ClaimVerdict>().notNull().default('open'),
     because: words('because'),
+    at: words('at'),
     struckBy: struckBy(),
   },
   t => [index('claims_machine').on(t.machineId)],

@@ -1,3 +1,5 @@
+import { lifeNames } from '#core/planning/stages'
+import { judgeLife } from '#core/retest/life'
 import type { CommandInput } from '#shared/chapters/index'
 import { and, eq } from 'drizzle-orm'
 import { randomBytes } from 'node:crypto'
@@ -6,8 +8,16 @@ import { machines } from '../../kernel/trunk'
 import type { MachineWork } from '../../kernel/work'
 import { questions } from './schema'
 
-export function chooseLife({ tx, machine, write }: MachineWork, { life }: CommandInput<'choose-life'>): void {
+/** Chooses the life it leads. @throws NotNow for one that runs before visitors while it is off or not signed off, with the reasons */
+export function chooseLife(work: MachineWork, { life }: CommandInput<'choose-life'>): void {
+  const { tx, machine, write } = work
   if (machine.life === life) throw new NotNow('That is its life already.')
+  const against = judgeLife(life, work.assess().known).filter(f => f.level === 'stop')
+  if (against.length)
+    throw new NotNow(
+      `${lifeNames[life].title}: not yet.`,
+      against.map(f => `${f.says} ${f.because.join(' ')}`),
+    )
   tx.update(machines).set({ life }).where(eq(machines.id, machine.id)).run()
   write('life.chosen', { life })
 }

@@ -56,7 +56,7 @@ export function recordDamage(work: MachineWork, input: CommandInput<'record-dama
   }
   const { id } = work.tx
     .insert(damages)
-    .values({ machineId: work.machine.id, ...input })
+    .values({ machineId: work.machine.id, at: work.at, ...input })
     .returning()
     .get()
   const { kind, where, extent, severity } = input
@@ -73,7 +73,7 @@ export function changeDamage(work: MachineWork, { damageId, version, ...found }:
   expectVersion(work, damage, version, damage.version, ['assemblyId', 'kind', 'where', 'extent', 'severity'])
   work.tx
     .update(damages)
-    .set({ ...found, version: damage.version + 1 })
+    .set({ ...found, at: work.at, version: damage.version + 1 })
     .where(eq(damages.id, damageId))
     .run()
   const { assemblyId, ...rest } = found
@@ -97,7 +97,7 @@ export function logIntervention(work: MachineWork, { understood, ...found }: Com
   if (found.photographId !== null) photographOf(work, found.photographId)
   const { id } = work.tx
     .insert(interventions)
-    .values({ machineId: work.machine.id, ...found, state: understood ? 'understood' : 'not-understood' })
+    .values({ machineId: work.machine.id, ...found, state: understood ? 'understood' : 'not-understood', at: work.at })
     .returning()
     .get()
   work.write(
@@ -118,7 +118,7 @@ export function settleIntervention(work: MachineWork, { interventionId, version,
   expectVersion(work, row, version, row.version, ['state', 'note'])
   work.tx
     .update(interventions)
-    .set({ state, note, version: row.version + 1 })
+    .set({ state, note, at: work.at, version: row.version + 1 })
     .where(eq(interventions.id, interventionId))
     .run()
   work.write('intervention.settled', { kind: row.kind, where: row.where, state, note })

@@ -33,6 +33,7 @@ export const damages = sqliteTable(
     where: text('place').notNull(),
     extent: words('extent'),
     severity: text('severity').$type<Severity>().notNull(),
+    at: words('at'),
     /** Where it is marked: photograph and shape. A plain number, for photographs know of machines already. */
     photographId: integer('photograph_id'),
     mark: text('mark', { mode: 'json' }).$type<Mark>(),
@@ -123,6 +124,7 @@ export const interventions = sqliteTable(
     note: words('note'),
     state: text('state').$type<InterventionState>().notNull(),
     photographId: photographId(),
+    at: words('at'),
     struckBy: struckBy(),
   },
   t => [index('interventions_machine').on(t.machineId)],

@@ -1,5 +1,7 @@
 import { InputError } from '#core/kernel/input-error'
-import type { Battery } from '#core/power/battery'
+import { type Battery, foundStates, hasLeaked } from '#core/power/battery'
+import { checkHomeStep } from '#core/power/battery-home'
+import { inletName } from '#core/power/bench'
 import { judgeOffState } from '#core/power/off-state'
 import { type RailReading, type RailVerdict, judgeRails } from '#core/power/rails'
 import { batteriesOf, readHere, readableRails } from '#core/power/rules'
@@ -9,6 +11,7 @@ import { judgeTemperature } from '#core/power/temperature'
 import { keyOf } from '#core/safety/configuration'
 import { gateWords } from '#core/safety/gate'
 import { hazardKinds, skillToSettle } from '#core/safety/hazards'
+import { whoCould } from '#core/safety/skills'
 import { enteredFactNames, factValue, powerFacts } from '#core/safety/power-facts'
 import type { CommandInput } from '#shared/chapters/index'
 import { and, eq, isNull } from 'drizzle-orm'
@@ -17,33 +20,52 @@ import { machines } from '../../kernel/trunk'
 import { expectVersion } from '../../kernel/versions'
 import type { MachineWork } from '../../kernel/work'
 import { assemblies } from '../look/index'
-import { requireSkill } from '../people/index'
+import { crewOf, requireSkill } from '../people/index'
 import { practiceOf } from '../practice/index'
 import type { MachineFile } from '../../kernel/file'
 import { openStart } from '../starts/index'
 import { supplies } from '../supplies/index'
 import { expectedRailsOf, inletOf } from './facts'
-import { batteries, hazards, offReadings, powerAssessments, readings, temperatures } from './schema'
+import { batteries, explanations, hazards, offReadings, powerAssessments, readings, temperatures } from './schema'
 
 const assessmentOf = ({ tx, machine }: MachineWork) => tx.select().from(powerAssessments).where(eq(powerAssessments.machineId, machine.id)).get()!
 
 /** Keeps what was found of the facts that decide power. */
-export function assessPower(work: MachineWork, { version, facts, inspectedBy }: CommandInput<'assess-power'>): void {
-  const { tx, machine, write } = work
+export function assessPower(work: MachineWork, { version, facts, inspectedById }: CommandInput<'assess-power'>): void {
+  const { tx, machine, at, write } = work
   const before = assessmentOf(work)
-  expectVersion(work, before, version, before.version, ['facts', 'inspectedBy'])
+  expectVersion(work, before, version, before.version, ['facts', 'inspectedById'])
   const changes = enteredFactNames.filter(fact => facts[fact] !== before.facts[fact]).map(fact => ({ fact, to: facts[fact] ?? null }))
-  if (!changes.length && inspectedBy === before.inspectedBy) return
+  if (!changes.length && inspectedById === before.inspectedById) return
+  const inspectedBy = inspectorOf(work, inspectedById)
   for (const { fact, to } of changes) {
     const value = factValue(fact, to ?? undefined)
     requireSkill(work, value?.takes, `To say “${powerFacts[fact].title}: ${value?.label.toLowerCase()}”`)
   }
   const batteryHasLeaked = before.batteryHasLeaked || facts.battery === 'leaking' || facts.battery === 'residue'
   tx.update(powerAssessments)
-    .set({ facts, inspectedBy, batteryHasLeaked, version: before.version + 1 })
+    .set({
+      facts,
+      answeredAt: { ...before.answeredAt, ...Object.fromEntries(changes.map(({ fact }) => [fact, at])) },
+      inspectedById,
+      inspectedBy,
+      batteryHasLeaked,
+      version: before.version + 1,
+    })
     .where(eq(powerAssessments.machineId, machine.id))
     .run()
   write('power.assessed', { changes, inspected: inspectedBy !== '' })
+}
+
+/** The name of whoever signs for the inspection. @throws InputError for somebody without leave to inspect */
+function inspectorOf({ tx }: MachineWork, id: number | null): string {
+  if (id === null) return ''
+  const crew = crewOf(tx)
+  const one = crew.find(p => p.id === id)
+  if (!one) throw new InputError('inspectedById', id, 'Inspected by: choose somebody of the list.')
+  if (!one.skills.includes('inspection'))
+    throw new InputError('inspectedById', id, `Inspected by: ${one.name} has no leave to inspect. ${whoCould('inspection', crew)}`)
+  return one.name
 }
 
 export function chooseSchool(work: MachineWork, { school }: CommandInput<'choose-school'>): void {
@@ -72,10 +94,10 @@ export function withdrawOverrule(work: MachineWork): void {
 }
 
 /** Says what of it is connected. What was read in another configuration counts no more. @throws NotNow while a start runs */
-export function setConfiguration(work: MachineWork, { version, ...configuration }: CommandInput<'set-configuration'>): void {
+export function setConfiguration(work: MachineWork, { version, bench: outputs, ...configuration }: CommandInput<'set-configuration'>): void {
   const { tx, machine, write } = work
   const before = assessmentOf(work)
-  expectVersion(work, { ...before.configuration }, version, before.version, ['kind', 'out'])
+  expectVersion(work, { ...before.configuration, bench: before.bench }, version, before.version, ['kind', 'out', 'bench'])
   const known = tx
     .select({ name: assemblies.name })
     .from(assemblies)
@@ -84,13 +106,18 @@ export function setConfiguration(work: MachineWork, { version, ...configuration 
     .map(a => a.name)
   const unknown = configuration.out.find(name => !known.includes(name))
   if (unknown) throw new InputError('out', unknown, `What is out: ${machine.tag} has no assembly “${unknown}”.`)
-  if (keyOf(configuration) === keyOf(before.configuration)) return
+  const bench = configuration.kind === 'bench-supply' ? outputs : []
+  const feeds = [inletName, ...readableRails(expectedRailsOf(work.file())).rails.map(r => r.name)]
+  bench.forEach((output, i) => {
+    if (!feeds.includes(output.feeds)) throw new InputError(`bench.${i}.feeds`, output.feeds, `Feeds: ${output.feeds} is no rail that is expected here, and not the inlet.`)
+  })
+  if (keyOf(configuration) === keyOf(before.configuration) && JSON.stringify(bench) === JSON.stringify(before.bench)) return
   if (openStart(tx, machine.id)) throw new NotNow('A start is running. End it before anything is plugged in or taken out.')
   tx.update(powerAssessments)
-    .set({ configuration, version: before.version + 1 })
+    .set({ configuration, bench, version: before.version + 1 })
     .where(eq(powerAssessments.machineId, machine.id))
     .run()
-  write('configuration.set', { configuration: { ...configuration, out: [...configuration.out] } })
+  write('configuration.set', { configuration: { ...configuration, out: [...configuration.out] }, bench })
 }
 
 export function expectRails({ tx, machine, write }: MachineWork, { rails }: CommandInput<'expect-rails'>): void {
@@ -156,7 +183,7 @@ const checkBattery = (work: MachineWork, battery: Battery) => void batteriesOf([
 
 /** Its sisters are warned once a battery was found leaking, whatever is cleaned later. */
 function remember({ tx, machine }: MachineWork, state: Battery['state']) {
-  if (state === 'leaking' || state === 'residue')
+  if (hasLeaked(state))
     tx.update(powerAssessments).set({ batteryHasLeaked: true }).where(eq(powerAssessments.machineId, machine.id)).run()
 }
 
@@ -172,7 +199,7 @@ export function recordBattery(work: MachineWork, found: CommandInput<'record-bat
     throw new InputError('where', found.where, 'Where: a battery is on record there already. Change that one, or say where this one is.')
   const { id } = work.tx
     .insert(batteries)
-    .values({ machineId: work.machine.id, ...found })
+    .values({ machineId: work.machine.id, at: work.at, ...found })
     .returning()
     .get()
   remember(work, found.state)
@@ -180,7 +207,7 @@ export function recordBattery(work: MachineWork, found: CommandInput<'record-bat
 }
 
 export function changeBattery(work: MachineWork, { batteryId, version, replacement, ...found }: CommandInput<'change-battery'>): void {
-  const { tx, machine, write } = work
+  const { tx, machine, at, write } = work
   const before = tx
     .select()
     .from(batteries)
@@ -188,10 +215,11 @@ export function changeBattery(work: MachineWork, { batteryId, version, replaceme
     .get()
   if (!before) throw new NotFound(`${machine.tag} has no such battery.`)
   expectVersion(work, before, version, before.version, [...Object.keys(found), 'replacement'])
+  refuseShortcut(before.state, found.state)
   if (replacement && found.fitted) throw new InputError('fitted', found.fitted, 'It is still in: take the old one out before another is fitted.')
   checkBattery(work, { ...found, replacement })
   tx.update(batteries)
-    .set({ ...found, replacement, version: before.version + 1 })
+    .set({ ...found, replacement, at, version: before.version + 1 })
     .where(eq(batteries.id, batteryId))
     .run()
   remember(work, found.state)
@@ -208,6 +236,45 @@ export function changeBattery(work: MachineWork, { batteryId, version, replaceme
   const takenOut = before.replacement !== null && !replacement
   if (takenOut || JSON.stringify(was) !== JSON.stringify({ ...was, ...found })) write('battery.changed', found)
   if (replacement && JSON.stringify(replacement) !== JSON.stringify(before.replacement)) write('battery.replaced', { where: found.where, ...replacement })
+}
+
+/** What has leaked comes clean step by step, or its record is struck; nobody changes it to clean. @throws InputError */
+function refuseShortcut(from: Battery['state'], to: Battery['state']) {
+  const found = (foundStates as readonly string[]).includes(to)
+  if (from === to || (found && !hasLeaked(from))) return
+  if (found && hasLeaked(to)) return
+  throw new InputError(
+    'state',
+    to,
+    hasLeaked(from) ? 'State: it has leaked. It goes its way home step by step below; a record made by mistake is struck in the history.' : 'State: say what was found.',
+  )
+}
+
+/** One step of the way home of a battery that has leaked. @throws InputError for a step out of turn, or places that nobody has looked at */
+export function stepBattery(work: MachineWork, { batteryId, version, step, lookedAt }: CommandInput<'step-battery'>): void {
+  const { tx, machine, at, write } = work
+  const before = tx
+    .select()
+    .from(batteries)
+    .where(and(eq(batteries.id, batteryId), eq(batteries.machineId, machine.id), isNull(batteries.struckBy)))
+    .get()
+  if (!before) throw new NotFound(`${machine.tag} has no such battery.`)
+  expectVersion(work, before, version, before.version, ['state'])
+  checkHomeStep(before, step, lookedAt)
+  tx.update(batteries)
+    .set({ state: step, at, version: before.version + 1 })
+    .where(eq(batteries.id, batteryId))
+    .run()
+  write('battery.stepped', { where: before.where, step })
+}
+
+/** Says what an alarm was and what was done about it; what was measured until now counts as explained. @throws NotNow where none of that name stands */
+export function explainAlarm(work: MachineWork, { alarm, says }: CommandInput<'explain-alarm'>): void {
+  const { tx, machine, at, person, write } = work
+  const one = work.assess().known.alarms.find(a => a.key === alarm)
+  if (!one) throw new NotNow('No such alarm stands any more. Somebody may have explained it.')
+  const { id } = tx.insert(explanations).values({ machineId: machine.id, alarm, says, at, byWhom: person.name }).returning().get()
+  write('alarm.explained', { alarm: one.finding.says, says }, { subject: { table: 'explanations', id } })
 }
 
 function keep({ tx, machine, at, person, write }: MachineWork, { part, where, samples }: CommandInput<'import-temperatures'>) {

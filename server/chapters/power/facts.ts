@@ -4,6 +4,7 @@ import type { School } from '#core/safety/power-facts'
 import type { SafetyRecord } from '#core/safety/rules'
 import type { ExpectedRail } from '#shared/kernel/shapes'
 import type { MachineFile } from '../../kernel/file'
+import { startAlarmsOf, witnessedOf } from '../starts/index'
 
 /** The rails to expect: those said for this machine, else those of its model. */
 export const expectedRailsOf = ({ machine, model }: MachineFile): ExpectedRail[] => machine.ownRails ?? model?.rails ?? []
@@ -22,8 +23,13 @@ export const powerRecordOf = (file: MachineFile): PowerRecord => ({
   offReadings: file.offReadings,
   batteries: file.batteries,
   batterySchool: file.practice.batterySchool,
+  temperatures: file.temperatures,
+  startAlarms: startAlarmsOf(file),
+  explanations: file.explanations.map(({ alarm, says, at }) => ({ key: alarm, says, at })),
+  bench: file.power.bench,
 })
 
+/** Damage and interventions are told by another chapter. */
 type Dangers = Omit<SafetyRecord, 'assemblies' | 'damages' | 'checksDone' | 'interventions'>
 
 /** What the core is told of its dangers, beyond its condition. */
@@ -32,10 +38,13 @@ const dangersOf = (file: MachineFile): Dangers => {
   return {
     school: schoolOf(file),
     entered: power.facts,
-    inspectedBy: power.inspectedBy,
+    answeredAt: power.answeredAt,
+    // A name that belongs to nobody of the collection is no inspection.
+    inspectedBy: power.inspectedById === null ? '' : power.inspectedBy,
     overrule: power.overruleVerdict ? { verdict: power.overruleVerdict, basis: power.overruleBasis } : null,
     configuration: power.configuration,
     claims: file.claims,
+    witnessed: witnessedOf(file),
     lastPoweredWhat: machine.lastPoweredWhat,
     hazardsSettled: file.hazards,
     knownFaults: model?.knownFaults ?? [],

@@ -4,6 +4,7 @@ import {
   assignSupply,
   changeBattery,
   chooseSchool,
+  explainAlarm,
   expectInlet,
   expectRails,
   importTemperatures,
@@ -12,12 +13,13 @@ import {
   recordBattery,
   setConfiguration,
   settleHazard,
+  stepBattery,
   takeReading,
   takeTemperature,
   withdrawOverrule,
 } from './carry-out'
 import { rows } from './rows'
-import { batteries, offReadings, readings, temperatures } from './schema'
+import { batteries, explanations, offReadings, readings, temperatures } from './schema'
 
 /** Making safe: what can be done, and what is loaded with a machine. */
 export const powerChapter = serverChapter({
@@ -28,6 +30,8 @@ export const powerChapter = serverChapter({
     'set-configuration': setConfiguration,
     'record-battery': recordBattery,
     'change-battery': changeBattery,
+    'step-battery': stepBattery,
+    'explain-alarm': explainAlarm,
     'expect-inlet': expectInlet,
     'assign-supply': assignSupply,
     'take-temperature': takeTemperature,
@@ -39,7 +43,7 @@ export const powerChapter = serverChapter({
     'measure-off-state': measureOffState,
   },
   rows,
-  strikeable: { readings, off_readings: offReadings, batteries, temperatures },
+  strikeable: { readings, off_readings: offReadings, batteries, temperatures, explanations },
 })
 export * from './carry-out'
 export * from './schema'

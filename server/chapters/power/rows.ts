@@ -1,5 +1,5 @@
 import { type RowsOf, all, single, standing } from '../../kernel/rows'
-import { batteries, hazards, offReadings, powerAssessments, readings } from './schema'
+import { batteries, explanations, hazards, offReadings, powerAssessments, readings, temperatures } from './schema'
 
 export const rows = {
   power: single(powerAssessments),
@@ -7,6 +7,8 @@ export const rows = {
   offReadings: standing(offReadings),
   hazards: all(hazards),
   batteries: standing(batteries),
+  temperatures: standing(temperatures),
+  explanations: standing(explanations),
 }
 /** Every machine has its assessment for power from the day it is booked in. */
 export type PowerRows = Omit<RowsOf<typeof rows>, 'power'> & { power: typeof powerAssessments.$inferSelect }

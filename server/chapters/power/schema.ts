@@ -1,11 +1,12 @@
-import type { BatteryState, Charging, Chemistry, Replacement } from '#core/power/battery'
+import type { BatteryState, Charging, Chemistry, Fitted } from '#core/power/battery'
+import type { BenchOutput } from '#core/power/bench'
 import type { OffStateInput } from '#core/power/off-state'
 import type { Load } from '#core/power/rails'
 import type { WarmPart, WarmSample } from '#core/power/temperature'
 import type { Configuration } from '#core/safety/configuration'
 import type { GateVerdict } from '#core/safety/gate'
 import type { HazardKind, HazardState } from '#core/safety/hazards'
-import type { PowerFacts, School } from '#core/safety/power-facts'
+import type { PowerFactName, PowerFacts, School } from '#core/safety/power-facts'
 import { index, integer, real, sqliteTable, text, unique } from 'drizzle-orm/sqlite-core'
 import { flag, key, struckBy, version, words } from '../../kernel/columns'
 import { machineId } from '../../kernel/trunk'
@@ -16,6 +17,10 @@ export const powerAssessments = sqliteTable(
     machineId: machineId().primaryKey(),
     version: version(),
     facts: text('facts', { mode: 'json' }).$type<PowerFacts>().notNull(),
+    /** When each fact was answered last. */
+    answeredAt: text('answered_at', { mode: 'json' }).$type<Partial<Record<PowerFactName, string>>>().notNull().default({}),
+    /** Somebody of the collection with leave to inspect, and the name under which it was signed. */
+    inspectedById: integer('inspected_by_id'),
     inspectedBy: words('inspected_by'),
     /** Whether its battery was ever found leaking; stays true after cleaning, for the sake of its sisters. */
     batteryHasLeaked: flag('battery_has_leaked').default(false),
@@ -23,6 +28,8 @@ export const powerAssessments = sqliteTable(
     school: text('school').$type<School>(),
     /** What of it is connected just now. */
     configuration: text('configuration', { mode: 'json' }).$type<Configuration>().notNull().default({ kind: 'whole', out: [] }),
+    /** What a bench supply is set to, where one feeds it. */
+    bench: text('bench', { mode: 'json' }).$type<BenchOutput[]>().notNull().default([]),
     /** The external supply that it runs from; a plain number, for supplies belong to the collection. */
     supplyId: integer('supply_id'),
     overruleVerdict: text('overrule_verdict').$type<GateVerdict>(),
@@ -93,7 +100,9 @@ export const batteries = sqliteTable(
     state: text('state').$type<BatteryState>().notNull(),
     fitted: flag('fitted'),
     charging: text('charging').$type<Charging>().notNull(),
-    replacement: text('replacement', { mode: 'json' }).$type<{ how: Replacement; chemistry: Chemistry; diode: boolean }>(),
+    replacement: text('replacement', { mode: 'json' }).$type<Fitted>(),
+    /** When it was recorded or last changed. */
+    at: words('at'),
     struckBy: struckBy(),
   },
   t => [index('batteries_machine').on(t.machineId)],
@@ -113,4 +122,19 @@ export const temperatures = sqliteTable(
     struckBy: struckBy(),
   },
   t => [index('temperatures_machine').on(t.machineId)],
+)
+
+/** What somebody found out about an alarm: what it was, and what was done. It answers what was measured until then. */
+export const explanations = sqliteTable(
+  'explanations',
+  {
+    id: key(),
+    machineId: machineId(),
+    alarm: text('alarm').notNull(),
+    says: text('says').notNull(),
+    at: text('at').notNull(),
+    byWhom: words('by_whom'),
+    struckBy: struckBy(),
+  },
+  t => [index('explanations_machine').on(t.machineId)],
 )

@@ -1,8 +1,8 @@
 import type { GateVerdict } from '#core/safety/gate'
-import { driftOf } from '#core/power/drift'
-import { batteriesOf, firstLimitOf, offStateOf, readableRails, startChecksOf } from '#core/power/rules'
+import { checksOf } from '#core/condition/rules'
+import { nextHomeStep, placesToLook } from '#core/power/battery-home'
+import { batteriesOf, firstLimitOf, offStateOf, startChecksOf } from '#core/power/rules'
 import { judgeTemperature } from '#core/power/temperature'
-import { toleranceFor } from '#core/power/tolerances'
 import { keyOf } from '#core/safety/configuration'
 import { takesMains } from '#core/safety/first-start'
 import type { ViewOf } from '#shared/chapters/index'
@@ -36,18 +36,23 @@ const gateHistory = (tx: Tx, machineId: number) =>
 
 /** How it stands with its power: the gate and what it rests on, rails on and off, batteries, supplies, temperatures. */
 export function powerView({ tx, file, assessment, now }: ViewInput): ViewOf<'power'> {
-  const { facts, measured, gate, gateInForce, overruled, hazards, railsResult } = assessment.known
+  const { facts, measured, gate, gateInForce, heard, alarms, drifts, overruled, hazards, railsResult } = assessment.known
   const { power, machine } = file
   const inlet = inletOf(file)
   const here = keyOf(power.configuration)
-  const { rails: expected } = readableRails(expectedRailsOf(file))
+  const doneAlready = new Set(checksOf(file).filter(c => file.checksDone.some(d => d.code === c.code)).flatMap(c => placesToLook.filter(p => c.code.startsWith('alkali.') && c.says.toLowerCase().endsWith(p.toLowerCase()))))
   return {
     power: {
       version: power.version,
       facts,
       entered: power.facts,
       measured,
-      inspectedBy: power.inspectedBy,
+      inspectedBy: power.inspectedById === null ? '' : power.inspectedBy,
+      inspectedById: power.inspectedById,
+      heard,
+      alarms,
+      bench: power.bench,
+      placesToLook: placesToLook.map(says => ({ says, done: doneAlready.has(says) })),
       offState: offStateOf(powerRecordOf(file), file.offReadings).map(({ rail, nominalV, last }) => ({
         rail,
         nominalV,
@@ -79,6 +84,7 @@ export function powerView({ tx, file, assessment, now }: ViewInput): ViewOf<'pow
           fitted,
           charging,
           replacement,
+          next: nextHomeStep({ state, fitted, chemistry }),
           findings,
         }),
       ),
@@ -86,7 +92,7 @@ export function powerView({ tx, file, assessment, now }: ViewInput): ViewOf<'pow
       inlet,
       supplyId: power.supplyId,
       supplies: listSupplies(tx).map(({ uid: _, ...supply }) => supply),
-      startChecks: startChecksOf(powerRecordOf(file), facts, schoolOf(file)),
+      startChecks: startChecksOf(powerRecordOf(file), { facts, gate, gateInForce, school: schoolOf(file) }),
       takesMains: takesMains(facts, power.configuration),
       firstLimitA: firstLimitOf(inlet),
       temperatures: tx
@@ -123,14 +129,6 @@ export function powerView({ tx, file, assessment, now }: ViewInput): ViewOf<'pow
       configuration,
       here: configuration === here,
     })),
-    drifts: expected.flatMap(({ name, nominalV, tolerancePct }) => {
-      const finding = driftOf({
-        name,
-        nominalV,
-        tolerancePct: tolerancePct ?? toleranceFor(nominalV).tolerancePct,
-        readings: file.readings.filter(r => r.rail === name && r.configuration === here),
-      })
-      return finding ? [{ rail: name, finding }] : []
-    }),
+    drifts,
   }
 }

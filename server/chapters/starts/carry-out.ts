@@ -3,20 +3,24 @@ import { expectedRailsOf, powerRecordOf, schoolOf, verdictWith } from '../power/
 import { harvest } from '../../starts/running'
 import { v7 as uuidv7 } from 'uuid'
 import { InputError } from '#core/kernel/input-error'
+import { type RunDone, hazardsNoticed, noticed } from '#core/power/noticed'
 import { fanless } from '#core/power/temperature'
 import { configurationWords, keyOf } from '#core/safety/configuration'
 import { judgeStarters } from '#core/safety/first-start'
 import { gateWords, mayBeStarted } from '#core/safety/gate'
+import { leavesUnassessed } from '#core/safety/heard'
 import { type CommandInput } from '#shared/chapters/index'
 import type { StartOutcome } from '#shared/chapters/starts/index'
 import { and, desc, eq, isNull } from 'drizzle-orm'
 import type { Tx } from '../../kernel/journal'
 import { NotNow } from '../../kernel/refusals'
 import type { MachineWork } from '../../kernel/work'
+import { thinned } from '../../kernel/thin'
+import { reportFault } from '../faults/index'
 import { crewOf } from '../people/index'
 import { readings } from '../power/index'
 import { practiceOf } from '../practice/index'
-import { starts } from './schema'
+import { startRuns, starts } from './schema'
 
 /** A first start is short; what has to be read for longer is started again. Common practice, no source. */
 const mostSeconds = 300
@@ -38,7 +42,7 @@ export function beginStart(work: MachineWork, input: CommandInput<'begin-start'>
   if (!mayBeStarted(gateInForce))
     throw new NotNow(
       `The gate says: ${gateWords[gateInForce].title.toLowerCase()}. It may not be started.`,
-      gate.findings.filter(f => f.level === 'stop' || f.code.endsWith('.not-looked')).map(f => f.says),
+      gate.findings.filter(f => f.level === 'stop' || leavesUnassessed(f)).map(f => f.says),
     )
   if (openStart(tx, machine.id)) throw new NotNow('A start of this machine is running already. Open it, or end it.')
   const crew = crewOf(tx)
@@ -46,7 +50,7 @@ export function beginStart(work: MachineWork, input: CommandInput<'begin-start'>
   if (!atProbe) throw new InputError('atProbe', input.atProbe, 'At the probe: choose somebody of the list.')
   if (!atSwitch) throw new InputError('atSwitch', input.atSwitch, 'At the switch: choose somebody of the list.')
   judgeStarters({ atProbe, atSwitch, facts, configuration: file.power.configuration, crew })
-  const checks = startChecksOf(powerRecordOf(file), facts, schoolOf(file))
+  const checks = startChecksOf(powerRecordOf(file), { facts, gate, gateInForce, school: schoolOf(file) })
   const failed = checks.filter(c => c.known === false)
   if (failed.length)
     throw new NotNow(
@@ -88,31 +92,52 @@ export function beginStart(work: MachineWork, input: CommandInput<'begin-start'>
   return { startId: id }
 }
 
-/** Ends the start, and keeps the reading of every rail that stood still or called it off, with the trace. @throws NotNow while it is on */
+/**
+ * Ends the start, and keeps every run of it: the readings of each rail that stood still or called it off, what called it off, what was noticed, the trace.
+ * Smoke, a smell or a bang becomes a fault too; the register of hazards hears of it by itself. @throws NotNow while it is on
+ */
 export function endStart(work: MachineWork): void {
   const { tx, machine, now } = work
   const row = openStart(tx, machine.id)
   if (!row) throw new NotNow('No start of this machine is running.')
-  const { read, samples, seconds, called, phase, all } = harvest(row.id, now.getTime())
+  const { runs, phase, all } = harvest(row.id, now.getTime())
   if (phase !== 'ready' && phase !== 'off') throw new NotNow('It is still on. Switch it off, and say that it is off; then the start can be ended.')
-  for (const [rail, valueV] of Object.entries(read)) {
-    const { id } = tx
-      .insert(readings)
-      .values({ machineId: machine.id, rail, valueV, load: row.plan.load, configuration: keyOf(row.configuration), at: work.at })
-      .returning()
-      .get()
-    // A rail that is not expected any more was read all the same.
-    const expected = expectedRailsOf(work.file()).some(r => r.name === rail)
-    const verdict = expected ? verdictWith(work.file(), rail, { valueV, load: row.plan.load }) : 'unread'
-    work.write('reading.taken', { rail, valueV, load: row.plan.load, verdict }, { subject: { table: 'readings', id } })
+  for (const { read, ...run } of runs) {
+    keepRun(work, row.id, run)
+    for (const [rail, valueV] of Object.entries(read)) keepReading(work, row, rail, valueV)
   }
+  for (const what of hazardsNoticed(runs))
+    reportFault(work, { symptom: `${noticed[what].says.replace(/\.$/, '')} at a start on ${work.at.slice(0, 10)}`, firstSeen: work.at.slice(0, 10), stopsMachine: true })
+  const last = runs.at(-1)
+  const calledOff = runs.flatMap(r => (r.called ? [r.called.says] : []))
   finish(work, row.id, {
-    outcome: called ? 'called-off' : all ? 'all-read' : 'some-read',
-    why: called?.says ?? '',
-    seconds,
-    samples,
-    rails: Object.keys(read).length,
+    outcome: last?.called ? 'called-off' : all ? 'all-read' : 'some-read',
+    why: [...new Set(calledOff)].join(' '),
+    seconds: runs.reduce((sum, r) => sum + r.onSeconds, 0),
+    samples: last?.samples ?? [],
+    rails: new Set(runs.flatMap(r => Object.keys(r.read))).size,
+    runs: runs.length,
   })
+}
+
+function keepRun({ tx, machine, at, write }: MachineWork, startId: number, { samples, ...run }: RunDone) {
+  tx.insert(startRuns)
+    .values({ machineId: machine.id, startId, ...run, samples: thinned(samples), at })
+    .run()
+  if (run.called || run.noticed.length)
+    write('start.called-off', { why: run.called?.says ?? '', noticed: run.noticed, onSeconds: run.onSeconds })
+}
+
+function keepReading(work: MachineWork, row: typeof starts.$inferSelect, rail: string, valueV: number) {
+  const { id } = work.tx
+    .insert(readings)
+    .values({ machineId: work.machine.id, rail, valueV, load: row.plan.load, configuration: keyOf(row.configuration), at: work.at })
+    .returning()
+    .get()
+  // A rail that is not expected any more was read all the same.
+  const expected = expectedRailsOf(work.file()).some(r => r.name === rail)
+  const verdict = expected ? verdictWith(work.file(), rail, { valueV, load: row.plan.load }) : 'unread'
+  work.write('reading.taken', { rail, valueV, load: row.plan.load, verdict }, { subject: { table: 'readings', id } })
 }
 
 function finish(
@@ -124,14 +149,15 @@ function finish(
     seconds,
     samples,
     rails,
-  }: { outcome: StartOutcome; why: string; seconds: number; samples: (typeof starts.$inferSelect)['samples']; rails: number },
+    runs,
+  }: { outcome: StartOutcome; why: string; seconds: number; samples: (typeof starts.$inferSelect)['samples']; rails: number; runs: number },
 ) {
   tx.update(starts).set({ endedAt: at, outcome, why, onSeconds: seconds, samples }).where(eq(starts.id, startId)).run()
-  write('start.ended', { outcome, why, onSeconds: seconds, rails })
+  write('start.ended', { outcome, why, onSeconds: seconds, rails, ...(runs > 1 ? { runs } : {}) })
 }
 
 /** Ends a start that the program did not outlive: what was seen of it is lost, and the history says so. */
 export function breakOff(work: MachineWork): void {
   const row = openStart(work.tx, work.machine.id)
-  if (row) finish(work, row.id, { outcome: 'broken-off', why: 'The program was stopped while it ran', seconds: 0, samples: [], rails: 0 })
+  if (row) finish(work, row.id, { outcome: 'broken-off', why: 'The program was stopped while it ran', seconds: 0, samples: [], rails: 0, runs: 0 })
 }

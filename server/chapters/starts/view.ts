@@ -28,5 +28,6 @@ export const startsView = ({ tx, file }: ViewInput): ViewOf<'starts'> => ({
       why,
       onSeconds,
       samples: thinned(samples),
+      runs: file.startRuns.filter(r => r.startId === id).map(({ onSeconds: on, called, noticed, kept }) => ({ onSeconds: on, called, noticed, kept })),
     })),
 })

@@ -1,20 +1,29 @@
 import { z } from 'zod'
+import { homeSteps } from '#core/power/battery-home'
 import { loads } from '#core/power/rails'
 import { gateVerdicts } from '#core/safety/gate'
 import { command } from '../../kernel/contract'
-import { id, meterReading, oneOf, optionalQuantity, optionalText, quantity, text, version } from '../../kernel/fields'
+import { id, meterReading, oneOf, optionalQuantity, quantity, text, version } from '../../kernel/fields'
 import { atTheBench, coordinator } from '../../kernel/roles'
 import { ExpectedRails, HazardShape, PowerFactsShape, SchoolShape } from '../../kernel/shapes'
 import { InletTyped } from '../supplies/index'
-import { BatteryTyped, ConfigurationTyped, WarmTyped, ReplacementChosen, TemperatureTyped, WarmLog, configurationHolds } from './shapes'
+import { BatteryTyped, BenchTyped, ConfigurationTyped, WarmTyped, ReplacementChosen, TemperatureTyped, WarmLog, configurationHolds } from './shapes'
 
 export const onMachine = {
-  'assess-power': command(atTheBench, z.object({ version, facts: PowerFactsShape.omit({ rails: true }), inspectedBy: optionalText('Inspected by', 80) })),
+  'assess-power': command(atTheBench, z.object({ version, facts: PowerFactsShape.omit({ rails: true }), inspectedById: id.nullable() })),
   'choose-school': command(coordinator, z.object({ school: SchoolShape.nullable() })),
   'settle-hazard': command(atTheBench, z.object({ kind: HazardShape.shape.kind, version, state: HazardShape.shape.state, evidence: text('Evidence', 500) })),
-  'set-configuration': command(atTheBench, z.object({ version, ...ConfigurationTyped }).superRefine(configurationHolds)),
+  'set-configuration': command(atTheBench, z.object({ version, ...ConfigurationTyped, bench: BenchTyped }).superRefine(configurationHolds)),
   'record-battery': command(atTheBench, z.object(BatteryTyped)),
   'change-battery': command(atTheBench, z.object({ batteryId: id, version, ...BatteryTyped, replacement: ReplacementChosen })),
+  'step-battery': command(
+    atTheBench,
+    z.object({ batteryId: id, version, step: oneOf(homeSteps, 'Step'), lookedAt: z.array(z.string().max(120)).max(40).default([]) }),
+  ),
+  'explain-alarm': command(
+    atTheBench,
+    z.object({ alarm: text('Alarm', 160), says: text('What it was', 500).min(10, 'What it was: say in a sentence what it was, and what was done.') }),
+  ),
   'expect-inlet': command(atTheBench, z.object({ inlet: InletTyped.nullable() })),
   'assign-supply': command(atTheBench, z.object({ supplyId: id.nullable() })),
   'take-temperature': command(atTheBench, z.object(TemperatureTyped)),

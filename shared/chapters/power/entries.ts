@@ -32,7 +32,17 @@ export const entries = {
     z.object({ from: word<keyof typeof gateWords>(), to: word<keyof typeof gateWords>(), why: s }),
     d => `The gate went from ${gateWords[d.from].title} to ${gateWords[d.to].title}${d.why && `: ${ending(d.why)}`}`,
   ),
-  'configuration.set': entry(z.object({ configuration: ConfigurationShape }), d => `What is connected: ${ending(configurationWords(d.configuration))}`),
+  'configuration.set': entry(
+    z.object({
+      configuration: ConfigurationShape,
+      bench: z.array(z.object({ feeds: s, voltageV: n, limitA: n, polarityChecked: b })).optional(),
+    }),
+    d =>
+      [
+        `What is connected: ${ending(configurationWords(d.configuration))}`,
+        ...(d.bench ?? []).map(o => `${o.feeds} from the bench supply: ${volts(o.voltageV)}, limited to ${o.limitA} A${o.polarityChecked ? ', polarity checked' : ''}.`),
+      ].join(' '),
+  ),
   'battery.recorded': entry(
     z.object({ where: s, chemistry: word<Chemistry>(), state: word<BatteryState>(), fitted: b }),
     d => `Battery, ${d.where}, ${chemistries[d.chemistry].title.toLowerCase()}: ${batteryStateNames[d.state].toLowerCase()}, ${d.fitted ? 'still in' : 'out'}.`,
@@ -47,6 +57,11 @@ export const entries = {
     d =>
       `In place of the battery, ${d.where}: ${replacements[d.how].title.toLowerCase()}${d.how === 'none' ? '' : `, ${chemistries[d.chemistry].title.toLowerCase()}${d.diode ? ' behind a diode' : ''}`}.`,
   ),
+  'battery.stepped': entry(
+    z.object({ where: s, step: word<BatteryState>() }),
+    d => `Battery, ${d.where}, on its way home: ${batteryStateNames[d.step].toLowerCase()}.`,
+  ),
+  'alarm.explained': entry(z.object({ alarm: s, says: s }), d => `Explained: ${ending(d.alarm)} ${ending(d.says)}`),
   'inlet.expected': entry(z.object({ says: s }), d => `Its inlet wants ${ending(d.says)}`),
   'supply.assigned': entry(z.object({ name: s, says: s }), d =>
     d.name ? `Runs from supply ${d.name}: ${ending(d.says)}` : 'Runs from no supply of the collection.',

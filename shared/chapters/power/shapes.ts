@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { InputError } from '#core/kernel/input-error'
+import { homeSteps } from '#core/power/battery-home'
 import { batteryStates, chargings, chemistryNames, replacementNames } from '#core/power/battery'
 import { warmPartNames } from '#core/power/temperature'
 import { checkConfiguration, configurationKindNames } from '#core/safety/configuration'
@@ -13,6 +14,23 @@ export const ConfigurationTyped = {
   kind: oneOf(configurationKindNames as ['whole', ...typeof configurationKindNames], 'Configuration'),
   out: z.array(text('Assembly', 60)).max(60, 'What is out: sixty at most.').default([]),
 }
+
+/** Outputs of a bench supply; a line that was left empty is none. */
+export const BenchTyped = z
+  .array(z.looseObject({ voltageV: z.unknown() }))
+  .max(21, 'Outputs of the bench supply: twenty at most.')
+  .default([])
+  .transform(lines => lines.filter(line => line.voltageV !== undefined && line.voltageV !== null && String(line.voltageV).trim() !== ''))
+  .pipe(
+    z.array(
+      z.object({
+        feeds: text('Feeds', 30),
+        voltageV: quantity('V', 'Voltage', { above: -400, upTo: 400 }),
+        limitA: quantity('A', 'Limit', { above: 0, upTo: 100 }),
+        polarityChecked: z.boolean().default(false),
+      }),
+    ),
+  )
 
 export const ConfigurationShape = z.object(ConfigurationTyped)
 
@@ -41,6 +59,8 @@ export const BatteryTyped = {
 export const ReplacementTyped = z.object({
   how: oneOf(replacementNames as ['none', ...typeof replacementNames], 'In its place'),
   chemistry,
+  cells: quantity('', 'Cells of the replacement', { above: 0, upTo: 24 }).pipe(z.number().int('Cells of the replacement: a whole number, please.')).default(1),
+  voltageV: optionalQuantity('V', 'Voltage of the replacement', { above: 0, upTo: 50 }),
   diode: z.boolean().default(false),
 })
 
@@ -73,6 +93,8 @@ export const BatteryView = z.object({
   fitted: b,
   charging: z.enum(chargings),
   replacement: ReplacementTyped.nullable(),
+  /** The next step of its way home, where it has leaked. */
+  next: z.object({ step: z.enum(homeSteps), do: s }).nullable(),
   findings: z.array(Finding),
 })
 

@@ -4,6 +4,7 @@ import { offVerdicts } from '#core/power/off-state'
 import { loads, railVerdicts } from '#core/power/rails'
 import type { Inlet } from '#core/power/supply-match'
 import { gateVerdicts } from '#core/safety/gate'
+import type { Opening } from '#core/safety/heard'
 import { ExpectedRail, Finding, GateShape, HazardShape, JudgedRail, PowerFactsShape, SchoolShape } from '../../kernel/shapes'
 import { SupplyView } from '../supplies/index'
 import { BatteryView, ConfigurationShape, TemperatureView } from './shapes'
@@ -20,6 +21,13 @@ export const view = z.object({
     entered: PowerFactsShape,
     measured: PowerFactsShape,
     inspectedBy: s,
+    inspectedById: z.number().nullable(),
+    /** What was found outside the facts and the gate hears, and what may have done harm and nobody has explained. */
+    heard: z.array(z.object({ finding: Finding, open: z.custom<Opening>().optional() })),
+    alarms: z.array(z.object({ key: s, at: s, finding: Finding })),
+    bench: z.array(z.object({ feeds: s, voltageV: z.number(), limitA: z.number(), polarityChecked: b })),
+    /** Places that are looked at before a battery that has leaked counts as home. */
+    placesToLook: z.array(z.object({ says: s, done: b })),
     school: SchoolShape,
     ownSchool: SchoolShape.nullable(),
     /** The newest measurement of every expected rail with the power off. */

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { word } from '../../kernel/fields'
-import { closed, ending, entry } from '../../kernel/contract'
+import { type Noticed, noticed } from '#core/power/noticed'
+import { closed, ending, entry, observed } from '../../kernel/contract'
 import { type StartOutcome, startOutcomeNames } from './words'
 
 const s = z.string()
@@ -12,9 +13,15 @@ export const entries = {
     d => `Start begun: ${ending(d.configuration)} At the probe ${d.atProbe}, at the switch ${d.atSwitch}.`,
     closed,
   ),
-  'start.ended': entry(
-    z.object({ outcome: word<StartOutcome>(), why: s, onSeconds: n, rails: n }),
+  'start.called-off': entry(
+    z.object({ why: s, noticed: z.array(word<Noticed>()), onSeconds: n }),
     d =>
-      `Start ended after ${Math.round(d.onSeconds)} s: ${startOutcomeNames[d.outcome].toLowerCase()}, ${d.rails} ${d.rails === 1 ? 'rail' : 'rails'} kept.${d.why && ` ${ending(d.why)}`}`,
+      `A run of ${Math.round(d.onSeconds)} s was called off${d.why && `: ${ending(d.why)}`}${d.noticed.length ? ` Noticed: ${d.noticed.map(w => noticed[w].title.toLowerCase()).join(', ')}.` : ''}`,
+    observed,
+  ),
+  'start.ended': entry(
+    z.object({ outcome: word<StartOutcome>(), why: s, onSeconds: n, rails: n, runs: n.optional() }),
+    d =>
+      `Start ended after ${Math.round(d.onSeconds)} s${d.runs ? ` in ${d.runs} runs` : ''}: ${startOutcomeNames[d.outcome].toLowerCase()}, ${d.rails} ${d.rails === 1 ? 'rail' : 'rails'} kept.${d.why && ` ${ending(d.why)}`}`,
   ),
 } as const

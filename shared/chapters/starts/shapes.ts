@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { loads } from '#core/power/rails'
 import { type MeterState, meterStates } from '#core/power/scpi'
+import { noticedNames } from '#core/power/noticed'
 import { startPhases } from '#core/power/start-ritual'
 import { sampleKinds } from '#core/power/start-watch'
 import { warmPartNames } from '#core/power/temperature'
@@ -37,12 +38,14 @@ export const StartEventTyped = z.discriminatedUnion('do', [
     value: quantity('', 'Reading', { above: -2000, upTo: 2000 }),
     by: z.literal('hand').default('hand'),
   }),
-  z.object({ do: z.literal('stop'), says: text('What was noticed', 200) }),
+  z.object({ do: z.literal('stop'), noticed: z.enum(noticedNames as ['smoke', ...typeof noticedNames]).nullable().default(null) }),
   z.object({ do: z.literal('done') }),
   z.object({ do: z.literal('is-off') }),
 ])
 
 const Sample = z.object({ atSeconds: z.number(), kind: z.enum(sampleKinds), rail: s.optional(), value: z.number().nullable() })
+
+const Noticed = z.array(z.enum(noticedNames as ['smoke', ...typeof noticedNames]))
 
 const Plan = z.object({
   points: z.array(z.object({ rail: s, nominalV: z.number(), tolerancePct: z.number().optional(), point: s })),
@@ -70,6 +73,9 @@ export const StartFrame = z.object({
   latest: z.object({ kind: z.enum(sampleKinds), value: z.number().nullable() }).nullable(),
   judgement: z.object({ state: z.enum(['calm', 'watch', 'off']), findings: z.array(Finding) }),
   called: Finding.nullable(),
+  noticed: Noticed,
+  /** The runs before this one. */
+  before: z.array(z.object({ onSeconds: z.number(), called: Finding.nullable(), noticed: Noticed })),
   kept: z.record(s, z.number()),
   fresh: z.array(Sample),
   count: z.number(),
@@ -89,6 +95,8 @@ export const StartView = z.object({
   why: s,
   onSeconds: z.number(),
   samples: z.array(Sample),
+  /** Every run of it, oldest first. */
+  runs: z.array(z.object({ onSeconds: z.number(), called: Finding.nullable(), noticed: Noticed, kept: z.record(s, z.number()) })),
 })
 
 export type StartFrame = z.infer<typeof StartFrame>
