@@ -17,6 +17,7 @@ type ByName = {
   step?: number
   battery?: string
   supply?: string
+  inspectedBy?: Who
   picture?: PictureName
 }
 type Without<T, K extends PropertyKey> = T extends unknown ? Omit<T, K> : never
@@ -34,6 +35,7 @@ type RequestByName<N extends MachineCommandName> = Without<
   | 'interventionId'
   | 'batteryId'
   | 'supplyId'
+  | 'inspectedById'
   | 'until'
   | 'answerBy'
   | 'hash'
@@ -88,7 +90,7 @@ export const inOrder = {
 }
 export const external = { ...inOrder, filterCapacitors: 'none-fitted', mainsLead: 'not-used' }
 
-export const assessed = (daysAgo: number, who: Who, facts: Record<string, string>, inspectedBy = ''): Step =>
+export const assessed = (daysAgo: number, who: Who, facts: Record<string, string>, inspectedBy?: Who): Step =>
   did(daysAgo, who, 'assess-power', { facts, inspectedBy })
 
 /** Readings of one evening, all with the same load. */

@@ -191,6 +191,7 @@ async function takeStep(story: Story, { who, command, input }: Step) {
     assemblyId: assembly?.id ?? null,
     batteryId: battery?.id,
     supplyId: supply?.id,
+    inspectedById: input.inspectedBy ? findBySignIn(db, String(input.inspectedBy))!.id : null,
     faultId: fault?.id,
     partId: part?.id,
     claimId: claim?.id,

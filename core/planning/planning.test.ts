@@ -1,68 +1,23 @@
 import { describe, expect, it } from 'vitest'
 import { growingHarm } from '../safety/growing-harm'
 import { basisOf } from '../safety/overrule'
+import { good, now, rail, reading, settled } from '../../tests/support/settled-machine'
 import { type MachineRecord, assess } from './assess'
 import { consequencesOf } from './consequences'
 import { stages } from './stages'
 
-const now = '2026-03-03T19:00:00.000Z'
-const good = {
-  filterCapacitors: 'replaced',
-  battery: 'out',
-  liquidOrDirt: 'no',
-  burntTrace: 'no',
-  shortedRail: 'no',
-  mainsLead: 'sound',
-  supply: 'known',
-  fan: 'present',
-  pictureTube: 'none',
-  wiring: 'known',
-  smoke: 'no',
-}
-const rail = { name: '+5 V', nominalV: 5 }
-const reading = (valueV: number, load: 'loaded' | 'unloaded' = 'loaded') => ({ rail: '+5 V', valueV, load, configuration: 'whole' })
-/** A machine about which there is nothing left to do in its stage: every case below changes one thing. */
-const settled: MachineRecord = {
-  stage: 'clean',
-  life: null,
-  machine: { maker: 'Tarnwick Instruments', fromWhom: 'the pilot station', lastPowered: '1998', lastPoweredWhat: '' },
-  modelKnown: true,
-  accessories: [],
-  ours: true,
-  consent: null,
-  appraisal: { path: 'run' },
-  assemblies: [{ id: 1, name: 'Case', presence: 'present', grade: 1 }],
-  damages: [],
-  checksDone: [],
-  interventions: [],
-  openingSteps: [],
-  expectedRails: [rail],
-  inlet: null,
-  supply: null,
-  configuration: { kind: 'whole', out: [] },
-  readings: [reading(5.01)],
-  offReadings: [],
-  batteries: [],
-  batterySchool: 'remote-holder',
-  school: 'caps-first',
-  entered: good,
-  inspectedBy: 'Ilka',
-  overrule: null,
-  claims: [],
-  lastPoweredWhat: '',
-  hazardsSettled: [],
-  knownFaults: [],
-  massKg: null,
-  bookedInAt: '2026-03-01T19:00:00.000Z',
-  sisters: { leaked: 0 },
-  cleanings: [],
-  waits: [],
-  faults: [],
-  partNeeds: [],
-  signOff: undefined,
-}
 const codes = (change: Partial<MachineRecord>) => assess({ ...settled, ...change }, now).moves.map(m => m.code)
 const without = (fact: string) => Object.fromEntries(Object.entries(good).filter(([name]) => name !== fact))
+const spent = {
+  where: 'IC3',
+  chemistry: 'nickel-cadmium' as const,
+  cells: 3,
+  year: 1986,
+  state: 'sound' as const,
+  fitted: false,
+  charging: 'yes' as const,
+  replacement: null,
+}
 const fault = { symptom: 'No sound', stopsMachine: true, open: true, observations: [] as unknown[], repairs: [] as unknown[] }
 
 describe('the next moves', () => {
@@ -88,10 +43,13 @@ describe('the next moves', () => {
     ['assess', { entered: without('wiring') }],
     ['assess', { inspectedBy: '' }],
     ['hazards', { claims: [{ says: 'It was wet', verdict: 'open' }], readings: [] }],
+    ['battery-home', { batteries: [{ ...spent, state: 'neutralised' }] }],
+    ['rail-drift', { readings: [reading(5.01, 'loaded', { at: '2026-02-01T19:00:00.000Z' }), reading(4.9)] }],
+    ['take-away', { stage: 'home', life: 'hands-on', entered: { ...good, smoke: 'yes' }, signOff: {} }],
     ['gate.battery.in', { entered: { ...good, battery: 'in' } }],
     [
       'battery-replace',
-      { batteries: [{ where: 'IC3', chemistry: 'nickel-cadmium', cells: 3, year: 1986, state: 'sound', fitted: false, charging: 'yes', replacement: null }] },
+      { batteries: [spent] },
     ],
     ['part', { partNeeds: [{ name: 'Fuse', stopsStart: true, outcome: 'wanted' }] }],
     ['fault-new', { faults: [fault] }],
@@ -120,7 +78,7 @@ describe('the next moves', () => {
     ['move-on', { waits: [{ what: 'drying', until: '2026-03-04T19:00:00.000Z' }] }],
   ])('%s does not where it does not', (code, change) => expect(codes(change)).not.toContain(code))
 
-  it('put harm before what blocks, and what blocks before what brings it on', () => {
+  it('put smoke first, then harm that grows, then what blocks, and what blocks before what brings it on', () => {
     const all = codes({
       entered: { ...without('battery'), smoke: 'yes' },
       sisters: { leaked: 1 },
@@ -130,10 +88,10 @@ describe('the next moves', () => {
       assemblies: [{ id: 1, name: 'Case', presence: 'not-looked', grade: null }],
     })
     expect(all.filter(c => ['battery-sister', 'consent', 'wait-over', 'gate.smoke.yes', 'look', 'assess', 'fault-new'].includes(c))).toEqual([
+      'gate.smoke.yes',
       'battery-sister',
       'consent',
       'wait-over',
-      'gate.smoke.yes',
       'look',
       'assess',
       'fault-new',

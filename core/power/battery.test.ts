@@ -21,11 +21,19 @@ describe('a battery', () => {
     [{ state: 'residue', fitted: false }, 'residue', 'stop battery.residue'],
     [{ state: 'sound' }, 'in', 'care battery.in'],
     [out, 'out', 'fine battery.out'],
-    [{ state: 'sound', chemistry: 'alkaline' }, 'in', 'stop battery.charged'],
+    [{ state: 'sound', chemistry: 'alkaline' }, 'mischarged', 'stop battery.charged'],
+    [{ state: 'doubtful' }, 'in', 'stop battery.doubtful'],
     [{ ...out, replacement: { how: 'diode-cell', chemistry: 'lithium-coin', diode: false } }, 'mischarged', 'stop battery.mischarged'],
     [{ ...out, charging: 'unknown', replacement: { how: 'remote-holder', chemistry: 'alkaline', diode: false } }, 'replaced', 'care battery.perhaps-charged'],
     [{ ...out, replacement: { how: 'diode-cell', chemistry: 'lithium-coin', diode: true } }, 'replaced', 'note battery.diode-drop'],
     [{ ...out, replacement: { how: 'like-for-like', chemistry: 'nickel-metal-hydride', diode: false } }, 'replaced', 'care battery.again'],
+    // Another chemistry than the circuit was made for; and three cells of lithium where 3.6 V were.
+    [{ ...out, replacement: { how: 'like-for-like', chemistry: 'lithium-ion', diode: false } }, 'mischarged', 'stop battery.mischarged'],
+    [{ ...out, replacement: { how: 'like-for-like', chemistry: 'lead-acid', cells: 2, diode: false } }, 'mischarged', 'stop battery.mischarged'],
+    [{ ...out, replacement: { how: 'diode-cell', chemistry: 'lithium-coin', cells: 3, diode: true } }, 'replaced', 'stop battery.voltage-high'],
+    [{ ...out, replacement: { how: 'remote-holder', chemistry: 'alkaline', diode: true } }, 'replaced', 'care battery.voltage-low'],
+    [{ state: 'neutralised', fitted: false }, 'residue', 'stop battery.residue'],
+    [{ state: 'clean', fitted: false }, 'out', 'fine battery.home'],
     [
       { ...out, charging: 'no', replacement: { how: 'remote-holder', chemistry: 'nickel-metal-hydride', diode: false } },
       'replaced',
@@ -43,6 +51,8 @@ describe('a battery', () => {
           for (const chemistry of chemistryNames)
             for (const how of replacementNames)
               for (const diode of [true, false]) {
+                // Nothing is cleaned under a battery that is still in.
+                if (fitted && ['neutralised', 'rinsed', 'dried', 'clean'].includes(state)) continue
                 const { fact, findings } = judged({ state, charging, fitted, replacement: fitted ? null : { how, chemistry, diode } })
                 expect(factValue('battery', fact)).toBeDefined()
                 if (fact === 'mischarged' || fact === 'leaking' || fact === 'residue') expect(findings[0]?.level).toBe('stop')
@@ -52,6 +62,8 @@ describe('a battery', () => {
   it.each([
     [{ year: 2030 }, 'year'],
     [{ cells: 0 }, 'cells'],
+    [{ state: 'rinsed' }, 'fitted'],
+    [{ ...out, replacement: { how: 'diode-cell', chemistry: 'lithium-coin', diode: true, voltageV: 0 } }, 'replacement.voltageV'],
   ] as const)('refuses %o at %s', (more, field) => {
     expect(() => judged(more)).toThrow(expect.objectContaining({ field }) as Error)
   })

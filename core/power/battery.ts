@@ -115,7 +115,7 @@ export function judgeBattery({ battery, school, yearNow }: BatteryInput): Batter
     throw new InputError('replacement.cells', replacement.cells, 'Cells of the replacement: a whole number from 1 to 24.')
   if (replacement?.voltageV !== undefined && replacement.voltageV !== null && !(replacement.voltageV > 0 && replacement.voltageV <= 50))
     throw new InputError('replacement.voltageV', replacement.voltageV, 'Voltage of the replacement: above 0 and up to 50 V.')
-  if (battery.fitted && battery.state !== 'leaking' && hasLeaked(battery.state))
+  if (battery.fitted && hasLeaked(battery.state) && !(foundStates as readonly BatteryState[]).includes(battery.state))
     throw new InputError('fitted', true, 'It is still in: take it out before what it left is cleaned.')
   const kind = chemistries[battery.chemistry]
   const nominalV = kind.cellV === null ? null : Number((kind.cellV * cells).toFixed(2))

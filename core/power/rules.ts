@@ -35,7 +35,7 @@ export interface PowerRecord {
   configuration: Configuration
   /** Oldest first, with their instants in UTC. */
   readings: readonly { rail: string; valueV: number; load: Load; configuration: string; at: string }[]
-  offReadings: readonly { rail: string; reading: OffStateInput; configuration: string }[]
+  offReadings: readonly { rail: string; reading: OffStateInput; configuration: string; at: string }[]
   /** With the instant at which each was recorded or last changed. */
   batteries: readonly (Battery & { at?: string })[]
   batterySchool: Replacement
@@ -136,7 +136,16 @@ export function powerFactsKnown(record: PowerRecord, now: string): PowerFactsKno
     railsUnderLoad: Boolean(judged?.rails.every(r => r.deciding?.load === 'loaded')),
     drifts: driftsOf(record),
     alarms: alarmsOf(record),
-    measuredAt: measured.battery ? { battery: batteries.map(b => b.at ?? '').sort().at(-1) } : {},
+    measuredAt: {
+      battery: batteries
+        .map(b => b.at ?? '')
+        .sort()
+        .at(-1),
+      shortedRail: readHere(record.configuration, record.offReadings)
+        .map(r => r.at)
+        .sort()
+        .at(-1),
+    },
     batteriesOnTheWay: batteries.flatMap(b => {
       const next = nextHomeStep(b)
       return next ? [{ where: b.where, do: next.do }] : []

@@ -97,15 +97,15 @@ describe('the ritual', () => {
         ],
         shorted,
       ),
-    ).toMatchObject({ phase: 'countdown', called: null, samples: [] })
+    ).toMatchObject({ phase: 'countdown', called: null, samples: [], kept: {}, before: [{ called: { code: 'rail.missing' } }] })
     const smelt = play([
       ...begun,
       [on, { do: 'tick' }],
       ...[1, 2, 3].map(i => sample(on + i, 5.01)),
-      [on + 4, { do: 'stop', says: 'It smells' }],
+      [on + 4, { do: 'stop', noticed: 'smell' }],
       ...[5, 6, 7].map(i => sample(on + i, 0)),
     ])
-    expect(smelt).toMatchObject({ phase: 'off-now', called: { says: 'It smells' }, calledAtSeconds: 4, kept: { '+5 V': 5.01 } })
+    expect(smelt).toMatchObject({ phase: 'off-now', called: { says: 'A smell was noticed.' }, noticed: ['smell'], calledAtSeconds: 4, kept: { '+5 V': 5.01 } })
   })
 
   it('does not count down without sight of the rail, nor twice, nor to a rail it does not know', () => {
@@ -113,7 +113,7 @@ describe('the ritual', () => {
     expect(() => play([...begun, [1, { do: 'count-down' }]])).toThrow(/already/)
     expect(() => play([[0, { do: 'probe', rail: '-5 V' }]])).toThrow(/not in this start/)
     expect(() => play([...begun, [on, { do: 'sample', kind: 'dc-volts', value: 5, by: 'hand' }]])).toThrow(/The meter reads the rail/)
-    expect(() => play([ready, [0, { do: 'stop', says: 'x' }]])).toThrow(/not on/)
+    expect(() => play([ready, [0, { do: 'stop', noticed: null }]])).toThrow(/not on/)
     expect(() => beginRun({ ...plan, points: [] })).toThrow(/No rail is expected/)
   })
 

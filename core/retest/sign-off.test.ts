@@ -1,7 +1,7 @@
 import { expect, it } from 'vitest'
 import { type SignOffInput, judgeSignOff } from './sign-off'
 
-const ready: SignOffInput = { gate: 'clear-to-run', rails: 'good', openFaults: [], runningWaits: [], whole: true }
+const ready: SignOffInput = { gate: 'clear-to-run', rails: 'good', underLoad: true, stepsUndone: 0, openFaults: [], runningWaits: [], whole: true }
 
 it('allows what nothing stands against, and a lesser fault with care', () => {
   expect(judgeSignOff(ready).allowed).toBe(true)
@@ -15,6 +15,7 @@ it.each<[Partial<SignOffInput>, string]>([
   [{ gate: 'guarded-start' }, 'sign-off.gate'],
   [{ rails: 'reread' }, 'sign-off.rails'],
   [{ rails: 'unread' }, 'sign-off.rails'],
+  [{ underLoad: false }, 'sign-off.rails'],
   [{ openFaults: [{ symptom: 'no picture', stopsMachine: true }] }, 'sign-off.fault'],
   [{ runningWaits: ['drying'] }, 'sign-off.wait'],
   [{ whole: false }, 'sign-off.configuration'],

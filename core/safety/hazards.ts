@@ -294,12 +294,12 @@ export function hazardsOf(found: HazardSigns, settled: readonly HazardSettled[])
     .flatMap((kind): Hazard[] => {
       const fact = shown(kind, found.facts)
       const pointers = (signs[kind] ?? []).flatMap(sign => sign(found))
-      const seen = pointers.some(p => p.weight === 'seen')
+      const seen = pointers.some(p => p.weight === 'seen') ? { seen: true } : {}
       const evidence = [...(fact ? [fact.words] : []), ...pointers.map(p => p.says)]
       const one = settled.find(s => s.kind === kind)
-      if (one) return [{ kind, state: settledState(one, pointers), evidence: [sentence(one.evidence), ...evidence], settled: true, seen }]
+      if (one) return [{ kind, state: settledState(one, pointers), evidence: [sentence(one.evidence), ...evidence], settled: true, ...seen }]
       const state = unsettledState(fact, pointers, fact && found.answeredAt?.[fact.fact])
-      return state ? [{ kind, state, evidence, settled: false, seen }] : []
+      return state ? [{ kind, state, evidence, settled: false, ...seen }] : []
     })
     .sort((a, b) => rank[a.state] - rank[b.state])
 }

@@ -6,7 +6,7 @@ import { type Discipline, move, someOf, step } from '../planning/discipline'
 import type { PowerFactsKnown } from '../power/rules'
 import type { Configuration } from './configuration'
 import { type GateResult, type GateVerdict, assessGate, gateWords } from './gate'
-import { type Heard, leavesUnassessed, toldApart } from './heard'
+import { type Heard, contradiction, leavesUnassessed, toldApart } from './heard'
 import { type GrowingHarm, daysPerPoint, growingHarm } from './growing-harm'
 import { type Hazard, type HazardSettled, hazardKinds, hazardsOf, leakingBatteryKnown } from './hazards'
 import { type Overrule, stillStands } from './overrule'
@@ -91,7 +91,8 @@ export function safetyFacts(
   const facts = { ...record.entered, ...measured }
   const hazards = registerOf(record, facts, { ...record.answeredAt, ...measuredAt })
   const { school, inspectedBy, configuration, overrule } = record
-  const gate = assessGate({ school, facts, inspectedBy, hazards, configuration, heard: found })
+  const all = toldApart([...found, ...outvoted(record, measured, measuredAt)])
+  const gate = assessGate({ school, facts, inspectedBy, hazards, configuration, heard: all })
   const overruled = stillStands(overrule, gate, configuration)
   const modelBatteryLeaks = leakingBatteryKnown(record.knownFaults)
   const sistersWithLeakedBattery = record.sisters.leaked
@@ -99,7 +100,7 @@ export function safetyFacts(
   return {
     facts,
     gate,
-    heard: toldApart(found),
+    heard: all,
     gateInForce: overruled ? overrule!.verdict : gate.verdict,
     overruled,
     hazards,
@@ -108,6 +109,22 @@ export function safetyFacts(
     modelBatteryLeaks,
     whole: configuration.kind === 'whole' && stepsUndone === 0,
   }
+}
+
+/** Answers that speak of danger where what was measured does not: until the measuring is the newer of the two, nobody has assessed it. */
+function outvoted({ entered, answeredAt }: SafetyRecord, measured: PowerFacts, measuredAt: PowerFactsKnown['measuredAt']): Heard[] {
+  return enteredFactNames.flatMap(name => {
+    const [said, shown] = [factValue(name, entered[name]), factValue(name, measured[name])]
+    if (said?.level !== 'stop' || !shown || shown.level === 'stop' || (measuredAt[name] ?? '') > (answeredAt[name] ?? '')) return []
+    return [
+      contradiction(
+        `gate.${name}`,
+        `${powerFacts[name].title}: answered “${said.label.toLowerCase()}”, while the record says “${shown.label.toLowerCase()}”.`,
+        said.because,
+        'Look again, and put right whichever is wrong.',
+      ),
+    ]
+  })
 }
 
 /** What is said where the record cannot be read at all: closed, with the reasons. */

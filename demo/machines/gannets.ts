@@ -1,4 +1,4 @@
-import { type Story, assessed, did, graded, inOrder, marked, moved, places, read, shot, undid } from '../story'
+import { type Story, assessed, did, graded, inOrder, marked, measuredOff, moved, places, read, shot, undid } from '../story'
 
 /** Six ticket terminals from the closed ferry terminal. Two run. */
 const lot = (daysAgo: number, nickname: string, claims: string[], accessories: string[]): Omit<Story, 'steps'> => ({
@@ -45,10 +45,11 @@ export const gannets: Story[] = [
       did(236, 'maeve', 'count-back', { step: 2, back: [2] }),
       did(236, 'maeve', 'count-back', { step: 1, back: [4] }),
       moved(235, 'teodor', 'make-safe'),
-      assessed(235, 'teodor', { ...tube, filterCapacitors: 'sound' }, 'Teodor'),
+      assessed(235, 'teodor', { ...tube, filterCapacitors: 'sound' }, 'teodor'),
       did(230, 'teodor', 'want-part', { name: 'Line-filter capacitor, class X2, 100 nF', quantity: 6, stopsStart: true }),
       did(221, 'teodor', 'settle-part', { part: 'Line-filter capacitor, class X2, 100 nF', outcome: 'fitted' }),
-      assessed(221, 'teodor', tube, 'Teodor'),
+      assessed(221, 'teodor', tube, 'teodor'),
+      ...measuredOff(221, 'teodor', { '+5 V': [120, 180], '+12 V': ['1k6', '2k9'] }),
       ...read(221, 'teodor', 'loaded', { '+5 V': 5.03, '+12 V': 11.92 }),
       moved(214, 'hanneke', 'clean'),
       did(214, 'hanneke', 'record-cleaning', { what: 'the case', withWhat: 'soapy water and a soft pad', byWhom: 'Hanneke' }),
@@ -71,7 +72,8 @@ export const gannets: Story[] = [
       moved(288, 'maeve', 'look'),
       ...sound,
       moved(220, 'teodor', 'make-safe'),
-      assessed(220, 'teodor', tube, 'Teodor'),
+      assessed(220, 'teodor', tube, 'teodor'),
+      ...measuredOff(220, 'teodor', { '+5 V': [115, 176], '+12 V': ['1k5', '3k1'] }),
       ...read(219, 'teodor', 'loaded', { '+5 V': 4.96, '+12 V': 11.8 }),
       moved(150, 'maeve', 'prove'),
       ...read(30, 'maeve', 'loaded', { '+5 V': 4.94, '+12 V': 11.75 }),
@@ -98,7 +100,8 @@ export const gannets: Story[] = [
         places([680, 630], [760, 650], [1010, 660], [1060, 640]),
         'line',
       ),
-      assessed(200, 'teodor', tube, 'Teodor'),
+      assessed(200, 'teodor', tube, 'teodor'),
+      ...measuredOff(200, 'teodor', { '+5 V': [118, 170], '+12 V': ['1k7', '2k8'] }),
       ...read(200, 'teodor', 'loaded', { '+5 V': 5.01, '+12 V': 12.02 }),
       moved(120, 'joaquim', 'mend'),
       did(118, 'joaquim', 'report-fault', { symptom: 'Two keyboard columns dead', firstSeen: '2009', stopsMachine: false }),

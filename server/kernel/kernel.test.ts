@@ -19,8 +19,9 @@ const on = serverBench()
 const { bookIn, perform, sheet } = on
 
 function clearToRun(tag: string) {
-  perform(tag, 'assess-power', { version: sheet(tag).power.version, facts: goodFacts, inspectedBy: 'Ilka' })
+  perform(tag, 'assess-power', { version: sheet(tag).power.version, facts: goodFacts, inspectedById: on.ilka.id })
   perform(tag, 'expect-rails', { rails: [{ name: '+5 V', nominalV: 5 }] })
+  perform(tag, 'measure-off-state', { rail: '+5 V', ohm: 200, reversedOhm: 300, leadsOhm: 0.2, loadAttached: false, rising: false })
   perform(tag, 'take-reading', { rail: '+5 V', valueV: '5.02', load: 'loaded' })
 }
 
@@ -91,8 +92,9 @@ describe('the gate and the sign-off', () => {
   it('follow from facts and readings', () => {
     const tag = bookIn()
     expect(sheet(tag).power.inForce).toBe('not-yet-assessed')
-    perform(tag, 'assess-power', { version: 1, facts: goodFacts, inspectedBy: 'Ilka' })
-    expect(sheet(tag).power.inForce).toBe('guarded-start')
+    perform(tag, 'assess-power', { version: 1, facts: goodFacts, inspectedById: on.ilka.id })
+    // “No short” was answered, and nothing was measured.
+    expect(sheet(tag).power.inForce).toBe('not-yet-assessed')
     expect(() => perform(tag, 'sign-off', { statement: 'All keys' })).toThrow(NotNow)
     clearToRun(tag)
     expect(sheet(tag).power.inForce).toBe('clear-to-run')
@@ -115,7 +117,7 @@ describe('the gate and the sign-off', () => {
     expect(sheet(tag).power).toMatchObject({ inForce: 'guarded-start', gate: { verdict: 'not-yet-assessed' } })
     perform(tag, 'ask-question', { question: 'Whose initials are these?' })
     expect(sheet(tag).power.overrule).not.toBeNull()
-    perform(tag, 'assess-power', { version: 1, facts: { burntTrace: 'yes' }, inspectedBy: '' })
+    perform(tag, 'assess-power', { version: 1, facts: { burntTrace: 'yes' }, inspectedById: null })
     expect(sheet(tag).power).toMatchObject({ inForce: 'keep-off', overrule: null })
   })
 
@@ -136,8 +138,8 @@ describe('the gate and the sign-off', () => {
     on.db.$client.exec("INSERT INTO models (uid, name, assemblies, rails) VALUES ('m', 'Petrel 8S', '[]', '[]')")
     on.db.$client.exec('UPDATE machines SET model_id = 1')
     const sister = bookIn({ modelId: 1 })
-    perform(tag, 'assess-power', { version: 1, facts: { battery: 'leaking' } })
-    perform(tag, 'assess-power', { version: 2, facts: { battery: 'out' } })
+    perform(tag, 'assess-power', { version: 1, facts: { battery: 'leaking' }, inspectedById: null })
+    perform(tag, 'assess-power', { version: 2, facts: { battery: 'out' }, inspectedById: null })
     expect(sheet(sister).moves[0]?.code).toBe('battery-sister')
     expect(sheet(sister).harm.rank).toBeGreaterThan(0)
   })

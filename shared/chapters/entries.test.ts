@@ -77,6 +77,8 @@ const examples: { [K in EntryKind]: [EntryData<K>, string] } = {
   'configuration.set': [{ configuration: { kind: 'partly', out: ['Drive A', 'Drive B'] } }, 'What is connected: Some of it out; out: Drive A, Drive B.'],
   'battery.recorded': [{ where: 'IC3', chemistry: 'nickel-cadmium', state: 'leaking', fitted: true }, 'Battery, IC3, nickel-cadmium: leaking, still in.'],
   'battery.changed': [{ where: 'IC3', state: 'sound', fitted: false }, 'Battery, IC3: now no leak seen, out.'],
+  'battery.stepped': [{ where: 'IC3', step: 'rinsed' }, 'Battery, IC3, on its way home: rinsed.'],
+  'alarm.explained': [{ alarm: '+5 V has carried 8.4 V.', says: 'Regulator replaced' }, 'Explained: +5 V has carried 8.4 V. Regulator replaced.'],
   'battery.replaced': [
     { where: 'IC3', how: 'diode-cell', chemistry: 'lithium-coin', diode: true },
     'In place of the battery, IC3: coin cell with a blocking diode, lithium coin cell behind a diode.',
@@ -85,6 +87,10 @@ const examples: { [K in EntryKind]: [EntryData<K>, string] } = {
   'supply.assigned': [{ name: 'S-03', says: '9 V DC' }, 'Runs from supply S-03: 9 V DC.'],
   'temperature.taken': [{ part: 'heat-sink', where: '7805', celsius: 62.25, readings: 1, says: 'Usual' }, 'Heat sink of a regulator (7805): 62.3 °C. Usual.'],
   'start.begun': [{ atProbe: 'Rua', atSwitch: 'Teodor', configuration: 'Whole' }, 'Start begun: Whole. At the probe Rua, at the switch Teodor.'],
+  'start.called-off': [
+    { why: '+5 V is missing', noticed: ['smoke'], onSeconds: 4.4 },
+    'A run of 4 s was called off: +5 V is missing. Noticed: smoke.',
+  ],
   'start.ended': [
     { outcome: 'called-off', why: '+5 V is missing', onSeconds: 6.4, rails: 1 },
     'Start ended after 6 s: called off, 1 rail kept. +5 V is missing.',

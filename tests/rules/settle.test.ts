@@ -74,6 +74,9 @@ describe('after any run of commands', () => {
     fc.record({ name: fc.constant('put-on-bench'), onBench: fc.boolean() }),
     fc.record({ name: fc.constant('overrule-gate') }),
     fc.record({ name: fc.constant('sign-off') }),
+    fc.record({ name: fc.constant('measure-off-state') }),
+    fc.record({ name: fc.constant('take-temperature') }),
+    fc.record({ name: fc.constant('record-damage') }),
     fc.record({ name: fc.constant('settle-hazard'), state: fc.constantFrom('present', 'ruled-out') }),
   )
   it('what is stored of every machine is what it would be if it were settled anew', () => {
@@ -98,8 +101,11 @@ describe('after any run of commands', () => {
             nominalV?: number
           }
           const inputs: Partial<Record<string, object>> = {
-            'assess-power': { version: seen.power.version, facts: { ...good, ...anyStep.facts }, inspectedBy: anyStep.signed ? 'Ilka' : '' },
+            'assess-power': { version: seen.power.version, facts: { ...good, ...anyStep.facts }, inspectedById: anyStep.signed ? on.ilka.id : null },
             'take-reading': { rail: '+5 V', valueV: anyStep.valueV, load: 'loaded' },
+            'measure-off-state': { rail: '+5 V', ohm: 200, reversedOhm: 300, leadsOhm: 0.2, loadAttached: false, rising: false },
+            'take-temperature': { part: 'heat-sink', where: '', celsius: 110 },
+            'record-damage': { assemblyId: null, kind: 'burn', where: 'R7', extent: '', severity: 'clear', photographId: null, mark: null },
             'report-fault': { symptom: 'No sound' },
             'start-wait': { what: 'drying', until: new Date(on.now.getTime() + (anyStep.hours ?? 1) * 3_600_000).toISOString() },
             'correct-identity': { ...seen.identity, name: anyStep.known ? 'Petrel 8S' : 'Something else', maker: 'Tarnwick Instruments' },
@@ -134,7 +140,8 @@ describe('after any run of commands', () => {
 describe('what many machines rest on', () => {
   function proved() {
     const tag = bookIn({ modelId: addModel() })
-    perform(tag, 'assess-power', { version: 1, facts: { ...good, filterCapacitors: 'sound' }, inspectedBy: 'Ilka' })
+    perform(tag, 'assess-power', { version: 1, facts: { ...good, filterCapacitors: 'sound' }, inspectedById: on.ilka.id })
+    perform(tag, 'measure-off-state', { rail: '+5 V', ohm: 200, reversedOhm: 300, leadsOhm: 0.2, loadAttached: false, rising: false })
     return tag
   }
   it('a stricter school ends overrules and sign-offs, in the name of whoever chose it', () => {
@@ -164,7 +171,7 @@ describe('what many machines rest on', () => {
 
   it('a supply whose label was wrong closes the gate and ends the sign-off', () => {
     const tag = proved()
-    perform(tag, 'assess-power', { version: 2, facts: { ...good, mainsLead: 'not-used', filterCapacitors: 'none-fitted' }, inspectedBy: 'Ilka' })
+    perform(tag, 'assess-power', { version: 2, facts: { ...good, mainsLead: 'not-used', filterCapacitors: 'none-fitted' }, inspectedById: on.ilka.id })
     perform(tag, 'expect-inlet', { inlet: { voltageV: 9, kind: 'dc', polarity: 'centre-negative', currentA: 1 } })
     const label = { voltageV: 9, kind: 'dc' as const, polarity: 'centre-negative' as const, currentA: 1.5, regulated: true }
     const { supplyId } = on.collection('add-supply', commands['add-supply'].parse({ name: 'S-1', label })) as { supplyId: number }
@@ -301,7 +308,7 @@ describe('one transaction', () => {
 
 it('lists are filtered, sorted and paged by the server', () => {
   const tags = Array.from({ length: 5 }, (_, i) => bookIn({ nickname: `Lamp ${i}` }))
-  perform(tags[1]!, 'assess-power', { version: 1, facts: { battery: 'leaking' } })
+  perform(tags[1]!, 'assess-power', { version: 1, facts: { battery: 'leaking' }, inspectedById: null })
   perform(tags[2]!, 'put-on-bench', { onBench: false })
   const found = (query: object) => on.list(query).map(m => m.tag)
   expect(found({ size: 2, page: 2 })).toEqual([tags[2], tags[1]])

@@ -27,8 +27,14 @@ const initialOf = ({ where, chemistry, cells, year, state, fitted, charging, rep
     state,
     fitted,
     charging,
-    replacement: replacement ?? { how: null, chemistry: 'lithium-coin', diode: false },
+    replacement: {
+      ...(replacement ?? { how: null, chemistry: 'lithium-coin', diode: false }),
+      cells: String(replacement?.cells ?? 1),
+      voltageV: replacement?.voltageV ? String(replacement.voltageV) : '',
+    },
   }) as unknown as Partial<CommandRequest<'change-battery'>>
+/** Places that were looked at as checks already. */
+const done = computed(() => props.sheet.power.placesToLook.filter(p => p.done).map(p => p.says))
 const known = computed(() => props.sheet.hazards.find(h => h.kind === 'battery')?.evidence ?? [])
 const says = (b: Battery) =>
   [
@@ -65,9 +71,27 @@ const says = (b: Battery) =>
             {{ open === battery.id ? 'Close' : 'Go on with it' }}<span class="sr-only"> {{ battery.where }}</span>
           </button>
         </div>
+        <CommandForm
+          v-if="battery.next && session.may('step-battery')"
+          command="step-battery"
+          :machine="sheet.tag"
+          :initial="{ lookedAt: done }"
+          :fixed="{ batteryId: battery.id, version: battery.version, step: battery.next.step }"
+          label="The next step of its way home"
+          :submit="batteryStateNames[battery.next.step]"
+          class="border-l-4 border-care bg-care-wash p-3"
+        >
+          <p><strong>Its way home:</strong> {{ battery.next.do }}</p>
+          <TicksField
+            v-if="battery.next.step === 'clean'"
+            name="lookedAt"
+            label="Looked at"
+            :options="sheet.power.placesToLook.map(p => ({ value: p.says, label: p.says }))"
+          />
+        </CommandForm>
         <FindingList v-if="open !== battery.id" :findings="battery.findings" />
         <CommandForm
-          v-else
+          v-if="open === battery.id"
           command="change-battery"
           :machine="sheet.tag"
           :initial="initialOf(battery)"

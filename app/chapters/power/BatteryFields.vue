@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { parseQuantity } from '#core/kernel/quantity'
-import { batteryStateNames, chargingNames, chemistries, judgeBattery, replacements, type Battery, type Chemistry, type Replacement } from '#core/power/battery'
+import { batteryStateNames, foundStates, chargingNames, chemistries, judgeBattery, replacements, type Battery, type BatteryState, type Chemistry, type Replacement } from '#core/power/battery'
 import type { Finding } from '#core/kernel/finding'
 import type { SheetOf } from '#shared/chapters/index'
 
@@ -12,11 +12,17 @@ const replacementChoices = [
   { value: null, label: 'Not settled yet' },
   ...(Object.keys(replacements) as Replacement[]).map(value => ({ value, label: replacements[value].title })),
 ]
+/** What was found; a step of its way home is shown, and made below. */
+const states = computed(() => {
+  const now = props.values.state as BatteryState | undefined
+  const found: readonly BatteryState[] = now && !(foundStates as readonly string[]).includes(now) ? [...foundStates, now] : foundStates
+  return found.map(value => ({ value, label: batteryStateNames[value] }))
+})
 const number = (field: 'cells' | 'year') => (String(props.values[field] ?? '').trim() ? parseQuantity(String(props.values[field]), '', field) : undefined)
 const how = computed(() => (props.values.replacement as { how: Replacement | null } | null)?.how ?? null)
 const judged = computed<Finding[]>(() => {
   const { where, chemistry, state, fitted, charging, replacement } = props.values as unknown as Battery & {
-    replacement: { how: Replacement | null; chemistry: Chemistry; diode: boolean } | null
+    replacement: { how: Replacement | null; chemistry: Chemistry; cells: string; voltageV: string; diode: boolean } | null
   }
   if (!state || !chemistry || !charging || typeof fitted !== 'boolean') return []
   try {
@@ -29,7 +35,16 @@ const judged = computed<Finding[]>(() => {
         charging,
         cells: number('cells') ?? 1,
         year: number('year') ?? null,
-        replacement: !fitted && replacement?.how ? { ...replacement, how: replacement.how } : null,
+        replacement:
+          !fitted && replacement?.how
+            ? {
+                how: replacement.how,
+                chemistry: replacement.chemistry,
+                diode: replacement.diode,
+                cells: String(replacement.cells ?? '').trim() ? parseQuantity(String(replacement.cells), '', 'replacement.cells') : 1,
+                voltageV: String(replacement.voltageV ?? '').trim() ? parseQuantity(String(replacement.voltageV), 'V', 'replacement.voltageV') : null,
+              }
+            : null,
       },
       school: props.sheet.power.batterySchool,
       yearNow: clock.now.getFullYear(),
@@ -50,7 +65,7 @@ const judged = computed<Finding[]>(() => {
       />
     </div>
     <PickField name="chemistry" label="Chemistry" :options="chemistryChoices" />
-    <ChoiceField name="state" label="What was found" :options="choicesOf(batteryStateNames)" />
+    <ChoiceField name="state" label="What was found" :options="states" />
     <div class="flex flex-wrap gap-x-6 gap-y-3">
       <ChoiceField
         name="fitted"
@@ -69,9 +84,14 @@ const judged = computed<Finding[]>(() => {
         :hint="how ? replacements[how].means : `By the practice here: ${replacements[sheet.power.batterySchool].title.toLowerCase()}.`"
       />
       <template v-if="how && how !== 'none'"
-        ><PickField name="replacement.chemistry" label="Of which chemistry" :options="chemistryChoices" /><TickField
-          name="replacement.diode"
-          label="A diode blocks charging"
+        ><div class="grid gap-3 sm:grid-cols-[1fr_8rem_10rem]">
+          <PickField name="replacement.chemistry" label="Of which chemistry" :options="chemistryChoices" /><TextField
+            name="replacement.cells"
+            label="How many cells"
+            numeric
+          /><TextField name="replacement.voltageV" label="Volts of the new one" hint="As marked or measured" numeric />
+        </div>
+        <TickField name="replacement.diode" label="A diode blocks charging"
       /></template>
     </template>
     <div aria-live="polite" class="min-h-6"><FindingList :findings="judged" /></div>

@@ -1,14 +1,22 @@
 <script setup lang="ts">
+import { inletName } from '#core/power/bench'
 import { type ConfigurationKind, configurationKinds, configurationKindNames, mayBeOut } from '#core/safety/configuration'
 import type { SheetOf } from '#shared/chapters/index'
 
 /** What of the machine is connected when it is energised. */
 const props = defineProps<{ sheet: SheetOf<'look' | 'power'> }>()
 defineEmits<{ done: [] }>()
-const initial = computed(() => ({ ...props.sheet.power.configuration }))
+/** A line for the inlet and for every rail that is expected; what is left empty is not fed. */
+const lines = computed(() =>
+  [...(props.sheet.power.inlet ? [inletName] : []), ...props.sheet.expectedRails.map(r => r.name)].map(feeds => {
+    const set = props.sheet.power.bench.find(o => o.feeds === feeds)
+    return { feeds, voltageV: set ? String(set.voltageV) : '', limitA: set ? String(set.limitA) : '', polarityChecked: set?.polarityChecked ?? false }
+  }),
+)
+const initial = computed(() => ({ ...props.sheet.power.configuration, bench: lines.value }))
 const kinds = configurationKindNames.map(value => ({ value, label: configurationKinds[value].title }))
 const parts = computed(() => props.sheet.assemblies.filter(a => a.presence !== 'missing').map(a => ({ value: a.name, label: a.name })))
-const words = { kind: 'What is connected', out: 'What is out' }
+const words = { kind: 'What is connected', out: 'What is out', bench: 'The bench supply' }
 </script>
 
 <template>
@@ -32,6 +40,17 @@ const words = { kind: 'What is connected', out: 'What is out' }
         :options="parts"
         hint="It goes back one at a time; the rails are read after each."
       />
+      <fieldset v-if="values.kind === 'bench-supply'" class="grid gap-2">
+        <legend class="font-semibold">What the bench supply is set to</legend>
+        <p class="hint">Before it is attached: voltage with its sign, the limit, plus and minus checked with the meter at the board. Empty: not fed.</p>
+        <p v-if="!lines.length" class="hint">No rail is expected of it yet. Say under Prove which it has.</p>
+        <div v-for="(line, i) in lines" :key="line.feeds" class="grid items-end gap-3 sm:grid-cols-[6rem_8rem_8rem_1fr]">
+          <span class="figure pb-2 font-semibold">{{ line.feeds }}</span>
+          <TextField :name="`bench[${i}].voltageV`" :label="`Volts on ${line.feeds}`" numeric />
+          <TextField :name="`bench[${i}].limitA`" :label="`Limit of ${line.feeds} in amperes`" numeric />
+          <TickField :name="`bench[${i}].polarityChecked`" :label="`Polarity of ${line.feeds} checked`" />
+        </div>
+      </fieldset>
     </template>
   </CommandForm>
 </template>

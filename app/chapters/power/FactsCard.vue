@@ -6,10 +6,14 @@ import type { SheetOf } from '#shared/chapters/index'
 const props = defineProps<{ sheet: SheetOf<'power'> }>()
 defineEmits<{ typed: [values: Record<string, unknown>] }>()
 const session = useSession()
-const initial = computed(() => ({ facts: { ...props.sheet.power.entered }, inspectedBy: props.sheet.power.inspectedBy }))
-const words = computed(() => ({ ...Object.fromEntries(enteredFactNames.map(name => [`facts.${name}`, powerFacts[name].title])), inspectedBy: 'Inspected by' }))
+const initial = computed(() => ({ facts: { ...props.sheet.power.entered }, inspectedById: props.sheet.power.inspectedById }))
+const words = computed(() => ({ ...Object.fromEntries(enteredFactNames.map(name => [`facts.${name}`, powerFacts[name].title])), inspectedById: 'Inspected by' }))
+const inspectors = computed(() => [
+  { value: null, label: 'Nobody yet' },
+  ...session.crew.filter(p => p.skills.includes('inspection')).map(p => ({ value: p.id, label: p.name })),
+])
 const show = (field: string, value: unknown) =>
-  field.startsWith('facts.') ? (factValue(field.slice(6) as 'battery', value as string | undefined)?.label ?? 'Not looked at') : undefined
+  field === 'inspectedById' ? (inspectors.value.find(p => p.value === (value ?? null))?.label ?? 'Nobody yet') : field.startsWith('facts.') ? (factValue(field.slice(6) as 'battery', value as string | undefined)?.label ?? 'Not looked at') : undefined
 /** Where to look; and where something was measured or recorded, that it counts, whatever is entered here. */
 function hintOf(name: (typeof enteredFactNames)[number]) {
   const counts = factValue(name, props.sheet.power.measured[name])
@@ -64,11 +68,13 @@ const options = (name: (typeof enteredFactNames)[number]) => Object.entries(powe
               class="py-2.5"
             />
           </div>
-          <TextField
-            name="inspectedBy"
+          <PickField
+            name="inspectedById"
             label="Inspected by"
-            :hint="`Your name, once you have looked: ${session.person?.name}. People’s names stay off the passport.`"
+            :options="inspectors"
+            hint="Whoever has looked at all of this, and has leave to inspect. People’s names stay off the passport."
           />
+          <p v-if="inspectors.length === 1" class="hint"><WhoCould skill="inspection" /></p>
         </template>
       </CommandForm>
       <p v-else class="hint">Volunteers and coordinators enter these facts.</p>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { assessGate, gateVerdicts, gateWords } from '#core/safety/gate'
+import { shortCode, shortUnproved } from '#core/power/rules'
 import { configurationKinds, configurationWords } from '#core/safety/configuration'
 import { type PowerFacts, schoolNames, schools } from '#core/safety/power-facts'
 import type { SheetOf } from '#shared/chapters/index'
@@ -14,12 +15,21 @@ const computedGate = computed(() =>
     inspectedBy: props.inspectedBy,
     hazards: props.sheet.hazards,
     configuration: props.sheet.power.configuration,
+    // Whether a short is proved hangs on what is being answered; all else was found elsewhere.
+    heard: [
+      ...props.sheet.power.heard.filter(h => !h.finding.code.startsWith(shortCode)),
+      ...shortUnproved(
+        props.facts.shortedRail,
+        props.sheet.power.offState.map(({ rail, last }) => ({ rail, verdict: last?.verdict ?? null })),
+      ),
+    ],
   }),
 )
 const unsaved = computed(() => JSON.stringify(computedGate.value.findings) !== JSON.stringify(props.sheet.power.gate.findings))
-const openers = computed(() => new Map(computedGate.value.toOpen.map(o => [o.code, o])))
-const against = computed(() => computedGate.value.findings.filter(f => openers.value.has(f.code)))
-const checked = computed(() => computedGate.value.findings.filter(f => !openers.value.has(f.code)))
+const findings = computed(() => new Map(computedGate.value.findings.map(f => [f.code, f])))
+/** What would open it, in the order in which it can be worked through. */
+const against = computed(() => computedGate.value.toOpen.flatMap(open => (findings.value.has(open.code) ? [{ open, found: findings.value.get(open.code)! }] : [])))
+const checked = computed(() => computedGate.value.findings.filter(f => !computedGate.value.toOpen.some(o => o.code === f.code)))
 const { submitCommand: choose } = useCommand('choose-school', () => props.sheet.tag)
 const { submitCommand: withdraw, busy: withdrawing } = useCommand('withdraw-overrule', () => props.sheet.tag)
 </script>
@@ -63,15 +73,15 @@ const { submitCommand: withdraw, busy: withdrawing } = useCommand('withdraw-over
     <section v-if="against.length" aria-label="What would open it" class="grid gap-2">
       <h3>What would open it</h3>
       <ul class="grid gap-2">
-        <li v-for="found in against" :key="found.code" class="grid grid-cols-[4.25rem_1fr] gap-2">
+        <li v-for="{ found, open } in against" :key="found.code" class="grid grid-cols-[4.25rem_1fr] gap-2">
           <LevelSign :level="found.level" />
           <div>
             <p>
-              <span class="font-semibold">{{ found.says }}</span> {{ openers.get(found.code)!.do }}
+              <span class="font-semibold">{{ found.says }}</span> {{ open.do }}
             </p>
             <p class="hint">
-              {{ found.level === 'note' ? '' : found.because.join(' ') }} By {{ openers.get(found.code)!.who }}.
-              <WhoCould :skill="openers.get(found.code)!.skill" />
+              {{ found.level === 'note' ? '' : found.because.join(' ') }} By {{ open.who }}.
+              <WhoCould :skill="open.skill" />
             </p>
           </div>
         </li>

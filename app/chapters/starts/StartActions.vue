@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { onKeyStroke } from '@vueuse/core'
+import { noticed } from '#core/power/noticed'
 import type { StartPhase } from '#core/power/start-ritual'
 import type { StartFrame } from '#shared/chapters/starts/index'
 
@@ -8,7 +9,7 @@ const props = defineProps<{ frame: StartFrame; phase: StartPhase; trouble: strin
 const { submitCommand, busy, failure } = useCommand('end-start', () => props.frame.tag)
 const card = useTemplateRef<HTMLElement>('card')
 const running = computed(() => props.phase === 'on' || props.phase === 'countdown')
-const off = () => props.tell({ do: 'stop', says: 'Somebody said off' })
+const off = () => props.tell({ do: 'stop' })
 // Fast, whatever has the focus.
 onKeyStroke('Escape', () => running.value && void off())
 // The button that was pressed is gone in the next phase; the keyboard goes on from here, and no press too many falls on another button.
@@ -20,7 +21,8 @@ watch(
     if (held) card.value?.focus({ preventScroll: true })
   },
 )
-const noticed = ['Smoke', 'Smell', 'Sound', 'Something else']
+/** What was noticed can be said when it calls the start off, and afterwards: the hand goes to the switch first. */
+const mayNotice = computed(() => props.phase === 'on' || props.phase === 'off-now' || (props.phase === 'off' && props.frame.called !== null))
 </script>
 
 <template>
@@ -36,6 +38,9 @@ const noticed = ['Smoke', 'Smell', 'Sound', 'Something else']
       >
         {{ phase === 'off' ? 'Count down again' : 'Count down' }}
       </button>
+      <p v-if="frame.before.length" class="hint">
+        Kept with the start: {{ frame.before.length }} {{ frame.before.length === 1 ? 'run' : 'runs' }} before this one.
+      </p>
       <button type="button" class="button min-h-11! justify-center" :disabled="busy" @click="submitCommand({})">
         {{ Object.keys(frame.kept).length ? 'End the start and keep the readings' : 'End the start' }}
       </button>
@@ -57,15 +62,23 @@ const noticed = ['Smoke', 'Smell', 'Sound', 'Something else']
       <button v-else type="button" class="button button-main min-h-14! justify-center text-lg" @click="tell({ do: 'is-off' })">
         {{ phase === 'countdown' ? 'Stop the count' : 'It is off' }}
       </button>
-      <div v-if="phase === 'on'" class="grid gap-1">
-        <p class="hint max-lg:hidden">Something noticed</p>
-        <div class="flex flex-wrap gap-2">
-          <button v-for="what in noticed" :key="what" type="button" class="button" @click="tell({ do: 'stop', says: `${what} was noticed` })">
-            {{ what }}
-          </button>
-        </div>
-      </div>
     </template>
+    <div v-if="mayNotice" class="grid gap-1">
+      <p class="hint max-lg:hidden">{{ phase === 'on' ? 'Something noticed' : 'Was something noticed?' }}</p>
+      <div class="flex flex-wrap gap-2">
+        <button
+          v-for="({ title }, what) in noticed"
+          :key="what"
+          type="button"
+          class="button"
+          :aria-pressed="frame.noticed.includes(what)"
+          :class="frame.noticed.includes(what) && 'border-stop! bg-stop-wash! font-semibold'"
+          @click="tell({ do: 'stop', noticed: what })"
+        >
+          {{ title }}
+        </button>
+      </div>
+    </div>
     <p v-if="trouble" role="alert" class="text-stop">{{ trouble }}</p>
   </div>
 </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { limitsOf } from '#core/power/rails'
+import { noticed } from '#core/power/noticed'
+import { limitsOf, volts } from '#core/power/rails'
 import { toleranceFor } from '#core/power/tolerances'
 import { startOutcomeNames } from '#shared/chapters/starts/index'
 import type { ViewOf } from '#shared/chapters/index'
@@ -32,7 +33,18 @@ const shown = computed(() => props.starts.map(start => ({ ...start, rails: rails
             {{ start.configuration }}.</span
           >
         </div>
-        <p v-if="start.why">{{ start.why }}</p>
+        <ol v-if="start.runs.length > 1 || start.runs.some(r => r.called || r.noticed.length)" class="grid gap-0.5">
+          <li v-for="(run, i) in start.runs" :key="i">
+            Run {{ i + 1 }}, {{ Math.round(run.onSeconds) }} s: {{ run.called?.says ?? 'nothing called it off.' }}
+            <template v-if="run.noticed.length">Noticed: {{ run.noticed.map(w => noticed[w].title.toLowerCase()).join(', ') }}.</template>
+            <span class="hint">{{
+              Object.entries(run.kept)
+                .map(([rail, v]) => `${rail} ${volts(v)}`)
+                .join(', ')
+            }}</span>
+          </li>
+        </ol>
+        <p v-else-if="start.why">{{ start.why }}</p>
         <details v-if="start.rails.length">
           <summary class="cursor-pointer text-[0.9375rem]">What the rails did</summary>
           <div class="grid gap-2 pt-1 sm:grid-cols-2">

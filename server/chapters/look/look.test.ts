@@ -221,7 +221,7 @@ describe('rails with the power off', () => {
     perform(tag, 'measure-off-state', { rail, ohm, reversedOhm: '', leadsOhm: '0.2', loadAttached: false, rising: false })
   it('a short closes the gate against what was entered, and a later plausible round opens it again', () => {
     const tag = bookIn()
-    perform(tag, 'assess-power', { version: 1, facts: { shortedRail: 'no' }, inspectedBy: 'Ilka' })
+    perform(tag, 'assess-power', { version: 1, facts: { shortedRail: 'no' }, inspectedById: on.ilka.id })
     expect(() => measured(tag, '+5 V', 300)).toThrow(/is not expected/)
     perform(tag, 'expect-rails', {
       rails: [

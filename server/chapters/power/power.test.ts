@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { InputError } from '#core/kernel/input-error'
+import { type HomeStep, placesToLook } from '#core/power/battery-home'
 import { commands } from '#shared/chapters/index'
 import { serverBench } from '../../../tests/support/server-bench'
 import { NotAllowed, NotNow } from '../../kernel/refusals'
@@ -24,7 +25,7 @@ function guarded(facts: object = {}) {
       { name: '+12 V', nominalV: 12 },
     ],
   })
-  perform(tag, 'assess-power', { version: 1, facts: { ...good, ...facts }, inspectedBy: 'Ilka' })
+  perform(tag, 'assess-power', { version: 1, facts: { ...good, ...facts }, inspectedById: on.ilka.id })
   for (const rail of ['+5 V', '+12 V'])
     perform(tag, 'measure-off-state', { rail, ohm: 200, reversedOhm: 300, leadsOhm: 0.2, loadAttached: false, rising: false })
   return tag
@@ -41,7 +42,7 @@ describe('skills', () => {
   it('anybody may report a danger; saying that it is cleared takes the skill, and the refusal says who could', () => {
     const tag = bookIn()
     const volunteer = rua()
-    const assess = (facts: object, version: number) => perform(tag, 'assess-power', { version, facts, inspectedBy: '' }, volunteer)
+    const assess = (facts: object, version: number) => perform(tag, 'assess-power', { version, facts, inspectedById: null }, volunteer)
     assess({ filterCapacitors: 'cracked' }, 1)
     expect(() => assess({ filterCapacitors: 'replaced' }, 2)).toThrow(NotAllowed)
     expect(() => assess({ filterCapacitors: 'replaced' }, 2)).toThrow(/takes the skill “Mains”. Here: Ilka Brandvold/)
@@ -55,6 +56,30 @@ describe('skills', () => {
   })
 })
 
+it('is inspected by somebody of the collection with leave to inspect', () => {
+  const tag = bookIn()
+  const sign = (inspectedById: number) => perform(tag, 'assess-power', { version: 1, facts: good, inspectedById })
+  expect(() => sign(rua().id)).toThrow(/Rua has no leave to inspect. Here: Ilka Brandvold./)
+  expect(() => sign(99)).toThrow(expect.objectContaining({ field: 'inspectedById' }) as InputError)
+  sign(on.ilka.id)
+  expect(sheet(tag).power.inspectedBy).toBe('Ilka Brandvold')
+})
+
+it('leads no life before visitors until it is signed off', () => {
+  const tag = guarded()
+  expect(() => perform(tag, 'choose-life', { life: 'hands-on' })).toThrow(expect.objectContaining({ because: [expect.stringMatching(/not signed off/)] }) as NotNow)
+  perform(tag, 'choose-life', { life: 'gallery' })
+  for (const [rail, valueV] of [
+    ['+5 V', 5],
+    ['+12 V', 12],
+  ] as const)
+    perform(tag, 'take-reading', { rail, valueV, load: 'loaded' })
+  perform(tag, 'sign-off', { statement: 'All keys' })
+  perform(tag, 'choose-life', { life: 'hands-on' })
+  perform(tag, 'settle-hazard', { kind: 'burnt-trace', version: 0, state: 'present', evidence: 'A brown spot under the board' })
+  expect(() => perform(tag, 'choose-life', { life: 'demonstration' })).toThrow(NotNow)
+})
+
 describe('the gate', () => {
   it('asks anew in every configuration, and its changes are in the history', () => {
     const tag = guarded()
@@ -65,7 +90,8 @@ describe('the gate', () => {
       perform(tag, 'take-reading', { rail, valueV, load: 'loaded' })
     expect(sheet(tag).power.inForce).toBe('clear-to-run')
     perform(tag, 'set-configuration', { version: sheet(tag).power.version, kind: 'partly', out: ['Case'] })
-    expect(sheet(tag).power.inForce).toBe('guarded-start')
+    // That there is no short was measured, but not as it stands now.
+    expect(sheet(tag).power.inForce).toBe('not-yet-assessed')
     expect(sheet(tag).readings.map(r => r.here)).toEqual([false, false])
     expect(sheet(tag).signOff.findings.some(f => f.code === 'sign-off.configuration')).toBe(true)
     perform(tag, 'overrule-gate', { verdict: 'clear-to-run', reason: 'It runs on a stand for an hour' })
@@ -77,9 +103,9 @@ describe('the gate', () => {
     perform(tag, 'set-configuration', { version: sheet(tag).power.version, kind: 'whole', out: [] })
     expect(sheet(tag).power.history.map(h => h.verdict)).toEqual([
       'clear-to-run',
-      'guarded-start',
+      'not-yet-assessed',
       'clear-to-run',
-      'guarded-start',
+      'not-yet-assessed',
       'clear-to-run',
       'guarded-start',
     ])
@@ -106,8 +132,23 @@ describe('the gate', () => {
         ...more,
       })
     expect(() => change({ fitted: true, replacement: { how: 'diode-cell', chemistry: 'lithium-coin' } })).toThrow(/take the old one out/)
-    change({ replacement: { how: 'diode-cell', chemistry: 'lithium-coin', diode: false } })
+    // What has leaked comes clean by its way home alone.
+    for (const state of ['sound', 'clean', 'dried']) expect(() => change({ state })).toThrow(/has leaked|say what was found/)
+    change({ state: 'residue' })
+    const go = (step: HomeStep, lookedAt: string[] = []) =>
+      perform(tag, 'step-battery', { batteryId: id, version: sheet(tag).power.batteries[0]!.version, step, lookedAt })
+    expect(() => go('dried')).toThrow(/First: Neutralise/)
+    for (const step of ['neutralised', 'rinsed', 'dried'] as const) {
+      go(step)
+      expect(sheet(tag).power).toMatchObject({ inForce: 'keep-off', facts: { battery: 'residue' } })
+    }
+    expect(() => go('clean', placesToLook.slice(1))).toThrow(/Not looked at yet: look under the keyboard connector/)
+    go('clean', [...placesToLook])
+    expect(sheet(tag).power).toMatchObject({ inForce: 'guarded-start', facts: { battery: 'out' }, batteries: [{ next: null }] })
+    const { version: home } = sheet(tag).power.batteries[0]!
+    change({ state: 'clean', version: home, replacement: { how: 'diode-cell', chemistry: 'lithium-coin', diode: false } })
     expect(sheet(tag).power.facts.battery).toBe('mischarged')
+    change({ state: 'clean', version: home + 1 })
     expect(sheet(bookIn()).sisters).toEqual([])
 
     const supply = { name: 'S-1', label: { voltageV: 9, kind: 'dc', polarity: 'centre-negative', currentA: 1.5, regulated: true, outerMm: 5.5, innerMm: 2.1 } }
@@ -173,6 +214,50 @@ describe('a start', () => {
     play({ '+5 V': 9.4 })
     expect(sheet(tag)).toMatchObject({ power: { facts: { rails: 'out' } }, starts: [{ outcome: 'called-off' }, { outcome: 'all-read' }] })
     expect(sheet(tag).starts[0]!.why).toContain('far too high')
+    // A good reading since is no answer to what may have been harmed.
+    expect(() => begin(tag)).toThrow(/may not be started/)
+    perform(tag, 'take-reading', { rail: '+5 V', valueV: 5.02, load: 'loaded' })
+    expect(sheet(tag)).toMatchObject({ power: { facts: { rails: 'good' }, inForce: 'keep-off', alarms: [{ key: 'overvoltage:+5 V' }] } })
+    expect(() => perform(tag, 'explain-alarm', { alarm: 'overvoltage:+12 V', says: 'Nothing of the kind' })).toThrow(NotNow)
+    perform(tag, 'explain-alarm', { alarm: 'overvoltage:+5 V', says: 'The regulator passed its input through; replaced' })
+    expect(sheet(tag).power.inForce).toBe('clear-to-run')
+  })
+
+  it('keeps every run of it; smoke that was noticed is a hazard, a fault and the first move, however well the rails read', () => {
+    const tag = guarded({ mainsLead: 'not-used', filterCapacitors: 'none-fitted' })
+    begin(tag)
+    const row = openStart(on.db, machineIdOf(tag))!
+    open(row, tag)
+    let ms = on.now.getTime()
+    const go = (seconds: number, event: Parameters<typeof happen>[1]) => happen(row.id, event, (ms += seconds * 1000))
+    go(0, { do: 'count-down' })
+    go(10, { do: 'stop', noticed: null })
+    go(1, { do: 'stop', noticed: 'smoke' })
+    go(1, { do: 'is-off' })
+    go(1, { do: 'count-down' })
+    for (const [rail, value] of [
+      ['+5 V', 5.03],
+      ['+12 V', 11.9],
+    ] as const) {
+      go(6, { do: 'probe', rail })
+      go(1, { do: 'sample', kind: 'dc-volts', value })
+    }
+    go(1, { do: 'is-off' })
+    on.now = new Date(ms)
+    perform(tag, 'end-start', {})
+    close(row.id, ms)
+    const seen = sheet(tag)
+    expect(seen.starts[0]!.runs).toMatchObject([{ noticed: ['smoke'], called: { says: 'Smoke was noticed.' } }, { noticed: [], called: null, kept: { '+5 V': 5.03 } }])
+    expect(seen.rails?.verdict).toBe('good')
+    expect(seen.hazards[0]).toMatchObject({ kind: 'smoke', state: 'present' })
+    expect(seen.faults[0]).toMatchObject({ symptom: 'Smoke was noticed at a start on 2026-03-03', stopsMachine: true })
+    expect([seen.power.inForce, seen.moves[0]?.code]).toEqual(['keep-off', 'gate.hazard.smoke'])
+    // An answer does not take it back; what somebody found does.
+    perform(tag, 'assess-power', { version: seen.power.version, facts: { ...seen.power.entered, smoke: 'traced' }, inspectedById: on.ilka.id })
+    expect(sheet(tag).power.inForce).toBe('keep-off')
+    on.now = new Date(ms + 1000)
+    perform(tag, 'settle-hazard', { kind: 'smoke', version: 0, state: 'dealt-with', evidence: 'A tantalum bead on +12 V; replaced' })
+    expect(sheet(tag).power.inForce).toBe('clear-to-run')
   })
 })
 
@@ -187,7 +272,9 @@ it('temperatures are kept one by one or as a log, and can be struck', () => {
     ],
   })
   expect(sheet(tag).power.temperatures.map(t => t.findings[0]?.level)).toEqual(['stop', 'fine'])
-  perform(tag, 'strike-entry', { entryId: sheet(tag).history[0]!.id, reason: 'Sensor slipped off' })
+  expect(sheet(tag).power.inForce).toBe('keep-off')
+  perform(tag, 'strike-entry', { entryId: sheet(tag).history.find(h => h.kind === 'temperature.taken')!.id, reason: 'Sensor slipped off' })
+  expect(sheet(tag).power.inForce).toBe('not-yet-assessed')
   expect(sheet(tag).power.temperatures).toHaveLength(1)
   expect(() =>
     perform(tag, 'import-temperatures', {

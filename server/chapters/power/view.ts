@@ -83,7 +83,7 @@ export function powerView({ tx, file, assessment, now }: ViewInput): ViewOf<'pow
           state,
           fitted,
           charging,
-          replacement,
+          replacement: replacement && { ...replacement, cells: replacement.cells ?? 1, voltageV: replacement.voltageV ?? null },
           next: nextHomeStep({ state, fitted, chemistry }),
           findings,
         }),

@@ -66,7 +66,7 @@ it('a machine goes from the back door to a printed label', async () => {
     'Smoke or smell reported': 'No',
   }
   for (const [fact, value] of Object.entries(answers)) await ilka.choose(fact, value)
-  await ilka.fill('Inspected by', 'Ilka')
+  await ilka.pick('Inspected by', 'Ilka Brandvold')
   await ilka.sees('As entered below, not kept yet', 'Do not energise it. The reasons are below.')
   await ilka.press('Keep these facts')
   await ilka.sees('Inspected for power.')

@@ -1,0 +1,71 @@
+import type { MachineRecord } from '../../core/planning/assess'
+
+export const now = '2026-03-03T19:00:00.000Z'
+export const good = {
+  filterCapacitors: 'replaced',
+  battery: 'out',
+  liquidOrDirt: 'no',
+  burntTrace: 'no',
+  shortedRail: 'no',
+  mainsLead: 'sound',
+  supply: 'known',
+  fan: 'present',
+  pictureTube: 'none',
+  wiring: 'known',
+  smoke: 'no',
+}
+export const rail = { name: '+5 V', nominalV: 5 }
+export const reading = (valueV: number, load: 'loaded' | 'unloaded' = 'loaded', more: object = {}) => ({ rail: '+5 V', valueV, load, configuration: 'whole', at: '2026-03-02T19:00:00.000Z', ...more })
+/** What the rail reads to ground with the power off. */
+export const measuredOff = (ohm: number | null = 180) => ({
+  rail: '+5 V',
+  configuration: 'whole',
+  at: '2026-03-02T18:00:00.000Z',
+  reading: { railV: 5, loadAttached: false, ohm, reversedOhm: ohm, rising: false },
+})
+/** A machine about which there is nothing left to do in its stage: every case below changes one thing. */
+export const settled: MachineRecord = {
+  stage: 'clean',
+  life: null,
+  machine: { maker: 'Tarnwick Instruments', fromWhom: 'the pilot station', lastPowered: '1998', lastPoweredWhat: '' },
+  modelKnown: true,
+  accessories: [],
+  ours: true,
+  consent: null,
+  appraisal: { path: 'run' },
+  assemblies: [{ id: 1, name: 'Case', presence: 'present', grade: 1 }],
+  damages: [],
+  checksDone: [],
+  interventions: [],
+  openingSteps: [],
+  expectedRails: [rail],
+  inlet: null,
+  supply: null,
+  configuration: { kind: 'whole', out: [] },
+  readings: [reading(5.01)],
+  offReadings: [measuredOff()],
+  batteries: [],
+  batterySchool: 'remote-holder',
+  temperatures: [],
+  startAlarms: [],
+  explanations: [],
+  bench: [],
+  witnessed: [],
+  school: 'caps-first',
+  entered: good,
+  answeredAt: {},
+  inspectedBy: 'Ilka',
+  overrule: null,
+  claims: [],
+  lastPoweredWhat: '',
+  hazardsSettled: [],
+  knownFaults: [],
+  massKg: null,
+  bookedInAt: '2026-03-01T19:00:00.000Z',
+  sisters: { leaked: 0 },
+  cleanings: [],
+  waits: [],
+  faults: [],
+  partNeeds: [],
+  signOff: undefined,
+}
