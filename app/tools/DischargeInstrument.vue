@@ -6,8 +6,8 @@ import { discharge } from '#core/power/discharge'
 /** Capacitors, what they hold, and how they are emptied. */
 const emit = defineEmits<{ input: [input: Record<string, unknown> | undefined] }>()
 const rows = ref([
-  { name: 'Mains reservoir', capacitance: '220u', voltage: '325', bleeder: '220k' },
-  { name: '5 V filter', capacitance: '10m', voltage: '12', bleeder: '' },
+  { name: 'Mains reservoir', capacitance: '220u', voltage: '325', bleeder: '220k', joined: false },
+  { name: '5 V filter', capacitance: '10m', voltage: '12', bleeder: '', joined: false },
 ])
 const tool = reactive({ resistor: '', safe: '12', wait: '0' })
 const optional = (typed: string, unit: 'Ω' | 'V', field: string) => (typed.trim() ? parseQuantity(typed, unit, field) : undefined)
@@ -17,6 +17,7 @@ const { result, at } = useInstrument(
       name: row.name.trim() || undefined,
       capacitanceF: parseQuantity(row.capacitance, 'F', `capacitors.${i}.capacitanceF`),
       voltageV: parseQuantity(row.voltage, 'V', `capacitors.${i}.voltageV`),
+      joined: i > 0 && row.joined,
       bleederOhm: optional(row.bleeder, 'Ω', `capacitors.${i}.bleederOhm`),
     })),
     resistorOhm: optional(tool.resistor, 'Ω', 'resistorOhm'),
@@ -47,10 +48,13 @@ const { result, at } = useInstrument(
             :message="at(`capacitors.${i}.voltageV`)"
           />
           <MeasureField v-model="row.bleeder" label="Bleeder" hint="Empty: none" :message="at(`capacitors.${i}.bleederOhm`)" />
+          <label v-if="i > 0" class="flex items-center gap-2 self-end pb-2"
+            ><input v-model="row.joined" type="checkbox" class="h-5 w-5 accent-enamel" />Joined to the one above</label
+          >
         </div>
         <p v-if="at('capacitors') && !rows.length" role="alert" class="text-stop">{{ at('capacitors') }}</p>
         <div>
-          <button type="button" class="button" @click="rows.push({ name: '', capacitance: '', voltage: '', bleeder: '' })">
+          <button type="button" class="button" @click="rows.push({ name: '', capacitance: '', voltage: '', bleeder: '', joined: false })">
             <PhPlus aria-hidden="true" />Add a capacitor
           </button>
         </div>
@@ -73,7 +77,7 @@ const { result, at } = useInstrument(
           </div>
           <div>
             <dt class="hint">Rated, at least</dt>
-            <dd class="reading">{{ result.resistorPowerW }} W</dd>
+            <dd class="reading">{{ result.resistorPowerW }} W, {{ Math.ceil(result.resistorVoltageV) }} V</dd>
           </div>
           <div>
             <dt class="hint">Held in all</dt>

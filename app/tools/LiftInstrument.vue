@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { parseQuantity } from '#core/kernel/quantity'
-import { type Grip, grips, judgeLift } from '#core/safety/lift'
+import { type Grip, type Lifter, grips, judgeLift, lifterNames, lifters } from '#core/safety/lift'
 import { safetyLift } from '#shared/tools/safety-lift'
 
 /** Weight, heights, reach: how many people. */
@@ -9,6 +9,7 @@ const { massKg, fromHeightCm, toHeightCm, reachCm } = safetyLift.example
 const typed = reactive({ massKg: String(massKg), fromHeightCm: String(fromHeightCm), toHeightCm: String(toHeightCm), reachCm: String(reachCm), turnDeg: '0' })
 const grip = ref<Grip>(safetyLift.example.grip ?? 'fair')
 const stairs = ref(false)
+const lifter = ref<Lifter>('not-said')
 const fields = {
   massKg: 'Weight in kg',
   fromHeightCm: 'Hands at the start, cm above the floor',
@@ -27,6 +28,7 @@ const { result, at } = useInstrument(
       turnDeg: number
     }),
     grip: grip.value,
+    lifter: lifter.value,
     stairs: stairs.value,
   }),
   judgeLift,
@@ -50,6 +52,11 @@ const { result, at } = useInstrument(
       <FieldFrame id="grip" label="Grip"
         ><select id="grip" v-model="grip" class="entry">
           <option v-for="one in grips" :key="one" :value="one">{{ gripNames[one] }}</option>
+        </select></FieldFrame
+      >
+      <FieldFrame id="lifter" label="Who lifts, if they like to say" hint="Left open, the most cautious figure holds; nothing of it is kept."
+        ><select id="lifter" v-model="lifter" class="entry">
+          <option v-for="one in lifterNames" :key="one" :value="one">{{ lifters[one].title }}</option>
         </select></FieldFrame
       >
       <label class="flex items-center gap-2"><input v-model="stairs" type="checkbox" class="h-5 w-5" />Up or down stairs</label>

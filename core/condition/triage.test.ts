@@ -136,3 +136,12 @@ it('ranges the wrong way round and marks outside 0 to 3 are refused', () => {
   expect(() => triage(machine({ hours: { low: 9, high: 2 } }))).toThrow(/lower figure first/)
   expect(() => triage(machine({ significance: { historic: 4, research: 0, rarity: 0, completeness: 0, show: 0 } }))).toThrow(/From 0/)
 })
+
+it('what nobody has looked at is not sound, and what is all missing is no display', () => {
+  const unseen = machine({ assemblies: machine().assemblies.map(a => ({ ...a, presence: 'not-looked', grade: null })) })
+  expect(triage(unseen).findings[0]).toMatchObject({ level: 'care', says: 'Nobody has looked at it: no path is supported yet.' })
+  const balance = (input: TriageInput, path: string) => triage(input).paths.find(p => p.path === path)!.balance
+  expect(balance(unseen, 'run-again')).toBeLessThan(balance(machine(), 'run-again') - 3)
+  const gone = machine({ assemblies: machine().assemblies.map(a => ({ ...a, ...lost })), significance: { historic: 3, research: 0, rarity: 0, completeness: 0, show: 0 } })
+  expect(first(gone)).not.toBe('display-only')
+})

@@ -85,12 +85,13 @@ export function triage(input: TriageInput): TriageResult {
   check(input)
   const ranked = rank(input)
   const first = ranked[0]!
-  const unseen = input.assemblies.filter(a => a.presence === 'not-looked' || (a.presence === 'present' && a.grade === null))
+  const unseen = notSeen(input)
+  const nothingSeen = unseen.length === input.assemblies.length
   const findings = [
     finding(
-      'note',
+      nothingSeen ? 'care' : 'note',
       'triage.first',
-      `${first.title} is best supported.`,
+      nothingSeen ? 'Nobody has looked at it: no path is supported yet.' : `${first.title} is best supported.`,
       first.terms
         .filter(t => t.weight > 0)
         .sort((a, b) => b.weight - a.weight)
@@ -113,6 +114,9 @@ export function triage(input: TriageInput): TriageResult {
   ]
   return { paths: ranked, wouldChange: whatWouldChange(input, first.path), ask: [...new Set(ranked.slice(0, 2).flatMap(p => p.ask))], findings }
 }
+
+const notSeen = ({ assemblies }: Pick<TriageInput, 'assemblies'>) =>
+  assemblies.filter(a => a.presence === 'not-looked' || (a.presence === 'present' && a.grade === null))
 
 function check({ significance, hours, cost }: TriageInput) {
   for (const [field, { low, high }] of [
@@ -165,6 +169,9 @@ function termsFor(path: Path, input: TriageInput): Term[] {
   const lostForGood = lost.filter(a => a.irreplaceable)
   const poor = assemblies.filter(a => a.grade === 2)
   const sound = assemblies.filter(a => a.presence === 'present' && a.grade !== null && a.grade <= 1)
+  const unseen = notSeen(input)
+  const unseenShare = assemblies.length ? unseen.length / assemblies.length : 0
+  const gone = assemblies.length > 0 && assemblies.every(a => a.presence === 'missing')
   const share = assemblies.length ? lost.length / assemblies.length : 0
   const long = (hours.low + hours.high) / 2
   const term = (weight: number, says: string): Term => ({ weight, says })
@@ -176,7 +183,8 @@ function termsFor(path: Path, input: TriageInput): Term[] {
     case 'run-again':
       return [
         ...when(s.show > 0, s.show * 0.8, `What it can show running: ${s.show} of 3.`),
-        ...when(!lost.length, 2, 'Nothing essential is lost.'),
+        ...when(!lost.length && !unseen.length, 2, 'Nothing essential is lost.'),
+        ...when(unseen.length > 0, -2 * unseenShare, `Nobody has looked at: ${list(unseen.map(a => a.name))}.`),
         ...when(lost.length > 0, -2.5 * share - 0.5, `Lost or missing: ${list(lost.map(a => a.name))}.`),
         ...when(lostForGood.length > 0, -3, `Cannot be replaced: ${list(lostForGood.map(a => a.name))}.`),
         ...when(poor.length > 0, -0.3 * poor.length, `Wants work: ${list(poor.map(a => a.name))}.`),
@@ -199,7 +207,8 @@ function termsFor(path: Path, input: TriageInput): Term[] {
       return [
         ...when(s.historic > 0, s.historic * 0.6, `Its history: ${s.historic} of 3.`),
         ...when(s.completeness >= 2, 0.6, 'It is complete to look at.'),
-        ...when(share >= 0.3, 0.8, `Too much is lost to run it: ${list(lost.map(a => a.name))}.`),
+        ...when(gone, -4, 'Nothing of it is there to be shown.'),
+        ...when(share >= 0.3 && !gone, 0.8, `Too much is lost to run it: ${list(lost.map(a => a.name))}.`),
         ...when(sisters.running > 0, 0.8, 'A sister can be run in its place.'),
         ...when(wants, -0.8, 'It makes little sense standing still.'),
         ...when(long > 60, 0.6, `${hours.low} to ${hours.high} hours would be spared.`),

@@ -55,8 +55,31 @@ describe('alternatives', () => {
   it('finds the code among what stands around it, and warns of logic numbers', () => {
     expect(best('CPU-4 8235 B')?.isoWeek).toBe('1982-W35')
     expect(best('35/82')?.isoWeek).toBe('1982-W35')
-    expect(readDateCode({ code: '7432' }).findings.map(f => f.code)).toContain('date-code.logic-number')
+    expect(readDateCode({ code: '7432' }).findings.map(f => f.code)).toContain('date-code.type-number')
   })
+})
+
+it('takes no type number of a generic part for a date', () => {
+  // Type numbers: from memory of data books.
+  for (const number of ['7432', '7812', '6502', '8748', '8251']) {
+    expect(readDateCode({ code: number }).findings[0]).toMatchObject({ level: 'care', code: 'date-code.type-number' })
+    expect(readDateCode({ code: `${number} 8512` }).readings.map(r => r.read)).toEqual(expect.arrayContaining(['8512']))
+    expect(readDateCode({ code: `${number} 8512` }).readings.map(r => r.read)).not.toContain(number)
+  }
+  expect(readDateCode({ code: 'SN7432N' }).readings).toEqual([])
+})
+
+it.each([
+  ['82W35', '1982-W35'],
+  ['(8235)', '1982-W35'],
+  ['8235-2', '1982-W35'],
+  ['[8235]', '1982-W35'],
+])('%s is read as %s', (code, isoWeek) => expect(best(code)?.isoWeek).toBe(isoWeek))
+it('offers the year for 1985, the month for 12/85, and nothing for letters that the standard does not have', () => {
+  expect(best('1985')).toMatchObject({ format: 'year', firstDay: '1985-01-01', lastDay: '1985-12-31' })
+  expect(readDateCode({ code: '12/85' }).readings.map(r => r.isoMonth ?? r.isoWeek)).toEqual(['1985-12', '1985-W12'])
+  // IEC 60062 has no G, I, O, Q, Y and Z among its years; from memory.
+  for (const letter of 'GIOQYZ') expect(readDateCode({ code: `${letter}5` }).readings).toEqual([])
 })
 
 it.each([

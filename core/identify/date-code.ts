@@ -1,9 +1,10 @@
 import { type Finding, commonPractice, finding } from '../kernel/finding'
 import { InputError } from '../kernel/input-error'
 import { letterMonths, letterYearCycle, letterYearStart, letterYears } from './letter-codes'
+import { isTypeNumber } from './type-numbers'
 import { type DaySpan, monthSpan, weekSpan, weeksInYear } from './week-date'
 
-export type DateCodeFormat = 'year-week' | 'week-year' | 'short-year-week' | 'year-month' | 'letter-code'
+export type DateCodeFormat = 'year-week' | 'week-year' | 'short-year-week' | 'year-month' | 'month-year' | 'year' | 'letter-code'
 
 export interface DateCodeReading extends DaySpan {
   format: DateCodeFormat
@@ -13,6 +14,8 @@ export interface DateCodeReading extends DaySpan {
   isoWeek?: string
   isoMonth?: string
   because: string[]
+  /** Whether what was read is the type number of a generic part as well. */
+  typeNumber?: boolean
 }
 
 export interface DateCodeRefusal {
@@ -39,13 +42,15 @@ export const defaultEarliestYear = 1965
 export const defaultLatestYear = 2009
 
 /** Best first: most makers stamp year and week; the others are read only when that does not fit or as alternatives. */
-const order: DateCodeFormat[] = ['year-week', 'short-year-week', 'letter-code', 'week-year', 'year-month']
+const order: DateCodeFormat[] = ['year-week', 'year', 'month-year', 'short-year-week', 'letter-code', 'week-year', 'year-month']
 
 const formatName: Record<DateCodeFormat, string> = {
   'year-week': 'year and week',
   'week-year': 'week and year',
   'short-year-week': 'last digit of the year, then week',
   'year-month': 'year and month',
+  'month-year': 'month and year',
+  'year': 'year',
   'letter-code': 'year letter and month',
 }
 
@@ -54,6 +59,8 @@ const formatReason: Record<DateCodeFormat, string> = {
   'week-year': 'A few makers put the week first; common practice, no source.',
   'short-year-week': 'Three digits are mostly the last digit of the year and the week; common practice, no source.',
   'year-month': 'Four digits may be year and month; common practice, no source.',
+  'month-year': 'Two figures with a stroke between them may be month and year; common practice, no source.',
+  'year': 'Four digits that are a year of the time: stamped on boards and membranes; common practice, no source.',
   'letter-code': 'Resistors and capacitors carry a year letter and a month character: IEC 60062, from memory; the letters return every 20 years.',
 }
 
@@ -90,20 +97,37 @@ function check(code: string, earliestYear: number, latestYear: number) {
   if (earliestYear > latestYear) throw new InputError('earliestYear', earliestYear, `The earliest year, ${earliestYear}, is after the latest, ${latestYear}.`)
 }
 
-/** The pieces of a marking that could be a date: three or four digits alone or beside a plant letter, `35/82`, or a letter and a month. */
-function tokensOf(code: string): string[] {
+/** A piece of a marking that could be a date. */
+interface Token {
+  digits: string
+  /** Whether its two halves were written apart: `35/82`, `12/85`. */
+  apart?: boolean
+  typeNumber?: boolean
+}
+
+/**
+ * The pieces of a marking that could be a date: three or four digits alone, in brackets, before a lot number or beside plant letters, `82W35`, `35/82`,
+ * or a letter and a month. The type number of a generic part is none, where another piece is there or letters belong to it.
+ */
+function tokensOf(code: string): Token[] {
   const words = code
     .toUpperCase()
     .split(/[\s,;|]+/)
+    .map(word => word.replace(/^[([{<"'“]+|[)\]}>"'”.:]+$/g, '').replace(/^(\d{4})-\d{1,2}$/, '$1'))
     .filter(Boolean)
-  const tokens = words.flatMap(word => {
+  const tokens = words.flatMap((word): (Token & { lettered?: boolean })[] => {
     const split = /^(\d{2})[/.\-](\d{2})$/.exec(word)
-    if (split) return [`${split[1]}${split[2]}`]
-    if (/^[A-HJ-NPR-X][1-9OND]$/.test(word)) return [word]
-    const digits = /^[A-Z]{0,2}(\d{3,4})[A-Z]{0,2}$/.exec(word)
-    return digits?.[1] ? [digits[1]] : []
+    if (split) return [{ digits: `${split[1]}${split[2]}`, apart: true }]
+    const week = /^(\d{2})W(\d{2})$/.exec(word)
+    if (week) return [{ digits: `${week[1]}${week[2]}` }]
+    if (/^[A-Z][1-9OND]$/.test(word)) return letterYears.includes(word[0]!) ? [{ digits: word }] : []
+    const digits = /^([A-Z]{0,2})(\d{3,4})([A-Z]{0,2})$/.exec(word)
+    if (!digits) return []
+    return [{ digits: digits[2]!, typeNumber: isTypeNumber(digits[2]!), lettered: Boolean(digits[1] || digits[3]) }]
   })
-  return [...new Set(tokens)]
+  const plain = tokens.filter(t => !t.typeNumber)
+  const kept = plain.length ? plain : tokens.filter(t => !t.lettered)
+  return kept.filter((t, i) => kept.findIndex(other => other.digits === t.digits) === i)
 }
 
 interface Bounds {
@@ -111,14 +135,17 @@ interface Bounds {
   latestYear: number
 }
 
-function readToken(token: string, bounds: Bounds): Outcome[] {
+function readToken({ digits: token, apart, typeNumber }: Token, bounds: Bounds): Outcome[] {
   if (/^\d{4}$/.test(token)) {
     const [first, last] = [Number(token.slice(0, 2)), Number(token.slice(2))]
-    return [
+    const outcomes = [
       ...byWeek('year-week', token, yearsEnding(first, 100, bounds), last, first),
+      ...byYear(token, bounds),
+      ...(apart ? byMonth('month-year', token, yearsEnding(last, 100, bounds), first) : []),
       ...byWeek('week-year', token, yearsEnding(last, 100, bounds), first, last),
       ...byMonth('year-month', token, yearsEnding(first, 100, bounds), last),
     ]
+    return typeNumber ? outcomes.map(o => ('reading' in o ? { reading: { ...o.reading, typeNumber: true } } : o)) : outcomes
   }
   if (/^\d{3}$/.test(token)) {
     const year = Number(token[0])
@@ -128,6 +155,14 @@ function readToken(token: string, bounds: Bounds): Outcome[] {
   const month = letterMonths.indexOf(token[1] ?? '') + 1
   const years = yearsEnding((letterYearStart + offset) % letterYearCycle, letterYearCycle, bounds).filter(year => year >= letterYearStart)
   return byMonth('letter-code', token, years, month)
+}
+
+/** Four digits that are a year within the bounds: that whole year. */
+function byYear(read: string, { earliestYear, latestYear }: Bounds): Outcome[] {
+  const year = Number(read)
+  return year >= earliestYear && year <= latestYear
+    ? [{ reading: { format: 'year', read, says: `the year ${year}`, firstDay: `${year}-01-01`, lastDay: `${year}-12-31`, because: [formatReason.year] } }]
+    : []
 }
 
 /** All years within the bounds that leave this remainder: 82 of 100 → 1982; 2 of 10 → 1972, 1982, 1992. */
@@ -180,13 +215,14 @@ function judge(code: string, readings: DateCodeReading[], refused: DateCodeRefus
     return [finding('stop', 'date-code.none', `“${code}” cannot be a date code.`, because)]
   }
   const findings = [finding('fine', 'date-code.read', `Most likely ${best.says}.`, best.because)]
-  if (/^74\d\d$/.test(best.read)) {
-    findings.push(
+  if (best.typeNumber) {
+    findings[0] = { ...findings[0]!, level: 'note' }
+    findings.unshift(
       finding(
         'care',
-        'date-code.logic-number',
-        `${best.read} may be a part number of the 74 logic series, not a date.`,
-        'Such parts carry their type number and their date code; read the other figure too.',
+        'date-code.type-number',
+        `${best.read} is the type number of a generic part as well; it may be no date.`,
+        'Such parts carry their type number and their date code: read the other figure too.',
         commonPractice,
       ),
     )

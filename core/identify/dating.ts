@@ -23,6 +23,9 @@ export interface DatingInput {
   codes: DatedPart[]
   bounds?: DatingBound[]
   assemblyLagWeeks?: number
+  /** Years in which the model was made, as far as they are known. */
+  madeFrom?: number
+  madeTo?: number
 }
 
 export interface UsedPart {
@@ -72,15 +75,15 @@ interface Read {
 /**
  * Dates a machine from the codes on its parts: it is as young as its youngest original part, plus a few weeks of stock.
  *
- * Reworked parts are left out, and so is a socketed one that stands alone by more than a year. Where a code can be read
- * in several ways, the reading nearest to the other parts is taken. Parts later than a bound allows are left out as
- * contradicting it, and named.
+ * Reworked parts are left out, and so are up to two in sockets that stand apart by more than a year: one service changes more than one part.
+ * Where a code can be read in several ways, the reading nearest to the other parts is taken; where nothing tells the decade, it is left open.
+ * Parts later than a bound allows are left out as contradicting it, and named. A date that rests on few, doubtful or contradicting parts is *care*.
  * @param input parts with their codes; bounds with their reasons; weeks from part to machine (8 when left out)
  * @returns interval, most likely quarter, which parts were used and left out and why, findings
  * @throws InputError for neither code nor bound, a bound that is no day or the wrong way round, a lag outside 0 to 104 weeks
  * Source: weeks by ISO 8601; what counts as an outlier is common practice, no source.
  */
-export function dateMachine({ codes, bounds = [], assemblyLagWeeks = defaultLagWeeks }: DatingInput): DatingResult {
+export function dateMachine({ codes, bounds = [], assemblyLagWeeks = defaultLagWeeks, madeFrom, madeTo }: DatingInput): DatingResult {
   check(codes, bounds, assemblyLagWeeks)
   const leftOut: LeftOutPart[] = []
   const findings: Finding[] = []
@@ -100,7 +103,8 @@ export function dateMachine({ codes, bounds = [], assemblyLagWeeks = defaultLagW
   }
 
   let kept: Read[] = []
-  for (const { part, reading, first } of readTogether(codes, omit)) {
+  const within = { earliest: yearOf(notBefore?.day) ?? madeFrom, latest: yearOf(notAfter?.day) ?? madeTo }
+  for (const { part, reading, first } of readTogether(codes, within, omit)) {
     if (part.reworked) omit(part, 'Signs of rework: a later service.', reading)
     else if (notAfter && reading.firstDay > notAfter.day) {
       omit(part, `Later than ${notAfter.day}, which ${notAfter.why} allows.`, reading)
@@ -115,19 +119,18 @@ export function dateMachine({ codes, bounds = [], assemblyLagWeeks = defaultLagW
   }
   kept.sort((a, b) => a.reading.firstDay.localeCompare(b.reading.firstDay))
 
-  const gapOf = () => (kept.length > 1 ? differenceInCalendarDays(parseISO(kept.at(-1)!.reading.firstDay), parseISO(kept.at(-2)!.reading.firstDay)) : 0)
-  while (kept.at(-1)?.part.socketed && gapOf() > socketedGapDays) {
-    const { part, reading } = kept.at(-1)!
-    omit(part, 'In a socket, and more than a year younger than every other part: changed later.', reading)
-    kept = kept.slice(0, -1)
-  }
-  if (gapOf() > solderedGapDays) {
+  const apart = youngestApart(kept)
+  if (apart && apart.parts.every(k => k.part.socketed) && apart.gapDays > socketedGapDays) {
+    for (const { part, reading } of apart.parts)
+      omit(part, `In a socket, and more than a year younger than every other part${apart.parts.length > 1 ? ' but one' : ''}: changed later.`, reading)
+    kept = kept.slice(0, -apart.parts.length)
+  } else if (apart && apart.gapDays > solderedGapDays) {
     findings.push(
       finding(
         'care',
         'dating.lone-youngest',
-        `${named(kept.at(-1)!.part)} stands alone, years after the others, and decides the date.`,
-        ['It is soldered in with no sign of rework noted.', `Without it the youngest part reads ${kept.at(-2)!.reading.says}.`],
+        `${apart.parts.map(k => named(k.part)).join(' and ')} ${apart.parts.length > 1 ? 'stand' : 'stands'} apart, years after the others, and ${apart.parts.length > 1 ? 'decide' : 'decides'} the date.`,
+        ['Soldered in with no sign of rework noted; a service may have changed more than one.', `Without it the youngest part reads ${apart.before.reading.says}.`],
         commonPractice,
       ),
     )
@@ -137,9 +140,19 @@ export function dateMachine({ codes, bounds = [], assemblyLagWeeks = defaultLagW
   const made = youngest && { notBefore: youngest.firstDay, notAfter: weeksAfter(youngest.lastDay, assemblyLagWeeks * lagsAtMost) }
   const from = latestDay(made?.notBefore, notBefore?.day)
   const to = made ? earliestDay(made.notAfter, notAfter?.day) : notAfter?.day
-  const interval = from && to ? { notBefore: from, notAfter: to < from ? from : to } : null
+  const contradicted = from !== undefined && to !== undefined && to < from
+  if (contradicted && made)
+    findings.push(
+      finding('stop', 'dating.bound-contradicts', 'A bound and the parts contradict each other.', [
+        `The youngest part reads ${youngest.says}, so it was made before ${made.notAfter}.`,
+        `Not before ${notBefore!.day}: ${notBefore!.why}.`,
+        'Doubt the bound, or look for parts that were not read.',
+      ]),
+    )
+  const interval = from && to && !contradicted ? { notBefore: from, notAfter: to } : null
   const likely = youngest && interval ? clamp(weeksAfter(youngest.lastDay, assemblyLagWeeks), interval) : undefined
-  findings.unshift(...verdict(interval, likely, kept, assemblyLagWeeks))
+  findings.push(...ofTheModel(interval, madeFrom, madeTo))
+  findings.unshift(...verdict(interval, likely, kept, assemblyLagWeeks, findings.some(f => f.level === 'stop' || f.level === 'care')))
   return {
     interval,
     likelyQuarter: likely ? quarterOf(likely) : null,
@@ -154,6 +167,29 @@ export function dateMachine({ codes, bounds = [], assemblyLagWeeks = defaultLagW
     leftOut,
     findings,
   }
+}
+
+/** The youngest one or two parts, where a gap lies before them and as many or more are on its other side. */
+function youngestApart(kept: readonly Read[]): { parts: Read[]; before: Read; gapDays: number } | null {
+  for (const count of [1, 2]) {
+    const [before, first] = [kept.at(-count - 1), kept.at(-count)]
+    if (!before || !first || kept.length - count < count) continue
+    const gapDays = differenceInCalendarDays(parseISO(first.reading.firstDay), parseISO(before.reading.firstDay))
+    if (gapDays > socketedGapDays) return { parts: kept.slice(-count), before, gapDays }
+  }
+  return null
+}
+
+const yearOf = (day: string | undefined) => (day ? Number(day.slice(0, 4)) : undefined)
+
+/** Whether the date lies within the years in which the model was made. */
+function ofTheModel(interval: DatingResult['interval'], madeFrom: number | undefined, madeTo: number | undefined): Finding[] {
+  if (!interval || (madeFrom === undefined && madeTo === undefined)) return []
+  const years = `The model was made ${[madeFrom && `from ${madeFrom}`, madeTo && `to ${madeTo}`].filter(Boolean).join(' ')}.`
+  const [first, last] = [yearOf(interval.notBefore)!, yearOf(interval.notAfter)!]
+  return (madeFrom !== undefined && last < madeFrom) || (madeTo !== undefined && first > madeTo)
+    ? [finding('care', 'dating.model-years', 'That lies outside the years in which the model was made.', [years, 'Parts of a later service, old stock, or another model than it seems.'])]
+    : [finding('note', 'dating.model-years', 'That agrees with the years in which the model was made.', years)]
 }
 
 const dayPattern = /^\d{4}-\d\d-\d\d$/
@@ -173,8 +209,11 @@ function check(codes: DatedPart[], bounds: DatingBound[], lag: number) {
   })
 }
 
-/** Reads all codes; one that could be several dates takes the one nearest to the middle of those that are clear. */
-function readTogether(codes: DatedPart[], omit: (part: DatedPart, why: string) => void): Read[] {
+/**
+ * Reads all codes; one that could be several dates takes the one nearest to the middle of those that are clear. Where none is clear, a code whose
+ * decade only the bounds could tell is left out, unless they leave one. The type number of a generic part counts only where it agrees with clear codes.
+ */
+function readTogether(codes: DatedPart[], { earliest: from, latest: to }: { earliest?: number; latest?: number }, omit: (part: DatedPart, why: string) => void): Read[] {
   const all = codes
     .map(part => {
       const { readings, refused } = readDateCode({ code: part.code, earliestYear: defaultEarliestYear, latestYear })
@@ -182,17 +221,28 @@ function readTogether(codes: DatedPart[], omit: (part: DatedPart, why: string) =
       return { part, readings }
     })
     .filter(({ readings }) => readings.length)
-  const clear = all.flatMap(({ part, readings: [best] }) => (best?.format === 'year-week' && !part.reworked ? [best.firstDay] : [])).sort()
+  const clear = all.flatMap(({ part, readings: [best] }) => (best?.format === 'year-week' && !best.typeNumber && !part.reworked ? [best.firstDay] : [])).sort()
   const middle = clear[Math.floor((clear.length - 1) / 2)]
-  return all.map(({ part, readings }) => {
-    const [best] = readings
-    const distance = (r: DateCodeReading) => Math.abs(differenceInCalendarDays(parseISO(r.firstDay), parseISO(middle!)))
-    const reading = !middle || best!.format === 'year-week' ? best! : readings.reduce((nearest, r) => (distance(r) < distance(nearest) ? r : nearest))
-    return { part, reading, first: reading === best }
+  const distance = (r: DateCodeReading) => Math.abs(differenceInCalendarDays(parseISO(r.firstDay), parseISO(middle!)))
+  return all.flatMap(({ part, readings }): Read[] => {
+    const [best] = readings as [DateCodeReading]
+    if (best.typeNumber && (!middle || distance(best) > solderedGapDays)) {
+      omit(part, `${best.read} is the type number of a generic part as well.`)
+      return []
+    }
+    if (middle) {
+      const reading = best.format === 'year-week' ? best : readings.reduce((nearest, r) => (distance(r) < distance(nearest) ? r : nearest))
+      return [{ part, reading, first: reading === best }]
+    }
+    const years = readings.filter(r => r.format === best.format)
+    const possible = years.filter(r => (from === undefined || yearOf(r.lastDay)! >= from) && (to === undefined || yearOf(r.firstDay)! <= to))
+    if (years.length === 1 || possible.length === 1) return [{ part, reading: possible[0] ?? best, first: true }]
+    omit(part, `It could be ${years.map(r => r.says).join(', or ')}; nothing else tells which.`)
+    return []
   })
 }
 
-function verdict(interval: DatingResult['interval'], likely: string | undefined, kept: Read[], lag: number): Finding[] {
+function verdict(interval: DatingResult['interval'], likely: string | undefined, kept: Read[], lag: number, doubtful: boolean): Finding[] {
   if (!interval)
     return [
       finding(
@@ -208,7 +258,7 @@ function verdict(interval: DatingResult['interval'], likely: string | undefined,
     : ['Only the bounds tell.']
   const findings = [
     finding(
-      youngest ? 'fine' : 'note',
+      youngest ? (doubtful || kept.length < fewParts ? 'care' : 'fine') : 'note',
       'dating.made',
       `Made between ${interval.notBefore} and ${interval.notAfter}${likely ? `, most likely in ${quarterOf(likely)}` : ''}.`,
       because,

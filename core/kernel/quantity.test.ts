@@ -19,6 +19,23 @@ describe('parseQuantity', () => {
     ['120 mV', 'V', 0.12],
     ['.5', 'V', 0.5],
     ['12 kg', 'kg', 12],
+    // Letter first: IEC 60062, from memory. The others: common practice, no source.
+    ['R47', 'Ω', 0.47],
+    ['n47', 'F', 4.7e-10],
+    ['p68', 'F', 6.8e-13],
+    ['4Ω7', 'Ω', 4.7],
+    ['47 \u2126', 'Ω', 47],
+    ['3.3 k\u2126', 'Ω', 3300],
+    ['12v', 'V', 12],
+    ['10 Ohm', 'Ω', 10],
+    ['220uf', 'F', 2.2e-4],
+    ['12 V DC', 'V', 12],
+    ['500 mA DC', 'A', 0.5],
+    ['5.', 'V', 5],
+    ['10 000 uF', 'F', 0.01],
+    ['0,470', 'V', 0.47],
+    ['10000,5', 'V', 10000.5],
+    ['5.001', 'V', 5.001],
   ] as const)('%s in %s', (text, unit, value) => {
     expect(parseQuantity(text, unit)).toBeCloseTo(value, 12)
   })
@@ -30,6 +47,10 @@ describe('parseQuantity', () => {
     ['4k7x', 'Ω'],
     ['1.2.3', 'V'],
     ['--5', 'V'],
+    ['12 V AC', 'V'],
+    ['100 NF', 'F'],
+    ['1,234,567', 'V'],
+    ['R', 'Ω'],
   ])('refuses “%s” in %s and names the field', (text, unit) => {
     expect(() => parseQuantity(text, unit as 'V', 'valueV')).toThrow(expect.objectContaining({ field: 'valueV', name: 'InputError' }) as InputError)
   })
@@ -37,4 +58,8 @@ describe('parseQuantity', () => {
 
 it('a meter that shows an open circuit gives no figure', () => {
   expect(['OL', 'o.l.', 'open', '∞', '0.61', '4k7'].map(text => parseReading(text, 'Ω'))).toEqual([null, null, null, null, 0.61, 4700])
+})
+
+it.each(['10,000 uF', '1,000', '-4,700'])('“%s” can be read in two ways, and is refused with both', text => {
+  expect(() => parseQuantity(text, 'F', 'capacitanceF')).toThrow(expect.objectContaining({ field: 'capacitanceF', message: expect.stringMatching(/two ways: -?\d+ or -?\d+\.\d{3}/) as string }) as InputError)
 })

@@ -1,19 +1,28 @@
 import { InputError } from './input-error'
 
 /**
- * Quantities as people write them at the bench: `4k7`, `100n`, `0.1 uF`, `-5.09`, `3.6 kΩ`, `8M`, `11,75 V`, `5V1`.
+ * Quantities as people write them at the bench: `4k7`, `100n`, `0.1 uF`, `-5.09`, `3.6 kΩ`, `8M`, `11,75 V`, `5V1`, `R47`, `12 V DC`.
  * The letter may stand in the place of the decimal mark, as IEC 60062 writes component values.
  */
-const prefixes: Record<string, number> = { p: 1e-12, n: 1e-9, u: 1e-6, µ: 1e-6, μ: 1e-6, m: 1e-3, k: 1e3, K: 1e3, M: 1e6, G: 1e9 }
+const prefixes: Record<string, number> = { p: 1e-12, n: 1e-9, u: 1e-6, U: 1e-6, µ: 1e-6, μ: 1e-6, m: 1e-3, k: 1e3, K: 1e3, M: 1e6, G: 1e9 }
 const unitSpellings = {
   V: ['V', 'volt', 'volts'],
   A: ['A', 'amp', 'amps'],
-  Ω: ['Ω', 'Ω', 'ohm', 'ohms', 'R'],
+  Ω: ['Ω', 'ohm', 'ohms', 'R'],
   F: ['F'],
   kg: ['kg', 'kilo', 'kilos'],
 } satisfies Record<string, string[]>
 /** The SI unit of a field; empty for a plain count. */
 export type QuantityUnit = keyof typeof unitSpellings | ''
+
+/** The same sign in another code point, spelled the usual way; spaces between groups of three digits left out. */
+const usual = (text: string) =>
+  text
+    .trim()
+    .replace(/[−–]/g, '-')
+    .replace(/\u2126/g, 'Ω')
+    .replace(/\s+/g, ' ')
+    .replace(/^([+-]?\d{1,3}(?: \d{3})+)(?!\d)/, groups => groups.replace(/ /g, ''))
 
 /**
  * Reads a quantity typed by a person.
@@ -21,40 +30,53 @@ export type QuantityUnit = keyof typeof unitSpellings | ''
  * @param unit the SI unit that the field is in
  * @param field name for the error
  * @returns the value in that unit
- * @throws InputError when it is no number, or carries another unit
+ * @throws InputError when it is no number, carries another unit, or can be read in two ways: a comma before three digits
  */
 export function parseQuantity(text: string, unit: QuantityUnit, field = 'value'): number {
   const wrong = (what: string) => new InputError(field, text, `${what} Type a number${unit && ` in ${unit}`}, such as ${examples[unit]}.`)
-  const typed = text.trim().replace(/[−–]/g, '-').replace(/\s+/g, ' ')
+  const typed = usual(text)
   if (!typed) throw wrong('Nothing typed.')
-  const match = /^([+-]?)(\d*)(?:[.,](\d+))?\s?(.*)$/u.exec(typed)
-  if (!match || (!match[2] && !match[3])) throw wrong(`“${text}” is not a number.`)
-  const [, sign = '', whole = '', decimals, rest = ''] = match
   const spellings = unit ? unitSpellings[unit] : []
 
-  // A letter in the place of the decimal mark: 4k7, 5V1, 2R2.
-  const inPlace = /^([a-zA-ZµμΩ])(\d+)\s?(.*)$/u.exec(rest)
-  if (inPlace && decimals === undefined) {
-    const [, letter = '', fraction = '', tail = ''] = inPlace
-    const scale = spellings.includes(letter) ? 1 : prefixes[letter]
-    if (scale === undefined || (tail && !spellings.includes(tail))) throw wrong(`“${text}” has “${letter}${tail}” where a unit should be.`)
+  // A letter in the place of the decimal mark: 4k7, 5V1, 2R2, R47, n47.
+  const inPlace = /^([+-]?)(\d*)([a-zA-ZµμΩ])(\d+)\s?(.*)$/u.exec(typed)
+  if (inPlace) {
+    const [, sign = '', whole = '', letter = '', fraction = '', tail = ''] = inPlace
+    const scale = isUnit(letter, spellings) ? 1 : prefixes[letter]
+    if (scale === undefined || (tail && !isUnit(tail, spellings))) throw wrong(`“${text}” has “${letter}${tail}” where a unit should be.`)
     return signed(sign, Number(`${whole || 0}.${fraction}`) * scale)
   }
 
+  const match = /^([+-]?)(\d*)(?:([.,])(\d*))?\s?(.*)$/u.exec(typed)
+  if (!match || (!match[2] && !match[4])) throw wrong(`“${text}” is not a number.`)
+  const [, sign = '', whole = '', mark, decimals, rest = ''] = match
+  // Whoever writes thousands with a comma means a thousand times what whoever writes decimals with one does.
+  if (mark === ',' && decimals?.length === 3 && /^[1-9]\d{0,2}$/.test(whole))
+    throw new InputError(
+      field,
+      text,
+      `“${text}” can be read in two ways: ${sign}${whole}${decimals} or ${sign}${whole}.${decimals}. Type ${sign}${whole}${decimals}${rest}, or ${sign}${whole}.${decimals}${rest}.`,
+    )
   const scale = scaleOf(rest.trim(), spellings)
   if (scale === undefined) throw wrong(`“${rest.trim()}” does not belong here.`)
-  return signed(sign, Number(`${whole || 0}.${decimals ?? 0}`) * scale)
+  return signed(sign, Number(`${whole || 0}.${decimals || 0}`) * scale)
 }
 
 /** What a meter shows: a figure, or nothing for the ways it shows an open circuit. @throws InputError as above */
 export const parseReading = (text: string, unit: QuantityUnit, field = 'value'): number | null =>
   /^(ol|o\.l\.|open|∞|inf)$/i.test(text.trim()) ? null : parseQuantity(text, unit, field)
 
+/** Units in whatever case they are typed; of volts and amperes, that they are DC may be said. */
+const isUnit = (tail: string, spellings: string[]) => {
+  const bare = spellings.includes('V') || spellings.includes('A') ? tail.replace(/\s?dc$/i, '') : tail
+  return spellings.some(s => s.toLowerCase() === bare.toLowerCase())
+}
+
 function scaleOf(tail: string, spellings: string[]): number | undefined {
-  if (!tail || spellings.includes(tail)) return 1
+  if (!tail || isUnit(tail, spellings)) return 1
   const [first = '', ...others] = [...tail]
   const unit = others.join('').trim()
-  return prefixes[first] !== undefined && (!unit || spellings.includes(unit)) ? prefixes[first] : undefined
+  return prefixes[first] !== undefined && (!unit || isUnit(unit, spellings)) ? prefixes[first] : undefined
 }
 
 const signed = (sign: string, value: number) => (sign === '-' ? -value : value)

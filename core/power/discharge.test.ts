@@ -31,6 +31,30 @@ it('what may hurt is a stop, what holds its charge wants care', () => {
   expect(codes(12, 1e-3, 1000)).toEqual(['discharge.bleeder', 'discharge.measure'])
 })
 
+it('capacitors that are joined are added before their energy is judged', () => {
+  const two = (joined: boolean) => discharge({ capacitors: [{ capacitanceF: 220e-6, voltageV: 325 }, { capacitanceF: 220e-6, voltageV: 325, joined }] })
+  // ½·440 µF·325² = 23.2 J; each alone holds 11.6 J.
+  expect(two(true).capacitors).toHaveLength(1)
+  expect(two(true).capacitors[0]!.energyJ).toBeCloseTo(23.2375, 3)
+  expect(two(true).findings.map(f => f.code)).toContain('discharge.energy')
+  expect(two(false).findings.map(f => f.code)).toEqual(expect.arrayContaining(['discharge.energy-together']))
+})
+
+it('the resistor has to bear the voltage, the pulse, and one discharge after the other', () => {
+  // From memory of data sheets: a 5 W resistor bears 500 V.
+  expect(discharge({ capacitors: [{ capacitanceF: 1e-9, voltageV: 20_000 }] })).toMatchObject({ resistorVoltageV: 20_000 })
+  expect(discharge({ capacitors: [{ capacitanceF: 1e-6, voltageV: 2000 }], resistorOhm: 1e6 }).findings.map(f => f.code)).toContain('discharge.voltage')
+  const many = discharge({ capacitors: Array.from({ length: 20 }, () => ({ capacitanceF: 100e-6, voltageV: 325 })) })
+  expect(many.findings.map(f => f.code)).toContain('discharge.heat')
+})
+
+it('proposes what makes sense for a farad, and takes nothing above the touch limit for discharged', () => {
+  const farad = discharge({ capacitors: [{ capacitanceF: 1, voltageV: 5.5 }] })
+  expect(farad.resistorOhm).toBeLessThan(100)
+  // IEC 62368-1, energy class 1: 60 V d.c., from memory.
+  expect(() => discharge({ capacitors: [{ capacitanceF: 1e-3, voltageV: 400 }], safeVoltageV: 61 })).toThrow(expect.objectContaining({ field: 'safeVoltageV' }) as Error)
+})
+
 it('the proposed resistor is of the E24 series, does not spark, and its rating bears it', () => {
   fc.assert(
     fc.property(fc.double({ min: 1e-6, max: 0.1, noNaN: true }), fc.double({ min: 13, max: 450, noNaN: true }), (capacitanceF, voltageV) => {

@@ -9,6 +9,8 @@ export interface Capacitor {
   voltageV: number
   /** A resistor that is soldered across it for good. */
   bleederOhm?: number
+  /** Whether it is joined, side by side, with the one before it in the list: they hold and are emptied as one. */
+  joined?: boolean
 }
 export interface DischargeInput {
   capacitors: Capacitor[]
@@ -31,6 +33,9 @@ export interface Discharged {
 export interface DischargeResult {
   resistorOhm: number
   resistorPowerW: number
+  /** What the resistor has to bear across it; more than one in a row where one does not. */
+  resistorVoltageV: number
+  resistorsInSeries: number
   capacitors: Discharged[]
   totalEnergyJ: number
   findings: Finding[]
@@ -44,9 +49,23 @@ export const defaultSafeVoltageV = 12
 const proposedSeconds = 5
 /** More than this through a tool sparks and pits the terminals; common practice, no source. */
 const sparkA = 1
-const ratingsW = [0.25, 0.5, 1, 2, 3, 5, 10, 17, 25, 50, 100]
-/** A wire-wound resistor bears so many times its rating for a few seconds; common practice, no source. */
+/** Ratings in watt, and the voltage that a resistor of each bears across it. From memory of data sheets. */
+const ratings = [
+  { w: 0.25, v: 250 },
+  { w: 0.5, v: 350 },
+  { w: 1, v: 350 },
+  { w: 2, v: 500 },
+  { w: 3, v: 500 },
+  { w: 5, v: 500 },
+  { w: 10, v: 750 },
+  { w: 17, v: 750 },
+  { w: 25, v: 1000 },
+  { w: 50, v: 1250 },
+  { w: 100, v: 1900 },
+] as const
+/** A wire-wound resistor bears so many times its rating for so many seconds; common practice, no source. */
 const shortOverload = 5
+const overloadSeconds = 5
 
 const energyJ = ({ capacitanceF, voltageV }: Capacitor) => 0.5 * capacitanceF * voltageV ** 2
 const parallel = (a: number, b: number | undefined) => (b === undefined ? a : (a * b) / (a + b))
@@ -68,11 +87,13 @@ export function discharge({ capacitors, resistorOhm, safeVoltageV = defaultSafeV
       throw new InputError(`capacitors.${i}.bleederOhm`, bleederOhm, 'Bleeder: above zero, such as 100k, or left out.')
   })
   if (resistorOhm !== undefined && !(resistorOhm > 0)) throw new InputError('resistorOhm', resistorOhm, 'Resistor: above zero, such as 1k.')
-  if (!(safeVoltageV > 0)) throw new InputError('safeVoltageV', safeVoltageV, 'Discharged at: above zero, such as 12.')
+  if (!(safeVoltageV > 0 && safeVoltageV <= touchLimitV))
+    throw new InputError('safeVoltageV', safeVoltageV, `Discharged at: above zero and up to ${touchLimitV} V, such as 12. Above that touching hurts.`)
   if (!(waitSeconds >= 0)) throw new InputError('waitSeconds', waitSeconds, 'Wait: zero or more seconds.')
 
-  const ohm = resistorOhm ?? proposedOhm(capacitors, safeVoltageV)
-  const found = capacitors.map((c, i): Discharged => {
+  const banks = banksOf(capacitors)
+  const ohm = resistorOhm ?? proposedOhm(banks, safeVoltageV)
+  const found = banks.map((c, i): Discharged => {
     const through = parallel(ohm, c.bleederOhm)
     return {
       name: c.name || `Capacitor ${i + 1}`,
@@ -83,25 +104,41 @@ export function discharge({ capacitors, resistorOhm, safeVoltageV = defaultSafeV
       secondsByBleeder: c.bleederOhm === undefined ? null : secondsDown(c.voltageV, safeVoltageV, c.bleederOhm, c.capacitanceF),
     }
   })
-  const peakW = Math.max(...capacitors.map(c => c.voltageV ** 2 / ohm))
+  const totalEnergyJ = found.reduce((sum, f) => sum + f.energyJ, 0)
+  const peakW = Math.max(...banks.map(c => c.voltageV ** 2 / ohm))
   const longest = Math.max(...found.map(f => f.secondsToSafe))
-  const wantedW = longest <= 2 * proposedSeconds ? peakW / shortOverload : peakW
-  const resistorPowerW = ratingsW.find(w => w >= wantedW) ?? Math.ceil(wantedW)
-  return {
-    resistorOhm: ohm,
-    resistorPowerW,
-    capacitors: found,
-    totalEnergyJ: found.reduce((sum, f) => sum + f.energyJ, 0),
-    findings: judge(capacitors, found, { ohm, safeVoltageV, resistorPowerW, highestW: ratingsW.at(-1)!, peakW }),
-  }
+  const pulseJ = Math.max(...found.map(f => f.energyJ))
+  // For a few seconds it bears more than its rating, at the first touch and by what one discharge leaves in it.
+  const wantedW = longest <= 2 * overloadSeconds ? Math.max(peakW / shortOverload, pulseJ / (shortOverload * overloadSeconds)) : peakW
+  const rating = ratings.find(r => r.w >= wantedW)
+  const resistorPowerW = rating?.w ?? Math.ceil(wantedW)
+  const resistorVoltageV = Math.max(...banks.map(c => c.voltageV))
+  const resistorsInSeries = Math.ceil(resistorVoltageV / (rating?.v ?? ratings.at(-1)!.v))
+  const tool = { ohm, safeVoltageV, resistorPowerW, resistorVoltageV, resistorsInSeries, highestW: ratings.at(-1)!.w, peakW, totalEnergyJ }
+  return { resistorOhm: ohm, resistorPowerW, resistorVoltageV, resistorsInSeries, capacitors: found, totalEnergyJ, findings: judge(banks, found, tool) }
 }
 
-/** Large enough that nothing sparks, then as small as brings the slowest down in a few seconds. */
+/** Capacitors that are joined, added up: one capacitance, the highest voltage, their bleeders side by side. */
+function banksOf(capacitors: Capacitor[]): Capacitor[] {
+  const banks: Capacitor[] = []
+  for (const { joined, ...one } of capacitors) {
+    const before = banks.at(-1)
+    if (!joined || !before) banks.push(one)
+    else
+      banks[banks.length - 1] = {
+        name: [before.name, one.name].filter(Boolean).join(' with ') || undefined,
+        capacitanceF: before.capacitanceF + one.capacitanceF,
+        voltageV: Math.max(before.voltageV, one.voltageV),
+        bleederOhm: one.bleederOhm === undefined ? before.bleederOhm : parallel(one.bleederOhm, before.bleederOhm),
+      }
+  }
+  return banks
+}
+
+/** Large enough that nothing sparks, then as small as brings the slowest down in a few seconds; to a tenth where it is low already. */
 function proposedOhm(capacitors: Capacitor[], safeVoltageV: number): number {
   const noSpark = Math.max(...capacitors.map(c => c.voltageV / sparkA))
-  const quick = Math.min(
-    ...capacitors.filter(c => c.voltageV > safeVoltageV).map(c => proposedSeconds / (c.capacitanceF * Math.log(c.voltageV / safeVoltageV))),
-  )
+  const quick = Math.min(...capacitors.map(c => proposedSeconds / (c.capacitanceF * Math.log(c.voltageV > safeVoltageV ? c.voltageV / safeVoltageV : 10))))
   return e24AtLeast(Math.max(noSpark, Math.min(quick, 100_000)))
 }
 
@@ -110,8 +147,18 @@ const s = (seconds: number) => `${Number(seconds.toPrecision(3))} s`
 function judge(
   capacitors: Capacitor[],
   found: Discharged[],
-  { ohm, safeVoltageV, resistorPowerW, highestW, peakW }: { ohm: number; safeVoltageV: number; resistorPowerW: number; highestW: number; peakW: number },
+  tool: {
+    ohm: number
+    safeVoltageV: number
+    resistorPowerW: number
+    resistorVoltageV: number
+    resistorsInSeries: number
+    highestW: number
+    peakW: number
+    totalEnergyJ: number
+  },
 ): Finding[] {
+  const { ohm, safeVoltageV, resistorPowerW, resistorVoltageV, resistorsInSeries, highestW, peakW, totalEnergyJ } = tool
   return [
     ...found.flatMap((f, i) => {
       const { voltageV, bleederOhm } = capacitors[i]!
@@ -173,6 +220,39 @@ function judge(
             'discharge.rating',
             'No hand tool bears that.',
             `${Math.round(peakW)} W at the first touch. Take a larger resistor, or leave it to people with the gear for it.`,
+          ),
+        ]
+      : []),
+    ...(resistorsInSeries > 1
+      ? [
+          finding(
+            'stop',
+            'discharge.voltage',
+            `One resistor does not bear ${Number(resistorVoltageV.toPrecision(3))} V across it.`,
+            `Take ${resistorsInSeries} in a row that add up to ${ohm} Ω, insulated, or a tool made for that voltage.`,
+            'resistor data sheets, from memory',
+          ),
+        ]
+      : []),
+    ...(capacitors.length > 1 && totalEnergyJ >= hazardousEnergyJ && found.every(f => f.energyJ < hazardousEnergyJ)
+      ? [
+          finding(
+            'care',
+            'discharge.energy-together',
+            `Joined, they would hold ${Number(totalEnergyJ.toPrecision(3))} J.`,
+            `${hazardousEnergyJ} J melt and throw metal. Find out whether they hang on one rail, and say so here.`,
+            'IEC 60950-1, from memory',
+          ),
+        ]
+      : []),
+    ...(totalEnergyJ > shortOverload * overloadSeconds * resistorPowerW
+      ? [
+          finding(
+            'care',
+            'discharge.heat',
+            'One after the other they make the resistor hot.',
+            `${Number(totalEnergyJ.toPrecision(3))} J in ${resistorPowerW} W: let it cool between two, or take a larger one.`,
+            commonPractice,
           ),
         ]
       : []),

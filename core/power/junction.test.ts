@@ -39,6 +39,11 @@ it('three junctions, a row of two, or a leaky one are not guessed at', () => {
   expect(readJunctions({ legs: 2, readings: two(0.08, null) }).like).toBe('unclear')
 })
 
+it('junctions of different kinds are no transistor, and two alike may be a double diode', () => {
+  expect(readJunctions({ legs: 3, readings: three({ 21: 0.65, 23: 0.25 }) })).toMatchObject({ like: 'unclear', findings: [{ level: 'care' }, {}] })
+  expect(readJunctions({ legs: 3, readings: three({ 21: 0.601, 23: 0.601 }) }).findings[0]).toMatchObject({ level: 'care', code: 'junction.alike' })
+})
+
 it('what is missing is asked for, and what cannot be is refused', () => {
   expect(readJunctions({ legs: 3, readings: three({}).slice(0, 4) }).findings[0]?.says).toBe('2 of 6 readings are missing.')
   expect(() => readJunctions({ legs: 2, readings: [{ red: 1, black: 1 as Leg, volts: 0.6 }] })).toThrow(/two of its 2 legs/)

@@ -37,6 +37,8 @@ export const junctionBands: readonly { kind: PathKind; belowV: number; means: st
   { kind: 'silicon', belowV: 0.9, means: 'a silicon junction' },
   { kind: 'high', belowV: Infinity, means: 'more than one junction in a row, or a poor contact' },
 ]
+/** Junctions that differ by less cannot be told apart with a bench meter; common practice, no source. */
+const alikeV = 0.003
 const kindOf = (volts: number | null): PathKind => (volts === null ? 'open' : junctionBands.find(b => volts < b.belowV)!.kind)
 const isJunction = (kind: PathKind) => kind === 'silicon' || kind === 'germanium'
 
@@ -88,6 +90,8 @@ function classify(legs: 2 | 3, paths: JunctionPath[]): Classified {
   if (legs === 2) return conducting.length === 1 ? { like: 'diode', material, base: null, anode: conducting[0]!.red } : { like: 'unclear', ...none }
   const [a, b] = conducting
   if (conducting.length !== 2 || !a || !b) return { like: 'unclear', ...none }
+  // Two junctions of different kinds are no transistor: one of them is damaged, or something lies beside it.
+  if (a.kind !== b.kind) return { like: 'unclear', ...none }
   if (a.red === b.red) return { like: 'npn', material, base: a.red, anode: null }
   if (a.black === b.black) return { like: 'pnp', material, base: a.black, anode: null }
   return { like: 'unclear', ...none }
@@ -150,7 +154,18 @@ function judge(legs: 2 | 3, paths: JunctionPath[], { like, material, base, anode
     case 'diode':
       return [finding('fine', 'junction.diode', `Plausible as a ${material} diode: anode on ${anode}.`, because, commonPractice)]
     case 'npn':
-    case 'pnp':
+    case 'pnp': {
+      const [one, other] = paths.filter(p => isJunction(p.kind))
+      if (Math.abs(one!.volts! - other!.volts!) < alikeV)
+        return [
+          finding(
+            'care',
+            'junction.alike',
+            `Two like junctions that share leg ${base}: a double diode, or ${like === 'npn' ? 'an NPN' : 'a PNP'} transistor.`,
+            [...because, 'The junction of an emitter reads some millivolts more than that of a collector. Look the type up.'],
+            commonPractice,
+          ),
+        ]
       return [
         finding(
           'fine',
@@ -161,6 +176,7 @@ function judge(legs: 2 | 3, paths: JunctionPath[], { like, material, base, anode
         ),
         ...emitter(paths, base!),
       ]
+    }
     case 'unclear':
       return [
         finding(

@@ -17,6 +17,13 @@ it.each([
   [0.4, { rising: true }, 'short'],
   [30, { railV: 12 }, 'suspect'],
   [300, { railV: -12, reversedOhm: 1 }, 'short'],
+  // By what the rail draws, V / I: 5 V and 10 A run at 0.5 Ω, 5 V and 0.2 A at 25 Ω.
+  [3, { currentA: 10 }, 'plausible'],
+  [0.3, { currentA: 10 }, 'suspect'],
+  [0.05, { currentA: 10 }, 'short'],
+  [16, { currentA: 0.2 }, 'suspect'],
+  // With the leads nulled a short reads a little below nothing.
+  [-0.2, {}, 'short'],
 ] as const)('%s Ω with %o: %s', (ohm, more, verdict) => expect(at(ohm, more).verdict).toBe(verdict))
 
 it('a short stops, and says what to look at; a rail that is open under a load wants care', () => {
@@ -46,6 +53,7 @@ it('more ohms are never judged worse', () => {
 
 it('a minus sign means charge, not resistance', () => {
   expect(() => at(-5)).toThrow(/still holds a charge/)
+  expect(() => at(5, { currentA: 0 })).toThrow(/What the rail draws/)
   expect(() => at(5, { railV: 0 })).toThrow(/other than zero/)
 })
 

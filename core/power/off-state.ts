@@ -17,6 +17,8 @@ export interface OffStateInput {
   rising: boolean
   /** What the leads themselves read, held together. */
   leadsOhm?: number
+  /** What the rail draws when it runs; its limits follow from it where it is known. */
+  currentA?: number
 }
 export interface OffStateResult {
   verdict: OffVerdict
@@ -32,24 +34,45 @@ const limits = [
   { upToV: 400, shortOhm: 5, suspectOhm: { bare: 1000, loaded: 200 } },
 ] as const
 
+/** With the leads nulled a short may read a little below nothing; further below, something holds a charge. Common practice, no source. */
+export const nulledOhm = -1
+/**
+ * A rail that runs at V / I does not read less while it is off: chips conduct less at the meter's small voltage, not more.
+ * A fifth of that, or a tenth of an ohm, is a short. Common practice, no source.
+ */
+const shortShare = 0.2
+const leastShortOhm = 0.1
+
+function limitsFor(railV: number, loadAttached: boolean, currentA: number | undefined): { shortOhm: number; suspectBelowOhm: number } {
+  const { shortOhm, suspectOhm } = limits.find(l => Math.abs(railV) <= l.upToV)!
+  if (currentA === undefined) return { shortOhm, suspectBelowOhm: suspectOhm[loadAttached ? 'loaded' : 'bare'] }
+  const runsAtOhm = Math.abs(railV) / currentA
+  return { shortOhm: Math.max(leastShortOhm, Math.min(shortOhm, runsAtOhm * shortShare)), suspectBelowOhm: Math.max(leastShortOhm, runsAtOhm) }
+}
+
 /**
  * Judges the resistance of a rail to ground while nothing is powered: the look before the first start.
  * @param input resistance in ohm, in one direction or both
  * @returns a verdict, the limits it was judged by, findings with reasons
  * @throws InputError for a voltage or resistance that is none
  */
-export function judgeOffState({ railV, loadAttached, ohm, reversedOhm, rising, leadsOhm = 0 }: OffStateInput): OffStateResult {
+export function judgeOffState({ railV, loadAttached, ohm, reversedOhm, rising, leadsOhm = 0, currentA }: OffStateInput): OffStateResult {
   if (!(Math.abs(railV) > 0 && Math.abs(railV) <= 400)) throw new InputError('railV', railV, 'Rail: a voltage other than zero, up to 400 V either way.')
   for (const [field, value] of [
     ['ohm', ohm ?? 0],
     ['reversedOhm', reversedOhm ?? 0],
     ['leadsOhm', leadsOhm],
   ] as const) {
-    if (!(value >= 0))
-      throw new InputError(field, value, 'Resistance: zero or more. A minus sign means that something still holds a charge: discharge it first.')
+    if (!(value >= (field === 'leadsOhm' ? 0 : nulledOhm)))
+      throw new InputError(
+        field,
+        value,
+        'Resistance: zero or more; down to −1 Ω with the leads nulled. Further below, something still holds a charge: discharge it first.',
+      )
   }
-  const { shortOhm, suspectOhm } = limits.find(l => Math.abs(railV) <= l.upToV)!
-  const suspectBelowOhm = suspectOhm[loadAttached ? 'loaded' : 'bare']
+  if (currentA !== undefined && !(currentA > 0 && currentA <= 200))
+    throw new InputError('currentA', currentA, 'What the rail draws: above zero and up to 200 A, or left out.')
+  const { shortOhm, suspectBelowOhm } = limitsFor(railV, loadAttached, currentA)
   const both = [ohm, reversedOhm].flatMap(r => (typeof r === 'number' ? [Math.max(0, r - leadsOhm)] : []))
   const least = both.length ? Math.min(...both) : null
   const verdict: OffVerdict =
@@ -66,7 +89,7 @@ export function judgeOffState({ railV, loadAttached, ohm, reversedOhm, rising, l
     verdict,
     shortBelowOhm: shortOhm,
     suspectBelowOhm,
-    findings: judge({ railV, loadAttached, ohm, reversedOhm, rising, leadsOhm }, verdict, least, shortOhm, suspectBelowOhm),
+    findings: judge({ railV, loadAttached, ohm, reversedOhm, rising, leadsOhm, currentA }, verdict, least, shortOhm, suspectBelowOhm),
   }
 }
 
@@ -85,7 +108,7 @@ function judge(input: OffStateInput, verdict: OffVerdict, least: number | null, 
           'The rail is shorted to ground. Do not power it.',
           [
             read,
-            `Below ${shortOhm} Ω.`,
+            `Below ${Number(shortOhm.toPrecision(2))} Ω.`,
             input.loadAttached ? 'Unplug the load and measure again: drives short too.' : 'Pull cards one by one, then look for tantalum beads and chips.',
           ],
           commonPractice,
@@ -100,7 +123,7 @@ function judge(input: OffStateInput, verdict: OffVerdict, least: number | null, 
           'Low for this rail. Find out why before the first start.',
           [
             read,
-            `With ${input.loadAttached ? 'a load' : 'no load'} attached it should read ${suspectOhm} Ω or more.`,
+            `${input.currentA === undefined ? `With ${input.loadAttached ? 'a load' : 'no load'} attached` : `By the ${input.currentA} A that it draws`} it should read ${Number(suspectOhm.toPrecision(3))} Ω or more.`,
             input.loadAttached ? 'Measure again with the load unplugged.' : 'Compare with a sister, or the same rail on another card.',
           ],
           commonPractice,

@@ -70,9 +70,11 @@ const neverGood = ['rail.high', 'rail.passes-input', 'rail.sign']
  * Rules and limits: common practice, no source; rails by `rails.ts`, heat by `temperature.ts`.
  */
 export function watchStart(plan: StartPlan, samples: readonly StartSample[], now: StartNow): StartJudgement {
+  const sight = ofSight(plan, samples, now)
   const findings = mostPressingFirst([
-    ...ofSight(plan, samples, now),
-    ...ofRail(plan, samples, now),
+    ...sight,
+    // What was seen before nobody saw any more says nothing of now.
+    ...(sight.length ? [] : ofRail(plan, samples, now)),
     ...ofCurrent(plan, samples),
     ...ofHeat(plan, samples),
     ...ofTime(plan, now),
@@ -145,8 +147,9 @@ function ofRail(plan: StartPlan, samples: readonly StartSample[], { rail: name, 
   return [...findings, ...ofFall(point, read), ...ofRipple(point, samples)]
 }
 
-/** A slow collapse shows before a limit is crossed: the line through the last seconds falls towards it. */
-function ofFall({ rail, nominalV }: StartPoint, read: readonly StartSample[]): Finding[] {
+/** A slow collapse, or a regulator that lets go, shows before a limit is crossed: the line through the last seconds falls, or rises. */
+function ofFall(point: StartPoint, read: readonly StartSample[]): Finding[] {
+  const { rail, nominalV } = point
   const last = read.at(-1)!
   const recent = read.filter((s): s is StartSample & { value: number } => s.value !== null && last.atSeconds - s.atSeconds <= collapse.windowSeconds)
   if (recent.length < collapse.leastSamples) return []
@@ -161,6 +164,19 @@ function ofFall({ rail, nominalV }: StartPoint, read: readonly StartSample[]): F
         'start.falls',
         `${rail} is falling: ${(fallen * 100).toFixed(1)} % in ${(recent.at(-1)!.atSeconds - recent[0]!.atSeconds).toFixed(0)} s.`,
         'Something warms up and lets go, or the supply cannot hold. Be ready to switch off.',
+        commonPractice,
+      ),
+    ]
+  // While the supply comes up, every rail rises.
+  const cameAt = read.find(s => hasCome(point, s.value))?.atSeconds ?? 0
+  const risen = recent[0]!.atSeconds - cameAt >= patience.riseSeconds || recent[0]!.value / nominalV > 1 - unsteadyShare
+  if (risen && -fallen > collapse.share && -fallen > Math.max(...beside) - Math.min(...beside))
+    return [
+      finding(
+        'care',
+        'start.rises',
+        `${rail} goes on rising: ${(-fallen * 100).toFixed(1)} % in ${(recent.at(-1)!.atSeconds - recent[0]!.atSeconds).toFixed(0)} s.`,
+        'A regulator warms up and lets go. Too much harms more readily than too little: be ready to switch off.',
         commonPractice,
       ),
     ]

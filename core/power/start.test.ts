@@ -30,6 +30,7 @@ describe('a start that is watched', () => {
     ['the voltage of another rail', steady(12.01), 'off', 'rail.carries-another'],
     ['the wrong sign', steady(-5), 'off', 'rail.sign'],
     ['a slow collapse, still within limits', dc([5.05, 5.03, 5.01, 4.99, 4.97, 4.95, 4.93, 4.91]), 'watch', 'start.falls'],
+    ['a slow rise, still within limits', dc([4.95, 4.97, 4.99, 5.01, 5.03, 5.05, 5.07, 5.09]), 'watch', 'start.rises'],
     ['a rail that jumps about', dc([5.1, 4.9, 5.12, 4.88, 5.11, 4.9]), 'watch', 'start.unsteady'],
     ['ripple that is too much', [...steady(4.9), { atSeconds: 11, kind: 'ac-volts', rail: '+5 V', value: 0.35 }], 'off', 'start.ripple'],
     ['a little ripple', [...steady(4.98), { atSeconds: 11, kind: 'ac-volts', rail: '+5 V', value: 0.08 }], 'watch', 'start.ripple'],
@@ -47,7 +48,9 @@ describe('a start that is watched', () => {
   it('is no attended start once nobody sees the rail, or the time is over', () => {
     for (const meter of ['silent', 'lost', 'nonsense', 'unreachable'] as const)
       expect([see(steady(5), { meter }).state, see(steady(5), { meter }).findings[0]?.code]).toEqual(['off', `start.meter-${meter}`])
-    expect(see(steady(5), { onSeconds: 15 }).findings[0]?.code).toBe('start.blind')
+    expect(see(steady(5), { onSeconds: 15 }).findings.map(f => f.code)).toEqual(['start.blind'])
+    // What was seen before says nothing of now.
+    expect(see(steady(5), { meter: 'silent' }).findings.map(f => f.code)).toEqual(['start.meter-silent'])
     expect(see(dc([5], '+5 V', 121), { onSeconds: 121 }).findings[0]?.code).toBe('start.time')
     expect(watchStart({ ...plan, byMeter: false }, [], { onSeconds: 60, rail: '+5 V', meter: 'none' }).state).toBe('calm')
   })

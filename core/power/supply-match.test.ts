@@ -35,6 +35,13 @@ it('an unregulated one unloaded harms a machine without a regulator, and only wa
   expect(codes(having({ regulated: false, unloadedV: 9.2 }, { regulatedInside: false }))).toEqual([])
 })
 
+it('what was measured with nothing attached decides, whatever its label says', () => {
+  // A 9 V inlet with 40 V, or with 0.3 V, suits nobody: common practice, no source.
+  for (const inside of [true, false])
+    for (const unloadedV of [40, 17, 0.3, 6]) expect(having({ unloadedV }, { regulatedInside: inside }).suits).toBe('no')
+  expect(having({ unloadedV: 12.6, regulated: false }).suits).toBe('yes')
+})
+
 it('what is not known never suits', () => {
   for (const key of ['kind', 'polarity', 'currentA'] as const) expect(having({ [key]: undefined }).suits).toBe('not-yet-known')
 })

@@ -79,6 +79,8 @@ export const unloadedFactor = 1.4
 /** What a regulator inside bears above the nominal voltage before it; common practice, no source. */
 const headroomInside = 0.3
 const defaultTolerancePct = 5
+/** More than this many times what the inlet wants, measured with nothing attached, no regulator behind it is sure to bear; common practice, no source. */
+const mostUnloadedInside = 1.8
 
 const fits = (a: Plug, b: Plug) =>
   (['outerMm', 'innerMm'] as const).every(size => a[size] === undefined || b[size] === undefined || Math.abs(a[size] - b[size]) <= plugSlackMm)
@@ -199,6 +201,27 @@ function judgeVoltage(needs: Inlet, supply: Supply): Finding[] {
           ),
         ]
       : loaded
+  // What was measured decides over the label: with a load it gives less still.
+  if (measured && unloaded < low - 1e-9)
+    return [
+      finding(
+        'stop',
+        'supply.unloaded-low',
+        `${v(unloaded)} were measured with nothing attached: too little.`,
+        [says, 'Under load it gives less still. It is broken, on the wrong range, or not the one of this label.'],
+        commonPractice,
+      ),
+    ]
+  if (measured && unloaded > needs.voltageV * mostUnloadedInside)
+    return [
+      finding(
+        'stop',
+        'supply.unloaded-high',
+        `${v(unloaded)} were measured with nothing attached: far too much.`,
+        [says, 'Whatever its label says, this is not what the inlet was made for.'],
+        commonPractice,
+      ),
+    ]
   if (unloaded <= high + 1e-9) return loaded
   const why = measured
     ? `${v(unloaded)} were measured with nothing attached.`

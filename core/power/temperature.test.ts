@@ -43,6 +43,26 @@ describe('a log', () => {
     expect(readTemperatureLog(split(text)).columns[0]?.samples.map(s => s.celsius)).toEqual(wanted)
   })
 
+  it.each([
+    ['a clock past midnight', 'time;C\n23:50;20\n23:55;21\n00:05;22', [0, 300, 900]],
+    ['a clock with seconds past midnight', '23:59:30;20\n00:00:30;21', [0, 60]],
+    ['minutes and seconds', 't;C\n0:00;20\n0:30;21\n1:00;22', [0, 30, 60]],
+    ['minutes beyond an hour', '59:30;20\n60:30;21\n75:00;22', [0, 60, 930]],
+    ['what its header says', 'mm:ss;C\n1:00;20\n2:00;21', [0, 60]],
+    ['days past new year, without a year', '31.12. 23:50;20\n01.01. 00:10;21', [0, 1200]],
+    ['days past new year', '2025-12-31 23:50;20\n2026-01-01 00:10;21', [0, 1200]],
+    ['the month first, where no day could be', '12/30/2025 23:50;20\n12/31/2025 00:10;21', [0, 1200]],
+  ])('with %s counts on', (_, text, wanted) => {
+    expect(readTemperatureLog(split(text)).columns[0]?.samples.map(s => s.atSeconds)).toEqual(wanted)
+  })
+
+  it('says so where its times can be read in two ways', () => {
+    const codes = (text: string) => readTemperatureLog(split(text)).findings.map(f => f.code)
+    expect(codes('t;C\n14:05;20\n14:06;21')).toContain('log.times')
+    expect(codes('hh:mm;C\n14:05;20\n14:06;21')).not.toContain('log.times')
+    expect(codes('10:00:00;20\n10:01:00;21')).not.toContain('log.times')
+  })
+
   it('counts time from its first row, and says which rows it left out', () => {
     const log = readTemperatureLog(split('t;C\n10;20\nx;21\n5;22\n40;23'))
     expect(log.columns[0]?.samples).toEqual([
@@ -55,6 +75,16 @@ describe('a log', () => {
 })
 
 describe('drift', () => {
+  it('is noticed when it goes one way over several visits, each step too small for a word', () => {
+    const slow = [5.05, 5.0, 4.95, 4.9].map((v, i) => visit(`2026-0${i + 1}-01T19:00:00Z`, v))
+    // Each step is 1 % of nominal, under 0.3 of 5 %.
+    expect(drift(...slow)).toMatchObject({ level: 'care', code: 'rail.trend' })
+    expect(drift(...slow.slice(0, 2))).toBeNull()
+    // Towards nominal, or back and forth, it is none.
+    expect(drift(...[5.2, 5.15, 5.1, 5.05].map((v, i) => visit(`2026-0${i + 1}-01T19:00:00Z`, v)))).toBeNull()
+    expect(drift(...[5.0, 5.05, 5.0, 5.05].map((v, i) => visit(`2026-0${i + 1}-01T19:00:00Z`, v)))).toBeNull()
+  })
+
   const visit = (at: string, valueV: number, load: 'loaded' | 'unloaded' = 'loaded') => ({ at, valueV, load })
   const drift = (...readings: ReturnType<typeof visit>[]) => driftOf({ name: '+5 V', nominalV: 5, tolerancePct: 5, readings })
 

@@ -31,6 +31,12 @@ it('a trace with the copper of AWG 30 melts where that wire does', () => {
   expect(judgeTrace({ widthMm: (areaMm2 / 0.035) * 0.999 }).wire?.awg).toBe(30)
 })
 
+// Source: laminate data sheets, from memory: paper and phenolic to about 105 °C, glass and epoxy soften at about 130 °C.
+it('the temperature it comes to is judged, not only the rise', () => {
+  const level = (ambientC: number, currentA: number) => judgeTrace({ widthMm: 0.3, riseK: 90, ambientC, currentA }).findings.find(f => f.code === 'trace.board')?.level
+  expect([level(25, 1), level(60, 2.2), level(70, 2.6)]).toEqual([undefined, 'care', 'stop'])
+})
+
 it('resistance is ρ·l/A, warmer copper has more of it', () => {
   // 1 oz, 1 mm, 100 mm at 20 °C: 49.3 mΩ, as any table of copper on boards has it (ρ 0.01724 Ω·mm²/m).
   const cold = judgeTrace({ widthMm: 1, lengthMm: 100, ambientC: 10, riseK: 10 }).resistanceOhm!

@@ -1,4 +1,4 @@
-import { type Finding, commonPractice, finding } from '../kernel/finding'
+import { type Finding, commonPractice, finding, mostPressingFirst } from '../kernel/finding'
 import { InputError } from '../kernel/input-error'
 import { type Wire, copperOhmMm2PerM, copperPerK, wireWith } from './wire'
 
@@ -41,6 +41,8 @@ const k: Record<TraceSide, number> = { outer: 0.048, inner: 0.024 }
 /** What the charts behind the formula reach to. Source: IPC-2221, from memory. */
 const chart = { riseK: [10, 100], currentA: 35, widthMm: 400 * mmPerMil } as const
 const meltsC = 1083
+/** Above the first, old boards of paper and phenolic resin brown; above the second, glass and epoxy soften. From memory of laminate data sheets. */
+const boardC = { care: 105, stop: 130 } as const
 
 /** I = k·ΔT^0.44·A^0.725, A in square mil. */
 const currentFor = (side: TraceSide, riseK: number, areaMil2: number) => k[side] * riseK ** 0.44 * areaMil2 ** 0.725
@@ -72,6 +74,7 @@ export function judgeTrace({
   if (currentA !== undefined) within('currentA', currentA, [0, 200], 'Current in A')
   if (lengthMm !== undefined) within('lengthMm', lengthMm, [0, 10_000], 'Length in mm')
   within('shortSeconds', shortSeconds, [0, 10], 'Seconds of a short')
+  within('ambientC', ambientC, [-41, 100], 'Air around it in °C')
 
   const thicknessMm = copperOz * mmPerOz
   const areaMm2 = widthMm * thicknessMm
@@ -93,7 +96,18 @@ export function judgeTrace({
     fusing: { onderdonkA, preeceA, shortSeconds },
     wire: wireWith(areaMm2),
   }
-  return { ...result, findings: judge(result, { side, allowedK: riseK, currentA, widthMm }) }
+  return { ...result, findings: mostPressingFirst([...judgeHeat(hotC, currentA), ...judge(result, { side, allowedK: riseK, currentA, widthMm })]) }
+}
+
+/** The temperature it comes to, not only how much warmer than the air it gets. */
+function judgeHeat(hotC: number, currentA: number | undefined): Finding[] {
+  const says = `${currentA === undefined ? 'At the rise allowed' : `With ${currentA} A`} it comes to ${Math.round(hotC)} °C.`
+  const limits = `Paper boards brown above ${boardC.care} °C, glass and epoxy soften above ${boardC.stop} °C.`
+  return hotC > boardC.stop
+    ? [finding('stop', 'trace.board', says, limits, 'laminate data sheets, from memory')]
+    : hotC > boardC.care
+      ? [finding('care', 'trace.board', says, limits, 'laminate data sheets, from memory')]
+      : []
 }
 
 const three = (value: number) => Number(value.toPrecision(3))

@@ -4,8 +4,21 @@ import { InputError } from '../kernel/input-error'
 export const grips = ['good', 'fair', 'poor'] as const
 export type Grip = (typeof grips)[number]
 
+/** Who lifts: the reference masses of ISO 11228-1, from memory. Nobody has to say; the most cautious holds then. */
+export const lifters = {
+  'not-said': { title: 'Not said', massKg: 15 },
+  'man-20-45': { title: 'A man of 20 to 45', massKg: 25 },
+  'woman-20-45': { title: 'A woman of 20 to 45', massKg: 20 },
+  'man-other': { title: 'A younger or older man', massKg: 20 },
+  'woman-other': { title: 'A younger or older woman', massKg: 15 },
+} as const
+export type Lifter = keyof typeof lifters
+export const lifterNames = Object.keys(lifters) as Lifter[]
+
 export interface LiftInput {
   massKg: number
+  /** Who lifts, where somebody says so. */
+  lifter?: Lifter
   /** Height of the hands at the start and at the end. */
   fromHeightCm: number
   toHeightCm: number
@@ -31,17 +44,17 @@ export interface LiftResult {
 
 const niosh = 'revised NIOSH lifting equation, Waters et al. 1993, from memory'
 const loadConstantKg = 23
-/** ISO 11228-1: nobody lifts more than this alone. */
+/** ISO 11228-1, from memory: nobody lifts more than this alone, whoever it is. */
 export const referenceMassKg = 25
-/** Several people lift less than the sum of what each can. Source: ISO/TR 12295, from memory. */
-const teamShare = 0.85
+/** Several people lift less than the sum of what each can: two thirds of it in twos, half in threes. Source: HSE L23 guidance, from memory; in fours as in threes. */
+const teamShares = [1, 2 / 3, 1 / 2, 1 / 2] as const
 /** A machine has four corners. */
-const peopleAtMost = 4
+const peopleAtMost = teamShares.length
 
 const gripMultiplier = (grip: Grip, heightCm: number) => (grip === 'poor' ? 0.9 : grip === 'fair' && heightCm < 75 ? 0.95 : 1)
 
-/** RWL = 23 kg · HM · VM · DM · AM · CM at one end of the lift. */
-function limitAt(heightCm: number, { reachCm, distanceCm, turnDeg, grip }: { reachCm: number; distanceCm: number; turnDeg: number; grip: Grip }) {
+/** RWL = 23 kg · HM · VM · DM · AM · CM at one end of the lift; with the reference mass of whoever lifts in its place where that is less. */
+function limitAt(heightCm: number, constantKg: number, { reachCm, distanceCm, turnDeg, grip }: { reachCm: number; distanceCm: number; turnDeg: number; grip: Grip }) {
   const multipliers = {
     reach: Math.min(1, 25 / reachCm),
     height: 1 - 0.003 * Math.abs(heightCm - 75),
@@ -49,7 +62,7 @@ function limitAt(heightCm: number, { reachCm, distanceCm, turnDeg, grip }: { rea
     turn: 1 - 0.0032 * turnDeg,
     grip: gripMultiplier(grip, heightCm),
   }
-  return { multipliers, limitKg: Object.values(multipliers).reduce((limit, m) => limit * m, loadConstantKg) }
+  return { multipliers, limitKg: Object.values(multipliers).reduce((limit, m) => limit * m, constantKg) }
 }
 
 /**
@@ -59,11 +72,11 @@ function limitAt(heightCm: number, { reachCm, distanceCm, turnDeg, grip }: { rea
  * @param input mass in kg, heights and reach in cm, turn in degrees
  * @returns limit in kg, index, people needed, the multipliers at the worse end, findings
  * @throws InputError for a mass, height, reach or turn outside what the equation covers
- * Source: revised NIOSH equation (Waters et al. 1993, from memory); 25 kg reference mass (ISO 11228-1, from memory);
- *   share of a team (ISO/TR 12295, from memory).
+ * Source: revised NIOSH equation (Waters et al. 1993, from memory); reference masses by sex and age (ISO 11228-1, from memory);
+ *   share of a team (HSE L23, from memory).
  */
 export function judgeLift(input: LiftInput): LiftResult {
-  const { massKg, fromHeightCm, toHeightCm, reachCm = 40, turnDeg = 0, grip = 'fair', stairs = false } = input
+  const { massKg, lifter = 'not-said', fromHeightCm, toHeightCm, reachCm = 40, turnDeg = 0, grip = 'fair', stairs = false } = input
   const within = (field: string, value: number, least: number, most: number, unit: string) => {
     if (!(value >= least && value <= most))
       throw new InputError(field, value, `${value} ${unit} is outside what can be judged. Give ${least} to ${most} ${unit}.`)
@@ -74,16 +87,19 @@ export function judgeLift(input: LiftInput): LiftResult {
   within('reachCm', reachCm, 10, 63, 'cm')
   within('turnDeg', turnDeg, 0, 135, '°')
 
+  const referenceKg = lifters[lifter].massKg
   const distanceCm = Math.max(25, Math.abs(toHeightCm - fromHeightCm))
-  const ends = [fromHeightCm, toHeightCm].map(height => limitAt(height, { reachCm: Math.max(25, reachCm), distanceCm, turnDeg, grip }))
+  const ends = [fromHeightCm, toHeightCm].map(height => limitAt(height, Math.min(loadConstantKg, referenceKg), { reachCm: Math.max(25, reachCm), distanceCm, turnDeg, grip }))
   const { limitKg, multipliers } = ends.reduce((worse, end) => (end.limitKg < worse.limitKg ? end : worse))
   const index = massKg / limitKg
-  const byLimit = massKg <= limitKg ? 1 : Math.max(2, Math.ceil(massKg / (limitKg * teamShare)))
-  const people = Math.max(byLimit, massKg > referenceMassKg ? 2 : 1)
-  return { limitKg, index, people, multipliers, findings: judge(massKg, limitKg, people, stairs) }
+  const enough = teamShares.findIndex((share, i) => massKg <= limitKg * (i + 1) * share + 1e-9)
+  const byLimit = enough < 0 ? peopleAtMost + 1 : enough + 1
+  const people = Math.max(byLimit, massKg > referenceKg ? 2 : 1)
+  return { limitKg, index, people, multipliers, findings: judge(massKg, limitKg, people, stairs, lifter) }
 }
 
-function judge(massKg: number, limitKg: number, people: number, stairs: boolean): Finding[] {
+function judge(massKg: number, limitKg: number, people: number, stairs: boolean, lifter: Lifter): Finding[] {
+  const referenceKg = lifters[lifter].massKg
   const kg = (value: number) => `${value.toFixed(1)} kg`
   const because = [`${kg(massKg)} against ${kg(limitKg)}, the limit for one person this way.`]
   const findings = [
@@ -94,18 +110,18 @@ function judge(massKg: number, limitKg: number, people: number, stairs: boolean)
             'care',
             'lift.team',
             `${people} people are needed.`,
-            [...because, 'Together people lift about 85 % of the sum of what each can.'],
-            `${niosh}; ISO/TR 12295, from memory`,
+            [...because, 'Together people lift less than the sum of what each can: two thirds of it in twos, half in threes.'],
+            `${niosh}; HSE L23, from memory`,
           )
         : finding('stop', 'lift.gear', 'Too heavy to be lifted by hand this way. Use a trolley, a lift table or a hoist.', because, niosh),
   ]
-  if (massKg > referenceMassKg)
+  if (massKg > referenceKg)
     findings.push(
       finding(
         'care',
         'lift.reference-mass',
-        'More than the 25 kg that one person should lift under the best conditions.',
-        `${kg(massKg)} against ${referenceMassKg} kg.`,
+        `More than the ${referenceKg} kg that ${lifter === 'not-said' ? 'anybody may be asked to lift' : `${lifters[lifter].title.toLowerCase()} should lift`} under the best conditions.`,
+        `${kg(massKg)} against ${referenceKg} kg.${lifter === 'not-said' ? ' Who lifts was not said, so the most cautious figure holds.' : ''}`,
         'ISO 11228-1, from memory',
       ),
     )

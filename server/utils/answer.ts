@@ -81,16 +81,17 @@ export async function requireLeave(event: H3Event, command: CommandName): Promis
 }
 
 /** The body, read as JSON and checked. @throws TooLarge, ZodError */
-export async function readInput<S extends z.ZodType>(event: H3Event, schema: S, largestBytes = largestBodyBytes): Promise<z.output<S>> {
+export const readInput = async <S extends z.ZodType>(event: H3Event, schema: S): Promise<z.output<S>> => schema.parse((await readJson(event)) ?? {})
+
+/** The body, read as JSON. @throws TooLarge, InputError */
+export async function readJson(event: H3Event, largestBytes = largestBodyBytes): Promise<unknown> {
   const length = Number(getHeader(event, 'content-length') ?? Number.NaN)
   if (!(length <= largestBytes)) throw new TooLarge(`The request is larger than ${Math.round(largestBytes / 1e6)} MB, or does not say how large it is.`)
-  let body: unknown
   try {
-    body = await readBody(event)
+    return await readBody<unknown>(event)
   } catch {
     throw new InputError('', '', 'The request is not JSON. Send a JSON object.')
   }
-  return schema.parse(body ?? {})
 }
 
 /**

@@ -3,7 +3,7 @@ import { readDateCode } from '#core/identify/date-code'
 import { Finding } from '../kernel/shapes'
 import { defineTool } from './tool'
 
-const format = z.enum(['year-week', 'week-year', 'short-year-week', 'year-month', 'letter-code'])
+const format = z.enum(['year-week', 'week-year', 'short-year-week', 'year-month', 'month-year', 'year', 'letter-code'])
 
 export const identifyDateCode = defineTool({
   id: 'identify/date-code',
@@ -22,6 +22,7 @@ export const identifyDateCode = defineTool({
         firstDay: z.string(),
         lastDay: z.string(),
         because: z.array(z.string()),
+        typeNumber: z.boolean().optional(),
       }),
     ),
     refused: z.array(z.object({ format, read: z.string(), says: z.string() })),

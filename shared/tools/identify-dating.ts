@@ -16,6 +16,8 @@ export const identifyDating = defineTool({
       .max(50)
       .optional(),
     assemblyLagWeeks: z.number().optional(),
+    madeFrom: z.number().int().min(1900).max(2100).optional(),
+    madeTo: z.number().int().min(1900).max(2100).optional(),
   }),
   output: DatingShape,
   example: {

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { discharge } from '#core/power/discharge'
+import { discharge, touchLimitV } from '#core/power/discharge'
 import { quantity } from '../kernel/fields'
 import { Finding } from '../kernel/shapes'
 import { defineTool } from './tool'
@@ -16,16 +16,19 @@ export const powerDischarge = defineTool({
           capacitanceF: quantity('F', 'Capacitance', { above: 0, upTo: 10 }),
           voltageV: quantity('V', 'Voltage', { above: 0, upTo: 50_000 }),
           bleederOhm: quantity('Ω', 'Bleeder', { above: 0, upTo: 1e9 }).optional(),
+          joined: z.boolean().optional(),
         }),
       )
       .max(40),
     resistorOhm: quantity('Ω', 'Resistor', { above: 0, upTo: 1e9 }).optional(),
-    safeVoltageV: quantity('V', 'Discharged at', { above: 0, upTo: 1000 }).optional(),
+    safeVoltageV: quantity('V', 'Discharged at', { above: 0, upTo: touchLimitV }).optional(),
     waitSeconds: z.number().min(0).max(1e7).optional(),
   }),
   output: z.object({
     resistorOhm: z.number(),
     resistorPowerW: z.number(),
+    resistorVoltageV: z.number(),
+    resistorsInSeries: z.number(),
     totalEnergyJ: z.number(),
     capacitors: z.array(
       z.object({

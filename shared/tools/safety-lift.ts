@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { grips, judgeLift } from '#core/safety/lift'
+import { grips, judgeLift, lifterNames } from '#core/safety/lift'
 import { Finding } from '../kernel/shapes'
 import { defineTool } from './tool'
 
@@ -9,6 +9,7 @@ export const safetyLift = defineTool({
   summary: 'How much one person may lift this way, and how many people a machine needs.',
   input: z.object({
     massKg: z.number(),
+    lifter: z.enum(lifterNames as ['not-said', ...typeof lifterNames]).optional(),
     fromHeightCm: z.number(),
     toHeightCm: z.number(),
     reachCm: z.number().optional(),

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import type { Pixels } from '#core/condition/corrosion-area'
 import type { Finding } from '#core/kernel/finding'
+import { InputError } from '#core/kernel/input-error'
 
 interface ToolFace<I, O> {
   /** `discipline/name`. */
@@ -34,6 +35,32 @@ export interface HeavyTool<I = never, O = unknown> extends ToolFace<I, O> {
   largestBodyBytes: number
 }
 export type Tool = QuickTool | HeavyTool
+
+/** What was given beside what a schema knows: the path of the first key that would be dropped unread. */
+function unknownKey(given: unknown, known: unknown, path: string[] = []): string[] | undefined {
+  if (given === null || typeof given !== 'object' || known === null || typeof known !== 'object') return undefined
+  for (const [key, inside] of Object.entries(given)) {
+    if (inside === undefined) continue
+    if (!(key in known)) return [...path, key]
+    const deeper = unknownKey(inside, (known as Record<string, unknown>)[key], [...path, key])
+    if (deeper) return deeper
+  }
+  return undefined
+}
+
+/**
+ * Reads what an instrument is given. A key that it does not know is refused, not dropped: misspelt, it would be judged as if it had not been said.
+ * @throws ZodError, InputError at the unknown key
+ */
+export function readToolInput<I>(input: z.ZodType<I>, given: unknown): I {
+  const read = input.parse(given)
+  const unknown = unknownKey(given, read)
+  if (unknown) {
+    const known = input instanceof z.ZodObject && unknown.length === 1 ? ` It knows ${Object.keys(input.shape).join(', ')}.` : ''
+    throw new InputError(unknown.join('.'), given, `“${unknown.at(-1)}” is nothing that this instrument knows.${known} Leave it out, or spell it as the instrument does.`)
+  }
+  return read
+}
 
 const disciplineOf = (id: string) => id.split('/')[0] ?? ''
 

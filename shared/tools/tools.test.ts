@@ -1,7 +1,7 @@
 import { expect, it } from 'vitest'
 import { tools } from '.'
 import { hands } from '../../tests/support/hands'
-import { describeTool } from './tool'
+import { describeTool, readToolInput } from './tool'
 
 it.each(tools.map(tool => [tool.id, tool] as const))('%s: its example runs, and its result has the shape it promises', async (id, tool) => {
   const input = tool.input.parse(tool.example) as never
@@ -11,4 +11,14 @@ it.each(tools.map(tool => [tool.id, tool] as const))('%s: its example runs, and 
   const said = describeTool(tool)
   expect(id.startsWith(`${said.discipline}/`)).toBe(true)
   expect(said.input).toMatchObject({ type: 'object' })
+})
+
+it.each(tools.map(tool => [tool.id, tool] as const))('%s refuses a key that it does not know, and takes its example as it is', (_, tool) => {
+  expect(() => readToolInput(tool.input as never, { ...(tool.example as object), hazard: [] })).toThrow(expect.objectContaining({ field: 'hazard' }) as Error)
+  expect(readToolInput(tool.input as never, tool.example)).toBeDefined()
+})
+it('a misspelt key further in is named with its path', () => {
+  const gate = tools.find(t => t.id === 'safety/gate')!
+  const hazards = [{ kind: 'smoke', state: 'present', evidence: ['seen'], setled: true }]
+  expect(() => readToolInput(gate.input as never, { ...(gate.example as object), hazards })).toThrow(expect.objectContaining({ field: 'hazards.0.setled' }) as Error)
 })

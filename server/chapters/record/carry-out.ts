@@ -1,6 +1,7 @@
 import { InputError } from '#core/kernel/input-error'
 import { isStrikeable, type CommandInput } from '#shared/chapters/index'
 import { toolById } from '#shared/tools/index'
+import { readToolInput } from '#shared/tools/tool'
 import { and, eq } from 'drizzle-orm'
 import { NotFound, NotNow } from '../../kernel/refusals'
 import { strikeable } from '../index'
@@ -15,7 +16,7 @@ export function pinResult({ write }: MachineWork, { tool: toolId, input }: Comma
   const parsed = tool.input.safeParse(input)
   if (!parsed.success)
     throw new InputError(`input.${parsed.error.issues[0]?.path.join('.')}`, input, parsed.error.issues[0]?.message ?? 'The input does not fit the instrument.')
-  const findings = tool.findings(tool.run(parsed.data))
+  const findings = tool.findings(tool.run(readToolInput(tool.input, input)))
   write('result.pinned', {
     tool: tool.id,
     title: tool.title,
