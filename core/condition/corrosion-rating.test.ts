@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { expect, it } from 'vitest'
-import { rateCorrosion } from './corrosion-rating'
+import { rateCorrosion, rateMeasured } from './corrosion-rating'
 
 // Bands of ISO 10289, from memory: a value at the upper end belongs to the better rating.
 it.each([
@@ -57,4 +57,10 @@ it.each([
   [[Number.NaN], 'areasPct.0'],
 ])('refuses %j at %s', (areasPct, field) => {
   expect(() => rateCorrosion({ areasPct })).toThrow(expect.objectContaining({ field }) as Error)
+})
+
+it('gives no rating where the error covers several', () => {
+  expect(rateMeasured({ areaPct: 35, errorPct: 4 })).toMatchObject({ rating: 1 })
+  expect(rateMeasured({ areaPct: 9, errorPct: 3, steel: true })).toMatchObject({ rating: null, rustDegree: null, findings: [{ code: 'corrosion.no-rating' }] })
+  expect(rateMeasured({ areaPct: 0.3, errorPct: 1.5 }).rating).toBeNull()
 })

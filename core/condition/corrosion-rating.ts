@@ -82,3 +82,35 @@ export function rateCorrosion({ areasPct, steel = false }: CorrosionRatingInput)
   if (rustDegree !== null) findings.push(finding('note', 'corrosion.rust-degree', `Rust degree Ri ${rustDegree}.`, covers, 'ISO 4628-3, from memory'))
   return { areaPct, rating, exactRating, rustDegree, findings }
 }
+
+export interface RatingWithin {
+  /** Nothing where the error covers several. */
+  rating: number | null
+  rustDegree: number | null
+  findings: Finding[]
+}
+
+/**
+ * Rates a measured area with its error: no rating is given that its error does not bear.
+ * @param measured area and error in per cent of the surface, both ways
+ * Source: the bands above.
+ */
+export function rateMeasured({ areaPct, errorPct, steel = false }: { areaPct: number; errorPct: number; steel?: boolean }): RatingWithin {
+  const rate = (area: number) => rateCorrosion({ areasPct: [Math.min(100, Math.max(0, area))], steel })
+  const [best, worst, middle] = [rate(areaPct - errorPct), rate(areaPct + errorPct), rate(areaPct)]
+  const steady = best.rustDegree === worst.rustDegree
+  if (best.rating === worst.rating) return { rating: middle.rating, rustDegree: steady ? middle.rustDegree : null, findings: middle.findings.filter(f => steady || f.code !== 'corrosion.rust-degree') }
+  return {
+    rating: null,
+    rustDegree: null,
+    findings: [
+      finding(
+        worst.rating <= 3 ? 'stop' : worst.rating <= 6 ? 'care' : 'note',
+        'corrosion.no-rating',
+        `Between rating ${worst.rating} and ${best.rating} of 10: its error covers several, so none is given.`,
+        [`${Number(areaPct.toPrecision(3))} % ± ${errorPct.toFixed(1)} of the surface is corroded.`, 'A closer photograph in even light narrows it.'],
+        'ISO 10289, from memory',
+      ),
+    ],
+  }
+}

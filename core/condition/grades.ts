@@ -1,3 +1,5 @@
+import { type DamageKind, type Severity, damageKinds } from './damage'
+
 /** Condition in four grades, 0 none to 3 major, in the manner of EN 16096 (from memory). */
 export const grades = [
   { grade: 0, title: 'Sound', means: 'No damage seen.' },
@@ -6,6 +8,12 @@ export const grades = [
   { grade: 3, title: 'Major', means: 'Serious or growing damage, or lost function.' },
 ] as const
 export type Grade = (typeof grades)[number]['grade']
+
+/** Whether a grade can stand beside the damage that is marked on the assembly. @returns why not; nothing where it can */
+export function gradeAgainst(grade: number | null, damages: readonly { kind: DamageKind; severity: Severity; where: string }[]): string | null {
+  const severe = damages.find(d => d.severity === 'severe')
+  return grade === 0 && severe ? `Severe damage is marked on it: ${damageKinds[severe.kind].toLowerCase()}, ${severe.where}. It cannot be sound.` : null
+}
 
 export const presences = ['present', 'missing', 'not-looked'] as const
 export type Presence = (typeof presences)[number]

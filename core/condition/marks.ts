@@ -110,3 +110,14 @@ export function checkMark({ form, points }: Mark): void {
   if (points.length < leastPoints[form]) throw new InputError('mark.points', points.length, `A ${form} needs ${leastPoints[form]} points or more.`)
   if (points.flat().some(at => !(at >= 0 && at <= 1))) throw new InputError('mark.points', points, 'A point lies outside the photograph.')
 }
+
+/** The share of its picture that an outline holds, by the shoelace formula; all of it where there is no outline. */
+export const shareOfPicture = (outline: readonly Point[]): number =>
+  outline.length < 3
+    ? 1
+    : Math.abs(
+        outline.reduce((sum, [x1, y1], i) => {
+          const [x2, y2] = outline[(i + 1) % outline.length]!
+          return sum + x1 * y2 - x2 * y1
+        }, 0) / 2,
+      )

@@ -1,6 +1,7 @@
 import { type Discipline, move, someOf, step } from '../planning/discipline'
 import type { DamageKind, Severity } from './damage'
-import type { Presence } from './grades'
+import { type Visit, compareVisits } from './corrosion-growth'
+import { type Presence, gradeAgainst } from './grades'
 import { impliedChecks } from './implied-checks'
 import type { InterventionKind, InterventionState } from './interventions'
 
@@ -9,6 +10,8 @@ export interface ConditionRecord {
   assemblies: readonly { id: number; name: string; presence: Presence; grade: number | null }[]
   damages: readonly { kind: DamageKind; severity: Severity; where: string; assemblyId: number | null }[]
   checksDone: readonly { code: string }[]
+  /** Corrosion that was measured, oldest first; those of one name show one place. */
+  corrosions: readonly (Visit & { what: string; assembly: string })[]
   interventions: readonly { kind: InterventionKind; state: InterventionState; where: string }[]
 }
 
@@ -18,6 +21,10 @@ export interface ConditionFacts {
   checks: { says: string; why: string; done: boolean }[]
   /** What somebody did before us and nobody understands yet. */
   interventionsOpen: number
+  /** Corrosion that has grown since the visit before, beyond both errors. */
+  growing: { what: string; says: string }[]
+  /** Assemblies whose grade cannot stand beside the damage marked on them. */
+  gradedWrong: { name: string; why: string }[]
 }
 
 /** An assembly is done once it was found missing, or found present and graded. */
@@ -34,7 +41,24 @@ export const conditionFacts = (record: ConditionRecord): ConditionFacts => ({
   assemblies: record.assemblies.map(({ name, presence, grade }) => ({ name, presence, grade })),
   checks: checksOf(record).map(({ code, says, why }) => ({ says, why, done: record.checksDone.some(c => c.code === code) })),
   interventionsOpen: record.interventions.filter(i => i.state === 'not-understood').length,
+  growing: growingOf(record.corrosions),
+  gradedWrong: record.assemblies.flatMap(a => {
+    const why = gradeAgainst(
+      a.grade,
+      record.damages.filter(d => d.assemblyId === a.id),
+    )
+    return why ? [{ name: a.name, why }] : []
+  }),
 })
+
+/** The newest measurement of each place against the one before. */
+function growingOf(corrosions: ConditionRecord['corrosions']): ConditionFacts['growing'] {
+  return [...new Set(corrosions.map(c => c.what))].flatMap(what => {
+    const [before, after] = corrosions.filter(c => c.what === what).slice(-2)
+    const grows = before && after && compareVisits(before, after).findings.find(f => f.code === 'growth.grows')
+    return grows ? [{ what: [after.assembly, what].filter(Boolean).join(', '), says: grows.says }] : []
+  })
+}
 
 /** Looking is done once every assembly is graded or found missing, and every check that damage asks for was made. */
 export const condition: Discipline = {
@@ -43,6 +67,8 @@ export const condition: Discipline = {
     const unseen = m.assemblies.filter(a => !lookedAt(a)).map(a => a.name)
     const open = m.checks.filter(c => !c.done)
     return [
+      ...m.growing.map(g => move('harm', 'corrosion-grows', 'look', { says: `Stop what feeds the corrosion: ${g.what}`, why: g.says })),
+      ...m.gradedWrong.map(g => move('look', 'grade-again', 'look', { says: `Grade again: ${g.name}`, why: g.why })),
       ...(unseen.length
         ? [
             move('look', 'look', 'look', {

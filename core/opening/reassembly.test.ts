@@ -30,6 +30,12 @@ it('one left over is said too, and so is a step put back too early', () => {
   expect(reassemble([step(1, 'Lid', 4, 4), step(2, 'Board', 5, null)]).findings).toContainEqual(expect.objectContaining({ code: 'opening.order' }))
 })
 
+it('one too few in one step and one too many in another are not even', () => {
+  const { findings, out, back } = reassemble([step(1, 'Lid', 4, 5), step(2, 'Board', 5, 4)])
+  expect([out, back]).toEqual([9, 9])
+  expect(findings.map(f => f.code)).toEqual(['opening.missing', 'opening.too-many', 'opening.uneven'])
+})
+
 it('a hazard is said while it lies ahead of whoever closes it', () => {
   expect(reassemble([step(1, 'Tail', 1, null, { hazard: 'The tail is brittle' })]).findings[0]).toMatchObject({ level: 'care', says: 'The tail is brittle.' })
 })

@@ -128,7 +128,8 @@ function judgeWhole(done: OpeningStep[], out: number, back: number): Finding[] {
         `${out - back} of ${out} fixings lie in trays: ${[...new Set(open.flatMap(s => s.fixings.map(f => f.tray)).filter(Boolean))].join(', ') || 'no tray named'}.`,
       ),
     ]
-  return out === back
+  // Step by step: one too few here and one too many there is not even.
+  return done.every(s => s.fixings.every(f => (f.back ?? 0) === f.count))
     ? [finding('fine', 'opening.complete', 'Together again, every fixing counted back.', `${back} of ${out}.`)]
-    : [finding('note', 'opening.uneven', 'Together again, but the count does not come out even.', `${back} of ${out} fixings went back.`)]
+    : [finding('note', 'opening.uneven', 'Together again, but the count does not come out even in every step.', `${back} of ${out} fixings went back.`)]
 }

@@ -63,7 +63,7 @@ export function assess(record: MachineRecord, now: string): Assessment {
   }
   const trunk: TrunkFacts = { stage: record.stage, life: record.life, bookedInAt: record.bookedInAt, now }
   const plain = { ...identifyFacts(record), ...stewardshipFacts(record), ...cleaningFacts(record, now), ...diagnosisFacts(record), ...partsFacts(record) }
-  const conditionKnown = read('its condition', () => conditionFacts(record), { assemblies: [], checks: [], interventionsOpen: 0 })
+  const conditionKnown = read('its condition', () => conditionFacts(record), { assemblies: [], checks: [], interventionsOpen: 0, growing: [], gradedWrong: [] })
   const openingKnown = read('its opening', () => openingFacts(record), openingUnknown)
   const powerKnown = read('its power', () => powerFactsKnown(record, now), powerUnknown)
   const found = disciplines.flatMap(d => read('what may harm it', () => d.heard?.(record, now) ?? [], []))

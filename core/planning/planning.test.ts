@@ -38,6 +38,13 @@ describe('the next moves', () => {
     ['gate.smoke.yes', { entered: { ...good, smoke: 'yes' } }],
     ['look', { assemblies: [{ id: 1, name: 'Case', presence: 'not-looked', grade: null }] }],
     ['checks', { damages: [{ kind: 'crust', severity: 'severe', where: 'under the battery', assemblyId: null }] }],
+    [
+      'corrosion-grows',
+      {
+        corrosions: [10, 20].map((areaPct, i) => ({ what: 'lower edge', assembly: 'Board', areaPct, errorPct: 2, at: `2026-0${i + 1}-01`, areaMm2: null })),
+      },
+    ],
+    ['grade-again', { assemblies: [{ id: 1, name: 'Case', presence: 'present', grade: 0 }], damages: [{ kind: 'rust', severity: 'severe', where: 'edge', assemblyId: 1 }] }],
     ['interventions', { interventions: [{ kind: 'added-wire', state: 'not-understood', where: 'lid' }] }],
     ['path', { stage: 'look', appraisal: null }],
     ['assess', { entered: without('wiring') }],

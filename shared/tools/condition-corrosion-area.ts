@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { defaultThreshold, measureCorrosion } from '#core/condition/corrosion-area'
-import { rateCorrosion } from '#core/condition/corrosion-rating'
+import { rateMeasured } from '#core/condition/corrosion-rating'
 import { CorrosionInputs, Finding } from '../kernel/shapes'
 import { defineHeavyTool } from './tool'
 
@@ -29,7 +29,7 @@ export const conditionCorrosionArea = defineHeavyTool({
     areaPct: z.number(),
     errorPct: z.number(),
     areaMm2: z.number().nullable(),
-    rating: z.number(),
+    rating: z.number().nullable(),
     rustDegree: z.number().nullable(),
     findings: z.array(Finding),
   }),
@@ -39,7 +39,7 @@ export const conditionCorrosionArea = defineHeavyTool({
     const pixels = await hands.pixelsOf(image, mostPixels)
     const { areaAt } = await hands.drive(measureCorrosion(pixels, samples))
     const { insidePx, corrodedPx, areaPct, errorPct, findings } = areaAt(threshold)
-    const { rating, rustDegree, findings: rated } = rateCorrosion({ areasPct: [areaPct], steel })
+    const { rating, rustDegree, findings: rated } = rateMeasured({ areaPct, errorPct, steel })
     return {
       widthPx: pixels.width,
       heightPx: pixels.height,

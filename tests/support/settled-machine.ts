@@ -37,6 +37,7 @@ export const settled: MachineRecord = {
   damages: [],
   checksDone: [],
   interventions: [],
+  corrosions: [],
   openingSteps: [],
   expectedRails: [rail],
   inlet: null,

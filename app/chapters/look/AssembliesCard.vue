@@ -18,6 +18,11 @@ const tiles = computed(() => [...props.sheet.assemblies].sort((a, b) => rank(b) 
 const unseen = computed(() => props.sheet.assemblies.filter(a => a.presence === 'not-looked').length)
 const damagesOn = ({ id }: Assembly) => [...new Set(props.sheet.damages.filter(d => d.assemblyId === id).map(d => d.kind))]
 const codesOn = ({ name }: Assembly) => props.sheet.dateCodes.filter(c => c.part.toLowerCase().startsWith(name.toLowerCase()))
+/** The corrosion measured last on a photograph of it. */
+function corrodedOn({ id }: Assembly) {
+  const shown = props.sheet.photographs.filter(p => p.assemblyId === id).map(p => p.id)
+  return props.sheet.corrosions.findLast(c => shown.includes(c.photographId))
+}
 const inks = ['text-fine', 'text-note', 'text-care', 'text-stop']
 const fills = ['bg-fine', 'bg-note', 'bg-care', 'bg-stop']
 const verdict = ({ presence, grade }: Assembly) =>
@@ -66,6 +71,9 @@ const verdict = ({ presence, grade }: Assembly) =>
           </p>
           <p v-if="damagesOn(assembly).length" class="flex flex-wrap gap-1.5 text-rust">
             <DamageGlyph v-for="kind in damagesOn(assembly)" :key="kind" :kind="kind" />
+          </p>
+          <p v-if="corrodedOn(assembly)" class="hint figure">
+            {{ corrodedOn(assembly)!.areaPct.toFixed(1) }} % ± {{ corrodedOn(assembly)!.errorPct.toFixed(1) }} corroded
           </p>
           <p v-if="assembly.note" class="hint line-clamp-2">{{ assembly.note }}</p>
         </div>

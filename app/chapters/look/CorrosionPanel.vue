@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { CorrosionArea } from '#core/condition/corrosion-area'
 import { compareVisits } from '#core/condition/corrosion-growth'
-import { measureMark } from '#core/condition/marks'
+import { measureMark, shareOfPicture } from '#core/condition/marks'
 import type { CorrosionView, PhotographView } from '#shared/chapters/look/index'
 import type { SheetOf } from '#shared/chapters/index'
 import type { useCorrosion } from '~/chapters/look/composables/useCorrosion'
@@ -32,7 +32,7 @@ const before = (c: CorrosionView) =>
   props.sheet.corrosions.filter(other => other.what === c.what && takenOn(other) < takenOn(c)).sort((a, b) => (takenOn(a) < takenOn(b) ? 1 : -1))[0]
 /** When the photograph was taken, which is when the surface looked like that. */
 const takenOn = (c: CorrosionView) => props.sheet.photographs.find(p => p.id === c.photographId)?.takenAt || c.at
-const visit = (c: CorrosionView) => ({ at: takenOn(c), areaPct: c.areaPct, errorPct: c.errorPct, areaMm2: c.areaMm2 })
+const visit = (c: CorrosionView) => ({ at: takenOn(c), areaPct: c.areaPct, errorPct: c.errorPct, areaMm2: c.areaMm2, outlineMm2: c.outlineMm2, outlineShare: shareOfPicture(c.inputs.outline) })
 
 function repeat(c: CorrosionView) {
   steel.value = c.steel
@@ -49,7 +49,7 @@ function repeat(c: CorrosionView) {
           <span class="font-semibold">{{ c.what }}</span><span class="figure">{{ c.areaPct.toFixed(1) }} % ± {{ c.errorPct.toFixed(1) }}</span>
         </p>
         <p class="hint">
-          Rating {{ c.rating }} of 10{{ c.rustDegree === null ? '' : `, Ri ${c.rustDegree}`
+          {{ c.rating === null ? 'No rating: its error covers several' : `Rating ${c.rating} of 10` }}{{ c.rustDegree === null ? '' : `, Ri ${c.rustDegree}`
           }}{{ c.areaMm2 === null ? '' : `, ${Number(c.areaMm2.toPrecision(3))} mm²` }} · {{ c.by }}, {{ times.day(c.at) }}
         </p>
         <FindingList v-if="before(c)" :findings="compareVisits(visit(before(c)!), visit(c)).findings" />

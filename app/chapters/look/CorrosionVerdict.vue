@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import type { CorrosionArea } from '#core/condition/corrosion-area'
-import { rateCorrosion } from '#core/condition/corrosion-rating'
+import { rateMeasured } from '#core/condition/corrosion-rating'
 
 /** What was found, in figures, and what to think of it. */
 const props = defineProps<{ area: CorrosionArea; steel: boolean; areaMm2?: number | null }>()
-const rated = computed(() => rateCorrosion({ areasPct: [props.area.areaPct], steel: props.steel }))
+const rated = computed(() => rateMeasured({ ...props.area, steel: props.steel }))
 </script>
 
 <template>
@@ -16,7 +16,7 @@ const rated = computed(() => rateCorrosion({ areasPct: [props.area.areaPct], ste
     </div>
     <div>
       <dt class="hint">ISO 10289</dt>
-      <dd class="reading">{{ rated.rating }} of 10</dd>
+      <dd class="reading">{{ rated.rating === null ? 'none' : `${rated.rating} of 10` }}</dd>
     </div>
     <div v-if="areaMm2 != null">
       <dt class="hint">Area</dt>

@@ -29,6 +29,11 @@ function chosen(event: Event) {
   input.value = ''
 }
 const marksOn = (photographId: number) => props.sheet.damages.filter(d => d.photographId === photographId).length
+/** The corrosion measured on it last. */
+function corrodedOn(photographId: number) {
+  const last = props.sheet.corrosions.findLast(c => c.photographId === photographId)
+  return last ? `${last.areaPct.toFixed(1)} % ± ${last.errorPct.toFixed(1)} corroded` : ''
+}
 </script>
 
 <template>
@@ -104,6 +109,7 @@ const marksOn = (photographId: number) => props.sheet.damages.filter(d => d.phot
               photograph.assembly,
               photograph.takenAt ? times.day(`${photograph.takenAt}Z`) : times.day(photograph.at),
               marksOn(photograph.id) ? `${marksOn(photograph.id)} marked` : '',
+              corrodedOn(photograph.id),
             ]
               .filter(Boolean)
               .join(' · ')

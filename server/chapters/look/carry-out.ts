@@ -3,7 +3,8 @@ import { checksOf } from '#core/condition/rules'
 import type { Db } from '../../db/connection'
 import type { ImageFile } from '../../files/image-file'
 import { v7 as uuidv7 } from 'uuid'
-import { rateCorrosion } from '#core/condition/corrosion-rating'
+import { rateMeasured } from '#core/condition/corrosion-rating'
+import { gradeAgainst } from '#core/condition/grades'
 import { checkMark, mmPerPx } from '#core/condition/marks'
 import { InputError } from '#core/kernel/input-error'
 import type { CommandInput } from '#shared/chapters/index'
@@ -39,6 +40,9 @@ export function addAssembly({ tx, machine, write }: MachineWork, { name }: Comma
 export function gradeAssembly(work: MachineWork, { assemblyId, version, ...found }: CommandInput<'grade-assembly'>): void {
   const assembly = assemblyOf(work, assemblyId)
   expectVersion(work, assembly, version, assembly.version, ['presence', 'grade', 'note'])
+  const marked = work.file().damages.filter(d => d.assemblyId === assembly.id)
+  const against = gradeAgainst(found.grade, marked)
+  if (against) throw new InputError('grade', found.grade, `Condition: ${against} Grade it by its damage, or strike the mark.`)
   work.tx
     .update(assemblies)
     .set({ ...found, version: assembly.version + 1 })
@@ -193,7 +197,7 @@ export function setScale(work: MachineWork, { photographId, version, scale }: Co
 export function keepCorrosion(work: MachineWork, { photographId, ...input }: CommandInput<'keep-corrosion'>): void {
   photographOf(work, photographId)
   const { tx, machine, at, person, write } = work
-  const { rating, rustDegree } = rateCorrosion({ areasPct: [input.areaPct], steel: input.steel })
+  const { rating, rustDegree } = rateMeasured(input)
   const { id } = tx
     .insert(corrosions)
     .values({ machineId: machine.id, photographId, ...input, at, byWhom: person.name })

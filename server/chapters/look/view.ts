@@ -1,4 +1,4 @@
-import { rateCorrosion } from '#core/condition/corrosion-rating'
+import { rateMeasured } from '#core/condition/corrosion-rating'
 import { measureMark } from '#core/condition/marks'
 import { checksOf } from '#core/condition/rules'
 import type { ViewOf } from '#shared/chapters/index'
@@ -31,7 +31,7 @@ function corrosionsOf(file: MachineFile, photographs: PhotographView[]): Corrosi
   return file.corrosions.flatMap(({ id, photographId, what, inputs, steel, areaPct, errorPct, at, byWhom }) => {
     const photograph = photographs.find(p => p.id === photographId)
     if (!photograph) return []
-    const { rating, rustDegree } = rateCorrosion({ areasPct: [areaPct], steel })
+    const { rating, rustDegree } = rateMeasured({ areaPct, errorPct, steel })
     const outline = inputs.outline.length
       ? inputs.outline
       : ([
@@ -50,6 +50,7 @@ function corrosionsOf(file: MachineFile, photographs: PhotographView[]): Corrosi
         steel,
         areaPct,
         errorPct,
+        outlineMm2: wholeMm2,
         areaMm2: wholeMm2 === null ? null : (wholeMm2 * areaPct) / 100,
         rating,
         rustDegree,

@@ -44,9 +44,9 @@ export const entries = {
     d.distanceMm === null ? `Scale taken off photograph ${quote(d.photograph)}.` : `Scale set on photograph ${quote(d.photograph)}, from ${d.distanceMm} mm.`,
   ),
   'corrosion.measured': entry(
-    z.object({ what: s, areaPct: n, errorPct: n, rating: n, rustDegree: n.nullable() }),
+    z.object({ what: s, areaPct: n, errorPct: n, rating: n.nullable(), rustDegree: n.nullable() }),
     d =>
-      `Corrosion measured, ${d.what}: ${d.areaPct.toFixed(1)} % ± ${d.errorPct.toFixed(1)}, rating ${d.rating} of 10${d.rustDegree === null ? '' : `, Ri ${d.rustDegree}`}.`,
+      `Corrosion measured, ${d.what}: ${d.areaPct.toFixed(1)} % ± ${d.errorPct.toFixed(1)}${d.rating === null ? ', no rating' : `, rating ${d.rating} of 10`}${d.rustDegree === null ? '' : `, Ri ${d.rustDegree}`}.`,
     observed,
   ),
   'intervention.logged': entry(
