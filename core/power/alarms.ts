@@ -1,6 +1,6 @@
 import { type Finding, commonPractice, finding } from '../kernel/finding'
 import { type Heard, heard, slug } from '../safety/heard'
-import { type Load, loadWords, volts } from './rails'
+import { type Load, loadWords, shownRail, volts } from './rails'
 import { type WarmPart, type WarmSample, judgeTemperature, warmParts } from './temperature'
 import { toleranceFor } from './tolerances'
 
@@ -48,7 +48,7 @@ export function overvoltages(rails: readonly { name: string; nominalV: number; t
         finding: finding(
           'stop',
           `rail.overvoltage.${slug(name)}`,
-          `${name} has carried ${volts(worst.valueV)}${reversed ? ', the wrong way round' : ''}.`,
+          `${shownRail(name)} has carried ${volts(worst.valueV)}${reversed ? ', the wrong way round' : ''}.`,
           [
             `Read ${loadWords[worst.load]} on ${worst.at.slice(0, 10)}; ${volts(nominalV)} is expected.`,
             'A good reading since does not say why. What it feeds may be harmed, and it may come again.',

@@ -1,6 +1,6 @@
 import { commonPractice, finding } from '../kernel/finding'
 import { type Heard, heard, slug } from '../safety/heard'
-import { limitsOf, volts } from './rails'
+import { limitsOf, shownRail, volts } from './rails'
 import { toleranceFor } from './tolerances'
 
 /** What one output of a bench supply is set to, and what it feeds: a rail by its name, or the inlet. */
@@ -38,9 +38,10 @@ export function judgeBench({ outputs, rails, inletV, runLimitA }: BenchInput): H
       ),
     ]
   return outputs.flatMap((output): Heard[] => {
-    const { feeds, voltageV, limitA, polarityChecked } = output
+    const { feeds: named, voltageV, limitA, polarityChecked } = output
+    const feeds = shownRail(named)
     const code = (name: string) => `bench.${name}.${slug(feeds)}`
-    const rail = feeds === inletName ? (inletV === null ? null : { name: feeds, nominalV: inletV }) : rails.find(r => r.name === feeds)
+    const rail = named === inletName ? (inletV === null ? null : { name: named, nominalV: inletV }) : rails.find(r => r.name === named)
     const says = `${feeds} is fed with ${volts(voltageV)}, limited to ${limitA} A.`
     if (!rail)
       return [

@@ -71,7 +71,7 @@ function check({ rails }: RailsInput) {
   rails.forEach((rail, i) => {
     if (!rail.name.trim()) throw new InputError(`rails.${i}.name`, rail.name, 'The rail needs a name, such as +5 V.')
     if (rails.findIndex(other => other.name === rail.name) !== i)
-      throw new InputError(`rails.${i}.name`, rail.name, `“${rail.name}” is there twice. Put all its readings on one rail.`)
+      throw new InputError(`rails.${i}.name`, rail.name, `“${shownRail(rail.name)}” is there twice. Put all its readings on one rail.`)
     if (!Number.isFinite(rail.nominalV) || rail.nominalV === 0)
       throw new InputError(`rails.${i}.nominalV`, rail.nominalV, 'The nominal voltage must be a number other than zero, such as 5 or -12.')
     if (rail.tolerancePct !== undefined && !(rail.tolerancePct > 0 && rail.tolerancePct <= 50))
@@ -109,7 +109,7 @@ function judgeRail(rail: Rail, all: Rail[]): JudgedRail {
   const counted = counting(rail.readings, rail.nominalV, tolerancePct)
   const deciding = newest(counted, 'loaded') ?? newest(counted, 'unknown') ?? newest(counted, 'unloaded')
   if (!deciding) {
-    return { ...judged, verdict: 'unread', findings: [finding('note', 'rail.unread', `${rail.name} has not been read.`, 'There is no reading of this rail.')] }
+    return { ...judged, verdict: 'unread', findings: [finding('note', 'rail.unread', `${shownRail(rail.name)} has not been read.`, 'There is no reading of this rail.')] }
   }
   const findings = findingsFor(rail, deciding, judged, all, rail.tolerancePct === undefined ? tolerance.source : 'tolerance given for this rail')
   const level = decidingLevel(findings)
@@ -136,14 +136,14 @@ function findingsFor(
   const within = (value: number, nominalV: number) => Math.abs(value / nominalV - 1) * 100 <= toleranceFor(nominalV).tolerancePct
 
   if (valueV >= lowV && valueV <= highV) {
-    const findings = [finding('fine', 'rail.in-limits', `${rail.name} is within limits: ${read}.`, allowed, source)]
+    const findings = [finding('fine', 'rail.in-limits', `${shownRail(rail.name)} is within limits: ${read}.`, allowed, source)]
     const unloaded = newest(rail.readings, 'unloaded')
     if (load === 'loaded' && unloaded && Math.abs(unloaded.valueV) < Math.min(Math.abs(lowV), Math.abs(highV))) {
       findings.push(
         finding(
           'note',
           'rail.low-only-unloaded',
-          `${rail.name} was low only without a load.`,
+          `${shownRail(rail.name)} was low only without a load.`,
           [`${volts(unloaded.valueV)} without load, ${volts(valueV)} under load.`, 'Many supplies regulate only when something draws current.'],
           commonPractice,
         ),
@@ -154,7 +154,7 @@ function findingsFor(
         finding(
           'note',
           'rail.not-under-load',
-          `${rail.name} has not been read under load yet.`,
+          `${shownRail(rail.name)} has not been read under load yet.`,
           'A worn supply may hold its voltage only while nothing draws current.',
           commonPractice,
         ),
@@ -167,7 +167,7 @@ function findingsFor(
       finding(
         'stop',
         'rail.missing',
-        `${rail.name} is missing: ${read}.`,
+        `${shownRail(rail.name)} is missing: ${read}.`,
         ['Next to no voltage is there.', 'Look for a blown fuse, a dead regulator with its input present, or a short that pulls the rail down.'],
         commonPractice,
       ),
@@ -180,7 +180,7 @@ function findingsFor(
       finding(
         'stop',
         'rail.sign',
-        `${rail.name} reads with the wrong sign: ${read}.`,
+        `${shownRail(rail.name)} reads with the wrong sign: ${read}.`,
         [`${volts(rail.nominalV)} is expected.`, 'Change the meter leads over and read again; if it stays, the rail is connected the wrong way round.'],
         commonPractice,
       ),
@@ -190,13 +190,13 @@ function findingsFor(
   if (load !== 'loaded' && share >= unloadedShare) {
     const why =
       load === 'unloaded' ? 'Read without a load; many supplies regulate only when something draws current.' : 'It is not known whether anything drew current.'
-    return [finding('care', 'rail.low-unloaded', `${rail.name} is low: ${read}. Read it again under load.`, [allowed, why], commonPractice)]
+    return [finding('care', 'rail.low-unloaded', `${shownRail(rail.name)} is low: ${read}. Read it again under load.`, [allowed, why], commonPractice)]
   }
   return [
     finding(
       'stop',
       'rail.low',
-      `${rail.name} is too low: ${read}.`,
+      `${shownRail(rail.name)} is too low: ${read}.`,
       [allowed, load === 'loaded' ? 'It does not hold up under load.' : 'Too low to be explained by the missing load alone.'],
       source,
     ),
@@ -211,14 +211,14 @@ function carriesAnother(rail: Rail, other: Rail, read: string, within: (value: n
     ? finding(
         'stop',
         'rail.swapped',
-        `${rail.name} and ${other.name} are changed over: ${read}.`,
-        [`${other.name} reads ${volts(otherReads.valueV)}.`, 'Check the connector and the probe before anything else is attached.'],
+        `${shownRail(rail.name)} and ${shownRail(other.name)} are changed over: ${read}.`,
+        [`${shownRail(other.name)} reads ${volts(otherReads.valueV)}.`, 'Check the connector and the probe before anything else is attached.'],
         commonPractice,
       )
     : finding(
         'stop',
         'rail.carries-another',
-        `${rail.name} carries the voltage of ${other.name}: ${read}.`,
+        `${shownRail(rail.name)} carries the voltage of ${shownRail(other.name)}: ${read}.`,
         ['The probe is on the wrong point, the two are connected somewhere, or a regulator passes its input through.'],
         commonPractice,
       )
@@ -229,14 +229,14 @@ function tooHigh(rail: Rail, reading: RailReading, read: string, allowed: string
     ? finding(
         'stop',
         'rail.passes-input',
-        `${rail.name} is far too high: ${read}. A regulator may pass its input through.`,
+        `${shownRail(rail.name)} is far too high: ${read}. A regulator may pass its input through.`,
         [allowed, 'A shorted series regulator puts its input on its output. Detach everything this rail feeds.'],
         commonPractice,
       )
     : finding(
         'stop',
         'rail.high',
-        `${rail.name} is too high: ${read}.`,
+        `${shownRail(rail.name)} is too high: ${read}.`,
         [
           allowed,
           reading.load === 'unloaded'
@@ -248,9 +248,9 @@ function tooHigh(rail: Rail, reading: RailReading, read: string, allowed: string
 }
 
 function overall(rails: JudgedRail[], verdict: RailVerdict): Finding {
-  const named = (v: RailVerdict) => rails.filter(r => r.verdict === v).map(r => r.name)
+  const named = (v: RailVerdict) => rails.filter(r => r.verdict === v).map(r => shownRail(r.name))
   const list = named(verdict).join(', ')
-  const because = rails.map(r => (r.deciding ? `${r.name}: ${volts(r.deciding.valueV)} ${loadWords[r.deciding.load]}` : `${r.name}: not read`))
+  const because = rails.map(r => (r.deciding ? `${shownRail(r.name)}: ${volts(r.deciding.valueV)} ${loadWords[r.deciding.load]}` : `${shownRail(r.name)}: not read`))
   switch (verdict) {
     case 'out':
       return finding('stop', 'rails.out', `Out of limits: ${list}.`, because)
@@ -272,6 +272,9 @@ export const railVerdictWords: Record<RailVerdict, string> = {
 }
 
 export const loadWords: Record<Load, string> = { unloaded: 'without load', loaded: 'under load', unknown: 'load not noted' }
+
+/** The name of a rail as it is shown, with a true minus sign: −12 V. */
+export const shownRail = (name: string): string => name.replace(/-(?=[\d.])/g, '−')
 
 /** Volts as written on screen, with a true minus sign: −5.09 V. */
 export function volts(valueV: number): string {

@@ -11,7 +11,7 @@ import { nextHomeStep } from './battery-home'
 import { type BenchOutput, judgeBench } from './bench'
 import { driftOf } from './drift'
 import { type OffStateInput, type OffStateResult, type OffVerdict, judgeOffState, shortFact } from './off-state'
-import { type Load, type RailVerdict, type RailsResult, judgeRails } from './rails'
+import { type Load, type RailVerdict, type RailsResult, judgeRails, shownRail } from './rails'
 import { type Inlet, type Supply, matchSupply, supplyFact } from './supply-match'
 import type { WarmPart, WarmSample } from './temperature'
 import { toleranceFor } from './tolerances'
@@ -90,7 +90,7 @@ export function readableRails(expected: readonly ExpectedRail[]): { rails: Expec
           ? 'Its tolerance lies outside 0 to 50 %.'
           : ''
     if (why) {
-      unreadable.push(finding('stop', 'power.rail-unreadable', `The rail ${name || 'without a name'} cannot be judged.`, why, commonPractice))
+      unreadable.push(finding('stop', 'power.rail-unreadable', `The rail ${shownRail(name) || 'without a name'} cannot be judged.`, why, commonPractice))
     } else rails.push(rail)
   }
   return { rails, unreadable }
@@ -209,14 +209,14 @@ function ofOffState(record: PowerRecord & { entered: PowerFacts }): Heard[] {
   const cares = measured.flatMap(({ rail, last }) =>
     (last?.findings ?? [])
       .filter(f => f.level === 'care')
-      .map(f => heard({ ...f, code: `${f.code}.${slug(rail)}`, says: `${rail}, power off: ${f.says}` }, `Find out why ${rail} reads so, and measure it again.`)),
+      .map(f => heard({ ...f, code: `${f.code}.${slug(rail)}`, says: `${shownRail(rail)}, power off: ${f.says}` }, `Find out why ${shownRail(rail)} reads so, and measure it again.`)),
   )
   return [...cares, ...shortUnproved(record.entered.shortedRail, measured.map(({ rail, last }) => ({ rail, verdict: last?.verdict ?? null })))]
 }
 
 /** *Measured, none* was answered, and what is on record does not say so. @param rails what each expected rail reads to ground as it is connected now */
 export function shortUnproved(answer: string | undefined, rails: readonly { rail: string; verdict: OffVerdict | null }[]): Heard[] {
-  const open = rails.filter(r => r.verdict !== 'plausible').map(r => r.rail)
+  const open = rails.filter(r => r.verdict !== 'plausible').map(r => shownRail(r.rail))
   if (answer !== 'no' || rails.some(r => r.verdict === 'short') || (rails.length && !open.length)) return []
   const some = open.length < rails.length
   return [
@@ -267,7 +267,7 @@ export const firstLimitOf = (inlet: Inlet | null): number | null =>
 
 /** Rails are proved one by one. A battery grows old with the calendar, so it is judged anew each year. */
 export const power: Discipline = {
-  steps: { prove: m => m.rails.map(r => step(`Rail ${r.name}`, r.verdict === 'good')) },
+  steps: { prove: m => m.rails.map(r => step(`Rail ${shownRail(r.name)}`, r.verdict === 'good')) },
   heard: powerHeard,
   moves: m => [
     ...m.batteriesOnTheWay.map(b =>
@@ -281,7 +281,7 @@ export const power: Discipline = {
     ),
     ...m.drifts
       .filter(d => d.finding.level === 'care')
-      .map(d => move('suspicion', 'rail-drift', 'prove', { says: `Find out why ${d.rail} moves`, why: d.finding.says })),
+      .map(d => move('suspicion', 'rail-drift', 'prove', { says: `Find out why ${shownRail(d.rail)} moves`, why: d.finding.says })),
   ],
   due: m => (m.batteriesOnRecord ? [`${Number(m.now.slice(0, 4)) + 1}-01-01T00:00:00.000Z`] : []),
 }

@@ -1,6 +1,6 @@
 import { linearRegression, linearRegressionLine } from 'simple-statistics'
 import { type Finding, commonPractice, finding, mostPressingFirst } from '../kernel/finding'
-import { type Load, type Rail, judgeRails, volts } from './rails'
+import { type Load, type Rail, judgeRails, shownRail, volts } from './rails'
 import type { MeterState } from './scpi'
 import { meterStates } from './scpi'
 import { type WarmPart, judgeTemperature } from './temperature'
@@ -123,7 +123,7 @@ function ofRail(plan: StartPlan, samples: readonly StartSample[], { rail: name, 
       finding(
         'stop',
         'start.overload',
-        `${name}: more than the meter can show.`,
+        `${shownRail(name)}: more than the meter can show.`,
         'Far beyond what belongs there, or the meter is set to too small a range.',
         commonPractice,
       ),
@@ -142,7 +142,7 @@ function ofRail(plan: StartPlan, samples: readonly StartSample[], { rail: name, 
   if (rising && amiss && !findings.some(f => neverGood.includes(f.code))) {
     return last.value / point.nominalV > 1 + judged.tolerancePct / 100
       ? findings
-      : [finding('note', 'start.rising', `${name} is coming up: ${volts(last.value)}.`, 'The switch and the supply get a few seconds.')]
+      : [finding('note', 'start.rising', `${shownRail(name)} is coming up: ${volts(last.value)}.`, 'The switch and the supply get a few seconds.')]
   }
   return [...findings, ...ofFall(point, read), ...ofRipple(point, samples)]
 }
@@ -162,7 +162,7 @@ function ofFall(point: StartPoint, read: readonly StartSample[]): Finding[] {
       finding(
         'care',
         'start.falls',
-        `${rail} is falling: ${(fallen * 100).toFixed(1)} % in ${(recent.at(-1)!.atSeconds - recent[0]!.atSeconds).toFixed(0)} s.`,
+        `${shownRail(rail)} is falling: ${(fallen * 100).toFixed(1)} % in ${(recent.at(-1)!.atSeconds - recent[0]!.atSeconds).toFixed(0)} s.`,
         'Something warms up and lets go, or the supply cannot hold. Be ready to switch off.',
         commonPractice,
       ),
@@ -175,7 +175,7 @@ function ofFall(point: StartPoint, read: readonly StartSample[]): Finding[] {
       finding(
         'care',
         'start.rises',
-        `${rail} goes on rising: ${(-fallen * 100).toFixed(1)} % in ${(recent.at(-1)!.atSeconds - recent[0]!.atSeconds).toFixed(0)} s.`,
+        `${shownRail(rail)} goes on rising: ${(-fallen * 100).toFixed(1)} % in ${(recent.at(-1)!.atSeconds - recent[0]!.atSeconds).toFixed(0)} s.`,
         'A regulator warms up and lets go. Too much harms more readily than too little: be ready to switch off.',
         commonPractice,
       ),
@@ -187,7 +187,7 @@ function ofFall(point: StartPoint, read: readonly StartSample[]): Finding[] {
         finding(
           'care',
           'start.unsteady',
-          `${rail} is not steady: it moves by ${(spread * 100).toFixed(0)} % of nominal.`,
+          `${shownRail(rail)} is not steady: it moves by ${(spread * 100).toFixed(0)} % of nominal.`,
           'Ripple, a poor contact of the probe, or a supply that hunts.',
           commonPractice,
         ),
@@ -199,7 +199,7 @@ function ofRipple({ rail, nominalV }: StartPoint, samples: readonly StartSample[
   const ac = samples.findLast(s => s.kind === 'ac-volts' && s.rail === rail)?.value
   if (ac === undefined || ac === null) return []
   const share = ac / Math.abs(nominalV)
-  const says = `${rail} carries ${Math.round(ac * 1000)} mV of AC, ${(share * 100).toFixed(1)} % of it.`
+  const says = `${shownRail(rail)} carries ${Math.round(ac * 1000)} mV of AC, ${(share * 100).toFixed(1)} % of it.`
   if (share > ripple.stop)
     return [
       finding(

@@ -1,6 +1,7 @@
 import type { Finding } from '../kernel/finding'
 import { InputError } from '../kernel/input-error'
 import { type OffVerdict, offVerdictWords } from '../power/off-state'
+import { shownRail } from '../power/rails'
 import { fanless } from '../power/temperature'
 import { type Configuration, configurationWords, isConnected } from './configuration'
 import type { GateVerdict } from './gate'
@@ -64,7 +65,7 @@ export function startChecks({ school, configuration, facts, offState, firstLimit
       'off-state',
       `Every rail was measured to ground with the power off${kind === 'supply-alone' ? ', and the dummy load' : ', drives used as a load included'}.`,
       unread.length
-        ? `Open: ${unread.map(r => `${r.rail} ${r.verdict ? offVerdictWords[r.verdict].toLowerCase() : 'not measured in this configuration'}`).join(', ')}.`
+        ? `Open: ${unread.map(r => `${shownRail(r.rail)} ${r.verdict ? offVerdictWords[r.verdict].toLowerCase() : 'not measured in this configuration'}`).join(', ')}.`
         : 'A short reads near zero; a drive can be the short.',
       offState.length > 0 && unread.length === 0,
     ),

@@ -19,7 +19,7 @@ export function listMachines(tx: Tx, { find, gate, stage, bench, sort, page, siz
   if (find && !match) return { rows: [], total: 0 }
   const fits = and(gate && eq(machineSummaries.gate, gate), stage && eq(machineSummaries.stage, stage), bench && eq(machineSummaries.onBench, bench === 'on'))
   const offset = (page - 1) * size
-  if (match) return foundMachines(tx, match, fits, size, offset)
+  if (match) return foundMachines(tx, match, String(find).trim(), fits, size, offset)
   const order = sort === 'harm' ? [desc(machineSummaries.harmRank), desc(machineSummaries.tag)] : [desc(machineSummaries.tag)]
   const rows = tx
     .select({ card: machineSummaries.card })
@@ -34,16 +34,23 @@ export function listMachines(tx: Tx, { find, gate, stage, bench, sort, page, siz
 
 const countOf = (tx: Tx, fits: SQL | undefined) => tx.select({ n: count() }).from(machineSummaries).where(fits).get()!.n
 
-/** A machine that is found by its tag or its names stands before one that is found by what was said of it. */
-function foundMachines(tx: Tx, match: string, fits: SQL | undefined, size: number, offset: number): Page<MachineSummary> {
+/**
+ * A machine whose tag or nickname begins with what was typed stands first; then one that is found by its tag or its names, before one that is found
+ * by what was said of it.
+ */
+function foundMachines(tx: Tx, match: string, typed: string, fits: SQL | undefined, size: number, offset: number): Page<MachineSummary> {
   const found = sql`(SELECT rowid AS id, bm25(machine_search, 10, 6, 2, 1, 2) AS rank FROM machine_search WHERE machine_search MATCH ${match} LIMIT ${mostFound})`
   const rows = tx.all<{ card: string }>(sql`SELECT ${machineSummaries.card} AS card FROM ${found} AS found
     JOIN ${machineSummaries} ON ${machineSummaries.machineId} = found.id ${fits ? sql`WHERE ${fits}` : sql``}
-    ORDER BY found.rank, ${machineSummaries.tag} DESC LIMIT ${size} OFFSET ${offset}`)
+    ORDER BY ${calledSo(typed)} DESC, found.rank, ${machineSummaries.tag} DESC LIMIT ${size} OFFSET ${offset}`)
   const { n } = tx.get<{ n: number }>(sql`SELECT count(*) AS n FROM ${found} AS found
     JOIN ${machineSummaries} ON ${machineSummaries.machineId} = found.id ${fits ? sql`WHERE ${fits}` : sql``}`)
   return { rows: rows.map(cardOf), total: n, ...(n >= mostFound ? { atLeast: true } : {}) }
 }
+
+/** Whether its tag or nickname begins with what was typed; case does not count. */
+const calledSo = (typed: string) =>
+  sql`EXISTS (SELECT 1 FROM ${machines} WHERE ${machines.id} = found.id AND (substr(lower(${machines.nickname}), 1, ${typed.length}) = ${typed.toLowerCase()} OR substr(lower(${machines.tag}), 1, ${typed.length}) = ${typed.toLowerCase()}))`
 
 /** How many of each kind Today shows; the rest is a press away. */
 const mostToday = 30

@@ -6,7 +6,7 @@ import type { Lot, LotLine } from '~/chapters/arrive/composables/useLot'
 
 /** Many machines in one table: a row each, read as it is typed; Enter goes down, and past the last row adds another of the same model. */
 const props = defineProps<{ lot: Lot }>()
-const { lines, columns, readings, known, twice } = props.lot
+const { lines, columns, readings, known, twice, told } = props.lot
 const id = useId()
 const body = useTemplateRef<HTMLElement>('body')
 const cellId = (line: LotLine, field: LotField) => `${id}-${line.key}-${field}`
@@ -67,10 +67,18 @@ async function down(i: number, field: LotField) {
                 </button>
               </td>
             </tr>
-            <tr v-if="problemsOf(line).length || twice.has(line.serial?.trim().toLowerCase())">
+            <tr v-if="problemsOf(line).length || told.has(line.key) || twice.has(line.serial?.trim().toLowerCase())">
               <td />
               <td :colspan="columns.length" class="px-1 pb-1.5 text-[0.9375rem]">
                 <p v-for="problem in problemsOf(line)" :key="problem.message" class="text-stop">{{ problem.message }}</p>
+                <p v-if="told.get(line.key)?.meant" class="flex flex-wrap items-baseline gap-x-3 text-care">
+                  There is a {{ told.get(line.key)!.meant!.name }} by {{ told.get(line.key)!.meant!.maker }}, spelt a little differently.
+                  <button type="button" class="underline" @click="lot.isThat(line, told.get(line.key)!.meant!)">
+                    It is a {{ told.get(line.key)!.meant!.name }}<span class="sr-only">, row {{ i + 1 }}</span>
+                  </button>
+                </p>
+                <p v-if="told.get(line.key)?.leaked" class="font-semibold text-stop">A sister’s battery leaked. Open this one first.</p>
+                <p v-if="told.get(line.key)?.faults.length" class="text-ink-2">Known faults: {{ told.get(line.key)!.faults.join('; ') }}.</p>
                 <p v-if="twice.has(line.serial?.trim().toLowerCase())" class="text-care">The serial number {{ line.serial }} stands in more than one row.</p>
               </td>
             </tr>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { toleranceFor } from '#core/power/tolerances'
 import { threeRailMemory } from '#core/power/test-points'
-import { volts } from '#core/power/rails'
+import { shownRail, volts } from '#core/power/rails'
 import type { ExpectedRail } from '#shared/kernel/shapes'
 import type { SheetOf } from '#shared/chapters/index'
 
@@ -51,7 +51,7 @@ function atMemory() {
     <ul class="grid gap-2">
       <li v-for="rail in rails" :key="rail.name" class="flex flex-wrap items-baseline gap-x-3">
         <template v-if="Number.isFinite(rail.nominalV) && rail.nominalV !== 0"
-          ><span class="font-semibold">{{ rail.name }}</span
+          ><span class="font-semibold">{{ shownRail(rail.name) }}</span
           >{{ ' ' }} <span class="hint">{{ volts(rail.nominalV) }} within {{ rail.tolerancePct ?? toleranceFor(rail.nominalV).tolerancePct }} %</span
           ><input
             v-model="points[rail.name]"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { shownRail } from '#core/power/rails'
 import { parseReading } from '#core/kernel/quantity'
 import { type OffVerdict, judgeOffState, offVerdictWords } from '#core/power/off-state'
 import type { Finding } from '#core/kernel/finding'
@@ -48,7 +49,7 @@ function judged(values: Record<string, unknown>): Finding[] {
     <EmptyPlace v-if="!rails.length" says="No rails are known for it. Say under Prove which to expect." />
     <ul v-else class="grid divide-y divide-line border-y border-line">
       <li v-for="rail in rails" :key="rail.rail" class="grid items-baseline gap-x-4 py-1.5 sm:grid-cols-[5rem_10rem_1fr]">
-        <span class="figure font-semibold">{{ rail.rail }}</span><template v-if="rail.last"
+        <span class="figure font-semibold">{{ shownRail(rail.rail) }}</span><template v-if="rail.last"
           ><span class="font-semibold" :class="inks[rail.last.verdict]">{{ offVerdictWords[rail.last.verdict] }}</span
           ><span class="hint"
             >{{ ohms(rail.last.ohm) }}<template v-if="rail.last.reversedOhm !== undefined">, the other way {{ ohms(rail.last.reversedOhm) }}</template
@@ -61,7 +62,7 @@ function judged(values: Record<string, unknown>): Finding[] {
       <CommandForm command="measure-off-state" :machine="sheet.tag" :initial="initial" label="Measure a rail" submit="Keep the measurement">
         <template #default="{ values }">
           <CautionNote about="stored-charge" />
-          <ChoiceField name="rail" label="Rail" :options="rails.map(r => ({ value: r.rail, label: r.rail }))" />
+          <ChoiceField name="rail" label="Rail" :options="rails.map(r => ({ value: r.rail, label: shownRail(r.rail) }))" />
           <div class="grid gap-3 sm:grid-cols-3">
             <div class="grid content-start gap-2">
               <TextField name="ohm" label="Red on the rail" numeric hint="In ohms, or OL for open" /><MeterButton what="ohms" into="ohm" />

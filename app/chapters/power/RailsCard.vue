@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { loadWords, loads, volts } from '#core/power/rails'
+import { loadWords, loads, volts, shownRail } from '#core/power/rails'
 import { configurationWords } from '#core/safety/configuration'
 import type { SheetOf } from '#shared/chapters/index'
 
@@ -34,7 +34,7 @@ const overTime = (rail: string) =>
     <ul v-else class="grid divide-y divide-line border-y border-line">
       <li v-for="rail in sheet.rails.rails" :key="rail.name" class="grid items-center gap-x-4 gap-y-1 py-2 sm:grid-cols-[5rem_7.500rem_1fr_4.500rem]">
         <h3>
-          {{ rail.name }}<span v-if="pointOf(rail.name)" class="hint block font-normal">{{ pointOf(rail.name) }}</span>
+          {{ shownRail(rail.name) }}<span v-if="pointOf(rail.name)" class="hint block font-normal">{{ pointOf(rail.name) }}</span>
         </h3>
         <span class="reading">{{ rail.deciding ? volts(rail.deciding.valueV) : '—' }}</span>
         <span class="grid"

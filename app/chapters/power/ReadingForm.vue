@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { parseQuantity } from '#core/kernel/quantity'
-import { type Load, judgeRails, loadWords, loads } from '#core/power/rails'
+import { type Load, judgeRails, loadWords, loads, shownRail } from '#core/power/rails'
 import type { Finding } from '#core/kernel/finding'
 import type { SheetOf } from '#shared/chapters/index'
 
@@ -10,6 +10,8 @@ const rails = computed(() => props.sheet.expectedRails)
 // The next rail that wants a reading comes up by itself.
 const next = computed(() => props.sheet.rails?.rails.find(r => r.verdict === 'unread' || r.verdict === 'reread') ?? rails.value[0])
 const initial = computed(() => ({ rail: next.value?.name ?? '', valueV: '', load: 'loaded' as const }))
+
+const isNegative = (name: unknown) => (rails.value.find(r => r.name === name)?.nominalV ?? 0) < 0
 
 function judged(values: Record<string, unknown>): Finding[] {
   const rail = rails.value.find(r => r.name === values.rail)
@@ -31,8 +33,8 @@ function judged(values: Record<string, unknown>): Finding[] {
   <CommandForm command="take-reading" :machine="sheet.tag" :initial="initial" label="Take a reading" submit="Keep the reading">
     <template #default="{ values }">
       <div class="flex flex-wrap gap-x-6 gap-y-3">
-        <ChoiceField name="rail" label="Rail" :options="rails.map(r => ({ value: r.name, label: r.name }))" />
-        <TextField name="valueV" label="Reading in volts" numeric class="w-40" />
+        <ChoiceField name="rail" label="Rail" :options="rails.map(r => ({ value: r.name, label: shownRail(r.name) }))" />
+        <TextField name="valueV" label="Reading in volts" numeric :signed="isNegative(values.rail)" class="w-40" />
         <MeterButton what="dc-volts" into="valueV" />
         <ChoiceField name="load" label="Load" :options="loads.map(value => ({ value, label: loadWords[value].replace(/^./, c => c.toUpperCase()) }))" />
       </div>

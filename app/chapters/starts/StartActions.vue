@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { onKeyStroke } from '@vueuse/core'
+import { shownRail } from '#core/power/rails'
 import { noticed } from '#core/power/noticed'
 import type { StartPhase } from '#core/power/start-ritual'
 import type { StartFrame } from '#shared/chapters/starts/index'
@@ -29,7 +30,7 @@ const mayNotice = computed(() => props.phase === 'on' || props.phase === 'off-no
   <div ref="card" tabindex="-1" class="card grid gap-3 max-lg:fixed max-lg:inset-x-0 max-lg:bottom-0 max-lg:z-20 max-lg:gap-2 max-lg:p-3!">
     <template v-if="phase === 'ready' || phase === 'off'">
       <p v-if="phase === 'off' && frame.called" class="border-l-4 border-stop bg-stop-wash px-3 py-2"><strong>Called off:</strong> {{ frame.called.says }}</p>
-      <p v-if="phase === 'ready'">Probe on {{ frame.rail }}, black lead on ground. {{ frame.atSwitch }} says when the hand is at the switch.</p>
+      <p v-if="phase === 'ready'">Probe on {{ shownRail(frame.rail) }}, black lead on ground. {{ frame.atSwitch }} says when the hand is at the switch.</p>
       <button
         type="button"
         class="button button-main min-h-14! justify-center text-lg"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { limitsOf, volts } from '#core/power/rails'
+import { limitsOf, shownRail, volts } from '#core/power/rails'
 import { meterStates } from '#core/power/scpi'
 import type { StartPhase } from '#core/power/start-ritual'
 import type { StartSample } from '#core/power/start-watch'
@@ -15,7 +15,9 @@ const ofRail = computed(() => props.samples.filter(s => s.kind === 'dc-volts' &&
 const trace = computed(() => ofRail.value.flatMap((s): [number, number][] => (s.value === null ? [] : [[s.atSeconds, s.value]])))
 const reading = computed(() => {
   // The meter shows something before the switch is called, too; typed figures are only those of this start.
-  const { latest, plan } = props.frame
+  const { latest, plan, meter } = props.frame
+  // A meter that is silent shows nothing; what it showed before is not what the rail carries.
+  if (plan.byMeter && meter !== 'ready') return '—'
   const value = plan.byMeter && latest?.kind === 'dc-volts' ? latest.value : ofRail.value.at(-1)?.value
   return value === undefined ? '—' : value === null ? 'OL' : railFigure(value)
 })
@@ -25,7 +27,7 @@ const words: Record<StartPhase, string> = { 'ready': 'Not on yet', 'countdown': 
 <template>
   <div class="card grid gap-3">
     <div class="flex flex-wrap items-baseline gap-x-4">
-      <h2 class="text-3xl!">{{ frame.rail }}</h2>
+      <h2 class="text-3xl!">{{ shownRail(frame.rail) }}</h2>
       <span class="text-lg">{{ point.point || 'its test point' }}</span><span class="figure ml-auto text-lg"
         >{{ volts(limits.lowV) }} to {{ volts(limits.highV) }} expected</span
       >

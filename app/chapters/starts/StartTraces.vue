@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { noticed } from '#core/power/noticed'
-import { limitsOf, volts } from '#core/power/rails'
+import { limitsOf, shownRail, volts } from '#core/power/rails'
 import { toleranceFor } from '#core/power/tolerances'
 import { startOutcomeNames } from '#shared/chapters/starts/index'
 import type { ViewOf } from '#shared/chapters/index'
@@ -39,7 +39,7 @@ const shown = computed(() => props.starts.map(start => ({ ...start, rails: rails
             <template v-if="run.noticed.length">Noticed: {{ run.noticed.map(w => noticed[w].title.toLowerCase()).join(', ') }}.</template>
             <span class="hint">{{
               Object.entries(run.kept)
-                .map(([rail, v]) => `${rail} ${volts(v)}`)
+                .map(([rail, v]) => `${shownRail(rail)} ${volts(v)}`)
                 .join(', ')
             }}</span>
           </li>
@@ -49,7 +49,7 @@ const shown = computed(() => props.starts.map(start => ({ ...start, rails: rails
           <summary class="cursor-pointer text-[0.9375rem]">What the rails did</summary>
           <div class="grid gap-2 pt-1 sm:grid-cols-2">
             <div v-for="rail in start.rails" :key="rail.rail">
-              <span class="figure font-semibold">{{ rail.rail }}</span><LineChart
+              <span class="figure font-semibold">{{ shownRail(rail.rail) }}</span><LineChart
                 :series="[{ name: rail.rail, points: rail.points, dots: rail.points.length < 12 }]"
                 unit="V"
                 :band="[rail.lowV, rail.highV]"

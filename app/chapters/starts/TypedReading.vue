@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { parseReading } from '#core/kernel/quantity'
+import { shownRail } from '#core/power/rails'
 import type { SampleKind } from '#core/power/start-watch'
 import type { StartFrame } from '#shared/chapters/starts/index'
 
@@ -8,13 +9,14 @@ const props = defineProps<{ frame: StartFrame; tell: (what: Record<string, unkno
 const kinds = computed(() => {
   const { byMeter, currentLimitA, warm } = props.frame.plan
   const choices: { value: SampleKind; label: string; of: string; unit: 'V' | 'A' | '' }[] = []
-  if (!byMeter) choices.push({ value: 'dc-volts', label: 'Volts', of: props.frame.rail, unit: 'V' })
+  if (!byMeter) choices.push({ value: 'dc-volts', label: 'Volts', of: shownRail(props.frame.rail), unit: 'V' })
   if (currentLimitA !== null) choices.push({ value: 'dc-amps', label: 'Amperes', of: 'the current', unit: 'A' })
   if (warm) choices.push({ value: 'celsius', label: '°C', of: 'the warm part', unit: '' })
   return choices
 })
 const wanted = ref<SampleKind>()
 const chosen = computed(() => kinds.value.find(k => k.value === wanted.value) ?? kinds.value[0])
+const isNegative = computed(() => chosen.value?.value === 'dc-volts' && (props.frame.plan.points.find(p => p.rail === props.frame.rail)?.nominalV ?? 0) < 0)
 const typed = ref('')
 const wrong = ref('')
 
@@ -33,7 +35,7 @@ async function take() {
 
 <template>
   <form v-if="chosen" class="card grid gap-2" aria-label="Type a reading" @submit.prevent="take">
-    <MeasureField v-model="typed" :label="`What the meter shows on ${chosen.of}`" :message="wrong" />
+    <MeasureField v-model="typed" :label="`What the meter shows on ${chosen.of}`" :message="wrong" :signed="isNegative" />
     <SelectField v-if="kinds.length > 1" :model-value="chosen.value" label="It is in" :options="kinds" @update:model-value="kind => (wanted = kind)" />
     <button type="submit" class="button button-main justify-center">Take it</button>
   </form>

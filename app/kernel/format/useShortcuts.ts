@@ -18,12 +18,14 @@ export function useShortcuts(shortcuts: Shortcut[]) {
 export function listenForShortcuts() {
   onKeyStroke(true, event => {
     const at = event.target as HTMLElement
+    const typing = at.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(at.tagName)
+    // Out of the field, so that the keys work; a list or a dialog that is open closes first.
+    if (event.key === 'Escape' && typing && !document.querySelector('[role=dialog],[role=listbox]')) return at.blur()
     if (
       event.ctrlKey ||
       event.metaKey ||
       event.altKey ||
-      at.isContentEditable ||
-      ['INPUT', 'TEXTAREA', 'SELECT'].includes(at.tagName) ||
+      typing ||
       document.querySelector('[role=dialog],[role=listbox]')
     )
       return

@@ -17,6 +17,11 @@ const found = computed(() => (asked.value.trim() ? (list.value?.rows ?? []) : []
 
 useShortcuts([{ key: '/', says: 'Find a machine', act: () => field.value?.el.focus() }])
 
+/** Leaving the field closes its list. */
+function left(event: FocusEvent) {
+  if (!(event.currentTarget as HTMLElement).contains(event.relatedTarget as Node | null)) typed.value = ''
+}
+
 function open(machine: MachineSummary | null) {
   if (!machine) return
   typed.value = ''
@@ -27,7 +32,8 @@ function open(machine: MachineSummary | null) {
 </script>
 
 <template>
-  <Combobox :model-value="null" as="div" class="relative" @update:model-value="open">
+  <!-- Tab goes on to the next control, and opens nothing: the list never hears of it. -->
+  <Combobox :model-value="null" as="div" class="relative" @update:model-value="open" @keydown.tab.capture.stop @focusout="left">
     <ComboboxInput
       ref="field"
       class="entry w-56"

@@ -18,6 +18,8 @@ const open = defineModel<boolean>('open', { required: true })
             ><dt class="figure font-semibold">{{ shortcut.key }}</dt>
             <dd>{{ shortcut.says }}</dd></template
           >
+          <dt class="figure font-semibold">Esc</dt>
+          <dd>Leave the field, so that these keys work; close what is open</dd>
         </dl>
         <p class="hint">None of them works while you type.</p>
         <div><button type="button" class="button" @click="open = false">Close</button></div>

@@ -48,6 +48,7 @@ async function leave() {
         >
       </nav>
       <div class="ml-auto flex items-center gap-2">
+        <DraftsMenu v-if="session.person" />
         <MachineFinder v-if="session.person" class="hidden sm:block" />
         <NuxtLink v-else-if="route.path !== '/sign-in'" to="/sign-in" class="button">Sign in</NuxtLink>
         <Menu v-if="session.person" as="div" class="relative">

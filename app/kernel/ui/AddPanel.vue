@@ -3,13 +3,20 @@ import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/vue'
 import { PhMinus, PhPlus } from '@phosphor-icons/vue'
 
 /** A form that stays out of the way until it is wanted. */
-defineProps<{ label: string; open?: boolean }>()
+const props = defineProps<{ label: string; open?: boolean }>()
+provide(panelKey, props.label)
+const drafts = useDrafts()
+const route = useRoute()
+/** Something was typed in here on this page, and not sent yet. */
+const draft = computed(() => drafts.mine.some(d => d.panel === props.label && d.path.split('?')[0] === route.path))
+const startsOpen = props.open || draft.value
 </script>
 
 <template>
-  <Disclosure v-slot="{ open: isOpen, close }" :default-open="open">
+  <Disclosure v-slot="{ open: isOpen, close }" :default-open="startsOpen">
     <div>
-      <DisclosureButton class="button button-quiet"><component :is="isOpen ? PhMinus : PhPlus" aria-hidden="true" />{{ label }}</DisclosureButton>
+      <DisclosureButton class="button button-quiet"><component :is="isOpen ? PhMinus : PhPlus" aria-hidden="true" />{{ label }}</DisclosureButton
+      ><span v-if="draft && !isOpen" class="ml-2 bg-note-wash px-2 text-sm text-note">typed, not sent</span>
     </div>
     <DisclosurePanel class="border-t border-line pt-3"><slot :close="close" /></DisclosurePanel>
   </Disclosure>

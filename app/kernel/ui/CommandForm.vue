@@ -1,4 +1,5 @@
 <script setup lang="ts" generic="N extends CommandName">
+import { useDebounceFn, useEventListener } from '@vueuse/core'
 import { useForm } from 'vee-validate'
 import { type CommandName, type CommandRequest, commands } from '#shared/chapters/index'
 
@@ -23,21 +24,35 @@ const props = defineProps<{
   show?: (field: string, value: unknown) => string | undefined
 }>()
 const emit = defineEmits<{ done: [result: unknown] }>()
+const times = useTimes()
 
 const { submitCommand, busy, saved, failure, because, stale } = useCommand(
   () => props.command,
   () => props.machine,
 )
+const drafts = useDrafts()
+const route = useRoute()
+const panel = inject(panelKey, '')
+provide(neededKey, field => needs(commands[props.command], field))
 const copyOf = (what: object) => JSON.parse(JSON.stringify(what)) as Record<string, unknown>
 const givenVersion = () => (props.fixed && 'version' in props.fixed ? (props.fixed.version as number) : undefined)
 
+/** Passwords are never kept. What a form is about, but not its version, tells it from its like. */
+const keptApart = computed(() => {
+  const { version: _, ...about } = (props.fixed ?? {}) as Record<string, unknown>
+  const keys = Object.entries(about).filter(([, value]) => ['number', 'string'].includes(typeof value))
+  return [props.machine ?? '', props.command, props.label, ...keys.flat()].join('/')
+})
+const mayKeep = !['add-person', 'set-password'].includes(props.command)
+const draft = mayKeep ? drafts.read(keptApart.value) : undefined
+
 /** What the row said when typing began, and the version it had then; not one that arrived since. */
-const start = ref(copyOf(props.initial))
-const version = ref(givenVersion())
+const start = ref(copyOf(draft?.start ?? props.initial))
+const version = ref(draft ? draft.version : givenVersion())
 const whole = (values: object) => ({ ...values, ...props.fixed, ...(version.value === undefined ? {} : { version: version.value }) })
 
 const { handleSubmit, setErrors, resetForm, values } = useForm({
-  initialValues: copyOf(props.initial),
+  initialValues: copyOf(draft?.values ?? props.initial),
   validationSchema: zodForForms(() => commands[props.command], whole),
 })
 
@@ -46,6 +61,36 @@ const putIn = (content: Record<string, unknown>) => resetForm({ values: copyOf(c
 
 // A row that changed elsewhere is shown as it is now, unless somebody is in the middle of changing it here.
 const touched = computed(() => JSON.stringify(values) !== JSON.stringify(start.value))
+
+/** What is typed and not sent lies in the browser, whatever becomes of the page; what was sent or thrown away does not. */
+const restored = ref(draft?.at)
+function keepDraft() {
+  if (!mayKeep) return
+  if (!touched.value) return drafts.drop(keptApart.value)
+  drafts.write(keptApart.value, {
+    label: props.label,
+    path: route.fullPath,
+    panel,
+    values: copyOf(values),
+    start: start.value,
+    ...(version.value === undefined ? {} : { version: version.value }),
+  })
+}
+const keepSoon = useDebounceFn(keepDraft, 250)
+let done = false
+watch(
+  () => JSON.stringify(values),
+  () => !done && void keepSoon(),
+)
+useEventListener(window, 'pagehide', keepDraft)
+onBeforeUnmount(() => !done && keepDraft())
+function throwAway() {
+  restored.value = undefined
+  start.value = copyOf(props.initial)
+  version.value = givenVersion()
+  putIn(start.value)
+  drafts.drop(keptApart.value)
+}
 watch(
   () => [props.initial, props.fixed] as const,
   ([initial]) => {
@@ -58,16 +103,22 @@ watch(
 
 const send = handleSubmit(
   async () => {
-    const { result, fields } = await submitCommand(whole(values) as CommandRequest<N>)
+    const { result, fields } = await submitMerged()
     if (fields) return setErrors(fields)
     if (result === undefined) return
+    restored.value = undefined
     if (props.keeps) {
       start.value = copyOf(values)
       if (version.value !== undefined) version.value++
     } else {
+      start.value = copyOf(props.initial)
       putIn(props.initial)
     }
+    drafts.drop(keptApart.value)
+    // Whoever hears of it may take this form away at once; nothing of it is a draft any more.
+    done = true
     emit('done', result)
+    void nextTick(() => (done = false))
   },
   ({ errors }) => {
     // What nobody typed in a field has no field to show its message at.
@@ -78,25 +129,46 @@ const send = handleSubmit(
 )
 const form = useTemplateRef<HTMLFormElement>('form')
 
-function keepMine() {
-  version.value = stale.value?.current?.version as number
-  stale.value = undefined
-  void send()
+/** Mine and what was kept meanwhile, field by field; while nothing was kept meanwhile, nothing to merge. */
+const both = computed(() => {
+  if (!stale.value?.current) return null
+  const { version: newest, ...now } = stale.value.current
+  return { ...merged(start.value, copyOf(values), now), now, newest: newest as number }
+})
+
+/** Where somebody else was quicker with other fields, theirs are taken in and mine are sent again; only a true conflict is asked about. */
+async function submitMerged(): Promise<Awaited<ReturnType<typeof submitCommand>>> {
+  for (let tries = 0; ; tries++) {
+    const answer = await submitCommand(whole(values) as CommandRequest<N>)
+    if (!both.value || both.value.conflicts.length || tries >= 3) return answer
+    take(both.value.mine)
+  }
 }
 
-function takeTheirs() {
-  const { version: newest, ...theirs } = stale.value?.current ?? {}
-  start.value = copyOf({ ...values, ...Object.fromEntries(Object.entries(theirs).filter(([field]) => field in values)) })
-  putIn(start.value)
-  version.value = newest as number
+/** Takes what was kept meanwhile for the start, and puts this into the form. */
+function take(content: Record<string, unknown>) {
+  const { now, newest } = both.value!
+  start.value = copyOf({ ...start.value, ...Object.fromEntries(Object.entries(now).filter(([field]) => field in values)) })
+  putIn(content)
+  version.value = newest
   stale.value = undefined
 }
+
+function keepMine() {
+  take(both.value!.mine)
+  void send()
+}
+const takeTheirs = () => take(both.value!.theirs)
 </script>
 
 <template>
   <form ref="form" :aria-label="label" novalidate class="grid content-start gap-3" @submit.prevent="send">
+    <p v-if="restored" role="status" class="flex flex-wrap items-baseline gap-x-3 border-l-4 border-note bg-note-wash px-3 py-1">
+      <span><strong>Typed before, not sent yet</strong>, {{ times.moment(restored) }}.</span>
+      <button type="button" class="underline" @click="throwAway">Throw it away</button>
+    </p>
     <slot :values="values" />
-    <TwoVersions v-if="stale" :stale="stale" :mine="values" :words="words ?? {}" :show="show" @keep-mine="keepMine" @take-theirs="takeTheirs" />
+    <TwoVersions v-if="stale" :stale="stale" :mine="values" :conflicts="both?.conflicts ?? []" :words="words ?? {}" :show="show" @keep-mine="keepMine" @take-theirs="takeTheirs" />
     <div v-if="failure" role="alert" class="border-l-4 border-stop bg-stop-wash px-3 py-2">
       <p>{{ failure }}</p>
       <ul v-if="because.length" class="ml-5 list-disc">

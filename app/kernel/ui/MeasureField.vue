@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** A figure on the face of an instrument, typed as people write it. */
-defineProps<{ label: string; hint?: string; message?: string; words?: boolean }>()
+defineProps<{ label: string; hint?: string; message?: string; words?: boolean; signed?: boolean }>()
 const typed = defineModel<string>({ required: true })
 const id = useId()
 </script>
@@ -15,6 +15,6 @@ const id = useId()
       :inputmode="words ? undefined : 'decimal'"
       autocomplete="off"
       :aria-describedby="described"
-      :aria-invalid="!!message"
+      :aria-invalid="!!message" /><MinusKey v-if="signed" :label="label" @turned="typed = turned(typed)"
   /></FieldFrame>
 </template>

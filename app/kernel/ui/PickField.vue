@@ -7,6 +7,7 @@ import { useField } from 'vee-validate'
 const props = defineProps<{ name: string; label: string; options: { value: V; label: string }[]; hint?: string; empty?: string }>()
 const { value, errorMessage } = useField<V | undefined>(() => props.name)
 const form = useFormContext()
+const isNeeded = inject(neededKey, () => false)
 const message = computed(() => (form.sent.value ? errorMessage.value : undefined))
 const chosen = computed({ get: () => (value.value ?? null) as V, set: v => (value.value = v) })
 const shown = computed(() => props.options.find(o => o.value === value.value)?.label ?? props.empty ?? 'Choose')
@@ -14,7 +15,7 @@ const shown = computed(() => props.options.find(o => o.value === value.value)?.l
 
 <template>
   <Listbox v-model="chosen" as="div" class="grid content-start gap-1">
-    <ListboxLabel class="font-semibold">{{ label }}</ListboxLabel>
+    <ListboxLabel class="font-semibold" :class="isNeeded(name) && 'needed'">{{ label }}</ListboxLabel>
     <div class="relative">
       <ListboxButton class="entry flex items-center justify-between gap-2 text-left"
         ><span>{{ shown }}</span

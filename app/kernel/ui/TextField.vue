@@ -11,7 +11,10 @@ const props = defineProps<{
   numeric?: boolean
   type?: string
   autocomplete?: string
+  /** Whether the figure may be below zero; phones have no minus on their pad of figures. */
+  signed?: boolean
 }>()
+const isNeeded = inject(neededKey, () => false)
 const id = useId()
 const { value, errorMessage, handleBlur, meta } = useField<string | number | null>(() => props.name, undefined, { validateOnValueUpdate: true })
 const form = useFormContext()
@@ -20,8 +23,8 @@ const message = computed(() => ((meta.touched && meta.dirty) || form.sent.value 
 </script>
 
 <template>
-  <FieldFrame :id="id" v-slot="{ described }" :label="label" :hint="hint" :message="message">
-    <textarea v-if="lines" :id="id" v-model="value" class="entry" :rows="lines" :aria-describedby="described" :aria-invalid="!!message" @blur="handleBlur" />
+  <FieldFrame :id="id" v-slot="{ described }" :label="label" :hint="hint" :message="message" :needed="isNeeded(name)">
+    <textarea v-if="lines" :id="id" v-model="value" class="entry" :rows="lines" :aria-describedby="described" :aria-invalid="!!message" :aria-required="isNeeded(name) || undefined" @blur="handleBlur" />
     <input
       v-else
       :id="id"
@@ -34,8 +37,10 @@ const message = computed(() => ((meta.touched && meta.dirty) || form.sent.value 
       :aria-describedby="described"
       :aria-invalid="!!message"
       :autocomplete="autocomplete ?? 'off'"
+      :aria-required="isNeeded(name) || undefined"
       @blur="handleBlur"
     />
+    <MinusKey v-if="signed" :label="label" @turned="value = turned(value)" />
     <datalist v-if="suggestions" :id="`${id}-list`"><option v-for="suggestion in suggestions" :key="suggestion" :value="suggestion" /></datalist>
     <slot :value="value" />
   </FieldFrame>

@@ -5,6 +5,8 @@ import type { ErrorAnswer } from '#shared/kernel/answers'
 const props = defineProps<{
   stale: ErrorAnswer['error']
   mine: Record<string, unknown>
+  /** Fields that both changed; all else is merged by itself. */
+  conflicts: string[]
   words: Record<string, string>
   show?: (field: string, value: unknown) => string | undefined
 }>()
@@ -16,8 +18,7 @@ const shown = (field: string, value: unknown) =>
   (value === null || value === undefined || value === '' ? '—' : typeof value === 'boolean' ? (value ? 'yes' : 'no') : String(value))
 const differing = computed(() => {
   const [theirs, mine] = [flat(props.stale.current ?? {}), flat(props.mine)]
-  return [...new Set([...Object.keys(theirs), ...Object.keys(mine)])]
-    .filter(field => field !== 'version')
+  return props.conflicts
     .map(field => ({ field: props.words[field] ?? field, theirs: shown(field, theirs[field]), mine: shown(field, mine[field]) }))
     .filter(row => row.theirs !== row.mine)
 })
@@ -26,7 +27,7 @@ const differing = computed(() => {
 <template>
   <section role="alert" aria-label="Two versions" class="grid gap-2 border-l-4 border-care bg-care-wash p-3">
     <p>
-      <strong>{{ stale.changedBy }}</strong> changed this at {{ times.moment(stale.changedAt ?? '') }}, while you were working on it. Nothing of yours is lost.
+      <strong>{{ stale.changedBy }}</strong> changed this at {{ times.moment(stale.changedAt ?? '') }}, while you were working on it. Nothing of yours is lost, and whatever else they changed is taken in.
     </p>
     <table class="w-full text-left">
       <thead>

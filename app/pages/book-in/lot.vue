@@ -10,7 +10,13 @@ const lot = useLot()
 const { lines, common, good, bad } = lot
 const id = useId()
 const leaveOut = ref(false)
-const booked = ref<string[]>([])
+/** What a machine of the lot became. */
+interface Booked {
+  tag: string
+  name: string
+  nickname: string
+}
+const booked = ref<Booked[]>([])
 const { submitCommand, busy, failure, because } = useCommand('book-in-lot')
 const refusedAt = ref('')
 onMounted(() => lot.add())
@@ -39,7 +45,7 @@ async function bookIn() {
 const following = ref<string>()
 const changes = useChanges()
 const api = useApi()
-const state = ref<Progress & { tags: string[] }>()
+const state = ref<Progress & { booked: Booked[] }>()
 const going = computed(() => state.value !== undefined && state.value.done < state.value.of && !state.value.trouble)
 function follow(lot: string) {
   following.value = lot
@@ -48,12 +54,12 @@ function follow(lot: string) {
 async function look() {
   const uid = following.value
   if (!uid) return
-  const found = await api.get<Progress & { tags: string[] }>(`/api/lots/${uid}`)
+  const found = await api.get<Progress & { booked: Booked[] }>(`/api/lots/${uid}`)
   // Two answers may be on their way at once; the first that says so ends it.
   if (following.value !== uid) return
   state.value = found
   if (going.value) return
-  booked.value = [...booked.value, ...state.value.tags]
+  booked.value = [...booked.value, ...state.value.booked]
   following.value = undefined
 }
 watch(
@@ -81,9 +87,13 @@ useIntervalFn(() => void look(), 2_000)
       </section>
       <section v-if="booked.length" class="card grid gap-2" aria-label="Booked in" role="status">
         <h2>{{ counted(booked.length) }} booked in</h2>
-        <p class="flex flex-wrap gap-2">
-          <NuxtLink v-for="tag in booked" :key="tag" :to="`/m/${tag}`" class="text-ink no-underline"><TagTape :tag="tag" small /></NuxtLink>
-        </p>
+        <ul class="grid gap-1 sm:grid-cols-2 lg:grid-cols-3">
+          <li v-for="{ tag, name, nickname } in booked" :key="tag">
+            <NuxtLink :to="`/m/${tag}`" class="flex items-baseline gap-2 text-ink"
+              ><TagTape :tag="tag" small /><span>{{ nickname ? `${nickname}, ${name}` : name }}</span></NuxtLink
+            >
+          </li>
+        </ul>
       </section>
       <div class="grid items-start gap-4 lg:grid-cols-2">
         <OneCard title="The same for all" hint="A row’s own cell goes before it.">

@@ -135,12 +135,12 @@ export const firstLot = (tx: Tx): LotRow | undefined =>
 
 const bookedOf = (tx: Tx, lotId: number) =>
   tx
-    .select({ tag: lotRows.tag })
+    .select({ tag: machines.tag, name: machines.name, nickname: machines.nickname })
     .from(lotRows)
+    .innerJoin(machines, eq(machines.tag, lotRows.tag))
     .where(and(eq(lotRows.lotId, lotId), isNotNull(lotRows.tag)))
     .orderBy(asc(lotRows.id))
     .all()
-    .map(r => r.tag!)
 
 /** Books in the next machine of a lot. @returns whether there was one */
 export function bookNextOf(work: Work, lot: LotRow): boolean {
@@ -165,12 +165,12 @@ export function stopLot(work: Work, lot: LotRow, trouble: string): void {
   work.progress = progressOf({ ...lot, trouble }, bookedOf(work.tx, lot.id).length)
 }
 
-/** How far a lot has come, with the tags so far. @throws NotFound */
-export function lotOf(tx: Tx, uid: string): Progress & { tags: string[] } {
+/** How far a lot has come, with what its machines became so far. @throws NotFound */
+export function lotOf(tx: Tx, uid: string): Progress & { booked: { tag: string; name: string; nickname: string }[] } {
   const lot = tx.select().from(lots).where(eq(lots.uid, uid)).get()
   if (!lot) throw new NotFound('There is no such job lot.')
-  const tags = bookedOf(tx, lot.id)
-  return { ...progressOf(lot, tags.length), tags }
+  const booked = bookedOf(tx, lot.id)
+  return { ...progressOf(lot, booked.length), booked }
 }
 
 function notInFuture(day: string, now: Date) {

@@ -202,7 +202,7 @@ it('a job lot is booked in whole or not at all', () => {
   expect(on.list()).toEqual([])
   const { lot: uid } = lot(...Array<object>(30).fill(row)) as { lot: string }
   expect(lotOf(on.db, uid)).toMatchObject({ done: 30, of: 30, trouble: '' })
-  expect(lotOf(on.db, uid).tags.at(-1)).toBe('M-2026-030')
+  expect(lotOf(on.db, uid).booked.at(-1)).toMatchObject({ tag: 'M-2026-030', name: 'Gannet' })
 })
 
 it('what somebody did before us is not settled without a reason', () => {

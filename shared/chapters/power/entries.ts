@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { word } from '../../kernel/fields'
 import { type BatteryState, type Chemistry, type Replacement, batteryStateNames, chemistries, replacements } from '#core/power/battery'
 import { type OffVerdict, offVerdictWords } from '#core/power/off-state'
-import { type RailVerdict, loadWords, railVerdictWords, volts } from '#core/power/rails'
+import { type RailVerdict, loadWords, railVerdictWords, shownRail, volts } from '#core/power/rails'
 import { type WarmPart, warmParts } from '#core/power/temperature'
 import { configurationWords } from '#core/safety/configuration'
 import { gateWords } from '#core/safety/gate'
@@ -40,7 +40,7 @@ export const entries = {
     d =>
       [
         `What is connected: ${ending(configurationWords(d.configuration))}`,
-        ...(d.bench ?? []).map(o => `${o.feeds} from the bench supply: ${volts(o.voltageV)}, limited to ${o.limitA} A${o.polarityChecked ? ', polarity checked' : ''}.`),
+        ...(d.bench ?? []).map(o => `${shownRail(o.feeds)} from the bench supply: ${volts(o.voltageV)}, limited to ${o.limitA} A${o.polarityChecked ? ', polarity checked' : ''}.`),
       ].join(' '),
   ),
   'battery.recorded': entry(
@@ -78,15 +78,15 @@ export const entries = {
     closed,
   ),
   'gate.overrule-ended': entry(z.object({ why: s }), d => `Overrule of the gate ended: ${ending(d.why)}`, closed),
-  'rails.expected': entry(z.object({ rails: z.array(z.object({ name: s, nominalV: n })) }), d => `Rails expected: ${d.rails.map(r => r.name).join(', ')}.`),
+  'rails.expected': entry(z.object({ rails: z.array(z.object({ name: s, nominalV: n })) }), d => `Rails expected: ${d.rails.map(r => shownRail(r.name)).join(', ')}.`),
   'reading.taken': entry(
     z.object({ rail: s, valueV: n, load: word<keyof typeof loadWords>(), verdict: word<RailVerdict>() }),
-    d => `Read ${d.rail}: ${volts(d.valueV)} ${loadWords[d.load]}; ${railVerdictWords[d.verdict]}.`,
+    d => `Read ${shownRail(d.rail)}: ${volts(d.valueV)} ${loadWords[d.load]}; ${railVerdictWords[d.verdict]}.`,
     observed,
   ),
   'off-state.measured': entry(
     z.object({ rail: s, ohm: n.nullable(), verdict: word<OffVerdict>() }),
-    d => `Measured ${d.rail} to ground with the power off: ${d.ohm === null ? 'open' : `${d.ohm} Ω`}; ${offVerdictWords[d.verdict].toLowerCase()}.`,
+    d => `Measured ${shownRail(d.rail)} to ground with the power off: ${d.ohm === null ? 'open' : `${d.ohm} Ω`}; ${offVerdictWords[d.verdict].toLowerCase()}.`,
     observed,
   ),
 } as const

@@ -40,7 +40,7 @@ it('a file with bad rows: columns are mapped, each bad row says why, and the goo
   await hanneke.sees('3 machines ready, 1 with something wrong.')
   await hanneke.tick('Leave the rows with something wrong in the table, and book in the others')
   await hanneke.press('Book in 3 machines')
-  await hanneke.sees('3 machines booked in', 'SH-2026-025', 'SH-2026-027', '0 machines ready, 1 with something wrong.')
+  await hanneke.sees('3 machines booked in', 'SH-2026-025', 'Sextant 16', 'SH-2026-027', '0 machines ready, 1 with something wrong.')
   expect(await hanneke.valueOf('Model or description, row 1')).toBe('Sextant 16')
 
   await hanneke.open('/m/SH-2026-025?stage=arrive')

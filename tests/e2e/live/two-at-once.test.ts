@@ -1,4 +1,5 @@
 import { beforeAll, expect, it } from 'vitest'
+import type { MachineSheet } from '#shared/chapters/index'
 import { atTheBench } from '../support/bench'
 
 const {
@@ -47,21 +48,33 @@ it('a stale edit is offered both versions, and either can be kept', async () => 
   expect(await baraka.valueOf('Note', 'Condition of Case')).toBe('hinge and feet gone')
 })
 
-it('shows what two people found of the same facts, in the words of the form', async () => {
+it('merges what two people found of different facts, and asks in the words of the form where they differ', async () => {
   for (const visitor of [ilka, baraka]) {
     await visitor.open(`${sheet}?stage=make-safe`)
-    await visitor.press('All answered, inspected by Teodor. Look at them or change them')
+    await visitor.press('All answered, inspected by Teodor Vlasak. Look at them or change them')
   }
   await ilka.choose('Fan', 'Present and free')
   await baraka.choose('Wiring', 'Something not understood')
   await ilka.press('Keep these facts')
   await baraka.sees('Fan: present and free')
   await baraka.press('Keep these facts')
-  await baraka.sees('Ilka Brandvold changed this', 'Fan Present and free None by design', 'Wiring As built, or understood Something not understood')
-  await baraka.press('Take theirs')
-  await baraka.choose('Wiring', 'Something not understood')
-  await baraka.press('Keep these facts')
   await ilka.sees('Wiring: something not understood', 'Keep off')
+  const entered = async () =>
+    ((await (await application.ask(`/api/machines/${sheet.slice(3)}`, { cookie: await application.cookieOf('ilka') })).json()) as MachineSheet).power.entered
+  expect(await entered()).toMatchObject({ fan: 'present', wiring: 'doubtful' })
+
+  await baraka.choose('Fan', 'Missing or stuck')
+  await baraka.choose('Smoke or smell reported', 'Yes, cause found and cleared')
+  await ilka.choose('Fan', 'None by design')
+  await ilka.choose('Picture tube', 'Open to touch')
+  await ilka.press('Keep these facts')
+  await baraka.sees('Picture tube: open to touch')
+  await baraka.press('Keep these facts')
+  await baraka.sees('Ilka Brandvold changed this', 'Fan None by design Missing or stuck')
+  await baraka.press('Keep mine')
+  await ilka.sees('Fan: missing or stuck')
+  // Mine was kept where we differed; what a colleague had added stays.
+  expect(await entered()).toMatchObject({ fan: 'missing', pictureTube: 'open', smoke: 'traced' })
 })
 
 it('finds its way back after the server was restarted', async () => {
@@ -73,4 +86,31 @@ it('finds its way back after the server was restarted', async () => {
   await baraka.fill('Symptom', 'Fan hums')
   await baraka.press('Report it')
   await ilka.sees('Fault reported: Fan hums')
+})
+
+it('keeps what was typed over another page and a reload, for whoever typed it, until it is sent or thrown away', async () => {
+  await ilka.open(`${sheet}?stage=mend`)
+  await ilka.press('Report a fault')
+  await ilka.fill('Symptom', 'Third line of text flickers')
+  await ilka.press('Store')
+  await ilka.sees('1 not sent')
+  await ilka.open(`${sheet}?stage=mend`)
+  await ilka.sees('Typed before, not sent yet')
+  expect(await ilka.valueOf('Symptom')).toBe('Third line of text flickers')
+  await baraka.open(`${sheet}?stage=mend`)
+  await baraka.sees('Quay desk')
+  expect(await baraka.text()).not.toContain('not sent')
+  await ilka.press('Report it')
+  await ilka.sees('Fault reported: Third line of text flickers')
+  await ilka.seesNoMore('not sent')
+  await ilka.press('Report a fault')
+  await ilka.fill('Symptom', 'Nothing much')
+  await ilka.sees('1 not sent')
+  await ilka.open('/store')
+  await ilka.press('1 not sent')
+  await ilka.press('Throw away Report a fault')
+  await ilka.seesNoMore('not sent')
+  await ilka.open(`${sheet}?stage=mend`)
+  await ilka.press('Report a fault')
+  expect(await ilka.valueOf('Symptom')).toBe('')
 })

@@ -1,6 +1,7 @@
 import { writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { afterAll, beforeAll, expect, it } from 'vitest'
+import { placesToLook } from '#core/power/battery-home'
 import { type StandIn, startStandIn } from '../../../instruments/meter/stand-in'
 import { atTheBench } from '../support/bench'
 
@@ -25,9 +26,29 @@ it('a battery is recorded, taken out and replaced, each step judged as it is typ
   await ilka.sees('Battery, under the keyboard: it has leaked.', 'neutralise with a mild acid')
   await ilka.press('Record it', 'Record a battery')
   await ilka.sees('Battery, under the keyboard, nickel-cadmium: leaking, still in.', 'The gate went from Not yet assessed to Keep off')
+  // What has leaked is not clean because somebody says so: it goes its way home.
   await ilka.press('Go on with it under the keyboard')
   await ilka.choose('What was found', 'No leak seen')
   await ilka.choose('It is', 'Out')
+  await ilka.press('Keep', 'Go on with this battery')
+  await ilka.sees('State: it has leaked. It goes its way home step by step below')
+  await ilka.choose('What was found', 'Gone, residue left')
+  await ilka.press('Keep', 'Go on with this battery')
+  await ilka.sees('Its way home: Neutralise what it left with a mild acid such as white vinegar')
+  for (const [step, next] of [
+    ['Residue neutralised', 'Its way home: Rinse with distilled water'],
+    ['Rinsed', 'Its way home: Dry it through'],
+    ['Dried', 'Its way home: Look under everything it may have reached'],
+  ] as const) {
+    await ilka.press(step)
+    await ilka.sees(next)
+  }
+  await ilka.press('Looked at, nothing left behind')
+  await ilka.sees('Not looked at yet: look under the keyboard connector')
+  for (const place of placesToLook) await ilka.tick(place)
+  await ilka.press('Looked at, nothing left behind')
+  await ilka.sees('it has leaked; neutralised, rinsed, dried and looked at.', 'The gate went from Keep off to Not yet assessed')
+  await ilka.press('Go on with it under the keyboard')
   await ilka.choose('The circuit', 'It charges')
   await ilka.choose('In its place', 'Coin cell with a blocking diode')
   await ilka.sees('Lithium coin cell must not be charged, and this circuit charges.')

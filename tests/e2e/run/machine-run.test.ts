@@ -72,6 +72,16 @@ it('a machine goes from the back door to a printed label', async () => {
   await ilka.sees('Inspected for power.')
   await ilka.choose('Line-filter capacitors', 'Replaced')
   await ilka.press('Keep these facts')
+  // “No short” was answered, and nothing was measured: the gate says so, until every rail is.
+  await ilka.sees('“No short” was answered, but nothing on record shows it.')
+  await ilka.press('Measure a rail')
+  for (const rail of ['+5 V', '+12 V', '−5 V']) {
+    await ilka.choose('Rail', rail, 'Measure a rail')
+    await ilka.fill('Red on the rail', '1k2', 'Measure a rail')
+    await ilka.fill('Black on the rail', '2k4', 'Measure a rail')
+    await ilka.press('Keep the measurement')
+    await ilka.sees(`Measured ${rail} to ground with the power off: 1200 Ω; plausible.`)
+  }
   await ilka.sees('One attended start with limited current')
 
   // Clean, and a wait that shows on the shelf
@@ -83,7 +93,7 @@ it('a machine goes from the back door to a printed label', async () => {
   await ilka.press('Start a wait')
   await ilka.fill('What it waits for', 'case drying')
   await ilka.press('Start the wait', 'Start a wait')
-  await ilka.sees('Wait started: case drying.', '8 h')
+  await ilka.sees('Wait started: case drying.', '8 h', 'The gate went from Guarded start to Keep off: Not yet: case drying.')
 
   // Mend
   await stage('Mend')
@@ -114,7 +124,7 @@ it('a machine goes from the back door to a printed label', async () => {
   for (const [rail, value] of [
     ['+12 V', '11.75'],
     ['+5 V', '4.96'],
-    ['-5 V', '−5,09'],
+    ['−5 V', '−5,09'],
   ] as const) {
     await ilka.choose('Rail', rail)
     await ilka.choose('Load', 'Under load')
@@ -122,7 +132,7 @@ it('a machine goes from the back door to a printed label', async () => {
     await ilka.press('Keep the reading')
     await ilka.sees(`Read ${rail}: ${value.replace(',', '.')} V under load; within limits.`)
   }
-  await ilka.sees('+12 V was low only without a load.', 'Clear to run')
+  await ilka.sees('+12 V was low only without a load.')
 
   await stage('Mend')
   await ilka.press('Found and fitted')
@@ -133,7 +143,7 @@ it('a machine goes from the back door to a printed label', async () => {
   await ilka.sees('That closed it.')
   await stage('Clean')
   await ilka.press('End it early')
-  await ilka.sees('Wait ended early: case drying.')
+  await ilka.sees('Wait ended early: case drying.', 'The gate went from Keep off to Clear to run')
   await stage('Prove')
   await ilka.press('Move to Prove')
   await ilka.sees('It is in Prove.')

@@ -63,7 +63,7 @@ it('a strict machine is brought to its first start, each rail read by the meter,
   await countDown(teodor)
   await teodor.sees('On for')
   await kept(1)
-  for (const [i, rail] of ['+12 V', '-12 V', '-5 V'].entries()) {
+  for (const [i, rail] of ['+12 V', '−12 V', '−5 V'].entries()) {
     await teodor.press(`Probe ${rail}`)
     await kept(i + 2)
   }
@@ -89,7 +89,7 @@ it('a baseline machine is started with typed readings, and stays guarded for its
   for (const [rail, typed] of [
     ['+5 V', '5,03'],
     ['+15 V', '14.9'],
-    ['-15 V', '−15.1'],
+    ['−15 V', '−15.1'],
   ] as const) {
     if (rail !== '+5 V') await teodor.press(`Probe ${rail}`)
     await teodor.fill(`What the meter shows on ${rail}`, 'a lot')
@@ -186,4 +186,34 @@ it('twenty who watch one start see every reading of it, and its end', async () =
   expect(new Set(values).size).toBe(1)
   expect(JSON.parse(values[0]!)).not.toHaveLength(0)
   stops.forEach(stop => stop())
+})
+
+it('smoke that somebody noticed outweighs rails that read well, keeps both runs, and is the first move on the sheet', async () => {
+  const tag = await application.tagOf('Radio hut')
+  standIn.scenario('healthy')
+  await rua.open(`/m/${tag}?stage=make-safe`)
+  await tickAll(rua)
+  await rua.choose('Readings', 'From the meter')
+  await rua.press('Begin the start')
+  await rua.sees('Meter: answers')
+  await countDown(rua)
+  await rua.sees('On for')
+  // The hand goes to the switch first; what it was is said after.
+  await rua.driver.actions().sendKeys(Key.ESCAPE).perform()
+  await rua.sees('Off now', 'Was something noticed?')
+  await rua.press('Smoke')
+  standIn.switchOn(false)
+  await rua.press('It is off')
+  await rua.sees('Called off: Smoke was noticed.')
+  await countDown(rua)
+  await rua.sees('+5 V', 'V kept')
+  await rua.press('Done, switch it off')
+  standIn.switchOn(false)
+  await rua.press('It is off')
+  await rua.sees('Kept with the start: 1 run before this one.')
+  await rua.press('End the start and keep the readings')
+  await rua.sees('Hazard present: smoke reported.', 'Noticed: “Smoke in a start on', 'Run 1', 'Smoke was noticed.')
+  expect(await rua.driver.executeScript<string>('return document.querySelector("aside ol li").innerText')).toContain('Find what smoked')
+  await rua.open(`/m/${tag}?stage=mend`)
+  await rua.sees('Smoke was noticed at a start on')
 })

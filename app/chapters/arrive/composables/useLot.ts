@@ -1,9 +1,17 @@
 import Papa from 'papaparse'
+import { lookAlikes } from '#core/identify/look-alike'
 import { type LotField, lotFields } from '#core/identify/lot-columns'
+import type { ModelView } from '#shared/chapters/models/index'
 import { type LotCommon, type LotReading, type LotRow, readLotRow } from '#shared/chapters/arrive/index'
 
 export interface LotLine extends LotRow {
   key: number
+}
+/** Said beside a row, without keeping it from being booked in. */
+export interface RowTold {
+  meant: ModelView | undefined
+  leaked: boolean
+  faults: string[]
 }
 export interface CsvRead {
   name: string
@@ -34,6 +42,18 @@ export function useLot() {
   const readings = computed(
     () => new Map<number, LotReading>(lines.value.filter(line => !isEmpty(line)).map(line => [line.key, readLotRow(line, common.value, modelOf)])),
   )
+  /** What is worth knowing of a row before it is booked in: another spelling of a known model, and what its sisters had. */
+  const told = computed(
+    () =>
+      new Map(
+        lines.value.flatMap((line): [number, RowTold][] => {
+          const name = line.name?.trim() ?? ''
+          const model = modelNamed(known.value, name, line.maker ?? '')
+          const meant = name && !model ? known.value.find(m => m.name === lookAlikes(name, known.value.map(k => k.name))[0]) : undefined
+          return model || meant ? [[line.key, { meant, leaked: Boolean(model?.leaked), faults: model?.knownFaults ?? [] }]] : []
+        }),
+      ),
+  )
   const good = computed(() => lines.value.filter(line => readings.value.get(line.key)?.request))
   const bad = computed(() => lines.value.filter(line => readings.value.get(line.key)?.problems.length))
   /** Serial numbers that stand in more than one row: allowed, but worth a look. */
@@ -55,8 +75,10 @@ export function useLot() {
     good,
     bad,
     twice,
+    told,
     known,
     add,
+    isThat: (line: LotLine, { name, maker }: ModelView) => Object.assign(line, { name, maker }),
     takeIn,
     remove: (key: number) => (lines.value = lines.value.filter(line => line.key !== key)),
   }
