@@ -32,14 +32,32 @@ function waitsHeard({ waits }: CleaningRecord, now: string): Heard[] {
       return until > now
         ? [
             heard(
-              finding('stop', 'wait.wet', `Not yet: ${what}.`, 'What is wet conducts, and a just-washed thing may fail until it is really dry.', commonPractice),
+              finding(
+                'stop',
+                'wait.wet',
+                `Not yet: ${what}.`,
+                'What is wet conducts, and a just-washed thing may fail until it is really dry.',
+                commonPractice,
+              ),
               'Let the wait run out, look whether it is dry, and end it.',
             ),
           ]
-        : [contradiction('wait.over', `The time is over, and nobody has said that it is done: ${what}.`, 'Time alone dries nothing.', 'Look at it, and end the wait.')]
+        : [
+            contradiction(
+              'wait.over',
+              `The time is over, and nobody has said that it is done: ${what}.`,
+              'Time alone dries nothing.',
+              'Look at it, and end the wait.',
+            ),
+          ]
     return elsewhere.test(what)
       ? []
-      : [heard(finding('care', 'wait.running', `Something of it is being waited for: ${what}.`, 'What is away or being worked on is not whole.'), 'End the wait once it is over.')]
+      : [
+          heard(
+            finding('care', 'wait.running', `Something of it is being waited for: ${what}.`, 'What is away or being worked on is not whole.'),
+            'End the wait once it is over.',
+          ),
+        ]
   })
 }
 

@@ -2,7 +2,8 @@ import { converter } from 'culori'
 import fc from 'fast-check'
 import { expect, it } from 'vitest'
 import { type Spoil, type Surface, madeUpBoard } from '../../tests/support/made-up-board'
-import { type CorrosionSamples, colourOf, measureCorrosion, measureCorrosionNow } from './corrosion-area'
+import { type CorrosionSamples, measureCorrosion, measureCorrosionNow } from './corrosion-area'
+import { colourOf } from './corrosion-colour'
 import { compareVisits } from './corrosion-growth'
 
 const samplesOf = ({ corroded, sound }: Omit<CorrosionSamples, 'outline'>) => ({ outline: [], corroded, sound })
@@ -24,15 +25,18 @@ const spoilt: [Surface, Spoil][] = [
   ['rust on a black chassis', { spots: 2 }],
   ['blue salt on a board', { noise: 8, blur: 1.5, jpeg: 75, gradient: 0.5, glare: 0.03, specks: true }],
 ]
-it.each(spoilt.map(([surface, spoil], i) => [surface, spoil, i] as const))('%s, spoilt by %j: what it is off by lies within the error that it states', async (surface, spoil, i) => {
-  for (const wanted of [4, 30]) {
-    const board = await madeUpBoard(surface, 420, 320, wanted, 7000 + 100 * i + wanted, spoil)
-    const { areaPct, errorPct, insidePx } = measured(board).areaAt(0.5)
-    expect(Math.abs(areaPct - board.areaPct), `${board.areaPct} % drawn, ± ${errorPct}`).toBeLessThanOrEqual(errorPct)
-    expect(errorPct).toBeGreaterThanOrEqual(1.5)
-    expect(insidePx).toBe(420 * 320)
-  }
-})
+it.each(spoilt.map(([surface, spoil], i) => [surface, spoil, i] as const))(
+  '%s, spoilt by %j: what it is off by lies within the error that it states',
+  async (surface, spoil, i) => {
+    for (const wanted of [4, 30]) {
+      const board = await madeUpBoard(surface, 420, 320, wanted, 7000 + 100 * i + wanted, spoil)
+      const { areaPct, errorPct, insidePx } = measured(board).areaAt(0.5)
+      expect(Math.abs(areaPct - board.areaPct), `${board.areaPct} % drawn, ± ${errorPct}`).toBeLessThanOrEqual(errorPct)
+      expect(errorPct).toBeGreaterThanOrEqual(1.5)
+      expect(insidePx).toBe(420 * 320)
+    }
+  },
+)
 
 it('says what it did not see or know, and is the less sure for it', async () => {
   const plain = measured(await madeUpBoard('crust on copper', 420, 320, 20, 11)).areaAt(0.5)
@@ -145,7 +149,14 @@ it.each([
 })
 
 it('pictures that do not show the same surface are named, not compared', () => {
-  const visit = (outlineShare: number, outlineMm2: number | null = null) => ({ at: '2026-01-01', areaPct: 10 * outlineShare, errorPct: 1.5, areaMm2: null, outlineShare, outlineMm2 })
+  const visit = (outlineShare: number, outlineMm2: number | null = null) => ({
+    at: '2026-01-01',
+    areaPct: 10 * outlineShare,
+    errorPct: 1.5,
+    areaMm2: null,
+    outlineShare,
+    outlineMm2,
+  })
   expect(compareVisits(visit(0.2), visit(0.9)).findings[0]?.code).toBe('growth.not-comparable')
   expect(compareVisits(visit(0.2, 400), visit(0.9, 410)).findings[0]?.code).toBe('growth.grows')
 })

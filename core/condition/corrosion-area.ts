@@ -1,6 +1,7 @@
-import { convertLrgbToRgb, convertRgbToLrgb, convertRgbToOklab } from 'culori/fn'
+import { convertLrgbToRgb, convertRgbToLrgb } from 'culori/fn'
 import { type Finding, finding } from '../kernel/finding'
 import { InputError } from '../kernel/input-error'
+import { type Seen, type Spots, apart, bestOf, mixtures, seenAs } from './corrosion-colour'
 import type { Point } from './marks'
 
 /**
@@ -16,7 +17,6 @@ import type { Point } from './marks'
  * What a lamp has burnt out, and what looks like none of the spots, is taken out of the count, and said. The error is not promised but put together
  * from what the picture shows: how much hangs on single spots and on the threshold, how often the touched places are misread, how much of the area
  * is edge, how much of it was not seen or not known, and how few pixels there are.
- * Source of the colour space: Björn Ottosson, A perceptual color space for image processing, 2020 (by way of culori).
  */
 
 /** Red, green, blue, alpha, row by row, as a canvas has them. */
@@ -59,79 +59,11 @@ export const leastErrorPct = 1.5
 export const leastInsidePx = 30
 export const largestMegapixels = 50
 
-/** Hue and saturation tell corrosion from shadow; lightness hardly does. */
-const chromaWeight = 2.5
-/** How firmly u + v is held near 1. Loosely: it is all that light may change, and all that tells a dark stain of the same hue. */
-const lightFirmness = 0.02
 /** Spots nearer than this have the same colour for the eye of a camera. */
 const leastSeparation = 0.02
 const shades = 64
 const step = 256 / shades
 const rowsATurn = 16
-
-type Colour = readonly [number, number, number]
-/** A colour twice: as it is compared, OKLab with its chroma weighted; and as light, linear. */
-interface Seen {
-  lab: Colour
-  light: Colour
-}
-
-/** A colour as it is compared: OKLab with its chroma weighted. Channels 0 to 255. */
-export function colourOf(red: number, green: number, blue: number): Colour {
-  const { l, a, b } = convertRgbToOklab({ r: red / 255, g: green / 255, b: blue / 255 })
-  return [l, (a ?? 0) * chromaWeight, (b ?? 0) * chromaWeight]
-}
-function seenAs(red: number, green: number, blue: number): Seen {
-  const { r, g, b } = convertRgbToLrgb({ r: red / 255, g: green / 255, b: blue / 255 })
-  return { lab: colourOf(red, green, blue), light: [r, g, b] }
-}
-
-const dot = (p: Colour, q: Colour) => p[0] * q[0] + p[1] * q[1] + p[2] * q[2]
-
-/**
- * Explains a colour as u·C + v·S. @param held what one is in the figures of the colour space, squared: lengths are measured in it
- * @returns the share u / (u + v), and how far the mixture stays off the colour
- */
-function mixture(colour: Colour, bad: Colour, good: Colour, held = 1): { share: number; off: number } {
-  const firm = lightFirmness * held
-  const [bb, bg, gg] = [dot(bad, bad) + firm, dot(bad, good) + firm, dot(good, good) + firm]
-  const [bc, gc] = [dot(bad, colour) + firm, dot(good, colour) + firm]
-  const determinant = bb * gg - bg * bg
-  let [u, v] = determinant > 1e-12 * held * held ? [(bc * gg - gc * bg) / determinant, (gc * bb - bc * bg) / determinant] : [bc / bb, 0]
-  if (u < 0) [u, v] = [0, gc / gg]
-  else if (v < 0) [u, v] = [bc / bb, 0]
-  const off = dot(colour, colour) + firm - 2 * (u * bc + v * gc) + u * u * bb + 2 * u * v * bg + v * v * gg
-  return { share: u / (u + v || 1), off: Math.sqrt(Math.max(0, off)) }
-}
-
-type Spots = readonly Seen[]
-/** A mixture of one pair of spots: how far off it is as colours are compared, and the share in linear light. */
-interface Tried {
-  off: number
-  share: number
-}
-const every = () => true
-
-/** The best of all mixtures of one corroded and one sound spot, of those that may be used. */
-function bestOf(tried: readonly Tried[], may: (pair: number) => boolean = every): Tried {
-  let best: Tried = { share: 0, off: Infinity }
-  tried.forEach((one, pair) => {
-    if (one.off < best.off - 1e-9 && may(pair)) best = one
-  })
-  return best
-}
-function mixtures(colour: Seen, corroded: Spots, sound: Spots): Tried[] {
-  return corroded.flatMap(bad =>
-    sound.map(good => {
-      const { off } = mixture(colour.lab, bad.lab, good.lab)
-      const held = (dot(bad.light, bad.light) + dot(good.light, good.light)) / 2
-      return { off, share: mixture(colour.light, bad.light, good.light, held).share }
-    }),
-  )
-}
-
-/** How far two spots lie apart, whatever light falls on them. */
-const apart = (p: Seen, q: Seen) => mixture(p.lab, q.lab, q.lab).off
 
 /**
  * Classifies every pixel. A generator, so that whoever drives it can show how far it is, do other things in between, and stop:
@@ -186,7 +118,10 @@ export function* measureCorrosion(pixels: Pixels, samples: CorrosionSamples): Ge
 const burntLevel = 250
 
 /** Where a lamp has burnt the picture out, with a rim around it that its light has reached; and whether a spot lies there. */
-function* burntOut({ width, height, data }: Pixels, { corroded, sound }: CorrosionSamples): Generator<number, { blind: Uint8Array; blindSpot: 'corroded' | 'sound' | null }> {
+function* burntOut(
+  { width, height, data }: Pixels,
+  { corroded, sound }: CorrosionSamples,
+): Generator<number, { blind: Uint8Array; blindSpot: 'corroded' | 'sound' | null }> {
   const blind = new Uint8Array(width * height)
   const rim = Math.max(3, Math.round(0.012 * Math.sqrt(width * height)))
   for (let y = 0; y < height; y++) {
@@ -215,18 +150,20 @@ interface Place {
 }
 function touchedPlaces({ width, height }: Pixels, { corroded, sound }: CorrosionSamples): Place[] {
   const reach = reachOf({ width, height })
-  const place = (isCorroded: boolean) => ([atX, atY]: Point, spot: number): Place => {
-    const [midX, midY] = [Math.min(width - 1, Math.floor(atX * width)), Math.min(height - 1, Math.floor(atY * height))]
-    const found: number[] = []
-    return {
-      corroded: isCorroded,
-      spot,
-      shades: found,
-      take: (y, row) => {
-        if (Math.abs(y - midY) <= reach) for (let x = Math.max(0, midX - reach); x <= Math.min(width - 1, midX + reach); x++) found.push(row[x]!)
-      },
+  const place =
+    (isCorroded: boolean) =>
+    ([atX, atY]: Point, spot: number): Place => {
+      const [midX, midY] = [Math.min(width - 1, Math.floor(atX * width)), Math.min(height - 1, Math.floor(atY * height))]
+      const found: number[] = []
+      return {
+        corroded: isCorroded,
+        spot,
+        shades: found,
+        take: (y, row) => {
+          if (Math.abs(y - midY) <= reach) for (let x = Math.max(0, midX - reach); x <= Math.min(width - 1, midX + reach); x++) found.push(row[x]!)
+        },
+      }
     }
-  }
   return [...corroded.map(place(true)), ...sound.map(place(false))]
 }
 
@@ -394,7 +331,11 @@ function judge({ inside, blindPx, scoreOfShade, isUnlike, corroded, sound, touch
   const knownPx = byScore.reduce((sum, n) => sum + n, 0)
   const insidePx = seenPx + blindPx
   if (insidePx < leastInsidePx)
-    throw new InputError('outline', insidePx, `The outline holds ${insidePx} pixels; at least ${leastInsidePx}, please. Draw it larger, or take a closer photograph.`)
+    throw new InputError(
+      'outline',
+      insidePx,
+      `The outline holds ${insidePx} pixels; at least ${leastInsidePx}, please. Draw it larger, or take a closer photograph.`,
+    )
   const [unseenShare, unlikeShare] = [blindPx / insidePx, (seenPx - knownPx) / insidePx]
   const shareOf = (fits: (s: (typeof known)[number]) => boolean) => known.reduce((sum, s) => sum + (fits(s) ? s.count : 0), 0) / (knownPx || 1)
   const sumAbove = (threshold: number) => byScore.subarray(1 + Math.round(threshold * 254)).reduce((sum, n) => sum + n, 0)
@@ -450,7 +391,11 @@ function misreadsOf(touched: readonly Place[], corroded: Spots, sound: Spots): (
       isCorroded ? corroded.length === 1 || Math.floor(pair / sound.length) !== spot : sound.length === 1 || pair % sound.length !== spot
     const counts = new Map<number, number>()
     for (const shade of around) counts.set(shade, (counts.get(shade) ?? 0) + 1)
-    return { isCorroded, all: around.length, shares: [...counts].map(([shade, count]) => ({ count, share: bestOf(mixtures(colourOfShade(shade), corroded, sound), may).share })) }
+    return {
+      isCorroded,
+      all: around.length,
+      shares: [...counts].map(([shade, count]) => ({ count, share: bestOf(mixtures(colourOfShade(shade), corroded, sound), may).share })),
+    }
   })
   return threshold => {
     const rate = (kind: boolean) => {
@@ -520,11 +465,20 @@ function say({
     )
   if (terms.edge > 0.015)
     findings.push(
-      finding('care', 'corrosion-area.focus', 'Much of it lies on soft edges: the picture is out of focus, or the corrosion fades.', 'Focus on the surface, and come closer.'),
+      finding(
+        'care',
+        'corrosion-area.focus',
+        'Much of it lies on soft edges: the picture is out of focus, or the corrosion fades.',
+        'Focus on the surface, and come closer.',
+      ),
     )
   if (few)
-    findings.push(finding('note', 'corrosion-area.few', 'Fewer than three spots of a kind.', 'Touch some more, in light and in shade; common practice, no source.'))
+    findings.push(
+      finding('note', 'corrosion-area.few', 'Fewer than three spots of a kind.', 'Touch some more, in light and in shade; common practice, no source.'),
+    )
   if (errorPct > 5)
-    findings.push(finding('care', 'corrosion-area.unsure', 'The measurement is unsure.', 'Touch more spots, or photograph it again in focus and in even light.'))
+    findings.push(
+      finding('care', 'corrosion-area.unsure', 'The measurement is unsure.', 'Touch more spots, or photograph it again in focus and in even light.'),
+    )
   return findings
 }

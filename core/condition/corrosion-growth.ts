@@ -55,7 +55,12 @@ export function compareVisits(before: Visit, after: Visit): Growth {
       changePct,
       errorPct,
       changeMm2,
-      findings: [finding('care', 'growth.not-comparable', 'The two cannot be compared: they do not show the same surface.', [why, 'Draw the same outline on both, and give both a scale.'])],
+      findings: [
+        finding('care', 'growth.not-comparable', 'The two cannot be compared: they do not show the same surface.', [
+          why,
+          'Draw the same outline on both, and give both a scale.',
+        ]),
+      ],
     }
   if (Math.abs(changePct) <= errorPct)
     return {

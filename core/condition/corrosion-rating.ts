@@ -99,7 +99,12 @@ export function rateMeasured({ areaPct, errorPct, steel = false }: { areaPct: nu
   const rate = (area: number) => rateCorrosion({ areasPct: [Math.min(100, Math.max(0, area))], steel })
   const [best, worst, middle] = [rate(areaPct - errorPct), rate(areaPct + errorPct), rate(areaPct)]
   const steady = best.rustDegree === worst.rustDegree
-  if (best.rating === worst.rating) return { rating: middle.rating, rustDegree: steady ? middle.rustDegree : null, findings: middle.findings.filter(f => steady || f.code !== 'corrosion.rust-degree') }
+  if (best.rating === worst.rating)
+    return {
+      rating: middle.rating,
+      rustDegree: steady ? middle.rustDegree : null,
+      findings: middle.findings.filter(f => steady || f.code !== 'corrosion.rust-degree'),
+    }
   return {
     rating: null,
     rustDegree: null,

@@ -142,6 +142,9 @@ it('what nobody has looked at is not sound, and what is all missing is no displa
   expect(triage(unseen).findings[0]).toMatchObject({ level: 'care', says: 'Nobody has looked at it: no path is supported yet.' })
   const balance = (input: TriageInput, path: string) => triage(input).paths.find(p => p.path === path)!.balance
   expect(balance(unseen, 'run-again')).toBeLessThan(balance(machine(), 'run-again') - 3)
-  const gone = machine({ assemblies: machine().assemblies.map(a => ({ ...a, ...lost })), significance: { historic: 3, research: 0, rarity: 0, completeness: 0, show: 0 } })
+  const gone = machine({
+    assemblies: machine().assemblies.map(a => ({ ...a, ...lost })),
+    significance: { historic: 3, research: 0, rarity: 0, completeness: 0, show: 0 },
+  })
   expect(first(gone)).not.toBe('display-only')
 })

@@ -77,7 +77,11 @@ describe('bounds', () => {
 
 it('leaves out two parts of one service, and is not confident where they are soldered in', () => {
   const service = (socketed: boolean) => [...many('8012', '8015', '8020', '8018'), { code: '8522', socketed }, { code: '8530', socketed }]
-  expect(dateMachine({ codes: service(true) })).toMatchObject({ likelyQuarter: '1980-Q3', leftOut: [{ code: '8522' }, { code: '8530' }], findings: [{ level: 'fine' }] })
+  expect(dateMachine({ codes: service(true) })).toMatchObject({
+    likelyQuarter: '1980-Q3',
+    leftOut: [{ code: '8522' }, { code: '8530' }],
+    findings: [{ level: 'fine' }],
+  })
   expect(dateMachine({ codes: service(false) }).findings[0]).toMatchObject({ level: 'care', code: 'dating.made' })
 })
 
@@ -85,7 +89,9 @@ it('gives no year for three digits or letters alone; bounds or the years of the 
   expect(dateMachine({ codes: many('310', '305') })).toMatchObject({ interval: null, leftOut: [{ code: '310' }, { code: '305' }] })
   expect(dateMachine({ codes: many('P9') }).interval).toBeNull()
   expect(dateMachine({ codes: many('310', '305'), madeFrom: 1980, madeTo: 1986 }).interval?.notBefore).toBe('1983-03-07')
-  expect(dateMachine({ codes: many('310'), bounds: [{ notBefore: '1990-01-01', notAfter: '1996-01-01', why: 'the board issue' }] }).interval?.notBefore).toBe('1993-03-08')
+  expect(dateMachine({ codes: many('310'), bounds: [{ notBefore: '1990-01-01', notAfter: '1996-01-01', why: 'the board issue' }] }).interval?.notBefore).toBe(
+    '1993-03-08',
+  )
 })
 
 it('is not led by type numbers of generic parts', () => {
@@ -97,7 +103,8 @@ it('says where a bound contradicts the codes, and how it lies to the years of th
   const contradicted = dateMachine({ codes: many('8235', '8231', '8229'), bounds: [{ notBefore: '1985-01-01', why: 'stamped in the shielding' }] })
   expect(contradicted.interval).toBeNull()
   expect(contradicted.findings.map(f => `${f.level} ${f.code}`)).toContain('stop dating.bound-contradicts')
-  const level = (madeFrom: number, madeTo: number) => dateMachine({ codes: many('8235', '8231', '8229'), madeFrom, madeTo }).findings.find(f => f.code === 'dating.model-years')?.level
+  const level = (madeFrom: number, madeTo: number) =>
+    dateMachine({ codes: many('8235', '8231', '8229'), madeFrom, madeTo }).findings.find(f => f.code === 'dating.model-years')?.level
   expect([level(1981, 1984), level(1985, 1987)]).toEqual(['note', 'care'])
 })
 

@@ -130,7 +130,10 @@ export function dateMachine({ codes, bounds = [], assemblyLagWeeks = defaultLagW
         'care',
         'dating.lone-youngest',
         `${apart.parts.map(k => named(k.part)).join(' and ')} ${apart.parts.length > 1 ? 'stand' : 'stands'} apart, years after the others, and ${apart.parts.length > 1 ? 'decide' : 'decides'} the date.`,
-        ['Soldered in with no sign of rework noted; a service may have changed more than one.', `Without it the youngest part reads ${apart.before.reading.says}.`],
+        [
+          'Soldered in with no sign of rework noted; a service may have changed more than one.',
+          `Without it the youngest part reads ${apart.before.reading.says}.`,
+        ],
         commonPractice,
       ),
     )
@@ -152,7 +155,15 @@ export function dateMachine({ codes, bounds = [], assemblyLagWeeks = defaultLagW
   const interval = from && to && !contradicted ? { notBefore: from, notAfter: to } : null
   const likely = youngest && interval ? clamp(weeksAfter(youngest.lastDay, assemblyLagWeeks), interval) : undefined
   findings.push(...ofTheModel(interval, madeFrom, madeTo))
-  findings.unshift(...verdict(interval, likely, kept, assemblyLagWeeks, findings.some(f => f.level === 'stop' || f.level === 'care')))
+  findings.unshift(
+    ...verdict(
+      interval,
+      likely,
+      kept,
+      assemblyLagWeeks,
+      findings.some(f => f.level === 'stop' || f.level === 'care'),
+    ),
+  )
   return {
     interval,
     likelyQuarter: likely ? quarterOf(likely) : null,
@@ -188,7 +199,12 @@ function ofTheModel(interval: DatingResult['interval'], madeFrom: number | undef
   const years = `The model was made ${[madeFrom && `from ${madeFrom}`, madeTo && `to ${madeTo}`].filter(Boolean).join(' ')}.`
   const [first, last] = [yearOf(interval.notBefore)!, yearOf(interval.notAfter)!]
   return (madeFrom !== undefined && last < madeFrom) || (madeTo !== undefined && first > madeTo)
-    ? [finding('care', 'dating.model-years', 'That lies outside the years in which the model was made.', [years, 'Parts of a later service, old stock, or another model than it seems.'])]
+    ? [
+        finding('care', 'dating.model-years', 'That lies outside the years in which the model was made.', [
+          years,
+          'Parts of a later service, old stock, or another model than it seems.',
+        ]),
+      ]
     : [finding('note', 'dating.model-years', 'That agrees with the years in which the model was made.', years)]
 }
 
@@ -213,7 +229,11 @@ function check(codes: DatedPart[], bounds: DatingBound[], lag: number) {
  * Reads all codes; one that could be several dates takes the one nearest to the middle of those that are clear. Where none is clear, a code whose
  * decade only the bounds could tell is left out, unless they leave one. The type number of a generic part counts only where it agrees with clear codes.
  */
-function readTogether(codes: DatedPart[], { earliest: from, latest: to }: { earliest?: number; latest?: number }, omit: (part: DatedPart, why: string) => void): Read[] {
+function readTogether(
+  codes: DatedPart[],
+  { earliest: from, latest: to }: { earliest?: number; latest?: number },
+  omit: (part: DatedPart, why: string) => void,
+): Read[] {
   const all = codes
     .map(part => {
       const { readings, refused } = readDateCode({ code: part.code, earliestYear: defaultEarliestYear, latestYear })

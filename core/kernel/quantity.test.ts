@@ -61,5 +61,7 @@ it('a meter that shows an open circuit gives no figure', () => {
 })
 
 it.each(['10,000 uF', '1,000', '-4,700'])('“%s” can be read in two ways, and is refused with both', text => {
-  expect(() => parseQuantity(text, 'F', 'capacitanceF')).toThrow(expect.objectContaining({ field: 'capacitanceF', message: expect.stringMatching(/two ways: -?\d+ or -?\d+\.\d{3}/) as string }) as InputError)
+  expect(() => parseQuantity(text, 'F', 'capacitanceF')).toThrow(
+    expect.objectContaining({ field: 'capacitanceF', message: expect.stringMatching(/two ways: -?\d+ or -?\d+\.\d{3}/) as string }) as InputError,
+  )
 })

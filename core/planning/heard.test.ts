@@ -5,6 +5,7 @@ import type { Finding } from '../kernel/finding'
 import { hazardKindNames, hazardKinds } from '../safety/hazards'
 import { gateVerdicts } from '../safety/gate'
 import { leavesUnassessed } from '../safety/heard'
+import { basisOf } from '../safety/overrule'
 import { powerFacts } from '../safety/power-facts'
 import { type MachineRecord, assess } from './assess'
 
@@ -19,17 +20,23 @@ const barrel = { where: 'IC3', chemistry: 'nickel-cadmium' as const, cells: 3, y
 const add =
   <K extends keyof MachineRecord>(key: K, ...more: unknown[]): Change =>
   record => ({ ...record, [key]: [...(record[key] as unknown[]), ...more] })
-const answered = (facts: Record<string, string>): Change => record => ({
-  ...record,
-  entered: { ...record.entered, ...facts },
-  answeredAt: { ...record.answeredAt, ...Object.fromEntries(Object.keys(facts).map(name => [name, later])) },
-})
+const answered =
+  (facts: Record<string, string>): Change =>
+  record => ({
+    ...record,
+    entered: { ...record.entered, ...facts },
+    answeredAt: { ...record.answeredAt, ...Object.fromEntries(Object.keys(facts).map(name => [name, later])) },
+  })
 
 /** What somebody may find, say or record that speaks of danger; with what the gate says of it on a machine in order. */
 const dangers: Record<string, [Change, 'keep-off' | 'not-yet-assessed' | 'guarded-start']> = {
   'smoke noticed in a start': [add('witnessed', { says: 'Smoke in a start', at: later }), 'keep-off'],
   'a start called off for ripple': [
-    add('startAlarms', { key: 'start:start.ripple', at: later, finding: { level: 'stop', code: 'start.called.start.ripple', says: 'Ripple.', because: ['x'] } }),
+    add('startAlarms', {
+      key: 'start:start.ripple',
+      at: later,
+      finding: { level: 'stop', code: 'start.called.start.ripple', says: 'Ripple.', because: ['x'] },
+    }),
     'keep-off',
   ],
   'a bulge': [add('damages', { kind: 'bulge', severity: 'clear', where: 'C3', assemblyId: 1, at: later }), 'keep-off'],
@@ -40,6 +47,10 @@ const dangers: Record<string, [Change, 'keep-off' | 'not-yet-assessed' | 'guarde
   'a case that tingles': [add('claims', { says: 'The case tingles', verdict: 'open' }), 'not-yet-assessed'],
   'a bang that the answer denies': [add('claims', { says: 'There was a bang', verdict: 'open' }), 'not-yet-assessed'],
   'a bang that was confirmed': [add('claims', { says: 'There was a bang', verdict: 'confirmed' }), 'keep-off'],
+  'a sister whose battery leaked, and nobody has looked here': [
+    record => ({ ...record, sisters: { leaked: 1 }, entered: Object.fromEntries(Object.entries(record.entered).filter(([name]) => name !== 'battery')) }),
+    'not-yet-assessed',
+  ],
   'soot that was claimed': [add('claims', { says: 'It hung in the workshop over the chimney', verdict: 'open' }), 'guarded-start'],
   'a wire nobody understands': [add('interventions', { kind: 'added-wire', state: 'not-understood', where: 'lid' }), 'keep-off'],
   'a screw missing': [add('openingSteps', { ...step, fixings: [fixing(3)] }), 'keep-off'],
@@ -48,10 +59,7 @@ const dangers: Record<string, [Change, 'keep-off' | 'not-yet-assessed' | 'guarde
   'a board drying': [add('waits', { what: 'board drying in the oven', until: '2026-03-09T00:00:00.000Z' }), 'keep-off'],
   'a drying time that is over': [add('waits', { what: 'board drying in the oven', until: earlier }), 'not-yet-assessed'],
   'a part away': [add('waits', { what: 'bezel in the sun', until: '2026-03-09T00:00:00.000Z' }), 'guarded-start'],
-  'a regulator at 110 °C': [
-    add('temperatures', { part: 'heat-sink', where: 'regulator', samples: [{ atSeconds: 0, celsius: 110 }], at: later }),
-    'keep-off',
-  ],
+  'a regulator at 110 °C': [add('temperatures', { part: 'heat-sink', where: 'regulator', samples: [{ atSeconds: 0, celsius: 110 }], at: later }), 'keep-off'],
   'a warm drive': [add('temperatures', { part: 'drive', where: 'A', samples: [{ atSeconds: 0, celsius: 50 }], at: later }), 'guarded-start'],
   'an overvoltage, and a good reading since': [add('readings', reading(8.4, 'loaded', { at: earlier }), reading(5.01, 'loaded', { at: later })), 'keep-off'],
   'a missing rail after a good one under load': [add('readings', reading(0.02, 'unloaded', { at: later })), 'guarded-start'],
@@ -63,6 +71,12 @@ const dangers: Record<string, [Change, 'keep-off' | 'not-yet-assessed' | 'guarde
   'an alkaline cell that is charged': [add('batteries', { ...barrel, chemistry: 'alkaline', fitted: true }), 'keep-off'],
   'lithium-ion where nickel was charged': [
     add('batteries', { ...barrel, replacement: { how: 'like-for-like', chemistry: 'lithium-ion', diode: false } }),
+    'keep-off',
+  ],
+  'a leak that only an answer forgot': [record => ({ ...record, batteryHasLeaked: true }), 'not-yet-assessed'],
+  'a cracked electrolytic': [add('damages', { kind: 'crack', severity: 'slight', where: 'electrolytic C7', assemblyId: 1, at: later }), 'keep-off'],
+  'an overvoltage of a rail that goes by another name now': [
+    record => ({ ...record, expectedRails: [{ name: 'Vcc', nominalV: 5 }], readings: [...record.readings, reading(8.4), { ...reading(5), rail: 'Vcc' }] }),
     'keep-off',
   ],
   'a leak that was only rinsed': [add('batteries', { ...barrel, state: 'rinsed' }), 'keep-off'],
@@ -147,6 +161,14 @@ describe('what is found', () => {
   })
 })
 
+it('an overrule lets it be started, but not signed off while something keeps it off', () => {
+  const burnt = made(['a burn'])
+  const { known } = assess({ ...burnt, signOff: {} }, now)
+  const overrule = { verdict: 'clear-to-run' as const, basis: basisOf(known.gate, burnt.configuration) }
+  const overruled = assess({ ...burnt, overrule, signOff: {} }, now).known
+  expect([overruled.gateInForce, overruled.signOff.allowed, overruled.signedOff]).toEqual(['clear-to-run', false, false])
+})
+
 describe('what opens it again', () => {
   it('is an explanation of what was measured, and a good reading after it', () => {
     const over = made(['an overvoltage, and a good reading since'])
@@ -158,7 +180,8 @@ describe('what opens it again', () => {
 
   it('is its way home for a battery that has leaked, and not a step less', () => {
     const at = (state: 'leaking' | 'residue' | 'neutralised' | 'rinsed' | 'dried' | 'clean') =>
-      assess({ ...settled, batteries: [{ ...barrel, state, at: later, replacement: { how: 'none', chemistry: 'unknown', diode: false } }] }, now).known.gate.verdict
+      assess({ ...settled, batteries: [{ ...barrel, state, at: later, replacement: { how: 'none', chemistry: 'unknown', diode: false } }] }, now).known.gate
+        .verdict
     expect((['leaking', 'residue', 'neutralised', 'rinsed', 'dried', 'clean'] as const).map(at)).toEqual([...Array<string>(5).fill('keep-off'), 'clear-to-run'])
   })
 

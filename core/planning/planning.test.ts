@@ -40,11 +40,12 @@ describe('the next moves', () => {
     ['checks', { damages: [{ kind: 'crust', severity: 'severe', where: 'under the battery', assemblyId: null }] }],
     [
       'corrosion-grows',
-      {
-        corrosions: [10, 20].map((areaPct, i) => ({ what: 'lower edge', assembly: 'Board', areaPct, errorPct: 2, at: `2026-0${i + 1}-01`, areaMm2: null })),
-      },
+      { corrosions: [10, 20].map((areaPct, i) => ({ what: 'lower edge', assembly: 'Board', areaPct, errorPct: 2, at: `2026-0${i + 1}-01`, areaMm2: null })) },
     ],
-    ['grade-again', { assemblies: [{ id: 1, name: 'Case', presence: 'present', grade: 0 }], damages: [{ kind: 'rust', severity: 'severe', where: 'edge', assemblyId: 1 }] }],
+    [
+      'grade-again',
+      { assemblies: [{ id: 1, name: 'Case', presence: 'present', grade: 0 }], damages: [{ kind: 'rust', severity: 'severe', where: 'edge', assemblyId: 1 }] },
+    ],
     ['interventions', { interventions: [{ kind: 'added-wire', state: 'not-understood', where: 'lid' }] }],
     ['path', { stage: 'look', appraisal: null }],
     ['assess', { entered: without('wiring') }],
@@ -54,10 +55,7 @@ describe('the next moves', () => {
     ['rail-drift', { readings: [reading(5.01, 'loaded', { at: '2026-02-01T19:00:00.000Z' }), reading(4.9)] }],
     ['take-away', { stage: 'home', life: 'hands-on', entered: { ...good, smoke: 'yes' }, signOff: {} }],
     ['gate.battery.in', { entered: { ...good, battery: 'in' } }],
-    [
-      'battery-replace',
-      { batteries: [spent] },
-    ],
+    ['battery-replace', { batteries: [spent] }],
     ['part', { partNeeds: [{ name: 'Fuse', stopsStart: true, outcome: 'wanted' }] }],
     ['fault-new', { faults: [fault] }],
     ['fault-open', { faults: [{ ...fault, observations: ['hum'] }] }],

@@ -74,7 +74,13 @@ export const heatAlarms = (records: readonly WarmRecord[]): Alarm[] =>
     const hot = judgeTemperature(record).findings.find(f => f.level === 'stop')
     const place = record.where ? `, ${record.where}` : ''
     return hot
-      ? [{ key: keyOfHeat(record), at: record.at, finding: { ...hot, code: `temperature.hot.${slug(`${record.part} ${record.where}`)}`, says: `${hot.says.replace(/\.$/, '')}${place}.` } }]
+      ? [
+          {
+            key: keyOfHeat(record),
+            at: record.at,
+            finding: { ...hot, code: `temperature.hot.${slug(`${record.part} ${record.where}`)}`, says: `${hot.says.replace(/\.$/, '')}${place}.` },
+          },
+        ]
       : []
   })
 

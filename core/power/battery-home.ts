@@ -27,7 +27,15 @@ const doing: Record<HomeStep, (chemistry: Chemistry) => string> = {
 export const placesToLook: readonly string[] = rules.find(r => r.code === 'alkali')!.checks
 
 /** The next step of its way home and how it is done; nothing for a battery that has not leaked, is still in, or is home. */
-export function nextHomeStep({ state, fitted, chemistry }: { state: BatteryState; fitted: boolean; chemistry: Chemistry }): { step: HomeStep; do: string } | null {
+export function nextHomeStep({
+  state,
+  fitted,
+  chemistry,
+}: {
+  state: BatteryState
+  fitted: boolean
+  chemistry: Chemistry
+}): { step: HomeStep; do: string } | null {
   if (fitted) return null
   const at = state === 'leaking' || state === 'residue' ? 0 : homeSteps.indexOf(state as HomeStep) + 1
   const step = state === 'sound' || state === 'doubtful' ? undefined : homeSteps[at]

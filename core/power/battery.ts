@@ -133,11 +133,7 @@ export function judgeBattery({ battery, school, yearNow }: BatteryInput): Batter
             : battery.replacement && battery.replacement.how !== 'none'
               ? 'replaced'
               : 'out'
-  return {
-    fact,
-    nominalV,
-    findings: mostPressingFirst([...ofTheOldOne(battery, yearNow), ...circuit, ...ofTheNewOne(battery, school, misfit, nominalV)]),
-  }
+  return { fact, nominalV, findings: mostPressingFirst([...ofTheOldOne(battery, yearNow), ...circuit, ...ofTheNewOne(battery, school, misfit, nominalV)]) }
 }
 
 /** Whether it leaked once; true of every step of its way home. */
@@ -169,7 +165,9 @@ function ofItsVoltage({ chemistry, cells = 1, voltageV, diode }: Fitted, nominal
   const gives = full - (diode ? diodeDropV[0] : 0)
   const says = `${Number(gives.toFixed(2))} V${diode ? ' behind the diode' : ''}, where the old one gave ${nominalV} V.`
   if (gives > nominalV * voltageShare.high)
-    return [finding('stop', 'battery.voltage-high', `The replacement gives too much: ${says}`, 'The clock chip gets more than it was made for.', commonPractice)]
+    return [
+      finding('stop', 'battery.voltage-high', `The replacement gives too much: ${says}`, 'The clock chip gets more than it was made for.', commonPractice),
+    ]
   return gives < nominalV * voltageShare.low
     ? [finding('care', 'battery.voltage-low', `The replacement gives little: ${says}`, 'See that the clock keeps time and the settings stay.', commonPractice)]
     : []
@@ -193,13 +191,23 @@ function ofTheOldOne({ chemistry, state, fitted, year, where }: Battery, yearNow
       finding(
         'stop',
         'battery.residue',
-        state === 'residue' ? `Battery, ${where}: what it left is still there.` : `Battery, ${where}: ${batteryStateNames[state].toLowerCase()}, and not home yet.`,
+        state === 'residue'
+          ? `Battery, ${where}: what it left is still there.`
+          : `Battery, ${where}: ${batteryStateNames[state].toLowerCase()}, and not home yet.`,
         residue,
         commonPractice,
       ),
     ]
   if (state === 'clean')
-    return [finding('fine', 'battery.home', `Battery, ${where}: it has leaked; neutralised, rinsed, dried and looked at.`, 'What alkali reached may still fail later: buzz the traces around it.', commonPractice)]
+    return [
+      finding(
+        'fine',
+        'battery.home',
+        `Battery, ${where}: it has leaked; neutralised, rinsed, dried and looked at.`,
+        'What alkali reached may still fail later: buzz the traces around it.',
+        commonPractice,
+      ),
+    ]
   if (!fitted) return [finding('fine', 'battery.out', `Battery, ${where}: out, and no residue was seen.`, 'It can no longer leak or be charged.')]
   const age = year ? yearNow - year : null
   const old = age !== null && age > kind.lifeYears
@@ -326,7 +334,14 @@ function ofTheNewOne({ replacement, charging, chemistry }: Battery, school: Repl
           ),
         ]
       : []
-  return [finding('fine', 'battery.replaced', `${fitted.title}, ${title.toLowerCase()}.`, fitted.means), ...voltage, ...blocked, ...again, ...starved, ...differs]
+  return [
+    finding('fine', 'battery.replaced', `${fitted.title}, ${title.toLowerCase()}.`, fitted.means),
+    ...voltage,
+    ...blocked,
+    ...again,
+    ...starved,
+    ...differs,
+  ]
 }
 
 /** From the most to the least pressing, as the gate hears of several batteries. */

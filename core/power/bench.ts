@@ -33,7 +33,13 @@ export function judgeBench({ outputs, rails, inletV, runLimitA }: BenchInput): H
   if (!outputs.length)
     return [
       heard(
-        finding('note', 'bench.not-looked', 'What the bench supply is set to has not been said.', 'Voltage, polarity and current limit, measured before it is attached.', commonPractice),
+        finding(
+          'note',
+          'bench.not-looked',
+          'What the bench supply is set to has not been said.',
+          'Voltage, polarity and current limit, measured before it is attached.',
+          commonPractice,
+        ),
         'Say what the bench supply is set to: under What is connected, voltage, limit and polarity for each output.',
       ),
     ]
@@ -67,14 +73,26 @@ export function judgeBench({ outputs, rails, inletV, runLimitA }: BenchInput): H
         ? []
         : [
             heard(
-              finding('note', `${code('polarity')}.not-looked`, `${feeds}: plus and minus have not been checked with the meter.`, 'A board that is fed the wrong way round is lost at once.', commonPractice),
+              finding(
+                'note',
+                `${code('polarity')}.not-looked`,
+                `${feeds}: plus and minus have not been checked with the meter.`,
+                'A board that is fed the wrong way round is lost at once.',
+                commonPractice,
+              ),
               `Check plus and minus of ${feeds} with the meter, at the board, before it is attached.`,
             ),
           ]),
       ...(runLimitA !== null && limitA > runLimitA
         ? [
             heard(
-              finding('care', code('limit'), `${feeds} is limited to ${limitA} A, more than ${runLimitA} A.`, 'A limit far above what it draws protects nothing.', commonPractice),
+              finding(
+                'care',
+                code('limit'),
+                `${feeds} is limited to ${limitA} A, more than ${runLimitA} A.`,
+                'A limit far above what it draws protects nothing.',
+                commonPractice,
+              ),
               `Set the limit of ${feeds} to ${runLimitA} A or less.`,
             ),
           ]

@@ -32,7 +32,13 @@ it('what may hurt is a stop, what holds its charge wants care', () => {
 })
 
 it('capacitors that are joined are added before their energy is judged', () => {
-  const two = (joined: boolean) => discharge({ capacitors: [{ capacitanceF: 220e-6, voltageV: 325 }, { capacitanceF: 220e-6, voltageV: 325, joined }] })
+  const two = (joined: boolean) =>
+    discharge({
+      capacitors: [
+        { capacitanceF: 220e-6, voltageV: 325 },
+        { capacitanceF: 220e-6, voltageV: 325, joined },
+      ],
+    })
   // ½·440 µF·325² = 23.2 J; each alone holds 11.6 J.
   expect(two(true).capacitors).toHaveLength(1)
   expect(two(true).capacitors[0]!.energyJ).toBeCloseTo(23.2375, 3)
@@ -52,7 +58,9 @@ it('proposes what makes sense for a farad, and takes nothing above the touch lim
   const farad = discharge({ capacitors: [{ capacitanceF: 1, voltageV: 5.5 }] })
   expect(farad.resistorOhm).toBeLessThan(100)
   // IEC 62368-1, energy class 1: 60 V d.c., from memory.
-  expect(() => discharge({ capacitors: [{ capacitanceF: 1e-3, voltageV: 400 }], safeVoltageV: 61 })).toThrow(expect.objectContaining({ field: 'safeVoltageV' }) as Error)
+  expect(() => discharge({ capacitors: [{ capacitanceF: 1e-3, voltageV: 400 }], safeVoltageV: 61 })).toThrow(
+    expect.objectContaining({ field: 'safeVoltageV' }) as Error,
+  )
 })
 
 it('the proposed resistor is of the E24 series, does not spark, and its rating bears it', () => {

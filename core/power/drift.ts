@@ -42,7 +42,10 @@ function trendOf(name: string, nominalV: number, tolerancePct: number, visits: r
     'care',
     'rail.trend',
     `${shownRail(name)} goes one way: ${movedPct.toFixed(1)} % over ${count} visits since ${first.at.slice(0, 10)}, ${volts(first.valueV)} then, ${volts(last.valueV)} now, ${loadWords[last.load]}.`,
-    ['Each step was small; together they lead away from nominal.', 'A regulator, a sense resistor or a filter capacitor changes; so does a meter with a weak battery.'],
+    [
+      'Each step was small; together they lead away from nominal.',
+      'A regulator, a sense resistor or a filter capacitor changes; so does a meter with a weak battery.',
+    ],
     commonPractice,
   )
 }

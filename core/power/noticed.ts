@@ -47,7 +47,13 @@ export function alarmsOfRuns(runs: readonly Pick<RunDone, 'called' | 'noticed'>[
       .map(what => ({
         key: `start:noticed.${what}`,
         at,
-        finding: finding('stop', `start.noticed.${what}`, `At a start: ${noticed[what].says.charAt(0).toLowerCase()}${noticed[what].says.slice(1)}`, `On ${at.slice(0, 10)}.`, commonPractice),
+        finding: finding(
+          'stop',
+          `start.noticed.${what}`,
+          `At a start: ${noticed[what].says.charAt(0).toLowerCase()}${noticed[what].says.slice(1)}`,
+          `On ${at.slice(0, 10)}.`,
+          commonPractice,
+        ),
       })),
   ])
 }

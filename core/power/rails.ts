@@ -109,7 +109,11 @@ function judgeRail(rail: Rail, all: Rail[]): JudgedRail {
   const counted = counting(rail.readings, rail.nominalV, tolerancePct)
   const deciding = newest(counted, 'loaded') ?? newest(counted, 'unknown') ?? newest(counted, 'unloaded')
   if (!deciding) {
-    return { ...judged, verdict: 'unread', findings: [finding('note', 'rail.unread', `${shownRail(rail.name)} has not been read.`, 'There is no reading of this rail.')] }
+    return {
+      ...judged,
+      verdict: 'unread',
+      findings: [finding('note', 'rail.unread', `${shownRail(rail.name)} has not been read.`, 'There is no reading of this rail.')],
+    }
   }
   const findings = findingsFor(rail, deciding, judged, all, rail.tolerancePct === undefined ? tolerance.source : 'tolerance given for this rail')
   const level = decidingLevel(findings)
@@ -250,7 +254,9 @@ function tooHigh(rail: Rail, reading: RailReading, read: string, allowed: string
 function overall(rails: JudgedRail[], verdict: RailVerdict): Finding {
   const named = (v: RailVerdict) => rails.filter(r => r.verdict === v).map(r => shownRail(r.name))
   const list = named(verdict).join(', ')
-  const because = rails.map(r => (r.deciding ? `${shownRail(r.name)}: ${volts(r.deciding.valueV)} ${loadWords[r.deciding.load]}` : `${shownRail(r.name)}: not read`))
+  const because = rails.map(r =>
+    r.deciding ? `${shownRail(r.name)}: ${volts(r.deciding.valueV)} ${loadWords[r.deciding.load]}` : `${shownRail(r.name)}: not read`,
+  )
   switch (verdict) {
     case 'out':
       return finding('stop', 'rails.out', `Out of limits: ${list}.`, because)

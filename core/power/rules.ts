@@ -166,10 +166,20 @@ export const driftsOf = (record: Pick<PowerRecord, 'expectedRails' | 'configurat
 
 /** Everything that was measured once and may have done harm, while nobody has explained it; in whatever configuration it was measured. */
 export const alarmsOf = (record: PowerRecord): Alarm[] =>
-  standingAlarms(
-    [...overvoltages(readableRails(record.expectedRails).rails, record.readings), ...heatAlarms(record.temperatures), ...record.startAlarms],
-    record.explanations,
-  )
+  standingAlarms([...overvoltages(railsRead(record), record.readings), ...heatAlarms(record.temperatures), ...record.startAlarms], record.explanations)
+
+/** The rails that are expected, and those that were read and are expected no more, by the voltage in their name: another name takes no alarm back. */
+function railsRead({ expectedRails, readings }: Pick<PowerRecord, 'expectedRails' | 'readings'>): ExpectedRail[] {
+  const { rails } = readableRails(expectedRails)
+  const others = [...new Set(readings.map(r => r.rail))].filter(name => !rails.some(r => r.name === name))
+  return [
+    ...rails,
+    ...others.flatMap(name => {
+      const nominalV = Number.parseFloat(name.replace('−', '-'))
+      return Number.isFinite(nominalV) && nominalV !== 0 ? [{ name, nominalV }] : []
+    }),
+  ]
+}
 
 /** What the gate hears of power beyond its facts. @param entered the facts that people entered */
 export function powerHeard(record: PowerRecord & { entered: PowerFacts }, now: string): Heard[] {
@@ -200,7 +210,12 @@ const ofBatteries = ({ batteries, batterySchool, configuration }: PowerRecord, n
     : batteriesOf(batteries, batterySchool, now).flatMap(({ where, findings }) =>
         findings
           .filter(f => (f.level === 'stop' || f.level === 'care') && !saidByFact.includes(f.code))
-          .map(f => heard({ ...f, code: `${f.code}.${slug(where)}`, because: [`Battery, ${where}.`, ...f.because] }, `${f.because[0] ?? f.says} Then change what is on record of the battery, ${where}.`)),
+          .map(f =>
+            heard(
+              { ...f, code: `${f.code}.${slug(where)}`, because: [`Battery, ${where}.`, ...f.because] },
+              `${f.because[0] ?? f.says} Then change what is on record of the battery, ${where}.`,
+            ),
+          ),
       )
 
 /** Rails that read low with the power off, and an answer that nothing was measured for. */
@@ -209,9 +224,20 @@ function ofOffState(record: PowerRecord & { entered: PowerFacts }): Heard[] {
   const cares = measured.flatMap(({ rail, last }) =>
     (last?.findings ?? [])
       .filter(f => f.level === 'care')
-      .map(f => heard({ ...f, code: `${f.code}.${slug(rail)}`, says: `${shownRail(rail)}, power off: ${f.says}` }, `Find out why ${shownRail(rail)} reads so, and measure it again.`)),
+      .map(f =>
+        heard(
+          { ...f, code: `${f.code}.${slug(rail)}`, says: `${shownRail(rail)}, power off: ${f.says}` },
+          `Find out why ${shownRail(rail)} reads so, and measure it again.`,
+        ),
+      ),
   )
-  return [...cares, ...shortUnproved(record.entered.shortedRail, measured.map(({ rail, last }) => ({ rail, verdict: last?.verdict ?? null })))]
+  return [
+    ...cares,
+    ...shortUnproved(
+      record.entered.shortedRail,
+      measured.map(({ rail, last }) => ({ rail, verdict: last?.verdict ?? null })),
+    ),
+  ]
 }
 
 /** *Measured, none* was answered, and what is on record does not say so. @param rails what each expected rail reads to ground as it is connected now */

@@ -37,8 +37,7 @@ it('an unregulated one unloaded harms a machine without a regulator, and only wa
 
 it('what was measured with nothing attached decides, whatever its label says', () => {
   // A 9 V inlet with 40 V, or with 0.3 V, suits nobody: common practice, no source.
-  for (const inside of [true, false])
-    for (const unloadedV of [40, 17, 0.3, 6]) expect(having({ unloadedV }, { regulatedInside: inside }).suits).toBe('no')
+  for (const inside of [true, false]) for (const unloadedV of [40, 17, 0.3, 6]) expect(having({ unloadedV }, { regulatedInside: inside }).suits).toBe('no')
   expect(having({ unloadedV: 12.6, regulated: false }).suits).toBe('yes')
 })
 

@@ -60,7 +60,8 @@ function timeOf(cell: string, decimal: ',' | '.', { pair, day: order }: Manner):
   const three = /^(\d{1,3}):(\d{2}):(\d{2}(?:[.,]\d+)?)$/.exec(typed)
   if (three) return { seconds: Number(three[1]) * 3600 + Number(three[2]) * 60 + seconds(three[3]), turns: Number(three[1]) < 24 ? daySeconds : null }
   const two = /^(\d{1,3}):(\d{2}(?:[.,]\d+)?)$/.exec(typed)
-  if (two && pair === 'hh:mm') return Number(two[1]) < 24 && /^\d{2}$/.test(two[2]!) ? { seconds: Number(two[1]) * 3600 + Number(two[2]) * 60, turns: daySeconds } : null
+  if (two && pair === 'hh:mm')
+    return Number(two[1]) < 24 && /^\d{2}$/.test(two[2]!) ? { seconds: Number(two[1]) * 3600 + Number(two[2]) * 60, turns: daySeconds } : null
   if (two) return { seconds: Number(two[1]) * 60 + seconds(two[2]), turns: null }
   const iso = /^(\d{4})-(\d{2})-(\d{2})[T ](\d{2}):(\d{2})(?::(\d{2}(?:[.,]\d+)?))?/.exec(typed)
   const turned = /^(\d{1,2})[./](\d{1,2})[./]?(\d{4})?[ T,]+(\d{1,2}):(\d{2})(?::(\d{2}(?:[.,]\d+)?))?$/.exec(typed)
@@ -124,7 +125,9 @@ function chosen(readings: readonly LogRead[]): LogRead | null {
   const [first] = fitting
   if (!first) return null
   const header = first.header.join(' ').toLowerCase()
-  const named = fitting.find(log => header.includes(log.manner.pair)) ?? (/uhr|clock|time of day/.test(header) ? fitting.find(log => log.manner.pair === 'hh:mm') : undefined)
+  const named =
+    fitting.find(log => header.includes(log.manner.pair)) ??
+    (/uhr|clock|time of day/.test(header) ? fitting.find(log => log.manner.pair === 'hh:mm') : undefined)
   // Minutes and seconds of a log begin at nothing; a clock seldom does.
   const clock = /^[1-9]/.test(firstTime(first)) ? fitting.find(log => log.manner.pair === 'hh:mm') : undefined
   const best = named ?? clock ?? first

@@ -33,7 +33,8 @@ it('a trace with the copper of AWG 30 melts where that wire does', () => {
 
 // Source: laminate data sheets, from memory: paper and phenolic to about 105 °C, glass and epoxy soften at about 130 °C.
 it('the temperature it comes to is judged, not only the rise', () => {
-  const level = (ambientC: number, currentA: number) => judgeTrace({ widthMm: 0.3, riseK: 90, ambientC, currentA }).findings.find(f => f.code === 'trace.board')?.level
+  const level = (ambientC: number, currentA: number) =>
+    judgeTrace({ widthMm: 0.3, riseK: 90, ambientC, currentA }).findings.find(f => f.code === 'trace.board')?.level
   expect([level(25, 1), level(60, 2.2), level(70, 2.6)]).toEqual([undefined, 'care', 'stop'])
 })
 

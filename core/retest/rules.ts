@@ -23,7 +23,8 @@ type Known = SafetyFacts & PowerFactsKnown & DiagnosisFacts & CleaningFacts & Op
 
 export function retestFacts({ signOff: standing }: RetestRecord, known: Known): RetestFacts {
   const signOff = judgeSignOff({
-    gate: known.gateInForce,
+    // A coordinator may let it be started against the gate; proved it is not while something keeps it off.
+    gate: known.gate.verdict === 'keep-off' ? 'keep-off' : known.gateInForce,
     rails: known.railsVerdict,
     underLoad: known.railsUnderLoad,
     stepsUndone: known.stepsUndone,
@@ -41,7 +42,12 @@ export const retest: Discipline = {
   steps: { prove: m => [step('Signed off', m.signedOff)] },
   moves: m => [
     ...(m.life === 'hands-on' && m.stage === 'home' && !m.signedOff
-      ? [move('alarm', 'take-away', 'home', { says: 'Take it away from visitors', why: m.gateInForce === 'keep-off' ? 'The gate says: keep off.' : 'It is not signed off any more.' })]
+      ? [
+          move('alarm', 'take-away', 'home', {
+            says: 'Take it away from visitors',
+            why: m.gateInForce === 'keep-off' ? 'The gate says: keep off.' : 'It is not signed off any more.',
+          }),
+        ]
       : []),
     ...(!m.signedOff && stages.indexOf(m.stage) >= stages.indexOf('prove') && m.signOff.allowed
       ? [move('sign-off', 'sign-off', 'prove', { says: 'Sign it off', why: 'Nothing stands in the way.', who: 'somebody who tested it' })]

@@ -36,12 +36,14 @@ export function judgeSignOff({ gate, rails, underLoad, stepsUndone, openFaults, 
     railFinding(rails, underLoad),
     ...(whole
       ? []
-      : [finding(
+      : [
+          finding(
             'stop',
             'sign-off.configuration',
             stepsUndone ? `It is not whole: ${stepsUndone} ${stepsUndone === 1 ? 'step' : 'steps'} of its opening record undone.` : 'It is not whole.',
             'A part-assembled machine misleads: put everything back, read the rails, test again.',
-          )]),
+          ),
+        ]),
     ...openFaults.map(fault =>
       fault.stopsMachine
         ? finding(

@@ -8,7 +8,15 @@ import { whoCould } from './skills'
 // Common practice, no source.
 const facts = { filterCapacitors: 'sound', mainsLead: 'sound', fan: 'present', pictureTube: 'enclosed' }
 const codes = (more: Partial<StartChecksInput> = {}) =>
-  startChecks({ school: 'caps-first', configuration: whole, facts, offState: [{ rail: '+5 V', verdict: 'plausible' }], firstLimitA: null, gate: { verdict: 'guarded-start', findings: [] }, ...more })
+  startChecks({
+    school: 'caps-first',
+    configuration: whole,
+    facts,
+    offState: [{ rail: '+5 V', verdict: 'plausible' }],
+    firstLimitA: null,
+    gate: { verdict: 'guarded-start', findings: [] },
+    ...more,
+  })
 
 it('asks for what the school and the configuration call for, each line with its reason', () => {
   // With the old ones still in, only an overrule leads here under caps first.

@@ -71,9 +71,11 @@ it('what was settled stands until something newer speaks against it; *present* i
 it('an answer that denies what was said keeps the machine unassessed, until somebody settles it', () => {
   const claims = [{ says: 'There was a bang' }]
   const codes = (settled: HazardSettled[]) =>
-    hazardReasons(hazardsOf({ ...nothing, claims, facts: { smoke: 'no' } }, settled), { facts: { smoke: 'no' }, configuration: whole, school: 'caps-first' }).map(
-      h => h.finding.code,
-    )
+    hazardReasons(hazardsOf({ ...nothing, claims, facts: { smoke: 'no' } }, settled), {
+      facts: { smoke: 'no' },
+      configuration: whole,
+      school: 'caps-first',
+    }).map(h => h.finding.code)
   expect(codes([])).toEqual(['gate.suspected.smoke.unsettled'])
   expect(codes([{ kind: 'smoke', state: 'ruled-out', evidence: 'A fuse, loudly' }])).toEqual([])
 })

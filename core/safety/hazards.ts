@@ -131,6 +131,8 @@ export interface HazardSigns {
   claims: ({ says: string; how?: keyof typeof saidHow } & When)[]
   interventions: ({ kind: InterventionKind; state: InterventionState; where: string } & When)[]
   knownFaults: string[]
+  /** Machines of the same model whose battery was found leaking. */
+  sistersLeaked?: number
   massKg: number | null
 }
 
@@ -178,6 +180,8 @@ const known =
   (words: RegExp) =>
   ({ knownFaults }: HazardSigns): Sign[] =>
     knownFaults.filter(f => words.test(f)).map(f => ({ weight: 'known', says: `Known of the model: ${f}.` }))
+const sisters = ({ sistersLeaked = 0 }: HazardSigns): Sign[] =>
+  sistersLeaked ? [{ weight: 'known', says: `${sistersLeaked} of the same model had a leaking battery.` }] : []
 const part =
   (words: RegExp) =>
   ({ assemblies }: HazardSigns): Sign[] =>
@@ -186,15 +190,16 @@ const part =
 /** Whether a model is known for batteries that leak. */
 export const leakingBatteryKnown = (knownFaults: readonly string[]): boolean => knownFaults.some(f => /batter|barrel/i.test(f) && /leak/i.test(f))
 
-const mainsCable = /mains (lead|cable|cord|flex|plug)|power (lead|cord)|flex\b|strain relief/i
+const mainsCable = /(mains|power|supply) (lead|cable|cord|flex|plug|wire)|\bplug\b|flex\b|strain relief/i
+const filterCapacitor = /filter|mains (inlet|capacitor|switch)|\b[xy]2?\b.*capacitor|paper capacitor/i
 /** Where each hazard shows. Common practice, no source. */
 const signs: Partial<Record<HazardKind, ((found: HazardSigns) => Sign[])[]>> = {
   'mains-wiring': [damaged(['crack', 'break', 'burn', 'wear', 'altered'], mainsCable), said(/shock|tingl|live case|trips/i)],
-  'line-filter': [damaged(['crack', 'bulge', 'burn'], /filter|mains (inlet|capacitor|switch)/i), known(/line[- ]filter/i)],
-  'bulging-capacitors': [damaged(['bulge'])],
+  'line-filter': [damaged(['crack', 'bulge', 'burn'], filterCapacitor), known(/line[- ]filter/i)],
+  'bulging-capacitors': [damaged(['bulge']), damaged(['crack', 'burn'], /capacitor|electrolytic/i)],
   'stored-charge': [part(/supply|tube|monitor|display/i)],
   'picture-tube': [part(/picture tube|monitor/i)],
-  'battery': [damaged(['crust'], /batter|barrel|cell|clock/i), known(/batter|barrel/i), part(/batter/i)],
+  'battery': [damaged(['crust'], /batter|barrel|cell|clock/i), known(/batter|barrel/i), sisters, part(/batter/i)],
   'liquid': [damaged(['tide-line']), said(/\b(water|flood|sea\b|coffee|tea\b|beer|rain(ed|water)?\b|rinsed|wet\b|damp)/i)],
   'conductive-dirt': [said(/soot|chimney|workshop|metal dust/i)],
   'mould': [damaged(['growth'])],
@@ -207,9 +212,7 @@ const signs: Partial<Record<HazardKind, ((found: HazardSigns) => Sign[])[]>> = {
   ],
   'heavy': [
     ({ massKg }) =>
-      massKg !== null && massKg > referenceMassKg
-        ? [{ weight: 'known', says: `${massKg} kg; more than ${referenceMassKg} kg is not lifted alone.` }]
-        : [],
+      massKg !== null && massKg > referenceMassKg ? [{ weight: 'known', says: `${massKg} kg; more than ${referenceMassKg} kg is not lifted alone.` }] : [],
   ],
   'sharp': [damaged(['break'], /glass|tube|case|edge/i)],
   'smoke': [said(/smok|burn|bang|smell/i)],

@@ -23,8 +23,7 @@ export interface Heard {
 const unsettled = '.unsettled'
 
 /** Whether a finding says that somebody has yet to look, or to settle what speaks against what. */
-export const leavesUnassessed = ({ code }: Finding): boolean =>
-  code === 'gate.not-inspected' || code.endsWith('.not-looked') || code.endsWith(unsettled)
+export const leavesUnassessed = ({ code }: Finding): boolean => code === 'gate.not-inspected' || code.endsWith('.not-looked') || code.endsWith(unsettled)
 
 /** A finding for the gate with what would settle it; a bench volunteer does it unless somebody else is named. */
 export const heard = (found: Finding, say: string, { who = 'a bench volunteer', skill }: { who?: string; skill?: Skill } = {}): Heard => ({
@@ -77,7 +76,8 @@ const takesPower = ({ code }: Finding) => /^(gate\.rails|rail|drift|temperature)
 
 /** What would open the gate, in the order in which it can be worked through; never begins with what takes power while something else is open. */
 export function inWorkingOrder(findings: readonly Finding[], openings: readonly Opening[]): Opening[] {
-  const phase = (f: Finding) => (takesPower(f) ? 5 : f.code === 'gate.not-inspected' ? 4 : f.level === 'stop' ? 0 : leavesUnassessed(f) ? (f.level === 'care' ? 1 : 2) : 3)
+  const phase = (f: Finding) =>
+    takesPower(f) ? 5 : f.code === 'gate.not-inspected' ? 4 : f.level === 'stop' ? 0 : leavesUnassessed(f) ? (f.level === 'care' ? 1 : 2) : 3
   const place = (f: Finding) => {
     const at = order.findIndex(code => code.test(f.code))
     return at < 0 ? order.length : at

@@ -33,7 +33,8 @@ describe('the limit (revised NIOSH equation, Waters et al. 1993, from memory)', 
 it.each([
   [10, 1, 'lift.one'],
   [21, 1, 'lift.one'],
-  // 25 kg reference mass: ISO 11228-1, from memory. Two lift two thirds of the sum, three half of it: HSE L23, from memory; 2 · 23 · 2/3 = 30.7, 4 · 23 / 2 = 46.
+  // 25 kg reference mass: ISO 11228-1, from memory. Two lift two thirds of the sum, three half of it: HSE L23, from memory;
+  // 2 · 23 · 2/3 = 30.7, 4 · 23 / 2 = 46.
   [26, 2, 'lift.team'],
   [30.6, 2, 'lift.team'],
   [31, 3, 'lift.team'],

@@ -46,7 +46,10 @@ const niosh = 'revised NIOSH lifting equation, Waters et al. 1993, from memory'
 const loadConstantKg = 23
 /** ISO 11228-1, from memory: nobody lifts more than this alone, whoever it is. */
 export const referenceMassKg = 25
-/** Several people lift less than the sum of what each can: two thirds of it in twos, half in threes. Source: HSE L23 guidance, from memory; in fours as in threes. */
+/**
+ * Several people lift less than the sum of what each can: two thirds of it in twos, half in threes.
+ * Source: HSE L23 guidance, from memory; in fours as in threes.
+ */
 const teamShares = [1, 2 / 3, 1 / 2, 1 / 2] as const
 /** A machine has four corners. */
 const peopleAtMost = teamShares.length
@@ -54,7 +57,11 @@ const peopleAtMost = teamShares.length
 const gripMultiplier = (grip: Grip, heightCm: number) => (grip === 'poor' ? 0.9 : grip === 'fair' && heightCm < 75 ? 0.95 : 1)
 
 /** RWL = 23 kg · HM · VM · DM · AM · CM at one end of the lift; with the reference mass of whoever lifts in its place where that is less. */
-function limitAt(heightCm: number, constantKg: number, { reachCm, distanceCm, turnDeg, grip }: { reachCm: number; distanceCm: number; turnDeg: number; grip: Grip }) {
+function limitAt(
+  heightCm: number,
+  constantKg: number,
+  { reachCm, distanceCm, turnDeg, grip }: { reachCm: number; distanceCm: number; turnDeg: number; grip: Grip },
+) {
   const multipliers = {
     reach: Math.min(1, 25 / reachCm),
     height: 1 - 0.003 * Math.abs(heightCm - 75),
@@ -89,7 +96,9 @@ export function judgeLift(input: LiftInput): LiftResult {
 
   const referenceKg = lifters[lifter].massKg
   const distanceCm = Math.max(25, Math.abs(toHeightCm - fromHeightCm))
-  const ends = [fromHeightCm, toHeightCm].map(height => limitAt(height, Math.min(loadConstantKg, referenceKg), { reachCm: Math.max(25, reachCm), distanceCm, turnDeg, grip }))
+  const ends = [fromHeightCm, toHeightCm].map(height =>
+    limitAt(height, Math.min(loadConstantKg, referenceKg), { reachCm: Math.max(25, reachCm), distanceCm, turnDeg, grip }),
+  )
   const { limitKg, multipliers } = ends.reduce((worse, end) => (end.limitKg < worse.limitKg ? end : worse))
   const index = massKg / limitKg
   const enough = teamShares.findIndex((share, i) => massKg <= limitKg * (i + 1) * share + 1e-9)

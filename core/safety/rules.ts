@@ -4,7 +4,8 @@ import type { Finding } from '../kernel/finding'
 import type { OpeningFacts } from '../opening/rules'
 import { type Discipline, move, someOf, step } from '../planning/discipline'
 import type { PowerFactsKnown } from '../power/rules'
-import type { Configuration } from './configuration'
+import { type BatteryState, hasLeaked } from '../power/battery'
+import { type Configuration, isConnected } from './configuration'
 import { type GateResult, type GateVerdict, assessGate, gateWords } from './gate'
 import { type Heard, contradiction, leavesUnassessed, toldApart } from './heard'
 import { type GrowingHarm, daysPerPoint, growingHarm } from './growing-harm'
@@ -24,6 +25,9 @@ export interface SafetyRecord extends ConditionRecord {
   configuration: Configuration
   claims: readonly { says: string; verdict: string; at?: string }[]
   interventions: readonly (ConditionRecord['interventions'][number] & { at?: string })[]
+  /** Whether its battery was ever found leaking, by whatever record; with those on record now. */
+  batteryHasLeaked: boolean
+  batteries: readonly { state: BatteryState }[]
   /** What people noticed in its starts. */
   witnessed: readonly { says: string; at: string }[]
   /** What happened when it was last powered. */
@@ -67,12 +71,15 @@ const registerOf = (record: SafetyRecord, facts: PowerFacts, answeredAt: SafetyR
       assemblies: [...record.assemblies],
       damages: damagesNamed(record),
       claims: [
-        ...record.claims.filter(c => c.verdict !== 'refuted').map(({ says, verdict, at }) => ({ says, how: verdict === 'confirmed' ? ('confirmed' as const) : ('claimed' as const), at })),
+        ...record.claims
+          .filter(c => c.verdict !== 'refuted')
+          .map(({ says, verdict, at }) => ({ says, how: verdict === 'confirmed' ? ('confirmed' as const) : ('claimed' as const), at })),
         ...record.witnessed.map(w => ({ ...w, how: 'noticed' as const })),
         ...(record.lastPoweredWhat ? [{ says: record.lastPoweredWhat }] : []),
       ],
       interventions: [...record.interventions],
       knownFaults: [...record.knownFaults],
+      sistersLeaked: record.sisters.leaked,
       massKg: record.massKg,
     },
     record.hazardsSettled,
@@ -91,7 +98,7 @@ export function safetyFacts(
   const facts = { ...record.entered, ...measured }
   const hazards = registerOf(record, facts, { ...record.answeredAt, ...measuredAt })
   const { school, inspectedBy, configuration, overrule } = record
-  const all = toldApart([...found, ...outvoted(record, measured, measuredAt)])
+  const all = toldApart([...found, ...outvoted(record, measured, measuredAt), ...leakForgotten(record, facts)])
   const gate = assessGate({ school, facts, inspectedBy, hazards, configuration, heard: all })
   const overruled = stillStands(overrule, gate, configuration)
   const modelBatteryLeaks = leakingBatteryKnown(record.knownFaults)
@@ -109,6 +116,22 @@ export function safetyFacts(
     modelBatteryLeaks,
     whole: configuration.kind === 'whole' && stepsUndone === 0,
   }
+}
+
+/** It has leaked once, and no battery on record shows that it went its way home: an answer alone does not bring it there. */
+function leakForgotten({ batteryHasLeaked, batteries, hazardsSettled, configuration }: SafetyRecord, facts: PowerFacts): Heard[] {
+  const settled = hazardsSettled.some(h => h.kind === 'battery' && (h.state === 'dealt-with' || h.state === 'ruled-out'))
+  const onRecord = batteries.some(b => hasLeaked(b.state))
+  const said = factValue('battery', facts.battery)
+  if (!batteryHasLeaked || onRecord || settled || said?.level === 'stop' || !isConnected('facts', 'battery', configuration)) return []
+  return [
+    contradiction(
+      'battery.leak-forgotten',
+      'Its battery was found leaking once, and nothing on record says what became of what it left.',
+      [said ? `Answered now: ${said.label.toLowerCase()}.` : 'Nobody has answered since.', 'Residue eats on under the mask.'],
+      'Record the battery and bring it home step by step; or say under Hazards that it was misread.',
+    ),
+  ]
 }
 
 /** Answers that speak of danger where what was measured does not: until the measuring is the newer of the two, nobody has assessed it. */

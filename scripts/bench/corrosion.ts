@@ -39,7 +39,7 @@ export async function benchCorrosion() {
   await table()
 }
 
-/** How far it is off, and the error that it states, for every pair of surface and corrosion under every condition; an exclamation mark where it does not hold. */
+/** How far it is off / the error that it states, for every pair of surface and corrosion under every condition; “!” where it does not hold. */
 async function table(seed = 20261125) {
   console.log(`\nOff by / stated error in percentage points, seventeen pairs by seventeen conditions (420 × 320, seed ${seed})`)
   surfaces.forEach((surface, i) => console.log(`  ${String(i + 1).padStart(2)} ${surface}`))

@@ -87,10 +87,7 @@ const examples: { [K in EntryKind]: [EntryData<K>, string] } = {
   'supply.assigned': [{ name: 'S-03', says: '9 V DC' }, 'Runs from supply S-03: 9 V DC.'],
   'temperature.taken': [{ part: 'heat-sink', where: '7805', celsius: 62.25, readings: 1, says: 'Usual' }, 'Heat sink of a regulator (7805): 62.3 °C. Usual.'],
   'start.begun': [{ atProbe: 'Rua', atSwitch: 'Teodor', configuration: 'Whole' }, 'Start begun: Whole. At the probe Rua, at the switch Teodor.'],
-  'start.called-off': [
-    { why: '+5 V is missing', noticed: ['smoke'], onSeconds: 4.4 },
-    'A run of 4 s was called off: +5 V is missing. Noticed: smoke.',
-  ],
+  'start.called-off': [{ why: '+5 V is missing', noticed: ['smoke'], onSeconds: 4.4 }, 'A run of 4 s was called off: +5 V is missing. Noticed: smoke.'],
   'start.ended': [
     { outcome: 'called-off', why: '+5 V is missing', onSeconds: 6.4, rails: 1 },
     'Start ended after 6 s: called off, 1 rail kept. +5 V is missing.',

@@ -69,7 +69,10 @@ export const roughDay = (what: string) =>
   z
     .string()
     .trim()
-    .regex(/^(\d{4}(-\d{2}(-\d{2})?)?)?$/, `${what}: write a year, month or day, such as 1998, 1998-05 or 1998-05-17. For “last summer” the year or a month will do; the words themselves go with what happened.`)
+    .regex(
+      /^(\d{4}(-\d{2}(-\d{2})?)?)?$/,
+      `${what}: write a year, month or day, such as 1998, 1998-05 or 1998-05-17. For “last summer” the year or a month will do; the words themselves go with what happened.`,
+    )
     .refine(day => !day || isCalendarDay(day), `${what}: there is no such day in the calendar.`)
     .default('')
 

@@ -19,7 +19,16 @@ export const powerBattery = defineTool({
       state: z.enum(batteryStates),
       fitted: z.boolean(),
       charging: z.enum(chargings),
-      replacement: z.object({ how, chemistry, cells: z.number().int().min(1).max(24).optional(), voltageV: z.number().positive().max(50).nullable().optional(), diode: z.boolean() }).nullable().optional(),
+      replacement: z
+        .object({
+          how,
+          chemistry,
+          cells: z.number().int().min(1).max(24).optional(),
+          voltageV: z.number().positive().max(50).nullable().optional(),
+          diode: z.boolean(),
+        })
+        .nullable()
+        .optional(),
     }),
     school: how,
     yearNow: z.number().int().min(1950).max(2200),

@@ -57,7 +57,11 @@ export function readToolInput<I>(input: z.ZodType<I>, given: unknown): I {
   const unknown = unknownKey(given, read)
   if (unknown) {
     const known = input instanceof z.ZodObject && unknown.length === 1 ? ` It knows ${Object.keys(input.shape).join(', ')}.` : ''
-    throw new InputError(unknown.join('.'), given, `“${unknown.at(-1)}” is nothing that this instrument knows.${known} Leave it out, or spell it as the instrument does.`)
+    throw new InputError(
+      unknown.join('.'),
+      given,
+      `“${unknown.at(-1)}” is nothing that this instrument knows.${known} Leave it out, or spell it as the instrument does.`,
+    )
   }
   return read
 }

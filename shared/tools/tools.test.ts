@@ -20,5 +20,7 @@ it.each(tools.map(tool => [tool.id, tool] as const))('%s refuses a key that it d
 it('a misspelt key further in is named with its path', () => {
   const gate = tools.find(t => t.id === 'safety/gate')!
   const hazards = [{ kind: 'smoke', state: 'present', evidence: ['seen'], setled: true }]
-  expect(() => readToolInput(gate.input as never, { ...(gate.example as object), hazards })).toThrow(expect.objectContaining({ field: 'hazards.0.setled' }) as Error)
+  expect(() => readToolInput(gate.input as never, { ...(gate.example as object), hazards })).toThrow(
+    expect.objectContaining({ field: 'hazards.0.setled' }) as Error,
+  )
 })

@@ -163,7 +163,8 @@ function strew({ specks, silkscreen, pads }: Spoil, { light, taken, width, heigh
         }
   }
   const many = (share: number) => Math.round((share * width * height) / 10)
-  if (specks) for (let i = 0; i < many(0.03); i++) disc(random() * width, random() * height, 0.6 + random() * 1.6, random() < 0.5 ? [24, 22, 20] : [232, 230, 226])
+  if (specks)
+    for (let i = 0; i < many(0.03); i++) disc(random() * width, random() * height, 0.6 + random() * 1.6, random() < 0.5 ? [24, 22, 20] : [232, 230, 226])
   if (silkscreen)
     for (let i = 0; i < 26; i++) {
       const [x, y, length] = [random() * width, random() * height, 20 + random() * 50]

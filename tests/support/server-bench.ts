@@ -66,7 +66,9 @@ export function serverBench() {
       signInName: 'ilka',
       passwordHash: '$scrypt$a-hash-of-some-length',
     })
-    carryOut(on.bench, { id, name: 'Ilka Brandvold' }, work => grantSkills(work, { personId: id, version: 1, skills: ['mains', 'picture-tube', 'inspection', 'lifting'] }))
+    carryOut(on.bench, { id, name: 'Ilka Brandvold' }, work =>
+      grantSkills(work, { personId: id, version: 1, skills: ['mains', 'picture-tube', 'inspection', 'lifting'] }),
+    )
     on.ilka = findPerson(on.db, id)!
     on.heard = []
   })

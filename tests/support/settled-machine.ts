@@ -15,7 +15,14 @@ export const good = {
   smoke: 'no',
 }
 export const rail = { name: '+5 V', nominalV: 5 }
-export const reading = (valueV: number, load: 'loaded' | 'unloaded' = 'loaded', more: object = {}) => ({ rail: '+5 V', valueV, load, configuration: 'whole', at: '2026-03-02T19:00:00.000Z', ...more })
+export const reading = (valueV: number, load: 'loaded' | 'unloaded' = 'loaded', more: object = {}) => ({
+  rail: '+5 V',
+  valueV,
+  load,
+  configuration: 'whole',
+  at: '2026-03-02T19:00:00.000Z',
+  ...more,
+})
 /** What the rail reads to ground with the power off. */
 export const measuredOff = (ohm: number | null = 180) => ({
   rail: '+5 V',
@@ -52,6 +59,7 @@ export const settled: MachineRecord = {
   explanations: [],
   bench: [],
   witnessed: [],
+  batteryHasLeaked: false,
   school: 'caps-first',
   entered: good,
   answeredAt: {},

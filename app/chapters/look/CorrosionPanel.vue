@@ -32,7 +32,14 @@ const before = (c: CorrosionView) =>
   props.sheet.corrosions.filter(other => other.what === c.what && takenOn(other) < takenOn(c)).sort((a, b) => (takenOn(a) < takenOn(b) ? 1 : -1))[0]
 /** When the photograph was taken, which is when the surface looked like that. */
 const takenOn = (c: CorrosionView) => props.sheet.photographs.find(p => p.id === c.photographId)?.takenAt || c.at
-const visit = (c: CorrosionView) => ({ at: takenOn(c), areaPct: c.areaPct, errorPct: c.errorPct, areaMm2: c.areaMm2, outlineMm2: c.outlineMm2, outlineShare: shareOfPicture(c.inputs.outline) })
+const visit = (c: CorrosionView) => ({
+  at: takenOn(c),
+  areaPct: c.areaPct,
+  errorPct: c.errorPct,
+  areaMm2: c.areaMm2,
+  outlineMm2: c.outlineMm2,
+  outlineShare: shareOfPicture(c.inputs.outline),
+})
 
 function repeat(c: CorrosionView) {
   steel.value = c.steel

@@ -1,6 +1,17 @@
 <script setup lang="ts">
 import { parseQuantity } from '#core/kernel/quantity'
-import { batteryStateNames, foundStates, chargingNames, chemistries, judgeBattery, replacements, type Battery, type BatteryState, type Chemistry, type Replacement } from '#core/power/battery'
+import {
+  batteryStateNames,
+  foundStates,
+  chargingNames,
+  chemistries,
+  judgeBattery,
+  replacements,
+  type Battery,
+  type BatteryState,
+  type Chemistry,
+  type Replacement,
+} from '#core/power/battery'
 import type { Finding } from '#core/kernel/finding'
 import type { SheetOf } from '#shared/chapters/index'
 

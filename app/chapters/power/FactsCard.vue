@@ -7,13 +7,20 @@ const props = defineProps<{ sheet: SheetOf<'power'> }>()
 defineEmits<{ typed: [values: Record<string, unknown>] }>()
 const session = useSession()
 const initial = computed(() => ({ facts: { ...props.sheet.power.entered }, inspectedById: props.sheet.power.inspectedById }))
-const words = computed(() => ({ ...Object.fromEntries(enteredFactNames.map(name => [`facts.${name}`, powerFacts[name].title])), inspectedById: 'Inspected by' }))
+const words = computed(() => ({
+  ...Object.fromEntries(enteredFactNames.map(name => [`facts.${name}`, powerFacts[name].title])),
+  inspectedById: 'Inspected by',
+}))
 const inspectors = computed(() => [
   { value: null, label: 'Nobody yet' },
   ...session.crew.filter(p => p.skills.includes('inspection')).map(p => ({ value: p.id, label: p.name })),
 ])
 const show = (field: string, value: unknown) =>
-  field === 'inspectedById' ? (inspectors.value.find(p => p.value === (value ?? null))?.label ?? 'Nobody yet') : field.startsWith('facts.') ? (factValue(field.slice(6) as 'battery', value as string | undefined)?.label ?? 'Not looked at') : undefined
+  field === 'inspectedById'
+    ? (inspectors.value.find(p => p.value === (value ?? null))?.label ?? 'Nobody yet')
+    : field.startsWith('facts.')
+      ? (factValue(field.slice(6) as 'battery', value as string | undefined)?.label ?? 'Not looked at')
+      : undefined
 /** Where to look; and where something was measured or recorded, that it counts, whatever is entered here. */
 function hintOf(name: (typeof enteredFactNames)[number]) {
   const counts = factValue(name, props.sheet.power.measured[name])

@@ -28,7 +28,9 @@ const computedGate = computed(() =>
 const unsaved = computed(() => JSON.stringify(computedGate.value.findings) !== JSON.stringify(props.sheet.power.gate.findings))
 const findings = computed(() => new Map(computedGate.value.findings.map(f => [f.code, f])))
 /** What would open it, in the order in which it can be worked through. */
-const against = computed(() => computedGate.value.toOpen.flatMap(open => (findings.value.has(open.code) ? [{ open, found: findings.value.get(open.code)! }] : [])))
+const against = computed(() =>
+  computedGate.value.toOpen.flatMap(open => (findings.value.has(open.code) ? [{ open, found: findings.value.get(open.code)! }] : [])),
+)
 const checked = computed(() => computedGate.value.findings.filter(f => !computedGate.value.toOpen.some(o => o.code === f.code)))
 const { submitCommand: choose } = useCommand('choose-school', () => props.sheet.tag)
 const { submitCommand: withdraw, busy: withdrawing } = useCommand('withdraw-overrule', () => props.sheet.tag)

@@ -43,7 +43,7 @@ const mayNotice = computed(() => props.phase === 'on' || props.phase === 'off-no
         Kept with the start: {{ frame.before.length }} {{ frame.before.length === 1 ? 'run' : 'runs' }} before this one.
       </p>
       <button type="button" class="button min-h-11! justify-center" :disabled="busy" @click="submitCommand({})">
-        {{ Object.keys(frame.kept).length ? 'End the start and keep the readings' : 'End the start' }}
+        {{ Object.keys(frame.kept).length || frame.before.length ? 'End the start and keep the readings' : 'End the start' }}
       </button>
       <p v-if="failure" role="alert" class="text-stop">{{ failure }}</p>
     </template>

@@ -21,14 +21,7 @@ export function listenForShortcuts() {
     const typing = at.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(at.tagName)
     // Out of the field, so that the keys work; a list or a dialog that is open closes first.
     if (event.key === 'Escape' && typing && !document.querySelector('[role=dialog],[role=listbox]')) return at.blur()
-    if (
-      event.ctrlKey ||
-      event.metaKey ||
-      event.altKey ||
-      typing ||
-      document.querySelector('[role=dialog],[role=listbox]')
-    )
-      return
+    if (event.ctrlKey || event.metaKey || event.altKey || typing || document.querySelector('[role=dialog],[role=listbox]')) return
     const shortcut = active.value.findLast(s => s.key === event.key)
     if (!shortcut) return
     event.preventDefault()

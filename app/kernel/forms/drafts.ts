@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia'
 import { useLocalStorage } from '@vueuse/core'
+import type { CommandName } from '#shared/chapters/index'
 
 /** What somebody has typed into a form and not sent yet; it lies in the browser of the bench, and is shown to nobody else. */
 export interface Draft {
@@ -16,6 +17,9 @@ export interface Draft {
   version?: number
   at: string
 }
+
+/** Passwords are kept nowhere; and what was ticked before a start was seen then, not now. */
+export const neverKept: readonly CommandName[] = ['add-person', 'set-password', 'begin-start']
 
 /** So many are kept; the oldest go first. */
 const mostDrafts = 60

@@ -22,6 +22,10 @@ it('where both changed one thing, it is named, and keeping mine keeps what only 
 
 it('what one of them emptied is emptied; what the row does not hold is left alone; lists are taken whole', () => {
   expect(merged({ facts: { fan: 'missing' } }, { facts: { fan: 'missing' } }, { facts: {} }).mine).toEqual({ facts: { fan: undefined } })
-  expect(merged({ what: 'a', extra: 1 }, { what: 'b', extra: 1 }, { what: 'a' })).toEqual({ mine: { what: 'b', extra: 1 }, theirs: { what: 'b', extra: 1 }, conflicts: [] })
+  expect(merged({ what: 'a', extra: 1 }, { what: 'b', extra: 1 }, { what: 'a' })).toEqual({
+    mine: { what: 'b', extra: 1 },
+    theirs: { what: 'b', extra: 1 },
+    conflicts: [],
+  })
   expect(merged({ out: ['A'] }, { out: ['A', 'B'] }, { out: ['C'] }).conflicts).toEqual(['out'])
 })

@@ -10,7 +10,8 @@ export interface Merged {
 
 const isNested = (value: unknown): value is Record<string, unknown> => value !== null && typeof value === 'object' && !Array.isArray(value)
 /** Empty in whatever way it is written; figures as they are typed. */
-const plain = (value: unknown) => (value === undefined || value === null || value === '' ? '' : typeof value === 'object' ? JSON.stringify(value) : String(value))
+const plain = (value: unknown) =>
+  value === undefined || value === null || value === '' ? '' : typeof value === 'object' ? JSON.stringify(value) : String(value)
 const same = (a: unknown, b: unknown) => plain(a) === plain(b)
 
 /**

@@ -37,13 +37,13 @@ provide(neededKey, field => needs(commands[props.command], field))
 const copyOf = (what: object) => JSON.parse(JSON.stringify(what)) as Record<string, unknown>
 const givenVersion = () => (props.fixed && 'version' in props.fixed ? (props.fixed.version as number) : undefined)
 
-/** Passwords are never kept. What a form is about, but not its version, tells it from its like. */
+/** What a form is about, but not its version, tells it from its like. */
 const keptApart = computed(() => {
   const { version: _, ...about } = (props.fixed ?? {}) as Record<string, unknown>
   const keys = Object.entries(about).filter(([, value]) => ['number', 'string'].includes(typeof value))
   return [props.machine ?? '', props.command, props.label, ...keys.flat()].join('/')
 })
-const mayKeep = !['add-person', 'set-password'].includes(props.command)
+const mayKeep = !neverKept.includes(props.command)
 const draft = mayKeep ? drafts.read(keptApart.value) : undefined
 
 /** What the row said when typing began, and the version it had then; not one that arrived since. */
@@ -62,10 +62,11 @@ const putIn = (content: Record<string, unknown>) => resetForm({ values: copyOf(c
 // A row that changed elsewhere is shown as it is now, unless somebody is in the middle of changing it here.
 const touched = computed(() => JSON.stringify(values) !== JSON.stringify(start.value))
 
+let done = false
 /** What is typed and not sent lies in the browser, whatever becomes of the page; what was sent or thrown away does not. */
 const restored = ref(draft?.at)
 function keepDraft() {
-  if (!mayKeep) return
+  if (!mayKeep || done) return
   if (!touched.value) return drafts.drop(keptApart.value)
   drafts.write(keptApart.value, {
     label: props.label,
@@ -77,13 +78,16 @@ function keepDraft() {
   })
 }
 const keepSoon = useDebounceFn(keepDraft, 250)
-let done = false
 watch(
   () => JSON.stringify(values),
-  () => !done && void keepSoon(),
+  () => void keepSoon(),
 )
 useEventListener(window, 'pagehide', keepDraft)
-onBeforeUnmount(() => !done && keepDraft())
+// The fields take their values with them when they go; what was typed is kept before.
+onBeforeUnmount(() => {
+  keepDraft()
+  done = true
+})
 function throwAway() {
   restored.value = undefined
   start.value = copyOf(props.initial)
@@ -168,7 +172,16 @@ const takeTheirs = () => take(both.value!.theirs)
       <button type="button" class="underline" @click="throwAway">Throw it away</button>
     </p>
     <slot :values="values" />
-    <TwoVersions v-if="stale" :stale="stale" :mine="values" :conflicts="both?.conflicts ?? []" :words="words ?? {}" :show="show" @keep-mine="keepMine" @take-theirs="takeTheirs" />
+    <TwoVersions
+      v-if="stale"
+      :stale="stale"
+      :mine="values"
+      :conflicts="both?.conflicts ?? []"
+      :words="words ?? {}"
+      :show="show"
+      @keep-mine="keepMine"
+      @take-theirs="takeTheirs"
+    />
     <div v-if="failure" role="alert" class="border-l-4 border-stop bg-stop-wash px-3 py-2">
       <p>{{ failure }}</p>
       <ul v-if="because.length" class="ml-5 list-disc">

@@ -24,7 +24,17 @@ const message = computed(() => ((meta.touched && meta.dirty) || form.sent.value 
 
 <template>
   <FieldFrame :id="id" v-slot="{ described }" :label="label" :hint="hint" :message="message" :needed="isNeeded(name)">
-    <textarea v-if="lines" :id="id" v-model="value" class="entry" :rows="lines" :aria-describedby="described" :aria-invalid="!!message" :aria-required="isNeeded(name) || undefined" @blur="handleBlur" />
+    <textarea
+      v-if="lines"
+      :id="id"
+      v-model="value"
+      class="entry"
+      :rows="lines"
+      :aria-describedby="described"
+      :aria-invalid="!!message"
+      :aria-required="isNeeded(name) || undefined"
+      @blur="handleBlur"
+    />
     <input
       v-else
       :id="id"

@@ -27,7 +27,8 @@ const differing = computed(() => {
 <template>
   <section role="alert" aria-label="Two versions" class="grid gap-2 border-l-4 border-care bg-care-wash p-3">
     <p>
-      <strong>{{ stale.changedBy }}</strong> changed this at {{ times.moment(stale.changedAt ?? '') }}, while you were working on it. Nothing of yours is lost, and whatever else they changed is taken in.
+      <strong>{{ stale.changedBy }}</strong> changed this at {{ times.moment(stale.changedAt ?? '') }}, while you were working on it. Nothing of yours is lost,
+      and whatever else they changed is taken in.
     </p>
     <table class="w-full text-left">
       <thead>

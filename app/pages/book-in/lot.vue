@@ -19,7 +19,7 @@ interface Booked {
 const booked = ref<Booked[]>([])
 const { submitCommand, busy, failure, because } = useCommand('book-in-lot')
 const refusedAt = ref('')
-onMounted(() => lot.add())
+onMounted(() => !lines.value.length && lot.add())
 watch(
   () => bad.value.length,
   count => {

@@ -25,11 +25,13 @@ function sourceFared(tx: Tx, fromWhom: string) {
 
 /** When it was made, as far as its parts tell. */
 export const datingOf = (file: MachineFile) =>
-  file.dateCodes.length ? dateMachine({
+  file.dateCodes.length
+    ? dateMachine({
         codes: file.dateCodes.map(({ code, part, reworked, socketed }) => ({ code, place: part, reworked, socketed })),
         madeFrom: file.model?.madeFrom ?? undefined,
         madeTo: file.model?.madeTo ?? undefined,
-      }) : null
+      })
+    : null
 
 /** Machines of the same model, those with a battery that leaked first. */
 function sistersNamed(tx: Tx, { machine }: MachineFile) {

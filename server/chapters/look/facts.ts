@@ -9,6 +9,14 @@ export const facts = ({ assemblies, damages, checksDone, interventions, corrosio
   interventions,
   corrosions: corrosions.map(({ what, areaPct, errorPct, at, inputs, photographId }) => {
     const { assemblyId = null } = photographs.find(p => p.id === photographId) ?? {}
-    return { what, areaPct, errorPct, at, areaMm2: null, outlineShare: shareOfPicture(inputs.outline), assembly: assemblies.find(a => a.id === assemblyId)?.name ?? '' }
+    return {
+      what,
+      areaPct,
+      errorPct,
+      at,
+      areaMm2: null,
+      outlineShare: shareOfPicture(inputs.outline),
+      assembly: assemblies.find(a => a.id === assemblyId)?.name ?? '',
+    }
   }),
 })

@@ -109,7 +109,8 @@ export function setConfiguration(work: MachineWork, { version, bench: outputs, .
   const bench = configuration.kind === 'bench-supply' ? outputs : []
   const feeds = [inletName, ...readableRails(expectedRailsOf(work.file())).rails.map(r => r.name)]
   bench.forEach((output, i) => {
-    if (!feeds.includes(output.feeds)) throw new InputError(`bench.${i}.feeds`, output.feeds, `Feeds: ${output.feeds} is no rail that is expected here, and not the inlet.`)
+    if (!feeds.includes(output.feeds))
+      throw new InputError(`bench.${i}.feeds`, output.feeds, `Feeds: ${output.feeds} is no rail that is expected here, and not the inlet.`)
   })
   if (keyOf(configuration) === keyOf(before.configuration) && JSON.stringify(bench) === JSON.stringify(before.bench)) return
   if (openStart(tx, machine.id)) throw new NotNow('A start is running. End it before anything is plugged in or taken out.')
@@ -183,8 +184,7 @@ const checkBattery = (work: MachineWork, battery: Battery) => void batteriesOf([
 
 /** Its sisters are warned once a battery was found leaking, whatever is cleaned later. */
 function remember({ tx, machine }: MachineWork, state: Battery['state']) {
-  if (hasLeaked(state))
-    tx.update(powerAssessments).set({ batteryHasLeaked: true }).where(eq(powerAssessments.machineId, machine.id)).run()
+  if (hasLeaked(state)) tx.update(powerAssessments).set({ batteryHasLeaked: true }).where(eq(powerAssessments.machineId, machine.id)).run()
 }
 
 export function recordBattery(work: MachineWork, found: CommandInput<'record-battery'>): void {
@@ -246,7 +246,9 @@ function refuseShortcut(from: Battery['state'], to: Battery['state']) {
   throw new InputError(
     'state',
     to,
-    hasLeaked(from) ? 'State: it has leaked. It goes its way home step by step below; a record made by mistake is struck in the history.' : 'State: say what was found.',
+    hasLeaked(from)
+      ? 'State: it has leaked. It goes its way home step by step below; a record made by mistake is struck in the history.'
+      : 'State: say what was found.',
   )
 }
 

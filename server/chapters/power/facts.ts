@@ -45,6 +45,7 @@ const dangersOf = (file: MachineFile): Dangers => {
     configuration: power.configuration,
     claims: file.claims,
     witnessed: witnessedOf(file),
+    batteryHasLeaked: power.batteryHasLeaked,
     lastPoweredWhat: machine.lastPoweredWhat,
     hazardsSettled: file.hazards,
     knownFaults: model?.knownFaults ?? [],

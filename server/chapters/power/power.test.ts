@@ -67,7 +67,9 @@ it('is inspected by somebody of the collection with leave to inspect', () => {
 
 it('leads no life before visitors until it is signed off', () => {
   const tag = guarded()
-  expect(() => perform(tag, 'choose-life', { life: 'hands-on' })).toThrow(expect.objectContaining({ because: [expect.stringMatching(/not signed off/)] }) as NotNow)
+  expect(() => perform(tag, 'choose-life', { life: 'hands-on' })).toThrow(
+    expect.objectContaining({ because: [expect.stringMatching(/not signed off/)] }) as NotNow,
+  )
   perform(tag, 'choose-life', { life: 'gallery' })
   for (const [rail, valueV] of [
     ['+5 V', 5],
@@ -183,7 +185,10 @@ describe('a start', () => {
     begin(tag)
     carryOutOn(on.bench, { id: 0, name: 'Jolly Bench' }, tag, breakOff)
     expect(sheet(tag).starts[0]).toMatchObject({ outcome: 'broken-off', samples: [] })
-    expect(sheet(tag).history[0]?.says).toContain('broken off, 0 rails kept. The program was stopped while it ran.')
+    expect(sheet(tag).history.find(h => h.kind === 'start.ended')?.says).toContain('broken off, 0 rails kept. The program was stopped while it ran.')
+    // What was noticed is lost with it: somebody has to say.
+    expect(() => begin(tag)).toThrow(/may not be started/)
+    perform(tag, 'explain-alarm', { alarm: 'start:start.broken-off', says: 'The bench computer was switched off; nothing was noticed' })
     begin(tag)
     expect(sheet(tag).starts).toHaveLength(2)
   })
@@ -247,7 +252,10 @@ describe('a start', () => {
     perform(tag, 'end-start', {})
     close(row.id, ms)
     const seen = sheet(tag)
-    expect(seen.starts[0]!.runs).toMatchObject([{ noticed: ['smoke'], called: { says: 'Smoke was noticed.' } }, { noticed: [], called: null, kept: { '+5 V': 5.03 } }])
+    expect(seen.starts[0]!.runs).toMatchObject([
+      { noticed: ['smoke'], called: { says: 'Smoke was noticed.' } },
+      { noticed: [], called: null, kept: { '+5 V': 5.03 } },
+    ])
     expect(seen.rails?.verdict).toBe('good')
     expect(seen.hazards[0]).toMatchObject({ kind: 'smoke', state: 'present' })
     expect(seen.faults[0]).toMatchObject({ symptom: 'Smoke was noticed at a start on 2026-03-03', stopsMachine: true })

@@ -40,7 +40,11 @@ export function powerView({ tx, file, assessment, now }: ViewInput): ViewOf<'pow
   const { power, machine } = file
   const inlet = inletOf(file)
   const here = keyOf(power.configuration)
-  const doneAlready = new Set(checksOf(file).filter(c => file.checksDone.some(d => d.code === c.code)).flatMap(c => placesToLook.filter(p => c.code.startsWith('alkali.') && c.says.toLowerCase().endsWith(p.toLowerCase()))))
+  const doneAlready = new Set(
+    checksOf(file)
+      .filter(c => file.checksDone.some(d => d.code === c.code))
+      .flatMap(c => placesToLook.filter(p => c.code.startsWith('alkali.') && c.says.toLowerCase().endsWith(p.toLowerCase()))),
+  )
   return {
     power: {
       version: power.version,

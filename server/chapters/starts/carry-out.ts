@@ -2,6 +2,7 @@ import { readableRails, startChecksOf } from '#core/power/rules'
 import { expectedRailsOf, powerRecordOf, schoolOf, verdictWith } from '../power/index'
 import { harvest } from '../../starts/running'
 import { v7 as uuidv7 } from 'uuid'
+import { finding } from '#core/kernel/finding'
 import { InputError } from '#core/kernel/input-error'
 import { type RunDone, hazardsNoticed, noticed } from '#core/power/noticed'
 import { fanless } from '#core/power/temperature'
@@ -107,7 +108,11 @@ export function endStart(work: MachineWork): void {
     for (const [rail, valueV] of Object.entries(read)) keepReading(work, row, rail, valueV)
   }
   for (const what of hazardsNoticed(runs))
-    reportFault(work, { symptom: `${noticed[what].says.replace(/\.$/, '')} at a start on ${work.at.slice(0, 10)}`, firstSeen: work.at.slice(0, 10), stopsMachine: true })
+    reportFault(work, {
+      symptom: `${noticed[what].says.replace(/\.$/, '')} at a start on ${work.at.slice(0, 10)}`,
+      firstSeen: work.at.slice(0, 10),
+      stopsMachine: true,
+    })
   const last = runs.at(-1)
   const calledOff = runs.flatMap(r => (r.called ? [r.called.says] : []))
   finish(work, row.id, {
@@ -124,8 +129,7 @@ function keepRun({ tx, machine, at, write }: MachineWork, startId: number, { sam
   tx.insert(startRuns)
     .values({ machineId: machine.id, startId, ...run, samples: thinned(samples), at })
     .run()
-  if (run.called || run.noticed.length)
-    write('start.called-off', { why: run.called?.says ?? '', noticed: run.noticed, onSeconds: run.onSeconds })
+  if (run.called || run.noticed.length) write('start.called-off', { why: run.called?.says ?? '', noticed: run.noticed, onSeconds: run.onSeconds })
 }
 
 function keepReading(work: MachineWork, row: typeof starts.$inferSelect, rail: string, valueV: number) {
@@ -159,5 +163,14 @@ function finish(
 /** Ends a start that the program did not outlive: what was seen of it is lost, and the history says so. */
 export function breakOff(work: MachineWork): void {
   const row = openStart(work.tx, work.machine.id)
-  if (row) finish(work, row.id, { outcome: 'broken-off', why: 'The program was stopped while it ran', seconds: 0, samples: [], rails: 0, runs: 0 })
+  if (!row) return
+  // Nobody knows what was noticed: that is an alarm of its own, until somebody says.
+  const called = finding(
+    'stop',
+    'start.broken-off',
+    'The program was stopped while it ran; what was seen of it is lost.',
+    'Ask those who stood at the machine.',
+  )
+  work.tx.insert(startRuns).values({ machineId: work.machine.id, startId: row.id, onSeconds: 0, called, at: work.at }).run()
+  finish(work, row.id, { outcome: 'broken-off', why: 'The program was stopped while it ran', seconds: 0, samples: [], rails: 0, runs: 0 })
 }

@@ -33,14 +33,13 @@ export const entries = {
     d => `The gate went from ${gateWords[d.from].title} to ${gateWords[d.to].title}${d.why && `: ${ending(d.why)}`}`,
   ),
   'configuration.set': entry(
-    z.object({
-      configuration: ConfigurationShape,
-      bench: z.array(z.object({ feeds: s, voltageV: n, limitA: n, polarityChecked: b })).optional(),
-    }),
+    z.object({ configuration: ConfigurationShape, bench: z.array(z.object({ feeds: s, voltageV: n, limitA: n, polarityChecked: b })).optional() }),
     d =>
       [
         `What is connected: ${ending(configurationWords(d.configuration))}`,
-        ...(d.bench ?? []).map(o => `${shownRail(o.feeds)} from the bench supply: ${volts(o.voltageV)}, limited to ${o.limitA} A${o.polarityChecked ? ', polarity checked' : ''}.`),
+        ...(d.bench ?? []).map(
+          o => `${shownRail(o.feeds)} from the bench supply: ${volts(o.voltageV)}, limited to ${o.limitA} A${o.polarityChecked ? ', polarity checked' : ''}.`,
+        ),
       ].join(' '),
   ),
   'battery.recorded': entry(
@@ -78,7 +77,10 @@ export const entries = {
     closed,
   ),
   'gate.overrule-ended': entry(z.object({ why: s }), d => `Overrule of the gate ended: ${ending(d.why)}`, closed),
-  'rails.expected': entry(z.object({ rails: z.array(z.object({ name: s, nominalV: n })) }), d => `Rails expected: ${d.rails.map(r => shownRail(r.name)).join(', ')}.`),
+  'rails.expected': entry(
+    z.object({ rails: z.array(z.object({ name: s, nominalV: n })) }),
+    d => `Rails expected: ${d.rails.map(r => shownRail(r.name)).join(', ')}.`,
+  ),
   'reading.taken': entry(
     z.object({ rail: s, valueV: n, load: word<keyof typeof loadWords>(), verdict: word<RailVerdict>() }),
     d => `Read ${shownRail(d.rail)}: ${volts(d.valueV)} ${loadWords[d.load]}; ${railVerdictWords[d.verdict]}.`,

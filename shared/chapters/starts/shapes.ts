@@ -38,7 +38,13 @@ export const StartEventTyped = z.discriminatedUnion('do', [
     value: quantity('', 'Reading', { above: -2000, upTo: 2000 }),
     by: z.literal('hand').default('hand'),
   }),
-  z.object({ do: z.literal('stop'), noticed: z.enum(noticedNames as ['smoke', ...typeof noticedNames]).nullable().default(null) }),
+  z.object({
+    do: z.literal('stop'),
+    noticed: z
+      .enum(noticedNames as ['smoke', ...typeof noticedNames])
+      .nullable()
+      .default(null),
+  }),
   z.object({ do: z.literal('done') }),
   z.object({ do: z.literal('is-off') }),
 ])

@@ -40,7 +40,7 @@ it('a file with bad rows: columns are mapped, each bad row says why, and the goo
   await hanneke.sees('3 machines ready, 1 with something wrong.')
   await hanneke.tick('Leave the rows with something wrong in the table, and book in the others')
   await hanneke.press('Book in 3 machines')
-  await hanneke.sees('3 machines booked in', 'SH-2026-025', 'Sextant 16', 'SH-2026-027', '0 machines ready, 1 with something wrong.')
+  await hanneke.sees('3 machines booked in', 'SH-2026-025', 'Lumen', 'SH-2026-027', '0 machines ready, 1 with something wrong.')
   expect(await hanneke.valueOf('Model or description, row 1')).toBe('Sextant 16')
 
   await hanneke.open('/m/SH-2026-025?stage=arrive')
@@ -48,11 +48,19 @@ it('a file with bad rows: columns are mapped, each bad row says why, and the goo
 })
 
 it('many are typed in one table, with Enter for the next of the same model', async () => {
+  // What was left in the table is still there, after another page.
   await hanneke.open('/book-in/lot')
+  await hanneke.sees('1 not sent', '0 machines ready, 1 with something wrong.')
+  expect(await hanneke.valueOf('Model or description, row 1')).toBe('Sextant 16')
+  await hanneke.press('Leave out row 1')
+  await hanneke.press('Add a row')
   await hanneke.fill('From whom, all', 'the ferry terminal')
   await hanneke.fill('Model or description, row 1', 'Gannet')
   await hanneke.fill('Serial number, row 1', `T-1${Key.ENTER}T-2${Key.ENTER}T-2`)
   await hanneke.sees('3 machines ready.', 'The serial number T-2 stands in more than one row.')
+  // Another spelling of a known model is noticed as in a single booking.
+  await hanneke.fill('Model or description, row 3', 'Ganet')
+  await hanneke.press('It is a Gannet, row 3')
   await hanneke.fill('Serial number, row 3', 'T-3')
   await hanneke.seesNoMore('stands in more than one row')
   await hanneke.press('Book in 3 machines')

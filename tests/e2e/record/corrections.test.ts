@@ -17,7 +17,7 @@ it('a coordinator overrules the gate with a reason, and the overrule ends when t
   await ilka.fill('Reason', 'Owner’s engineer is here with a limited supply')
   await ilka.press('Overrule', 'Overrule the gate')
   await ilka.sees('Overruled by Ilka Brandvold to', 'Guarded start, overruled')
-  await ilka.press('All answered, inspected by Teodor. Look at them or change them')
+  await ilka.press('All answered, inspected by Teodor Vlasak. Look at them or change them')
   await ilka.choose('Fan', 'Missing or stuck')
   await ilka.press('Keep these facts')
   await ilka.sees('Overrule of the gate ended: the facts have changed.')

@@ -72,6 +72,13 @@ it('a machine goes from the back door to a printed label', async () => {
   await ilka.sees('Inspected for power.')
   await ilka.choose('Line-filter capacitors', 'Replaced')
   await ilka.press('Keep these facts')
+  // The tide line that was marked is an observation, not outvoted by an answer: somebody says what was done about it.
+  await ilka.sees('Hazard present: liquid.', 'Damage: tide line, lower board edge.')
+  await ilka.press('Say what was found of Liquid')
+  await ilka.choose('The hazard is', 'Dealt with')
+  await ilka.fill('Evidence', 'Rinsed, dried for two days, nothing under the sockets')
+  await ilka.press('Keep', 'Say what was found')
+  await ilka.sees('Hazard, liquid: dealt with.')
   // “No short” was answered, and nothing was measured: the gate says so, until every rail is.
   await ilka.sees('“No short” was answered, but nothing on record shows it.')
   await ilka.press('Measure a rail')

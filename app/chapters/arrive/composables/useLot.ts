@@ -1,3 +1,4 @@
+import { useDebounceFn } from '@vueuse/core'
 import Papa from 'papaparse'
 import { lookAlikes } from '#core/identify/look-alike'
 import { type LotField, lotFields } from '#core/identify/lot-columns'
@@ -21,6 +22,8 @@ export interface CsvRead {
   trouble: string
 }
 
+const lotDraft = 'book-in-lot'
+
 /** Columns that are typed by hand, unless a file brings others. */
 const usual: LotField[] = ['name', 'maker', 'nickname', 'serial', 'weightKg', 'place', 'claims', 'accessories']
 const fields = Object.keys(lotFields) as LotField[]
@@ -28,10 +31,13 @@ const fields = Object.keys(lotFields) as LotField[]
 /** A job lot in the making: a table of machines, typed or taken from a file, each row read as it stands. */
 export function useLot() {
   const { known } = useModels()
+  // Rows are told apart by keys of this page alone.
   let keys = 0
-  const lines = ref<LotLine[]>([])
-  const common = ref<LotCommon>({ acquired: 'given', fromWhom: '', owner: '', lastPowered: '' })
-  const brought = ref<LotField[]>([])
+  const drafts = useDrafts()
+  const before = drafts.read(lotDraft)?.values as { rows: LotRow[]; common: LotCommon; brought: LotField[] } | undefined
+  const lines = ref<LotLine[]>((before?.rows ?? []).map(row => ({ ...row, key: ++keys })))
+  const common = ref<LotCommon>(before?.common ?? { acquired: 'given', fromWhom: '', owner: '', lastPowered: '' })
+  const brought = ref<LotField[]>(before?.brought ?? [])
   const columns = computed(() => fields.filter(f => usual.includes(f) || brought.value.includes(f)))
 
   const add = (row: LotRow = {}) => lines.value.push({ key: ++keys, ...row })
@@ -49,7 +55,17 @@ export function useLot() {
         lines.value.flatMap((line): [number, RowTold][] => {
           const name = line.name?.trim() ?? ''
           const model = modelNamed(known.value, name, line.maker ?? '')
-          const meant = name && !model ? known.value.find(m => m.name === lookAlikes(name, known.value.map(k => k.name))[0]) : undefined
+          const meant =
+            name && !model
+              ? known.value.find(
+                  m =>
+                    m.name ===
+                    lookAlikes(
+                      name,
+                      known.value.map(k => k.name),
+                    )[0],
+                )
+              : undefined
           return model || meant ? [[line.key, { meant, leaked: Boolean(model?.leaked), faults: model?.knownFaults ?? [] }]] : []
         }),
       ),
@@ -67,6 +83,21 @@ export function useLot() {
     brought.value = [...new Set([...brought.value, ...mapping.filter(f => f !== null)])]
     csv.rows.forEach(row => add(Object.fromEntries(mapping.flatMap((field, i) => (field ? [[field, (row[i] ?? '').trim()]] : [])))))
   }
+  // A lot is an evening's typing: it lies in the browser until it was booked in.
+  const keep = () => {
+    const rows = lines.value.filter(line => !isEmpty(line)).map(({ key: _, ...row }) => row)
+    if (rows.length)
+      drafts.write(lotDraft, {
+        label: 'Book in a job lot',
+        path: '/book-in/lot',
+        panel: '',
+        values: { rows, common: common.value, brought: brought.value },
+        start: {},
+      })
+    else drafts.drop(lotDraft)
+  }
+  watch([lines, common, brought], useDebounceFn(keep, 250), { deep: true })
+  onBeforeUnmount(keep)
   return {
     lines,
     common,
