@@ -144,7 +144,9 @@ function ofRail(plan: StartPlan, samples: readonly StartSample[], { rail: name, 
       ? findings
       : [finding('note', 'start.rising', `${shownRail(name)} is coming up: ${volts(last.value)}.`, 'The switch and the supply get a few seconds.')]
   }
-  return [...findings, ...ofFall(point, read), ...ofRipple(point, samples)]
+  // What is wrong already is not worth a word on where it is going.
+  const moves = findings.some(f => f.level === 'stop') ? [] : ofFall(point, read)
+  return [...findings, ...moves, ...ofRipple(point, samples)]
 }
 
 /** A slow collapse, or a regulator that lets go, shows before a limit is crossed: the line through the last seconds falls, or rises. */

@@ -6,7 +6,7 @@ import { type Discipline, move, someOf, step } from '../planning/discipline'
 import type { PowerFactsKnown } from '../power/rules'
 import { type BatteryState, hasLeaked } from '../power/battery'
 import { type Configuration, isConnected } from './configuration'
-import { type GateResult, type GateVerdict, assessGate, gateWords } from './gate'
+import { type GateResult, type GateVerdict, assessGate, gateWords, mayBeStarted } from './gate'
 import { type Heard, contradiction, leavesUnassessed, toldApart } from './heard'
 import { type GrowingHarm, daysPerPoint, growingHarm } from './growing-harm'
 import { type Hazard, type HazardSettled, hazardKinds, hazardsOf, leakingBatteryKnown } from './hazards'
@@ -175,15 +175,19 @@ const openingsAt = (gate: GateResult, level: Finding['level']) => gate.toOpen.fi
 /** Making safe is done fact by fact; what keeps the gate closed comes before what would open it further. */
 export const safety: Discipline = {
   steps: {
-    'make-safe': m =>
-      enteredFactNames.map(name => {
+    'make-safe': m => [
+      ...enteredFactNames.map(name => {
         const value = factValue(name, m.facts[name])
         return step(powerFacts[name].title, value !== undefined && value.level !== 'stop')
       }),
+      step('Assessed, and nothing keeps it off', mayBeStarted(m.gate.verdict)),
+    ],
   },
   moves: m => {
     const unknown = m.gate.findings.filter(leavesUnassessed)
-    const suspected = m.hazards.filter(h => h.state === 'suspected')
+    // What would close the gate comes before what is a caution for whoever handles it.
+    const weight = (h: Hazard) => ['stop', 'care', 'note'].indexOf(hazardKinds[h.kind].gate)
+    const suspected = m.hazards.filter(h => h.state === 'suspected').sort((a, b) => weight(a) - weight(b))
     // The missing fixing has a move of its own.
     const stops = openingsAt(m.gate, 'stop').filter(o => !o.code.startsWith('opening.missing'))
     return [

@@ -45,10 +45,10 @@ const words = { kind: 'What is connected', out: 'What is out', bench: 'The bench
         <legend class="font-semibold">What the bench supply is set to</legend>
         <p class="hint">Before it is attached: voltage with its sign, the limit, plus and minus checked with the meter at the board. Empty: not fed.</p>
         <p v-if="!lines.length" class="hint">No rail is expected of it yet. Say under Prove which it has.</p>
-        <div v-for="(line, i) in lines" :key="line.feeds" class="grid items-end gap-3 sm:grid-cols-[6rem_8rem_8rem_1fr]">
+        <div v-for="(line, i) in lines" :key="line.feeds" class="grid items-end gap-3 sm:grid-cols-[4rem_8rem_10rem_1fr]">
           <span class="figure pb-2 font-semibold">{{ shownRail(line.feeds) }}</span>
           <TextField :name="`bench[${i}].voltageV`" :label="`Volts on ${shownRail(line.feeds)}`" numeric signed />
-          <TextField :name="`bench[${i}].limitA`" :label="`Limit of ${shownRail(line.feeds)} in amperes`" numeric />
+          <TextField :name="`bench[${i}].limitA`" :label="`Limit on ${shownRail(line.feeds)}, A`" numeric />
           <TickField :name="`bench[${i}].polarityChecked`" :label="`Polarity of ${shownRail(line.feeds)} checked`" />
         </div>
       </fieldset>

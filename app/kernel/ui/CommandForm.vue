@@ -62,11 +62,13 @@ const putIn = (content: Record<string, unknown>) => resetForm({ values: copyOf(c
 // A row that changed elsewhere is shown as it is now, unless somebody is in the middle of changing it here.
 const touched = computed(() => JSON.stringify(values) !== JSON.stringify(start.value))
 
-let done = false
+/** Just sent, so that nothing of it is a draft; and gone, with its fields and their values. */
+let sent = false
+let gone = false
 /** What is typed and not sent lies in the browser, whatever becomes of the page; what was sent or thrown away does not. */
 const restored = ref(draft?.at)
 function keepDraft() {
-  if (!mayKeep || done) return
+  if (!mayKeep || sent || gone) return
   if (!touched.value) return drafts.drop(keptApart.value)
   drafts.write(keptApart.value, {
     label: props.label,
@@ -86,7 +88,7 @@ useEventListener(window, 'pagehide', keepDraft)
 // The fields take their values with them when they go; what was typed is kept before.
 onBeforeUnmount(() => {
   keepDraft()
-  done = true
+  gone = true
 })
 function throwAway() {
   restored.value = undefined
@@ -119,10 +121,10 @@ const send = handleSubmit(
       putIn(props.initial)
     }
     drafts.drop(keptApart.value)
-    // Whoever hears of it may take this form away at once; nothing of it is a draft any more.
-    done = true
+    // Whoever hears of it may take this form away at once.
+    sent = true
     emit('done', result)
-    void nextTick(() => (done = false))
+    void nextTick(() => (sent = false))
   },
   ({ errors }) => {
     // What nobody typed in a field has no field to show its message at.
