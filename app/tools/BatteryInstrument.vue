@@ -19,7 +19,7 @@ import { powerBattery } from '#shared/tools/power-battery'
 const emit = defineEmits<{ input: [input: Record<string, unknown> | undefined] }>()
 const clock = useClock()
 const { battery, school: first } = powerBattery.example
-const typed = reactive({ cells: String(battery.cells), year: String(battery.year) })
+const typed = reactive({ cells: String(battery.cells), year: String(battery.year), freshCells: '1', freshVoltage: '' })
 const old = reactive({
   chemistry: battery.chemistry as Chemistry,
   state: battery.state as BatteryState,
@@ -45,7 +45,13 @@ const { result, at } = useInstrument(
       ...old,
       cells: parseQuantity(typed.cells, '', 'cells'),
       year: typed.year.trim() ? parseQuantity(typed.year, '', 'year') : null,
-      replacement: old.fitted ? null : { ...fresh },
+      replacement: old.fitted
+        ? null
+        : {
+            ...fresh,
+            cells: parseQuantity(typed.freshCells, '', 'replacement.cells'),
+            voltageV: typed.freshVoltage.trim() ? parseQuantity(typed.freshVoltage, 'V', 'replacement.voltageV') : null,
+          },
     },
     school: school.value,
     yearNow: clock.now.getFullYear(),
@@ -84,7 +90,16 @@ const verdicts = {
       <SelectField v-model="school" label="The practice" :options="wayChoices" />
       <template v-if="!old.fitted"
         ><SelectField v-model="fresh.how" label="What is fitted" :options="wayChoices" /><template v-if="fresh.how !== 'none'"
-          ><SelectField v-model="fresh.chemistry" label="Of which chemistry" :options="chemistryChoices" /><SelectField
+          ><SelectField v-model="fresh.chemistry" label="Of which chemistry" :options="chemistryChoices" />
+          <div class="grid grid-cols-2 gap-3">
+            <MeasureField v-model="typed.freshCells" label="How many cells" :message="at('replacement.cells')" /><MeasureField
+              v-model="typed.freshVoltage"
+              label="Volts of the new one"
+              hint="Empty: by its cells"
+              :message="at('replacement.voltageV')"
+            />
+          </div>
+          <SelectField
             v-model="fresh.diode"
             label="A diode blocks charging"
             :options="yesNo" /></template

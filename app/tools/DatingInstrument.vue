@@ -10,6 +10,8 @@ const lineOf = (p: DatedPart) => [p.code, p.place, p.socketed && 'socketed', p.r
 const typed = ref(example.codes.map(lineOf).join('\n'))
 const bound = reactive({ notBefore: '', notAfter: example.bounds?.[0]?.notAfter ?? '', why: example.bounds?.[0]?.why ?? '' })
 const lag = ref('8')
+const made = reactive({ from: '', to: '' })
+const year = (typed: string, field: string) => (typed.trim() ? parseQuantity(typed, '', field) : undefined)
 
 const partOf = (line: string): DatedPart => {
   const [code = '', ...rest] = line.split(',').map(word => word.trim())
@@ -32,6 +34,8 @@ const { result, at } = useInstrument(
         ? [{ ...(bound.notBefore && { notBefore: bound.notBefore }), ...(bound.notAfter && { notAfter: bound.notAfter }), why: bound.why || 'the bound given' }]
         : [],
     assemblyLagWeeks: parseQuantity(lag.value, '', 'assemblyLagWeeks'),
+    madeFrom: year(made.from, 'madeFrom'),
+    madeTo: year(made.to, 'madeTo'),
   }),
   dateMachine,
   input => emit('input', input),
@@ -59,6 +63,10 @@ const { result, at } = useInstrument(
       <FieldFrame id="why" label="Because of" hint="A stamped date, a board issue, a change of name"
         ><input id="why" v-model="bound.why" class="entry" aria-describedby="why-hint"
       /></FieldFrame>
+      <div class="grid grid-cols-2 gap-3">
+        <MeasureField v-model="made.from" label="Model made from" hint="Year, or empty" :message="at('madeFrom')" />
+        <MeasureField v-model="made.to" label="Model made to" hint="Year, or empty" :message="at('madeTo')" />
+      </div>
       <FieldFrame id="lag" label="Weeks from part to machine" :message="at('assemblyLagWeeks')"
         ><input id="lag" v-model="lag" class="entry figure" inputmode="numeric" :aria-invalid="!!at('assemblyLagWeeks')"
       /></FieldFrame>

@@ -6,7 +6,7 @@ import { powerOffState } from '#shared/tools/power-off-state'
 /** A rail to ground before anything is powered, both ways round. */
 const emit = defineEmits<{ input: [input: Record<string, unknown> | undefined] }>()
 const { railV, ohm, reversedOhm, leadsOhm } = powerOffState.example
-const typed = reactive({ railV: String(railV), ohm: String(ohm), reversedOhm: String(reversedOhm), leadsOhm: String(leadsOhm) })
+const typed = reactive({ railV: String(railV), ohm: String(ohm), reversedOhm: String(reversedOhm), leadsOhm: String(leadsOhm), currentA: '' })
 const loadAttached = ref(false)
 const rising = ref(false)
 const ohms = (field: 'ohm' | 'reversedOhm') => parseReading(typed[field], 'Ω', field)
@@ -18,6 +18,7 @@ const { result, at } = useInstrument(
     ohm: ohms('ohm'),
     ...(typed.reversedOhm.trim() ? { reversedOhm: ohms('reversedOhm') } : {}),
     leadsOhm: parseQuantity(typed.leadsOhm || '0', 'Ω', 'leadsOhm'),
+    ...(typed.currentA.trim() ? { currentA: parseQuantity(typed.currentA, 'A', 'currentA') } : {}),
   }),
   judgeOffState,
   input => emit('input', input),
@@ -31,6 +32,7 @@ const inks: Record<OffVerdict, string> = { short: 'text-stop', suspect: 'text-ca
       <CautionNote about="stored-charge" />
       <OneCard title="The rail" hint="Unplugged, and its capacitors measured empty.">
         <MeasureField v-model="typed.railV" label="Rail, volts when it runs" :message="at('railV')" />
+        <MeasureField v-model="typed.currentA" label="What it draws, amperes" hint="Empty: not known" :message="at('currentA')" />
         <MeasureField v-model="typed.ohm" label="Red on the rail" hint="In ohms, or OL for open" :message="at('ohm')" />
         <MeterTake what="ohms" brief label="red on the rail" @taken="figure => (typed.ohm = figure)" />
         <MeasureField v-model="typed.reversedOhm" label="Black on the rail" hint="Empty: not measured yet" :message="at('reversedOhm')" />

@@ -74,7 +74,7 @@ async function down(i: number, field: LotField) {
                 <p v-if="told.get(line.key)?.meant" class="flex flex-wrap items-baseline gap-x-3 text-care">
                   There is a {{ told.get(line.key)!.meant!.name }} by {{ told.get(line.key)!.meant!.maker }}, spelt a little differently.
                   <button type="button" class="underline" @click="lot.isThat(line, told.get(line.key)!.meant!)">
-                    It is a {{ told.get(line.key)!.meant!.name }}<span class="sr-only">, row {{ i + 1 }}</span>
+                    It is a {{ told.get(line.key)!.meant!.name }}<span class="sr-only"> in row {{ i + 1 }}</span>
                   </button>
                 </p>
                 <p v-if="told.get(line.key)?.leaked" class="font-semibold text-stop">A sister’s battery leaked. Open this one first.</p>

@@ -34,7 +34,7 @@ function judged(values: Record<string, unknown>): Finding[] {
     <template #default="{ values }">
       <div class="flex flex-wrap gap-x-6 gap-y-3">
         <ChoiceField name="rail" label="Rail" :options="rails.map(r => ({ value: r.name, label: shownRail(r.name) }))" />
-        <TextField name="valueV" label="Reading in volts" numeric :signed="isNegative(values.rail)" class="w-40" />
+        <TextField name="valueV" label="Reading in volts" numeric :signed="isNegative(values.rail)" class="w-48" />
         <MeterButton what="dc-volts" into="valueV" />
         <ChoiceField name="load" label="Load" :options="loads.map(value => ({ value, label: loadWords[value].replace(/^./, c => c.toUpperCase()) }))" />
       </div>

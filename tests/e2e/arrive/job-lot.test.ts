@@ -60,7 +60,7 @@ it('many are typed in one table, with Enter for the next of the same model', asy
   await hanneke.sees('3 machines ready.', 'The serial number T-2 stands in more than one row.')
   // Another spelling of a known model is noticed as in a single booking.
   await hanneke.fill('Model or description, row 3', 'Ganet')
-  await hanneke.press('It is a Gannet, row 3')
+  await hanneke.press('It is a Gannet in row 3')
   await hanneke.fill('Serial number, row 3', 'T-3')
   await hanneke.seesNoMore('stands in more than one row')
   await hanneke.press('Book in 3 machines')
