@@ -1,7 +1,7 @@
 import { type Finding, commonPractice, finding } from '../kernel/finding'
 import { type Heard, heard, slug } from '../safety/heard'
 import { type Load, loadWords, shownRail, volts } from './rails'
-import { type WarmPart, type WarmSample, judgeTemperature, warmParts } from './temperature'
+import { type WarmPart, type Warmth, judgeWarmth, warmParts } from './temperature'
 import { toleranceFor } from './tolerances'
 
 /**
@@ -60,10 +60,9 @@ export function overvoltages(rails: readonly { name: string; nominalV: number; t
   })
 }
 
-interface WarmRecord {
+interface WarmRecord extends Warmth {
   part: WarmPart
   where: string
-  samples: readonly WarmSample[]
   at: string
 }
 const keyOfHeat = ({ part, where }: Pick<WarmRecord, 'part' | 'where'>) => `heat:${part}:${where}`
@@ -71,7 +70,7 @@ const keyOfHeat = ({ part, where }: Pick<WarmRecord, 'part' | 'where'>) => `heat
 /** Temperatures at which a part is switched off, whatever was read since. */
 export const heatAlarms = (records: readonly WarmRecord[]): Alarm[] =>
   records.flatMap(record => {
-    const hot = judgeTemperature(record).findings.find(f => f.level === 'stop')
+    const hot = judgeWarmth(record).find(f => f.level === 'stop')
     const place = record.where ? `, ${record.where}` : ''
     return hot
       ? [
@@ -88,8 +87,8 @@ export const heatAlarms = (records: readonly WarmRecord[]): Alarm[] =>
 export function heatCares(records: readonly WarmRecord[]): Heard[] {
   const newest = new Map(records.map(r => [keyOfHeat(r), r]))
   return [...newest.values()].flatMap(record =>
-    judgeTemperature(record)
-      .findings.filter(f => f.level === 'care')
+    judgeWarmth(record)
+      .filter(f => f.level === 'care')
       .map(f =>
         heard(
           { ...f, code: `${f.code}.${slug(`${record.part} ${record.where}`)}` },

@@ -13,7 +13,7 @@ import { driftOf } from './drift'
 import { type OffStateInput, type OffStateResult, type OffVerdict, judgeOffState, shortFact } from './off-state'
 import { type Load, type RailVerdict, type RailsResult, judgeRails, shownRail } from './rails'
 import { type Inlet, type Supply, matchSupply, supplyFact } from './supply-match'
-import type { WarmPart, WarmSample } from './temperature'
+import type { WarmPart, Warmth } from './temperature'
 import { toleranceFor } from './tolerances'
 
 export interface ExpectedRail {
@@ -39,7 +39,7 @@ export interface PowerRecord {
   /** With the instant at which each was recorded or last changed. */
   batteries: readonly (Battery & { at?: string })[]
   batterySchool: Replacement
-  temperatures: readonly { part: WarmPart; where: string; samples: readonly WarmSample[]; at: string }[]
+  temperatures: readonly (Warmth & { part: WarmPart; where: string; at: string })[]
   /** What called off the runs of its starts. */
   startAlarms: readonly Alarm[]
   explanations: readonly Explanation[]

@@ -58,10 +58,16 @@ export function judgeTemperature({ part, samples }: TemperatureInput): Temperatu
     if (!(celsius >= -40 && celsius <= 400)) throw new InputError(`samples.${i}.celsius`, celsius, 'Temperature: from −40 to 400 °C.')
     if (!(atSeconds >= (samples[i - 1]?.atSeconds ?? -Infinity))) throw new InputError(`samples.${i}.atSeconds`, atSeconds, 'Times have to go forward.')
   })
+  const warmth = { lastC: samples.at(-1)!.celsius, highestC: samples.reduce((most, s) => Math.max(most, s.celsius), -Infinity), climbKPerMin: climbOf(samples) }
+  return { ...warmth, findings: judgeWarmth({ part, ...warmth }) }
+}
+
+/** What is told of a log: its last and highest temperature in degrees Celsius, and how it climbs, in kelvin a minute. */
+export type Warmth = Omit<TemperatureResult, 'findings'>
+
+/** The same judgement from what is told of a log. */
+export function judgeWarmth({ part, lastC, highestC, climbKPerMin }: Warmth & { part: WarmPart }): Finding[] {
   const { title, usualC, hotC } = warmParts[part]
-  const lastC = samples.at(-1)!.celsius
-  const highestC = samples.reduce((most, s) => Math.max(most, s.celsius), -Infinity)
-  const climbKPerMin = climbOf(samples)
   const limits = `${title}: up to ${usualC} °C is usual, above ${hotC} °C it is switched off.`
   const c = (value: number) => `${value.toFixed(1)} °C`
   const level =
@@ -70,23 +76,18 @@ export function judgeTemperature({ part, samples }: TemperatureInput): Temperatu
       : highestC > usualC
         ? finding('care', 'temperature.warm', `${title} at ${c(highestC)}: warmer than usual.`, limits, commonPractice)
         : finding('fine', 'temperature.usual', `${title} at ${c(highestC)}: usual.`, limits, commonPractice)
-  if (climbKPerMin === null || climbKPerMin < steepKPerMin) return { lastC, highestC, climbKPerMin, findings: [level] }
+  if (climbKPerMin === null || climbKPerMin < steepKPerMin) return [level]
   const minutes = (hotC - lastC) / climbKPerMin
-  return {
-    lastC,
-    highestC,
-    climbKPerMin,
-    findings: [
-      level,
-      finding(
-        'care',
-        'temperature.climbs',
-        `It climbs by ${climbKPerMin.toFixed(1)} K a minute.`,
-        minutes > 0 ? `At this pace it reaches ${hotC} °C in ${minutes.toFixed(0)} minutes.` : limits,
-        commonPractice,
-      ),
-    ],
-  }
+  return [
+    level,
+    finding(
+      'care',
+      'temperature.climbs',
+      `It climbs by ${climbKPerMin.toFixed(1)} K a minute.`,
+      minutes > 0 ? `At this pace it reaches ${hotC} °C in ${minutes.toFixed(0)} minutes.` : limits,
+      commonPractice,
+    ),
+  ]
 }
 
 /** How long a machine without its fan is run at a time, and how long it rests. Common practice, no source: run briefly, feel often. */

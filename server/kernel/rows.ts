@@ -23,7 +23,8 @@ const inOrder = { orderBy: (t: Columns, { asc }: Operators) => asc(t.id) }
 /** Every row of the table, oldest first. */
 export const all = <T extends OfMachine>(table: T, more: object = {}): Loaded<T, true> => ({ table, many: true, query: { ...inOrder, ...more } })
 /** Those that nobody has struck. */
-export const standing = <T extends OfMachine>(table: T): Loaded<T, true> => all(table, { where: (t: Columns, { isNull }: Operators) => isNull(t.struckBy) })
+export const standing = <T extends OfMachine>(table: T, more: object = {}): Loaded<T, true> =>
+  all(table, { where: (t: Columns, { isNull }: Operators) => isNull(t.struckBy), ...more })
 /** Those that have not ended. */
 export const running = <T extends OfMachine>(table: T): Loaded<T, true> => all(table, { where: (t: Columns, { isNull }: Operators) => isNull(t.endedAt) })
 /**

@@ -188,6 +188,8 @@ function remember({ tx, machine }: MachineWork, state: Battery['state']) {
 }
 
 export function recordBattery(work: MachineWork, found: CommandInput<'record-battery'>): void {
+  if (!(foundStates as readonly string[]).includes(found.state))
+    throw new InputError('state', found.state, 'State: say what was found. What is done about it afterwards goes step by step.')
   checkBattery(work, found)
   if (
     work.tx
@@ -281,7 +283,12 @@ export function explainAlarm(work: MachineWork, { alarm, says }: CommandInput<'e
 
 function keep({ tx, machine, at, person, write }: MachineWork, { part, where, samples }: CommandInput<'import-temperatures'>) {
   const judged = judgeTemperature({ part, samples })
-  const { id } = tx.insert(temperatures).values({ machineId: machine.id, part, where, samples, at, byWhom: person.name }).returning().get()
+  const { lastC, highestC, climbKPerMin } = judged
+  const { id } = tx
+    .insert(temperatures)
+    .values({ machineId: machine.id, part, where, samples, lastC, highestC, climbKPerMin, at, byWhom: person.name })
+    .returning()
+    .get()
   write(
     'temperature.taken',
     { part, where, celsius: judged.highestC, readings: samples.length, says: judged.findings[0]!.says },

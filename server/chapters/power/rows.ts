@@ -7,8 +7,12 @@ export const rows = {
   offReadings: standing(offReadings),
   hazards: all(hazards),
   batteries: standing(batteries),
-  temperatures: standing(temperatures),
+  // Without the logs themselves: those are looked at alone.
+  temperatures: standing(temperatures, { columns: { samples: false } }),
   explanations: standing(explanations),
 }
 /** Every machine has its assessment for power from the day it is booked in. */
-export type PowerRows = Omit<RowsOf<typeof rows>, 'power'> & { power: typeof powerAssessments.$inferSelect }
+export type PowerRows = Omit<RowsOf<typeof rows>, 'power' | 'temperatures'> & {
+  power: typeof powerAssessments.$inferSelect
+  temperatures: Omit<typeof temperatures.$inferSelect, 'samples'>[]
+}

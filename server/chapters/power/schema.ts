@@ -117,6 +117,10 @@ export const temperatures = sqliteTable(
     part: text('part').$type<WarmPart>().notNull(),
     where: words('place'),
     samples: text('samples', { mode: 'json' }).$type<WarmSample[]>().notNull(),
+    /** What is told of the samples, so that a long log is not read at every turn. */
+    lastC: real('last_c').notNull().default(0),
+    highestC: real('highest_c').notNull().default(0),
+    climbKPerMin: real('climb_k_per_min'),
     at: text('at').notNull(),
     byWhom: words('by_whom'),
     struckBy: struckBy(),
