@@ -99,10 +99,7 @@ const verdicts = {
               :message="at('replacement.voltageV')"
             />
           </div>
-          <SelectField
-            v-model="fresh.diode"
-            label="A diode blocks charging"
-            :options="yesNo" /></template
+          <SelectField v-model="fresh.diode" label="A diode blocks charging" :options="yesNo" /></template
       ></template>
     </OneCard>
     <OneCard title="Together">

@@ -59,14 +59,20 @@ const dangers: Record<string, [Change, 'keep-off' | 'not-yet-assessed' | 'guarde
   'a board drying': [add('waits', { what: 'board drying in the oven', until: '2026-03-09T00:00:00.000Z' }), 'keep-off'],
   'a drying time that is over': [add('waits', { what: 'board drying in the oven', until: earlier }), 'not-yet-assessed'],
   'a part away': [add('waits', { what: 'bezel in the sun', until: '2026-03-09T00:00:00.000Z' }), 'guarded-start'],
-  'a regulator at 110 °C': [add('temperatures', { part: 'heat-sink', where: 'regulator', lastC: 110, highestC: 110, climbKPerMin: null, at: later }), 'keep-off'],
+  'a regulator at 110 °C': [
+    add('temperatures', { part: 'heat-sink', where: 'regulator', lastC: 110, highestC: 110, climbKPerMin: null, at: later }),
+    'keep-off',
+  ],
   'a warm drive': [add('temperatures', { part: 'drive', where: 'A', lastC: 50, highestC: 50, climbKPerMin: null, at: later }), 'guarded-start'],
   'an overvoltage, and a good reading since': [add('readings', reading(8.4, 'loaded', { at: earlier }), reading(5.01, 'loaded', { at: later })), 'keep-off'],
   'a missing rail after a good one under load': [add('readings', reading(0.02, 'unloaded', { at: later })), 'guarded-start'],
   'a rail the wrong way round': [add('readings', reading(-5, 'loaded', { at: later })), 'keep-off'],
   'a rail that reads low with the power off': [add('offReadings', measuredOff(3)), 'not-yet-assessed'],
   'a short': [add('offReadings', measuredOff(0.3)), 'keep-off'],
-  'no short, and nothing measured': [record => ({ ...record, offReadings: [] }), 'not-yet-assessed'],
+  'no short, and nothing measured': [
+    record => ({ ...record, offReadings: record.offReadings.filter(r => r.reading.ohm !== null && r.reading.ohm < 5) }),
+    'not-yet-assessed',
+  ],
   'a battery that bulges': [add('batteries', { ...barrel, state: 'doubtful', fitted: true }), 'keep-off'],
   'an alkaline cell that is charged': [add('batteries', { ...barrel, chemistry: 'alkaline', fitted: true }), 'keep-off'],
   'lithium-ion where nickel was charged': [
@@ -137,7 +143,7 @@ describe('what is found', () => {
         fc.pre(!(one.startsWith('answer') && others.some(o => o.split(' ')[1] === one.split(' ')[1])))
         expect(openness(dangers[one]![0](before))).toBeLessThanOrEqual(openness(before))
       }),
-      { numRuns: 600 },
+      { numRuns: 800 },
     )
   })
 

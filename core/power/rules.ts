@@ -107,6 +107,14 @@ export function offStateOf<R extends PowerRecord['offReadings'][number]>(
   })
 }
 
+/** Whether a rail was measured short, and not plausible since: a low reading after a short has not cleared it. */
+function shortStands({ configuration, offReadings }: Pick<PowerRecord, 'configuration' | 'offReadings'>, rail: string): boolean {
+  const verdicts = readHere(configuration, offReadings)
+    .filter(r => r.rail === rail)
+    .map(r => judgeOffState(r.reading).verdict)
+  return verdicts.slice(verdicts.lastIndexOf('plausible') + 1).includes('short')
+}
+
 /** Batteries, judged by the practice and the year of the moment. @param now instant in UTC */
 export const batteriesOf = <B extends Battery>(batteries: readonly B[], school: Replacement, now: string): (B & BatteryResult)[] =>
   batteries.map(battery => ({ ...battery, ...judgeBattery({ battery, school, yearNow: Number(now.slice(0, 4)) }) }))
@@ -119,7 +127,7 @@ export function powerFactsKnown(record: PowerRecord, now: string): PowerFactsKno
   const measured: PowerFacts = {
     shortedRail: shortFact(
       undefined,
-      offStateOf(record, record.offReadings).map(r => r.last?.verdict ?? null),
+      offStateOf(record, record.offReadings).map(({ rail, last }) => (shortStands(record, rail) ? 'short' : (last?.verdict ?? null))),
     ),
     battery: batteryFact(
       undefined,

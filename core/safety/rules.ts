@@ -4,7 +4,7 @@ import type { Finding } from '../kernel/finding'
 import type { OpeningFacts } from '../opening/rules'
 import { type Discipline, move, someOf, step } from '../planning/discipline'
 import type { PowerFactsKnown } from '../power/rules'
-import { type BatteryState, hasLeaked } from '../power/battery'
+import { type Battery, hasLeaked } from '../power/battery'
 import { type Configuration, isConnected } from './configuration'
 import { type GateResult, type GateVerdict, assessGate, gateWords, mayBeStarted } from './gate'
 import { type Heard, contradiction, leavesUnassessed, toldApart } from './heard'
@@ -27,7 +27,7 @@ export interface SafetyRecord extends ConditionRecord {
   interventions: readonly (ConditionRecord['interventions'][number] & { at?: string })[]
   /** Whether its battery was ever found leaking, by whatever record; with those on record now. */
   batteryHasLeaked: boolean
-  batteries: readonly { state: BatteryState }[]
+  batteries: readonly (Battery & { at?: string })[]
   /** What people noticed in its starts. */
   witnessed: readonly { says: string; at: string }[]
   /** What happened when it was last powered. */

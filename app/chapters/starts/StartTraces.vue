@@ -36,8 +36,7 @@ const shown = computed(() => props.starts.map(start => ({ ...start, rails: rails
         <ol v-if="start.runs.length > 1 || start.runs.some(r => r.called || r.noticed.length)" class="grid gap-0.5">
           <li v-for="(run, i) in start.runs" :key="i">
             Run {{ i + 1 }}, {{ Math.round(run.onSeconds) }} s: {{ run.called?.says ?? 'nothing called it off.' }}
-            <template v-if="run.noticed.length">Noticed: {{ run.noticed.map(w => noticed[w].title.toLowerCase()).join(', ') }}.</template
-            >{{ ' ' }}
+            <template v-if="run.noticed.length">Noticed: {{ run.noticed.map(w => noticed[w].title.toLowerCase()).join(', ') }}.</template>{{ ' ' }}
             <span class="hint">{{
               Object.entries(run.kept)
                 .map(([rail, v]) => `${shownRail(rail)} ${volts(v)}`)

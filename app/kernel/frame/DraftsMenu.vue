@@ -10,7 +10,9 @@ const place = (path: string) => /^\/m\/([^/?]+)/.exec(path)?.[1] ?? ''
 
 <template>
   <Popover v-if="drafts.mine.length" class="relative">
-    <PopoverButton class="button button-quiet"><PhNotePencil aria-hidden="true" />{{ drafts.mine.length }} <span class="max-sm:sr-only">not sent</span></PopoverButton>
+    <PopoverButton class="button button-quiet"
+      ><PhNotePencil aria-hidden="true" />{{ drafts.mine.length }} <span class="max-sm:sr-only">not sent</span></PopoverButton
+    >
     <PopoverPanel v-slot="{ close }" class="absolute right-0 z-50 mt-1 grid w-80 max-w-[90vw] gap-2 border border-edge bg-card p-3 shadow-lg">
       <p class="hint">Typed on this browser and not sent yet. Nobody else sees it.</p>
       <ul class="grid divide-y divide-line border-y border-line">

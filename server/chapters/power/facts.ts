@@ -30,7 +30,7 @@ export const powerRecordOf = (file: MachineFile): PowerRecord => ({
 })
 
 /** Damage and interventions are told by another chapter. */
-type Dangers = Omit<SafetyRecord, 'assemblies' | 'damages' | 'checksDone' | 'interventions' | 'corrosions'>
+type Dangers = Omit<SafetyRecord, 'assemblies' | 'damages' | 'checksDone' | 'interventions' | 'corrosions' | 'batteries'>
 
 /** What the core is told of its dangers, beyond its condition. */
 const dangersOf = (file: MachineFile): Dangers => {

@@ -134,7 +134,9 @@ describe('the gate', () => {
         ...more,
       })
     expect(() => change({ fitted: true, replacement: { how: 'diode-cell', chemistry: 'lithium-coin' } })).toThrow(/take the old one out/)
-    expect(() => perform(tag, 'record-battery', { where: 'IC9', chemistry: 'nickel-cadmium', cells: 3, state: 'clean', fitted: false, charging: 'yes' })).toThrow(/say what was found/)
+    expect(() =>
+      perform(tag, 'record-battery', { where: 'IC9', chemistry: 'nickel-cadmium', cells: 3, state: 'clean', fitted: false, charging: 'yes' }),
+    ).toThrow(/say what was found/)
     // What has leaked comes clean by its way home alone.
     for (const state of ['sound', 'clean', 'dried']) expect(() => change({ state })).toThrow(/has leaked|say what was found/)
     change({ state: 'residue' })
