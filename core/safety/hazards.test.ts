@@ -60,6 +60,12 @@ it('a record is not outvoted by an older answer, nor by one that only denies it;
   expect(state('out', '2026-03-01T00:00:00.000Z')).toBe('dealt-with')
 })
 
+it('what was said since the answer is not answered by it', () => {
+  const smoke = (at: string) =>
+    hazardsOf({ ...nothing, claims: [{ says: 'It smoked again', at }], facts: { smoke: 'traced' }, answeredAt: { smoke: '2026-02-01T00:00:00.000Z' } }, [])[0]?.state
+  expect([smoke('2026-01-01T00:00:00.000Z'), smoke('2026-03-01T00:00:00.000Z')]).toEqual(['dealt-with', 'suspected'])
+})
+
 it('what was settled stands until something newer speaks against it; *present* is taken back by a finding alone', () => {
   const settled = (state: HazardState, at: string) =>
     hazardsOf({ ...nothing, ...damage('tide-line', 'lower edge', '2026-02-01T00:00:00.000Z') }, [{ kind: 'liquid', state, evidence: 'x', at }])[0]?.state

@@ -274,6 +274,8 @@ function unsettledState(seen: Shown | undefined, pointers: readonly Sign[], answ
   const observed = pointers.filter(p => p.weight === 'seen')
   // Work that was done after the damage was seen deals with it; an answer that only denies it does not.
   if (observed.length) return seen?.says === 'dealt-with' && observed.every(p => isNewer(answeredAt, p.at)) ? 'dealt-with' : 'present'
+  // What was said since the answer is not answered by it.
+  if (seen?.says === 'dealt-with' && pointers.some(p => p.weight === 'said' && p.at !== undefined && isNewer(p.at, answeredAt))) return 'suspected'
   if (seen?.says === 'dealt-with') return pointers.length ? 'dealt-with' : undefined
   if (seen?.says === 'denied') return pointers.some(p => p.weight === 'said') ? 'suspected' : pointers.length ? 'ruled-out' : undefined
   return seen?.says ?? (pointers.length ? 'suspected' : undefined)

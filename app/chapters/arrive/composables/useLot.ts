@@ -66,7 +66,9 @@ export function useLot() {
                     )[0],
                 )
               : undefined
-          return model || meant ? [[line.key, { meant, leaked: Boolean(model?.leaked), faults: model?.knownFaults ?? [] }]] : []
+          // Faults of a model are said once, at its first row.
+          const first = model && lines.value.find(other => modelNamed(known.value, other.name?.trim() ?? '', other.maker ?? '') === model) === line
+          return model || meant ? [[line.key, { meant, leaked: Boolean(model?.leaked), faults: first ? model.knownFaults : [] }]] : []
         }),
       ),
   )
