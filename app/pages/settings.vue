@@ -9,6 +9,7 @@ import { roleNames, roles } from '#shared/kernel/roles'
 useHead({ title: 'Settings' })
 const session = useSession()
 const { found: settings, trouble } = useCollection<{ practice: Practice; people: PersonView[] }>(['settings'], '/api/settings')
+const me = computed(() => settings.value?.people.find(p => p.id === session.person?.id))
 const open = ref<number>()
 const roleChoices = roles.map(value => ({ value, label: roleNames[value] }))
 const skillChoices = skillNames.map(value => ({ value, label: `${skills[value].title}: ${skills[value].means.toLowerCase().replace(/\.$/, '')}` }))
@@ -33,8 +34,8 @@ const practiceWords = {
       <p class="text-ink-2">How this collection works, and who is in it.</p>
     </header>
     <p v-if="trouble" role="alert" class="text-stop">{{ trouble }}</p>
-    <p v-else-if="!settings" role="status" class="hint">Fetching…</p>
-    <div v-else class="grid items-start gap-4 lg:grid-cols-2">
+    <p v-if="!settings && !trouble" role="status" class="hint">Fetching…</p>
+    <div v-if="settings" class="grid items-start gap-4 lg:grid-cols-2">
       <div class="grid gap-4">
         <OneCard title="Practice">
           <CommandForm
@@ -92,85 +93,88 @@ const practiceWords = {
         </OneCard>
         <MeterCard :practice="settings.practice" />
       </div>
-      <OneCard title="People">
-        <ul class="grid divide-y divide-line">
-          <li v-for="person in settings.people" :key="person.id" class="grid gap-2 py-2">
-            <div class="flex flex-wrap items-baseline gap-x-3">
-              <span class="font-semibold">{{ person.name }}</span><span class="figure hint">{{ person.signInName }}</span
-              ><span class="ml-auto" :class="!person.active && 'text-ink-2'">{{ person.active ? roleNames[person.role] : 'Not active' }}</span
-              ><button
-                v-if="session.may('change-person')"
-                type="button"
-                class="button button-quiet"
-                :aria-expanded="open === person.id"
-                @click="open = open === person.id ? undefined : person.id"
-              >
-                {{ open === person.id ? 'Close' : 'Change' }} <span class="sr-only">{{ person.name }}</span>
-              </button>
-            </div>
-            <CommandForm
-              v-if="open === person.id"
-              command="change-person"
-              :initial="{ name: person.name, role: person.role, active: person.active }"
-              :fixed="{ personId: person.id, version: person.version }"
-              :words="{ name: 'Name', role: 'Role', active: 'Active' }"
-              :label="`Change ${person.name}`"
-              submit="Keep"
-              keeps
-              @done="open = undefined"
-              ><TextField name="name" label="Name" /><ChoiceField name="role" label="Role" :options="roleChoices" /><TickField
-                name="active"
-                label="May sign in"
-            /></CommandForm>
-            <p v-if="person.skills.length" class="hint">May: {{ person.skills.map((s: Skill) => skills[s].title.toLowerCase()).join(', ') }}</p>
-            <CommandForm
-              v-if="open === person.id && session.may('grant-skills')"
-              command="grant-skills"
-              :initial="{ skills: [...person.skills] }"
-              :fixed="{ personId: person.id, version: person.version }"
-              :words="{ skills: 'Skills' }"
-              :label="`Skills of ${person.name}`"
-              submit="Grant these skills"
-              keeps
-              @done="session.load()"
-              ><TicksField
-                name="skills"
-                label="Skills"
-                :options="skillChoices"
-                hint="Who may do what can hurt. Anybody may report a danger; clearing one takes the skill."
-            /></CommandForm>
-            <AddPanel v-if="open === person.id && session.may('set-password')" v-slot="{ close }" label="Set a new password"
-              ><CommandForm
-                command="set-password"
-                :initial="{ password: '' }"
-                :fixed="{ personId: person.id }"
-                label="Set a new password"
-                submit="Set it"
-                @done="close()"
-                ><TextField
-                  name="password"
-                  label="New password"
-                  type="password"
-                  hint="At least ten characters. Ends every session opened with the old one."
-                  autocomplete="new-password" /></CommandForm
-            ></AddPanel>
-          </li>
-        </ul>
-        <AddPanel v-if="session.may('add-person')" v-slot="{ close }" label="Add a person"
-          ><CommandForm
-            command="add-person"
-            :initial="{ name: '', signInName: '', password: '', role: undefined }"
-            label="Add a person"
-            submit="Add"
-            @done="close()"
-            ><TextField name="name" label="Name" /><TextField name="signInName" label="Sign-in name" hint="Small letters" /><TextField
-              name="password"
-              label="First password"
-              type="password"
-              hint="At least ten characters"
-              autocomplete="new-password" /><ChoiceField name="role" label="Role" :options="roleChoices" /></CommandForm
-        ></AddPanel>
-      </OneCard>
+      <div class="grid gap-4">
+        <YouCard v-if="me" :me="me" />
+        <OneCard title="People">
+          <ul class="grid divide-y divide-line">
+            <li v-for="person in settings.people" :key="person.id" class="grid gap-2 py-2">
+              <div class="flex flex-wrap items-baseline gap-x-3">
+                <span class="font-semibold">{{ person.name }}</span><span class="figure hint">{{ person.signInName }}</span
+                ><span class="ml-auto" :class="!person.active && 'text-ink-2'">{{ person.active ? roleNames[person.role] : 'Not active' }}</span
+                ><button
+                  v-if="session.may('change-person')"
+                  type="button"
+                  class="button button-quiet"
+                  :aria-expanded="open === person.id"
+                  @click="open = open === person.id ? undefined : person.id"
+                >
+                  {{ open === person.id ? 'Close' : 'Change' }} <span class="sr-only">{{ person.name }}</span>
+                </button>
+              </div>
+              <CommandForm
+                v-if="open === person.id"
+                command="change-person"
+                :initial="{ name: person.name, role: person.role, active: person.active }"
+                :fixed="{ personId: person.id, version: person.version }"
+                :words="{ name: 'Name', role: 'Role', active: 'Active' }"
+                :label="`Change ${person.name}`"
+                submit="Keep"
+                keeps
+                @done="open = undefined"
+                ><TextField name="name" label="Name" /><ChoiceField name="role" label="Role" :options="roleChoices" /><TickField
+                  name="active"
+                  label="May sign in"
+              /></CommandForm>
+              <p v-if="person.skills.length" class="hint">May: {{ person.skills.map((s: Skill) => skills[s].title.toLowerCase()).join(', ') }}</p>
+              <CommandForm
+                v-if="open === person.id && session.may('grant-skills')"
+                command="grant-skills"
+                :initial="{ skills: [...person.skills] }"
+                :fixed="{ personId: person.id, version: person.version }"
+                :words="{ skills: 'Skills' }"
+                :label="`Skills of ${person.name}`"
+                submit="Grant these skills"
+                keeps
+                @done="session.load()"
+                ><TicksField
+                  name="skills"
+                  label="Skills"
+                  :options="skillChoices"
+                  hint="Who may do what can hurt. Anybody may report a danger; clearing one takes the skill."
+              /></CommandForm>
+              <AddPanel v-if="open === person.id && session.may('set-password')" v-slot="{ close }" label="Set a new password"
+                ><CommandForm
+                  command="set-password"
+                  :initial="{ password: '' }"
+                  :fixed="{ personId: person.id }"
+                  label="Set a new password"
+                  submit="Set it"
+                  @done="close()"
+                  ><TextField
+                    name="password"
+                    label="New password"
+                    type="password"
+                    hint="At least ten characters. Ends every session opened with the old one."
+                    autocomplete="new-password" /></CommandForm
+              ></AddPanel>
+            </li>
+          </ul>
+          <AddPanel v-if="session.may('add-person')" v-slot="{ close }" label="Add a person"
+            ><CommandForm
+              command="add-person"
+              :initial="{ name: '', signInName: '', password: '', role: undefined }"
+              label="Add a person"
+              submit="Add"
+              @done="close()"
+              ><TextField name="name" label="Name" /><TextField name="signInName" label="Sign-in name" hint="Small letters" /><TextField
+                name="password"
+                label="First password"
+                type="password"
+                hint="At least ten characters"
+                autocomplete="new-password" /><ChoiceField name="role" label="Role" :options="roleChoices" /></CommandForm
+          ></AddPanel>
+        </OneCard>
+      </div>
     </div>
   </div>
 </template>

@@ -5,7 +5,7 @@ import type { Loaded } from './rows'
 import type { MachineWork, Work } from './work'
 
 /** Passwords arrive hashed: hashing takes its time and must not hold a transaction open. */
-export type Hashed<I> = I extends { password: string } ? Omit<I, 'password'> & { passwordHash: string } : I
+export type Hashed<I> = I extends { password: string } ? Omit<I, 'password' | 'oldPassword'> & { passwordHash: string } : I
 export type CollectionInput<N extends CollectionCommandName> = Hashed<CommandInput<N>>
 
 /** What of a machine is searched, by the weight it has: its names before its faults and claims, these before notes. */

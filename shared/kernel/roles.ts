@@ -4,4 +4,5 @@ export type Role = (typeof roles)[number]
 export const roleNames: Record<Role, string> = { coordinator: 'Coordinator', volunteer: 'Volunteer', reader: 'Reader' }
 
 export const atTheBench: readonly Role[] = ['coordinator', 'volunteer']
+export const everybody: readonly Role[] = roles
 export const coordinator: readonly Role[] = ['coordinator']

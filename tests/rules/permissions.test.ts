@@ -19,10 +19,10 @@ const coordinatorsAlone = [
   'write-to-owner',
 ]
 
-it('a coordinator may send everything, a volunteer all but what is the coordinator’s, a reader nothing', () => {
+it('a coordinator may send everything, a volunteer all but what is the coordinator’s, a reader what is their own', () => {
   expect(commandsOf('coordinator')).toEqual(commandNames)
   expect(commandNames.filter(name => !may('volunteer', name)).sort()).toEqual(coordinatorsAlone)
-  expect(commandsOf('reader')).toEqual([])
+  expect(commandsOf('reader')).toEqual(['set-own-password', 'change-own-name'])
   expect(may(undefined, 'ask-question')).toBe(false)
-  expect(commandNames).toHaveLength(74)
+  expect(commandNames).toHaveLength(76)
 })

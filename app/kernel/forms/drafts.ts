@@ -19,7 +19,7 @@ export interface Draft {
 }
 
 /** Passwords are kept nowhere; and what was ticked before a start was seen then, not now. */
-export const neverKept: readonly CommandName[] = ['add-person', 'set-password', 'begin-start']
+export const neverKept: readonly CommandName[] = ['add-person', 'set-password', 'set-own-password', 'begin-start']
 
 /** So many are kept; the oldest go first. */
 const mostDrafts = 60

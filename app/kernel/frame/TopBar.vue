@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
-import { PhList, PhMoon, PhSignOut, PhSun, PhUser } from '@phosphor-icons/vue'
+import { PhList, PhMoon, PhSignOut, PhSun, PhUser, PhUserGear } from '@phosphor-icons/vue'
 import { useColorMode } from '@vueuse/core'
 import { roleNames } from '#shared/kernel/roles'
 
@@ -57,6 +57,11 @@ async function leave() {
           >
           <MenuItems class="absolute right-0 z-50 mt-1 w-64 border border-edge bg-card p-1 shadow-lg">
             <p class="hint px-3 py-2">{{ roleNames[session.person.role] }}</p>
+            <MenuItem v-slot="{ active }"
+              ><NuxtLink to="/settings" class="flex items-center gap-2 px-3 py-2 text-ink no-underline" :class="active && 'bg-mat'">
+                <PhUserGear aria-hidden="true" />Your name and password
+              </NuxtLink></MenuItem
+            >
             <MenuItem v-slot="{ active }"
               ><button
                 type="button"

@@ -1,7 +1,9 @@
-import { getRouterParam } from 'h3'
+import { type H3Event, getRouterParam } from 'h3'
+import { InputError } from '#core/kernel/input-error'
 import { type CollectionCommandName, type CommandInput, commands, isCollectionCommand } from '#shared/chapters/index'
-import type { CommandAnswer } from '#shared/kernel/answers'
+import type { CommandAnswer, LiveChange } from '#shared/kernel/answers'
 import type { Hashed } from '../../kernel/chapter'
+import { findPerson, type PersonRow, sealOf } from '../../chapters/people/index'
 import { performOnCollection } from '../../kernel/perform'
 import { NotFound } from '../../kernel/refusals'
 
@@ -10,13 +12,35 @@ export default defineAnswer(async (event): Promise<CommandAnswer> => {
   const name = getRouterParam(event, 'command') ?? ''
   if (!isCollectionCommand(name)) throw new NotFound(`There is no command ${name}.`)
   const person = await requireLeave(event, name)
-  const input = await withPasswordHashed(await readInput(event, commands[name]))
-  const { result, change } = performOnCollection(useBench(), person, name, input as never, commandId(event))
+  const given = await readInput(event, commands[name])
+  if ('oldPassword' in given) await expectPassword(person, given.oldPassword)
+  const input = await withPasswordHashed(given)
+  const bench = useBench()
+  const told: LiveChange[] = []
+  const { result, change } = performOnCollection({ ...bench, announce: change => told.push(change) }, person, name, input as never, commandId(event))
+  // Pages fetch anew when they hear of it; whoever changed their password can do so only with the session that this answer brings.
+  event.node.res.once('close', () => told.forEach(bench.announce))
+  await staySignedIn(event, person)
   return { done: name, result: result ?? null, change }
 })
 
+/** A bench left open is not enough to change the password of whoever left it. @throws InputError, TooManyTries */
+async function expectPassword(person: PersonRow, typed: string): Promise<void> {
+  const key = `present password of ${person.id}`
+  await countTry(key)
+  if (!(await verifyPassword(person.passwordHash, typed)))
+    throw new InputError('oldPassword', '', 'Present password: this is not it. Type the one you signed in with.')
+  await forgetTries(key)
+}
+
+/** Whoever changed their own password is not sent away from where they did. */
+async function staySignedIn(event: H3Event, before: PersonRow): Promise<void> {
+  const person = findPerson(useBench().db, before.id)
+  if (person && sealOf(person) !== sealOf(before)) await replaceUserSession(event, { user: { id: person.id, seal: sealOf(person) } })
+}
+
 async function withPasswordHashed<I extends CommandInput<CollectionCommandName>>(input: I): Promise<Hashed<I>> {
   if (!('password' in input)) return input as Hashed<I>
-  const { password, ...rest } = input
+  const { password, oldPassword: _, ...rest } = input as I & { password: string; oldPassword?: string }
   return { ...rest, passwordHash: await hashPassword(password) } as unknown as Hashed<I>
 }

@@ -108,6 +108,26 @@ export function setPassword(work: Work, { personId, passwordHash }: { personId: 
   work.write('person.password-set', { name: person.name })
 }
 
+/** Changes one's own password; that the present one was typed has been checked where it was received. */
+export function setOwnPassword({ tx, person, write }: Work, { passwordHash }: { passwordHash: string }): void {
+  tx.update(people).set({ passwordHash }).where(eq(people.id, person.id)).run()
+  write('person.password-changed', { name: person.name })
+}
+
+/** Changes how one is called; what is written already keeps the name of then. */
+export function changeOwnName(work: Work, { version, name }: CommandInput<'change-own-name'>): void {
+  const before = findPerson(work.tx, work.person.id)
+  if (!before) throw new NotFound('There is no such person.')
+  expectVersion(work, before, version, before.version, ['name'])
+  if (before.name === name) return
+  work.tx
+    .update(people)
+    .set({ name, version: before.version + 1 })
+    .where(eq(people.id, before.id))
+    .run()
+  work.write('person.renamed', { before: before.name, name })
+}
+
 /** What a session remembers of the password it was opened with. */
 export const sealOf = (person: PersonRow): string => person.passwordHash.slice(-16)
 

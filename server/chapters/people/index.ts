@@ -1,9 +1,16 @@
 import { serverChapter } from '../../kernel/chapter'
-import { addPerson, changePerson, grantSkills, setPassword } from './carry-out'
+import { addPerson, changeOwnName, changePerson, grantSkills, setOwnPassword, setPassword } from './carry-out'
 
 /** People and skills: what can be done, with its rules in the core. */
 export const peopleChapter = serverChapter({
-  onCollection: { 'add-person': addPerson, 'change-person': changePerson, 'grant-skills': grantSkills, 'set-password': setPassword },
+  onCollection: {
+    'add-person': addPerson,
+    'change-person': changePerson,
+    'change-own-name': changeOwnName,
+    'grant-skills': grantSkills,
+    'set-password': setPassword,
+    'set-own-password': setOwnPassword,
+  },
 })
 export * from './carry-out'
 export * from './schema'

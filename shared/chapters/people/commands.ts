@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { type Skill, skillNames } from '#core/safety/skills'
 import { command } from '../../kernel/contract'
 import { id, oneOf, text, version } from '../../kernel/fields'
-import { coordinator, roles } from '../../kernel/roles'
+import { coordinator, everybody, roles } from '../../kernel/roles'
 
 const password = z.string({ error: 'Password: type one.' }).min(10, 'Password: at least ten characters.').max(200, 'Password: at most 200 characters.')
 
@@ -14,6 +14,11 @@ export const onCollection = {
   'add-person': command(coordinator, z.object({ name: text('Name', 80), signInName, password, role: oneOf(roles, 'Role') })),
   'grant-skills': command(coordinator, z.object({ personId: id, version, skills: z.array(oneOf(skillNames as [Skill, ...Skill[]], 'Skill')).max(20) })),
   'set-password': command(coordinator, z.object({ personId: id, password })),
+  'set-own-password': command(
+    everybody,
+    z.object({ oldPassword: z.string({ error: 'Present password: type it.' }).min(1, 'Present password: type it.').max(200), password }),
+  ),
+  'change-own-name': command(everybody, z.object({ version, name: text('Name', 80) })),
   'change-person': command(coordinator, z.object({ personId: id, version, name: text('Name', 80), role: oneOf(roles, 'Role'), active: z.boolean() })),
 } as const
 

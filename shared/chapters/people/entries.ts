@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { word } from '../../kernel/fields'
 import { type Skill, skills } from '#core/safety/skills'
-import { closed, entry } from '../../kernel/contract'
+import { closed, ending, entry } from '../../kernel/contract'
 import { type Role, roleNames } from '../../kernel/roles'
 
 const s = z.string()
@@ -10,6 +10,8 @@ const b = z.boolean()
 export const entries = {
   'person.added': entry(z.object({ name: s, role: word<Role>() }), d => `${d.name} added as ${roleNames[d.role].toLowerCase()}.`, closed),
   'person.password-set': entry(z.object({ name: s }), d => `${d.name} was given a new password.`, closed),
+  'person.password-changed': entry(z.object({ name: s }), d => `${d.name} changed their own password.`, closed),
+  'person.renamed': entry(z.object({ before: s, name: s }), d => ending(`${d.before} is now called ${d.name}`), closed),
   'person.skilled': entry(
     z.object({ name: s, skills: z.array(word<Skill>()) }),
     d => `${d.name} may: ${d.skills.map(k => skills[k].title.toLowerCase()).join(', ') || 'nothing that takes a skill'}.`,

@@ -1,4 +1,5 @@
 import { beforeAll, describe, expect, it } from 'vitest'
+import { people } from '../../../demo/people'
 import { commands, isMachineCommand, may } from '#shared/chapters/index'
 import { startApplication } from '../support/application'
 import { atTheBench } from '../support/bench'
@@ -35,6 +36,7 @@ describe('by direct request', () => {
       '/api/settings',
       '/api/live',
       '/api/meter',
+      '/api/store.csv',
     ])
       expect((await application.ask(path)).status, path).toBe(401)
   })
@@ -52,7 +54,7 @@ describe('by direct request', () => {
 
   it('a role does what its row in the table says, and no more', async () => {
     for (const name of names) {
-      expect((await application.ask(pathOf(name), { method: 'POST', body: {}, cookie: petra })).status, name).toBe(403)
+      expect((await application.ask(pathOf(name), { method: 'POST', body: {}, cookie: petra })).status === 403, name).toBe(!may('reader', name))
       const { status } = await application.ask(pathOf(name), { method: 'POST', body: { nonsense: true }, cookie: baraka })
       expect(status === 403, name).toBe(!may('volunteer', name))
     }
@@ -139,6 +141,34 @@ describe('in the interface', () => {
     await visitor.open(`/m/${tag}?stage=mend`)
     await visitor.sees('Faults')
     expect(await visitor.driver.executeScript('return document.querySelectorAll("main form").length')).toBe(0)
+  })
+})
+
+describe('one’s own account', () => {
+  it('a password is changed by whoever knows the present one, stays signed in here and ends elsewhere', async () => {
+    const elsewhere = await application.cookieOf('petra')
+    await visitor.press('Petra Lindqvist')
+    await visitor.press('Your name and password')
+    await visitor.press('Change your password')
+    await visitor.fill('Present password', 'not the one')
+    await visitor.fill('New password', 'by the harbour wall')
+    await visitor.press('Change it')
+    await visitor.sees('this is not it')
+    expect(await visitor.valueOf('New password')).toBe('by the harbour wall')
+    await visitor.fill('Present password', people.find(p => p.signInName === 'petra')!.password)
+    await visitor.press('Change it')
+    await visitor.seesNoMore('Present password')
+    expect((await application.ask('/api/settings', { cookie: elsewhere })).status).toBe(401)
+    await visitor.fill('Name', 'Petra L.', 'Your name')
+    await visitor.press('Keep the name')
+    await visitor.press('Petra L.')
+    await visitor.press('Sign out')
+    await visitor.sees('Demo: come in as')
+    await visitor.fill('Sign-in name', 'petra')
+    await visitor.fill('Password', 'by the harbour wall')
+    await visitor.press('Sign in', 'Sign in')
+    await visitor.seesNoMore('Demo: come in as')
+    await visitor.sees('Petra L.')
   })
 })
 

@@ -1,0 +1,44 @@
+<script setup lang="ts">
+import type { PersonView } from '#shared/chapters/people/index'
+import { roleNames } from '#shared/kernel/roles'
+
+/** One's own name and password. */
+defineProps<{ me: PersonView }>()
+const session = useSession()
+const changes = useChanges()
+/** What was asked for with the session that has just ended is asked for anew. */
+function passwordChanged(close: () => void) {
+  close()
+  void changes.lookAgain()
+}
+</script>
+
+<template>
+  <OneCard title="You" :hint="`${roleNames[me.role]}, signed in as ${me.signInName}`">
+    <CommandForm
+      command="change-own-name"
+      :initial="{ name: me.name }"
+      :fixed="{ version: me.version }"
+      :words="{ name: 'Name' }"
+      label="Your name"
+      submit="Keep the name"
+      keeps
+      @done="session.load()"
+      ><TextField name="name" label="Name" hint="As others see it from now on. What is written already keeps the name of then." autocomplete="name"
+    /></CommandForm>
+    <AddPanel v-slot="{ close }" label="Change your password"
+      ><CommandForm
+        command="set-own-password"
+        :initial="{ oldPassword: '', password: '' }"
+        label="Change your password"
+        submit="Change it"
+        @done="passwordChanged(close)"
+        ><TextField name="oldPassword" label="Present password" type="password" autocomplete="current-password" /><TextField
+          name="password"
+          label="New password"
+          type="password"
+          hint="At least ten characters. You stay signed in here; everywhere else the old one ends."
+          autocomplete="new-password" /></CommandForm
+    ></AddPanel>
+  </OneCard>
+</template>
