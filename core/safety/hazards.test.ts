@@ -62,7 +62,8 @@ it('a record is not outvoted by an older answer, nor by one that only denies it;
 
 it('what was said since the answer is not answered by it', () => {
   const smoke = (at: string) =>
-    hazardsOf({ ...nothing, claims: [{ says: 'It smoked again', at }], facts: { smoke: 'traced' }, answeredAt: { smoke: '2026-02-01T00:00:00.000Z' } }, [])[0]?.state
+    hazardsOf({ ...nothing, claims: [{ says: 'It smoked again', at }], facts: { smoke: 'traced' }, answeredAt: { smoke: '2026-02-01T00:00:00.000Z' } }, [])[0]
+      ?.state
   expect([smoke('2026-01-01T00:00:00.000Z'), smoke('2026-03-01T00:00:00.000Z')]).toEqual(['dealt-with', 'suspected'])
 })
 
