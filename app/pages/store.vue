@@ -7,6 +7,7 @@ import { type GateVerdict, gateVerdicts, gateWords } from '#core/safety/gate'
 useHead({ title: 'Store' })
 const session = useSession()
 const route = useRoute()
+const router = useRouter()
 const typed = ref(String(route.query.find ?? ''))
 const asked = refDebounced(typed, 150)
 const gate = ref<GateVerdict | undefined>(gateVerdicts.find(v => v === route.query.gate))
@@ -22,7 +23,8 @@ const question = computed(() => {
 })
 watch(question, query => {
   page.value = 1
-  void navigateTo({ query }, { replace: true })
+  // Not `navigateTo`: called while an earlier change of the address is under way, it takes itself for a redirect and is lost.
+  void router.replace({ query })
 })
 const { list, trouble, busy } = useMachineList(() => ({ ...question.value, page: page.value, size }))
 const csvPath = computed(() => `/api/store.csv?${new URLSearchParams(question.value).toString()}`)
