@@ -94,7 +94,7 @@ const columns = 'md:grid-cols-[7.5rem_minmax(0,3fr)_10.5rem_12.5rem_minmax(0,2fr
       </div>
       <template v-if="shown?.length">
         <p class="hint" role="status">{{ counted }}<span v-if="busy">, looking…</span></p>
-        <a :href="csvPath" download class="button ml-auto min-h-8!"><PhDownloadSimple aria-hidden="true" />Take these away as CSV</a>
+        <a :href="csvPath" download class="button ml-auto md:min-h-8!"><PhDownloadSimple aria-hidden="true" />Take these away as CSV</a>
       </template>
     </div>
     <p v-if="trouble" role="alert" class="text-stop">{{ trouble }}</p>
