@@ -27,7 +27,7 @@ afterAll(() => rmSync(folder, { recursive: true }))
 
 it('the demo shows every stage, every sign of the gate, waits that run and waits that are over', () => {
   const db = openDatabase(folder)
-  const machines = listMachines(db, MachineQuery.parse({})).rows
+  const machines = listMachines(db, MachineQuery.parse({}), new Date().toISOString()).rows
   expect(new Set(machines.map(m => m.stage))).toEqual(new Set(stages))
   expect(new Set(machines.map(m => m.gate))).toEqual(new Set(gateVerdicts))
   expect(new Set(today(db).waiting.rows.map(w => w.until <= new Date().toISOString()))).toEqual(new Set([true, false]))

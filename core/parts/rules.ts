@@ -17,5 +17,5 @@ export const parts: Discipline = {
   moves: m =>
     m.wantedParts
       .filter(p => p.stopsStart)
-      .map(p => move('part', 'part', 'mend', { says: `Find ${p.name}`, why: 'It cannot be started without it.', who: 'the coordinator' })),
+      .map(p => move('part', 'part', 'mend', { says: `Find ${p.name}`, why: 'It cannot be started without it.', coordinator: true })),
 }

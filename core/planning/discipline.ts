@@ -13,7 +13,7 @@ export interface Discipline {
   /** What the gate hears of its records. @param now instant in UTC */
   heard?: (record: MachineRecord, now: string) => Heard[]
   steps?: Partial<Record<Stage, (known: MachineKnown) => RunStep[]>>
-  moves?: (known: MachineKnown) => RankedMove[]
+  moves?: (known: MachineKnown) => NextMove[]
   /** Instants at which something changes by time alone; those that have passed are left out by whoever merges. */
   due?: (known: MachineKnown) => string[]
 }
@@ -21,15 +21,6 @@ export interface Discipline {
 export interface RunStep {
   says: string
   done: boolean
-}
-
-export interface NextMove {
-  code: string
-  says: string
-  why: string
-  who: string
-  skill?: Skill
-  stage: Stage
 }
 
 /**
@@ -59,26 +50,36 @@ export const bands = [
   'retest',
 ] as const
 export type Band = (typeof bands)[number]
-export interface RankedMove extends NextMove {
+
+export interface NextMove {
   band: Band
+  code: string
+  says: string
+  why: string
+  who: string
+  skill?: Skill
+  stage: Stage
+  /** Only a coordinator may. */
+  coordinator?: true
+  /** Two people at once: one at the switch, one at the probe. */
+  pair?: true
 }
 
-interface Told {
+interface Told extends Pick<NextMove, 'skill' | 'coordinator' | 'pair'> {
   says: string
   why: string
   who?: string
-  skill?: Skill
 }
 
 /** One next move of a band; a bench volunteer's unless somebody else is named. */
-export const move = (band: Band, code: string, stage: Stage, { says, why, who = 'a bench volunteer', skill }: Told): RankedMove => ({
+export const move = (band: Band, code: string, stage: Stage, { says, why, who, ...more }: Told): NextMove => ({
   band,
   code,
   stage,
   says,
   why,
-  who,
-  ...(skill ? { skill } : {}),
+  who: who ?? (more.coordinator ? 'the coordinator' : 'a bench volunteer'),
+  ...more,
 })
 
 export const step = (says: string, done: boolean): RunStep => ({ says, done })

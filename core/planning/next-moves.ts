@@ -14,5 +14,5 @@ export function nextMoves(known: MachineKnown): NextMove[] {
     !moves.length && next && !known.waits.length
       ? [move('life', 'move-on', next, { says: `Move on to ${stageNames[next]}`, why: `Nothing is left to do in ${stageNames[known.stage]}.` })]
       : []
-  return [...moves, ...onwards].map(({ band: _, ...rest }) => rest)
+  return [...moves, ...onwards]
 }

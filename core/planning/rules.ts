@@ -4,7 +4,5 @@ import { type Discipline, move, step } from './discipline'
 export const home: Discipline = {
   steps: { home: m => [step('Its life chosen', m.life !== null), step('In its place', m.stage === 'home')] },
   moves: m =>
-    m.signedOff && !m.life
-      ? [move('life', 'life', 'home', { says: 'Choose its life', why: 'It is signed off and has no place yet.', who: 'the coordinator' })]
-      : [],
+    m.signedOff && !m.life ? [move('life', 'life', 'home', { says: 'Choose its life', why: 'It is signed off and has no place yet.', coordinator: true })] : [],
 }

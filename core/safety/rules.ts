@@ -6,6 +6,7 @@ import { type Discipline, move, someOf, step } from '../planning/discipline'
 import type { PowerFactsKnown } from '../power/rules'
 import { type Battery, hasLeaked } from '../power/battery'
 import { type Configuration, isConnected } from './configuration'
+import { takesMains } from './first-start'
 import { type GateResult, type GateVerdict, assessGate, gateWords, mayBeStarted } from './gate'
 import { type Heard, contradiction, leavesUnassessed, toldApart } from './heard'
 import { type GrowingHarm, daysPerPoint, growingHarm } from './growing-harm'
@@ -54,6 +55,8 @@ export interface SafetyFacts {
   sistersWithLeakedBattery: number
   /** Whether the model is known for leaking batteries. */
   modelBatteryLeaks: boolean
+  /** Whether mains comes to it as it is connected now. */
+  mains: boolean
   /** Whether everything of it is connected, and nothing of it still undone by its opening record. */
   whole: boolean
 }
@@ -114,6 +117,7 @@ export function safetyFacts(
     harm: growingHarm({ facts, sistersWithLeakedBattery, modelBatteryLeaks, mouldPresent, daysHere: daysBetween(record.bookedInAt, now) }),
     sistersWithLeakedBattery,
     modelBatteryLeaks,
+    mains: takesMains(facts, configuration),
     whole: configuration.kind === 'whole' && stepsUndone === 0,
   }
 }
@@ -165,12 +169,16 @@ export function safetyUnknown({ school, sisters }: Pick<SafetyRecord, 'school' |
     harm,
     sistersWithLeakedBattery: sisters.leaked,
     modelBatteryLeaks: false,
+    mains: true,
     whole: false,
   }
 }
 
 const whyOf = (gate: GateResult, code: string) => gate.findings.find(f => f.code === code)?.says ?? ''
 const openingsAt = (gate: GateResult, level: Finding['level']) => gate.toOpen.filter(o => gate.findings.some(f => f.code === o.code && f.level === level))
+
+/** Reading the rails for the first time is an attended start: one at the switch, one at the probe. */
+const railsUnread = 'gate.rails.unread'
 
 /** Making safe is done fact by fact; what keeps the gate closed comes before what would open it further. */
 export const safety: Discipline = {
@@ -230,11 +238,12 @@ export const safety: Discipline = {
         : []),
       ...(m.gateInForce === 'guarded-start'
         ? openingsAt(m.gate, 'care').map(o =>
-            move('guarded', o.code, o.code.startsWith('gate.rails') && o.code !== 'gate.rails.unread' ? 'prove' : 'make-safe', {
+            move('guarded', o.code, o.code.startsWith('gate.rails') && o.code !== railsUnread ? 'prove' : 'make-safe', {
               says: o.do,
               why: `${gateWords['guarded-start'].title}: ${whyOf(m.gate, o.code)}`,
               who: o.who,
               ...(o.skill ? { skill: o.skill } : {}),
+              ...(o.code === railsUnread ? { pair: true as const, ...(m.mains ? { skill: 'mains' as const } : {}) } : {}),
             }),
           )
         : []),

@@ -28,12 +28,12 @@ export const stewardship: Discipline = {
           move('owner', 'consent', 'arrive', {
             says: 'Ask its owner what may be done',
             why: 'It belongs to somebody else, and no consent has been recorded.',
-            who: 'the coordinator',
+            coordinator: true,
           }),
         ]
       : []),
     ...(!m.pathChosen && ['look', 'make-safe'].includes(m.stage) && m.assemblies.length > 0 && m.assemblies.every(lookedAt)
-      ? [move('path', 'path', 'look', { says: 'Choose its path', why: 'Every assembly has been looked at.', who: 'the coordinator' })]
+      ? [move('path', 'path', 'look', { says: 'Choose its path', why: 'Every assembly has been looked at.', coordinator: true })]
       : []),
   ],
 }

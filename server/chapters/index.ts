@@ -9,11 +9,13 @@ import { arriveChapter, arriveFacts, arriveView } from './arrive/index'
 import { cleaningChapter, cleaningFacts, cleaningView } from './cleaning/index'
 import { faultsChapter, faultsFacts, faultsView } from './faults/index'
 import { homeChapter, homeView } from './home/index'
+import { listsChapter } from './lists/index'
 import { lookChapter, lookFacts, lookView } from './look/index'
 import { modelsChapter } from './models/index'
 import { openingChapter, openingFacts, openingView } from './opening/index'
 import { partsChapter, partsFacts, partsView } from './parts/index'
 import { peopleChapter } from './people/index'
+import { planChapter } from './plan/index'
 import { powerChapter, powerFacts, powerView } from './power/index'
 import { practiceChapter } from './practice/index'
 import { provingChapter, provingFacts, provingView } from './proving/index'
@@ -40,11 +42,13 @@ const chapters = once((): ServerChapter[] => [
   partsChapter,
   provingChapter,
   homeChapter,
+  planChapter,
   recordChapter,
   practiceChapter,
   peopleChapter,
   modelsChapter,
   suppliesChapter,
+  listsChapter,
 ])
 
 type OnMachine = { [N in MachineCommandName]: (work: MachineWork, input: CommandInput<N>) => unknown }
@@ -98,9 +102,11 @@ export const views = once((): { [C in ChapterName]: (input: ViewInput) => ViewOf
   parts: partsView,
   proving: provingView,
   home: homeView,
+  plan: nothing,
   record: nothing,
   practice: nothing,
   people: nothing,
   models: nothing,
   supplies: nothing,
+  lists: nothing,
 }))

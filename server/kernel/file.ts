@@ -7,6 +7,7 @@ import type { LookRows } from '../chapters/look/rows'
 import type { models } from '../chapters/models/schema'
 import type { OpeningRows } from '../chapters/opening/rows'
 import type { PartsRows } from '../chapters/parts/rows'
+import type { PlanRows } from '../chapters/plan/rows'
 import type { PowerRows } from '../chapters/power/rows'
 import type { practice } from '../chapters/practice/schema'
 import type { ProvingRows } from '../chapters/proving/rows'
@@ -44,7 +45,8 @@ export type MachineFile = {
   FaultsRows &
   PartsRows &
   ProvingRows &
-  HomeRows
+  HomeRows &
+  PlanRows
 
 /** What a chapter is given to make its part of a sheet. */
 export interface ViewInput {

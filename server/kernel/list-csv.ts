@@ -21,7 +21,7 @@ const columns: Record<string, (machine: MachineSummary) => string | number> = {
   'Open faults': m => m.openFaults.join('; '),
   'Waits': m => m.waits,
   'First wait ends (UTC)': m => m.nextWaitAt ?? '',
-  'Next move': m => m.move?.says ?? '',
+  'Next move': m => m.moves[0]?.says ?? '',
   'Gets worse by waiting': m => m.harm.findings.map(f => f.says).join('; '),
   'Life': m => (m.life ? lifeNames[m.life].title : ''),
   'Came': m => acquisitionNames[m.acquired],
@@ -36,11 +36,11 @@ const line = (cells: (string | number)[]) => Papa.unparse([cells], { escapeFormu
  * look for; what a spreadsheet would take for a formula is quoted. Written in slices, between which others are answered; a machine that changes
  * its place in the list meanwhile stands in it once or, at worst, not at all.
  */
-export async function* machinesAsCsv(tx: Tx, query: Omit<MachineQuery, 'page' | 'size'>): AsyncGenerator<string> {
+export async function* machinesAsCsv(tx: Tx, query: Omit<MachineQuery, 'page' | 'size'>, now: string): AsyncGenerator<string> {
   yield '\uFEFF' + line(Object.keys(columns))
   const written = new Set<string>()
   for (let page = 1; ; page++) {
-    const { rows } = listMachines(tx, { ...query, page, size: sliceSize })
+    const { rows } = listMachines(tx, { ...query, page, size: sliceSize }, now)
     const fresh = rows.filter(({ tag }) => !written.has(tag))
     for (const { tag } of fresh) written.add(tag)
     if (fresh.length) yield fresh.map(machine => line(Object.values(columns).map(cell => cell(machine)))).join('')

@@ -1,10 +1,10 @@
 import { type SQL, and, asc, count, desc, eq, gt, isNull, sql } from 'drizzle-orm'
 import type { Page } from '#shared/kernel/answers'
-import type { MachineQuery, MachineSummary, TodayView } from '#shared/kernel/machine'
+import type { MachineNarrowing, MachineQuery, MachineSummary, TodayView } from '#shared/kernel/machine'
 import { waits } from '../chapters/waits/index'
 import type { Tx } from './journal'
 import { matchOf } from './search'
-import { machineSummaries, machines } from './trunk'
+import { journal, machineSummaries, machines } from './trunk'
 
 /** Lists read summaries, filtered, sorted and paged in SQL; none of them assesses a machine. */
 
@@ -13,39 +13,102 @@ const cardOf = ({ card }: { card: string }) => JSON.parse(card) as MachineSummar
 /** So many finds are ranked; whoever gets more types another word. */
 const mostFound = 500
 
+type Narrowed = Omit<MachineNarrowing, 'sort' | 'find'>
+const summaries = machineSummaries
+
+/** What each narrowing asks of the rows, by its name; whoever counts the groups of one leaves its own out. */
+const asks: { [N in keyof Narrowed]-?: (value: NonNullable<Narrowed[N]>, now: string) => SQL } = {
+  gate: v => eq(summaries.gate, v),
+  stage: v => eq(summaries.stage, v),
+  bench: v => eq(summaries.onBench, v === 'on'),
+  model: v => eq(summaries.modelId, v),
+  place: v => ofMachine(sql`${machines.place} = ${v}`),
+  owner: v => ofMachine(sql`${machines.owner} = ${v}`),
+  acquired: v => ofMachine(sql`${machines.acquired} = ${v}`),
+  life: v => ofMachine(sql`${machines.life} = ${v}`),
+  waiting: (v, now) =>
+    sql`EXISTS (SELECT 1 FROM ${waits} WHERE ${waits.machineId} = ${summaries.machineId} AND ${waits.endedAt} IS NULL ${v === 'over' ? sql`AND ${waits.until} <= ${now}` : sql``})`,
+  person: v =>
+    sql`${summaries.machineId} IN (SELECT ${journal.machineId} FROM ${journal} WHERE ${journal.personId} = ${v} AND ${journal.machineId} IS NOT NULL)`,
+  olderThan: (v, now) => ofMachine(sql`${machines.bookedInAt} <= ${new Date(Date.parse(now) - v * dayMs).toISOString()}`),
+}
+const dayMs = 24 * 60 * 60 * 1000
+const ofMachine = (condition: SQL) => sql`EXISTS (SELECT 1 FROM ${machines} WHERE ${machines.id} = ${summaries.machineId} AND ${condition})`
+
+/** @param but a narrowing that is left out */
+export function fitting(query: Narrowed, now: string, but?: keyof Narrowed): SQL | undefined {
+  const names = (Object.keys(asks) as (keyof Narrowed)[]).filter(name => name !== but && query[name] !== undefined && query[name] !== '')
+  return and(...names.map(name => (asks[name] as (value: unknown, now: string) => SQL)(query[name], now)))
+}
+
+const orders: Record<MachineNarrowing['sort'], SQL[]> = {
+  newest: [desc(summaries.tag)],
+  oldest: [asc(summaries.tag)],
+  harm: [desc(summaries.harmRank), desc(summaries.tag)],
+  name: [asc(summaries.name), asc(summaries.tag)],
+  place: [sql`(SELECT ${machines.place} FROM ${machines} WHERE ${machines.id} = ${summaries.machineId})`, asc(summaries.tag)],
+}
+
 /** A page of machines that fit; best match first where something was typed. */
-export function listMachines(tx: Tx, { find, gate, stage, bench, sort, page, size }: MachineQuery): Page<MachineSummary> {
+export function listMachines(tx: Tx, { find, sort, page, size, ...narrowed }: MachineQuery, now: string): Page<MachineSummary> {
   const match = find ? matchOf(find) : null
   if (find && !match) return { rows: [], total: 0 }
-  const fits = and(gate && eq(machineSummaries.gate, gate), stage && eq(machineSummaries.stage, stage), bench && eq(machineSummaries.onBench, bench === 'on'))
+  const fits = fitting(narrowed, now)
   const offset = (page - 1) * size
   if (match) return foundMachines(tx, match, String(find).trim(), fits, size, offset)
-  const order = sort === 'harm' ? [desc(machineSummaries.harmRank), desc(machineSummaries.tag)] : [desc(machineSummaries.tag)]
   const rows = tx
-    .select({ card: machineSummaries.card })
-    .from(machineSummaries)
+    .select({ card: summaries.card })
+    .from(summaries)
     .where(fits)
-    .orderBy(...order)
+    .orderBy(...orders[sort])
     .limit(size)
     .offset(offset)
     .all()
   return { rows: rows.map(cardOf), total: countOf(tx, fits) }
 }
 
-const countOf = (tx: Tx, fits: SQL | undefined) => tx.select({ n: count() }).from(machineSummaries).where(fits).get()!.n
+const countOf = (tx: Tx, fits: SQL | undefined) => tx.select({ n: count() }).from(summaries).where(fits).get()!.n
+const foundBy = (match: string) =>
+  sql`(SELECT rowid AS id, bm25(machine_search, 10, 6, 2, 1, 2) AS rank FROM machine_search WHERE machine_search MATCH ${match} LIMIT ${mostFound})`
+const foundCount = (tx: Tx, match: string, fits: SQL | undefined) =>
+  tx.get<{ n: number }>(sql`SELECT count(*) AS n FROM ${foundBy(match)} AS found
+    JOIN ${summaries} ON ${summaries.machineId} = found.id ${fits ? sql`WHERE ${fits}` : sql``}`).n
 
 /**
  * A machine whose tag or nickname begins with what was typed stands first; then one that is found by its tag or its names, before one that is found
- * by what was said of it.
+ * by what was said of it. Each comes with the passage that it was found by.
  */
 function foundMachines(tx: Tx, match: string, typed: string, fits: SQL | undefined, size: number, offset: number): Page<MachineSummary> {
-  const found = sql`(SELECT rowid AS id, bm25(machine_search, 10, 6, 2, 1, 2) AS rank FROM machine_search WHERE machine_search MATCH ${match} LIMIT ${mostFound})`
-  const rows = tx.all<{ card: string }>(sql`SELECT ${machineSummaries.card} AS card FROM ${found} AS found
-    JOIN ${machineSummaries} ON ${machineSummaries.machineId} = found.id ${fits ? sql`WHERE ${fits}` : sql``}
-    ORDER BY ${calledSo(typed)} DESC, found.rank, ${machineSummaries.tag} DESC LIMIT ${size} OFFSET ${offset}`)
-  const { n } = tx.get<{ n: number }>(sql`SELECT count(*) AS n FROM ${found} AS found
-    JOIN ${machineSummaries} ON ${machineSummaries.machineId} = found.id ${fits ? sql`WHERE ${fits}` : sql``}`)
-  return { rows: rows.map(cardOf), total: n, ...(n >= mostFound ? { atLeast: true } : {}) }
+  const rows = tx.all<{ id: number; card: string }>(sql`SELECT found.id AS id, ${summaries.card} AS card FROM ${foundBy(match)} AS found
+    JOIN ${summaries} ON ${summaries.machineId} = found.id ${fits ? sql`WHERE ${fits}` : sql``}
+    ORDER BY ${calledSo(typed)} DESC, found.rank, ${summaries.tag} DESC LIMIT ${size} OFFSET ${offset}`)
+  const n = foundCount(tx, match, fits)
+  const passages = passagesOf(
+    tx,
+    match,
+    rows.map(r => r.id),
+  )
+  return { rows: rows.map(r => ({ ...cardOf(r), found: passages.get(r.id) ?? '' })), total: n, ...(n >= mostFound ? { atLeast: true } : {}) }
+}
+
+/** Of each machine found, some words around what was found in it. */
+function passagesOf(tx: Tx, match: string, ids: number[]): Map<number, string> {
+  if (!ids.length) return new Map()
+  const rows = tx.all<{ id: number; passage: string }>(
+    sql`SELECT rowid AS id, snippet(machine_search, -1, '‹', '›', '…', 10) AS passage FROM machine_search WHERE machine_search MATCH ${match} AND rowid IN ${ids}`,
+  )
+  return new Map(rows.map(r => [r.id, r.passage.replace(/\s+/g, ' ')]))
+}
+
+/** How many machines a list holds, without fetching them. */
+export function countMachines(tx: Tx, { find, ...narrowed }: Partial<MachineNarrowing>, now: string): { machines: number; atLeast: boolean } {
+  const match = find ? matchOf(find) : null
+  if (find && !match) return { machines: 0, atLeast: false }
+  const { sort: _, ...rest } = narrowed
+  const fits = fitting(rest, now)
+  if (!match) return { machines: countOf(tx, fits), atLeast: false }
+  const n = foundCount(tx, match, fits)
+  return { machines: n, atLeast: n >= mostFound }
 }
 
 /** Whether its tag or nickname begins with what was typed; case does not count. */

@@ -4,6 +4,7 @@ import { daysBetween } from '#core/safety/rules'
 import { type ChapterName, type SheetOf, chapterNames } from '#shared/chapters/index'
 import type { SheetHead } from '#shared/kernel/machine'
 import { recordOf, views } from '../chapters/index'
+import { atWork } from '../chapters/plan/index'
 import type { Bench } from './work'
 import type { MachineRow, ViewInput } from './file'
 import type { Tx } from './journal'
@@ -34,6 +35,7 @@ function headOf({ file, assessment, now }: ViewInput): Omit<SheetHead, 'unreadab
     identity: { version, name, maker, nickname, serial, variant, weightKg, place, acquired, fromWhom, owner, lastPowered, lastPoweredBy, lastPoweredWhat },
     gate: { inForce: known.gateInForce, overruled: known.overruled },
     waits: file.waits.map(({ id, what, startedAt, until }) => ({ id, what, startedAt, until, over: until <= now })),
+    ...atWork(file),
     questions: file.questions.map(({ id, question, answer, settledAt }) => ({ id, question, answer, settled: settledAt !== null })),
     run,
     moves,

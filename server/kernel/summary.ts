@@ -1,5 +1,6 @@
 import type { Assessment } from '#core/planning/assess'
 import type { MachineSummary } from '#shared/kernel/machine'
+import { atWork } from '../chapters/plan/index'
 import type { MachineFile } from './file'
 import type { machineSummaries } from './trunk'
 
@@ -24,7 +25,9 @@ export function summaryOf(file: MachineFile, { known, run, moves, dueAt }: Asses
     overruled: known.overruled,
     nextWaitAt: waits[0] ?? null,
     waits: waits.length,
-    move: moves[0] ?? null,
+    inHand: atWork(file).inHand,
+    mains: known.mains,
+    moves: moves.slice(0, 3),
     run: run.map(({ stage, title, done, of, share }) => ({ stage, title, done, of, share })),
     harm: known.harm,
     openFaults: file.faults.filter(f => f.open).map(f => f.symptom),

@@ -73,7 +73,13 @@ export const journal = sqliteTable(
     previousHash: text('previous_hash').notNull(),
     hash: text('hash').notNull(),
   },
-  t => [unique().on(t.chain, t.seq), index('journal_machine').on(t.machineId), index('journal_strikes').on(t.strikes)],
+  t => [
+    unique().on(t.chain, t.seq),
+    index('journal_machine').on(t.machineId),
+    index('journal_strikes').on(t.strikes),
+    index('journal_at').on(t.at),
+    index('journal_person').on(t.personId, t.machineId),
+  ],
 )
 
 /** The newest entry of each chain, so that an end cut off is noticed. */

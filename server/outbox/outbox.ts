@@ -4,7 +4,7 @@ import { eq, inArray, isNull } from 'drizzle-orm'
 import MailComposer from 'nodemailer/lib/mail-composer/index.js'
 import { letterText } from '#core/stewardship/letter'
 import type { Db } from '../db/connection'
-import { letters, machines, photographs } from '../chapters/schema'
+import { eveningLetters, letters, machines, photographs } from '../chapters/schema'
 import { copyOf } from '../files/image-file'
 import { practiceOf } from '../chapters/practice/index'
 
@@ -17,39 +17,71 @@ export const outboxFile = (dataFolder: string, uid: string) => join(dataFolder, 
 /** The sender's address; nothing is ever sent from here by itself. */
 const senderAddress = () => process.env.JOLLY_MAIL_FROM ?? 'bench@collection.invalid'
 
+interface Message {
+  uid: string
+  by: string
+  to?: { name: string; address: string }
+  subject: string
+  at: string
+  text: string
+  attachments: { filename: string; path: string }[]
+  sent: (at: string) => void
+}
+
 /** Lays every letter into the outbox that does not lie there yet. */
 export async function fillOutbox(db: Db, dataFolder: string, now: () => Date): Promise<void> {
-  const waiting = db.select().from(letters).innerJoin(machines, eq(machines.id, letters.machineId)).where(isNull(letters.sentAt)).all()
-  for (const { letters: row, machines: machine } of waiting) {
-    const enclosed = row.photographIds.length ? db.select().from(photographs).where(inArray(photographs.id, row.photographIds)).all() : []
-    const message = await new MailComposer({
-      from: { name: `${row.byWhom}, ${practiceOf(db).name}`, address: senderAddress() },
-      to: row.to ? { name: machine.owner, address: row.to } : undefined,
-      subject: row.letter.subject,
-      date: new Date(row.at),
-      messageId: `<${row.uid}@collection.invalid>`,
-      text: letterText(row.letter),
-      attachments: enclosed.flatMap((p, i) => {
-        const path = copyOf(dataFolder, p.hash, 'working')
-        return path
-          ? [
-              {
-                filename: `${i + 1} ${(p.caption || p.name)
-                  .replace(/[^\p{L}\p{N}.-]+/gu, ' ')
-                  .trim()
-                  .slice(0, 60)}.jpg`,
-                path,
-              },
-            ]
-          : []
-      }),
-    })
+  for (const { uid, by, to, subject, at, text, attachments, sent } of [...toOwners(db, dataFolder), ...ofEvenings(db)]) {
+    const from = { name: `${by}, ${practiceOf(db).name}`, address: senderAddress() }
+    const message = await new MailComposer({ from, to, subject, date: new Date(at), messageId: `<${uid}@collection.invalid>`, text, attachments })
       .compile()
       .build()
-    const file = outboxFile(dataFolder, row.uid)
+    const file = outboxFile(dataFolder, uid)
     mkdirSync(join(dataFolder, 'outbox'), { recursive: true })
     writeFileSync(`${file}.part`, message)
     renameSync(`${file}.part`, file)
-    db.update(letters).set({ sentAt: now().toISOString() }).where(eq(letters.id, row.id)).run()
+    sent(now().toISOString())
   }
 }
+
+function toOwners(db: Db, dataFolder: string): Message[] {
+  const waiting = db.select().from(letters).innerJoin(machines, eq(machines.id, letters.machineId)).where(isNull(letters.sentAt)).all()
+  return waiting.map(({ letters: row, machines: machine }) => {
+    const enclosed = row.photographIds.length ? db.select().from(photographs).where(inArray(photographs.id, row.photographIds)).all() : []
+    return {
+      uid: row.uid,
+      by: row.byWhom,
+      to: row.to ? { name: machine.owner, address: row.to } : undefined,
+      subject: row.letter.subject,
+      at: row.at,
+      text: letterText(row.letter),
+      attachments: enclosed.flatMap((p, i) => {
+        const path = copyOf(dataFolder, p.hash, 'working')
+        return path ? [{ filename: `${i + 1} ${plainName(p.caption || p.name)}.jpg`, path }] : []
+      }),
+      sent: sentAt => db.update(letters).set({ sentAt }).where(eq(letters.id, row.id)).run(),
+    }
+  })
+}
+
+const ofEvenings = (db: Db): Message[] =>
+  db
+    .select()
+    .from(eveningLetters)
+    .where(isNull(eveningLetters.sentAt))
+    .all()
+    .map(row => ({
+      uid: row.uid,
+      by: row.byWhom,
+      to: row.to ? { name: '', address: row.to } : undefined,
+      subject: row.subject,
+      at: row.at,
+      text: [...row.lines, row.byWhom].join('\n\n'),
+      attachments: [],
+      sent: sentAt => db.update(eveningLetters).set({ sentAt }).where(eq(eveningLetters.id, row.id)).run(),
+    }))
+
+const plainName = (text: string) =>
+  text
+    .replace(/[^\p{L}\p{N}.-]+/gu, ' ')
+    .trim()
+    .slice(0, 60)

@@ -13,6 +13,6 @@ export default defineNitroPlugin(() => {
       .catch(error => console.error(error)))
   void fill(() => {})
   listen(change => {
-    if (change.kinds.includes('owner.written-to')) void fill(() => announce({ ...change, kinds: ['letter.sent'] }))
+    if (change.kinds.some(kind => kind === 'owner.written-to' || kind === 'evening.told')) void fill(() => announce({ ...change, kinds: ['letter.sent'] }))
   })
 })

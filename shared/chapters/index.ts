@@ -6,11 +6,13 @@ import { arrive } from './arrive/index'
 import { cleaning } from './cleaning/index'
 import { faults } from './faults/index'
 import { home } from './home/index'
+import { lists } from './lists/index'
 import { look } from './look/index'
 import { models } from './models/index'
 import { opening } from './opening/index'
 import { parts } from './parts/index'
 import { people } from './people/index'
+import { plan } from './plan/index'
 import { power } from './power/index'
 import { practice } from './practice/index'
 import { proving } from './proving/index'
@@ -34,11 +36,13 @@ export const chapters = {
   parts,
   proving,
   home,
+  plan,
   record,
   practice,
   people,
   models,
   supplies,
+  lists,
 } as const
 export type ChapterName = keyof typeof chapters
 export const chapterNames = Object.keys(chapters) as ChapterName[]

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { bands } from '#core/planning/discipline'
 import { lives, stages } from '#core/planning/stages'
 import { gateVerdicts } from '#core/safety/gate'
 import { acquisitions } from './acquisitions'
@@ -12,7 +13,20 @@ const b = z.boolean()
 
 export const WaitView = z.object({ id, what: s, startedAt: s, until: s, over: b })
 export type WaitView = z.infer<typeof WaitView>
-export const NextMoveView = z.object({ code: s, says: s, why: s, who: s, skill: SkillShape.optional(), stage: z.enum(stages) })
+export const NextMoveView = z.object({
+  band: z.enum(bands),
+  code: s,
+  says: s,
+  why: s,
+  who: s,
+  skill: SkillShape.optional(),
+  stage: z.enum(stages),
+  coordinator: z.literal(true).optional(),
+  pair: z.literal(true).optional(),
+})
+/** What somebody has in hand on it just now. */
+export const InHand = z.object({ jobId: id, says: s, by: s, since: s })
+export type InHand = z.infer<typeof InHand>
 const stageProgress = { stage: z.enum(stages), title: s, done: z.number(), of: z.number(), share: z.number() }
 const StageView = z.object({ ...stageProgress, steps: z.array(z.object({ says: s, done: b })) })
 /** How full a stage is, without its steps. */
@@ -36,11 +50,16 @@ export const MachineSummary = z.object({
   /** When the first of its running waits ends, and how many there are. */
   nextWaitAt: s.nullable(),
   waits: z.number(),
-  /** The first of its next moves. */
-  move: NextMoveView.nullable(),
+  inHand: z.array(InHand),
+  /** Whether mains comes to it as it is connected now. */
+  mains: b,
+  /** The first three of its next moves. */
+  moves: z.array(NextMoveView),
   run: z.array(StageGauge),
   harm: z.object({ rank: z.number(), findings: z.array(Finding) }),
   openFaults: z.array(s),
+  /** Where what was looked for stands in it, with the words found between ‹ and ›; only in a list that looks for words. */
+  found: s.optional(),
 })
 export type MachineSummary = z.infer<typeof MachineSummary>
 
@@ -73,6 +92,9 @@ export const SheetHead = z.object({
   identity: Identity,
   gate: z.object({ inForce: z.enum(gateVerdicts), overruled: b }),
   waits: z.array(WaitView),
+  inHand: z.array(InHand),
+  /** What somebody began, and handed on with a note. */
+  handedOn: z.array(z.object({ jobId: id, code: s, says: s, note: s, by: s, at: s })),
   questions: z.array(z.object({ id, question: s, answer: s, settled: b })),
   run: z.array(StageView),
   moves: z.array(NextMoveView),
@@ -96,12 +118,28 @@ export const HistoryLine = z.object({
 export type HistoryLine = z.infer<typeof HistoryLine>
 
 /** What lists of machines are asked for: filtered, sorted and paged by the server. */
-export const MachineQuery = z.object({
+export const MachineNarrowing = z.object({
   find: z.string().trim().max(200).default(''),
   gate: z.enum(gateVerdicts).optional(),
   stage: z.enum(stages).optional(),
   bench: z.enum(['on', 'off']).optional(),
-  sort: z.enum(['newest', 'harm']).default('newest'),
+  place: z.string().trim().max(200).optional(),
+  /** A model by its id. */
+  model: z.coerce.number().int().positive().optional(),
+  owner: z.string().trim().max(200).optional(),
+  acquired: z.enum(acquisitions).optional(),
+  life: z.enum(lives).optional(),
+  waiting: z.enum(['yes', 'over']).optional(),
+  /** Somebody who wrote to it, by their id. */
+  person: z.coerce.number().int().positive().optional(),
+  /** Booked in at least so many days ago. */
+  olderThan: z.coerce.number().int().min(0).max(36_500).optional(),
+  sort: z.enum(['newest', 'oldest', 'harm', 'name', 'place']).default('newest'),
+})
+export type MachineNarrowing = z.infer<typeof MachineNarrowing>
+
+export const MachineQuery = z.object({
+  ...MachineNarrowing.shape,
   page: z.coerce.number().int().min(1).max(100_000).default(1),
   size: z.coerce.number().int().min(1).max(100).default(50),
 })

@@ -51,7 +51,7 @@ export function serverBench() {
       return result
     },
     sheet: (tag: string) => ({ ...machineSheet(on.bench, tag, chapterNames), history: historyOf(on.db, machineByTag(on.db, tag).id) }),
-    list: (query: object = {}) => listMachines(on.db, MachineQuery.parse(query)).rows,
+    list: (query: object = {}) => listMachines(on.db, MachineQuery.parse(query), on.now.toISOString()).rows,
   }
   beforeEach(() => {
     on.folder = mkdtempSync(join(tmpdir(), 'jolly-bench-'))

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import type { MachineSummary, TodayView } from '#shared/kernel/machine'
 import { patchedList, patchedToday } from './lists'
 
-const move = { code: 'look', says: 'Look', why: 'because', who: 'anybody', stage: 'look' as const }
+const move = { band: 'look' as const, code: 'look', says: 'Look', why: 'because', who: 'anybody', stage: 'look' as const }
 const machine = (tag: string, more: Partial<MachineSummary> = {}): MachineSummary => ({
   tag,
   name: 'Gannet',
@@ -18,7 +18,9 @@ const machine = (tag: string, more: Partial<MachineSummary> = {}): MachineSummar
   overruled: false,
   nextWaitAt: null,
   waits: 0,
-  move,
+  inHand: [],
+  mains: true,
+  moves: [move],
   run: [],
   harm: { rank: 0, findings: [] },
   openFaults: [],
@@ -54,13 +56,13 @@ describe('today', () => {
   const view: TodayView = { machines: 2, urgent: { rows: [], total: 0 }, waiting: { rows: [wait], total: 1 }, moves: { rows: [waiting, a], total: 2 } }
 
   it('shows the next move of a machine that changed', () => {
-    const changed = machine('M-1', { move: { ...move, says: 'Assess the gate' } })
+    const changed = machine('M-1', { moves: [{ ...move, says: 'Assess the gate' }] })
     expect(patchedToday(view, [changed])?.moves.rows[1]).toEqual(changed)
   })
 
   it.each<[string, MachineSummary]>([
     ['gets worse by waiting', machine('M-1', { harm: { rank: 60, findings: [] } })],
-    ['has nothing left to do', machine('M-1', { move: null })],
+    ['has nothing left to do', machine('M-1', { moves: [] })],
     ['leaves the bench', machine('M-1', { onBench: false })],
     ['begins to wait', machine('M-1', { waits: 1, nextWaitAt: '2026-03-06T00:00:00.000Z' })],
     ['waits no longer', machine('M-2')],

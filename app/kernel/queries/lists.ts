@@ -44,6 +44,6 @@ export function patchedToday(view: TodayView, changed: readonly MachineSummary[]
     return shown.length !== machine.waits || (shown[0]?.until ?? null) !== machine.nextWaitAt || shown.some(w => w.nickname !== machine.nickname)
   })
   const urgent = part(view.urgent, machine => machine.harm.rank > 0)
-  const moves = part(view.moves, machine => machine.onBench && machine.move !== null)
+  const moves = part(view.moves, machine => machine.onBench && machine.moves.length > 0)
   return urgent && moves && !waitsMoved ? { ...view, urgent, moves } : null
 }

@@ -2,8 +2,9 @@ import { getQuery } from 'h3'
 import { MachineQuery } from '#shared/kernel/machine'
 import { listMachines } from '../../kernel/lists'
 
-/** A page of machines: `?find=&gate=&stage=&bench=&sort=&page=&size=`. */
+/** A page of machines, narrowed and sorted: by `find`, `gate`, `stage`, `bench`, `place`, `model`, `owner`, `acquired`, `life` and others. */
 export default defineAnswer(async event => {
   await requirePerson(event)
-  return listMachines(useBench().db, MachineQuery.parse(getQuery(event)))
+  const { db, now } = useBench()
+  return listMachines(db, MachineQuery.parse(getQuery(event)), now().toISOString())
 })

@@ -1,0 +1,72 @@
+<script setup lang="ts">
+import { PhCaretRight, PhCheck, PhHandArrowUp, PhPlay } from '@phosphor-icons/vue'
+import type { EveningJobView } from '#shared/chapters/plan/index'
+
+/** One job of the evening: what, on which machine, how long; begun, done, or handed on with a note. */
+const props = defineProps<{ job: EveningJobView; mine: boolean }>()
+const session = useSession()
+const times = useTimes()
+const clock = useClock()
+const open = ref(false)
+const handing = ref(false)
+const { submitCommand: start, busy: starting, failure: notStarted } = useCommand('start-job', () => props.job.tag)
+const { submitCommand: finish, busy: finishing, failure: notFinished } = useCommand('finish-job', () => props.job.tag)
+const others = computed(() => props.job.hands.filter(h => h.id !== session.person?.id))
+const running = computed(() => (props.job.startedAt ? Math.max(0, Math.floor((clock.now.getTime() - Date.parse(props.job.startedAt)) / 60_000)) : 0))
+const begin = () => start({ code: props.job.code, says: props.job.says, withId: props.mine || !props.job.pair ? null : (others.value[0]?.id ?? null) })
+</script>
+
+<template>
+  <li class="grid gap-1 py-2" :class="job.state === 'done' && 'text-ink-2'">
+    <div class="flex flex-wrap items-center gap-x-2">
+      <span v-if="job.state === 'dealt' && job.startsAt" class="figure text-sm">{{ times.clock(job.startsAt) }}</span>
+      <TagTape :tag="job.tag" small />
+      <NuxtLink :to="{ path: `/m/${job.tag}`, query: { stage: job.stage } }" class="truncate text-ink">{{ job.nickname || job.name }}</NuxtLink>
+      <GateSign :verdict="job.gate" :overruled="job.overruled" small class="ml-auto whitespace-nowrap" />
+    </div>
+    <p>
+      <span class="font-semibold">{{ job.says }}</span>
+      <span class="hint whitespace-nowrap">
+        <template v-if="job.state === 'done'">&ensp;done in {{ job.takenMinutes }} min, guessed {{ job.guessMinutes }}</template>
+        <template v-else-if="job.state === 'in-hand'">&ensp;for {{ running }} of {{ job.guessMinutes }} min</template>
+        <template v-else>&ensp;{{ job.guessMinutes }} min</template></span
+      >
+    </p>
+    <p v-if="job.pair" class="text-sm">With {{ others.map(h => h.name).join(' and ') || 'a second person' }}; {{ job.hands[0]?.name }} at the switch.</p>
+    <p v-if="job.note && job.state !== 'done'" class="border-l-4 border-note bg-note-wash px-2 text-[0.9375rem]">{{ job.note }}</p>
+    <div v-if="job.state !== 'done'" class="flex flex-wrap items-center gap-x-1">
+      <template v-if="job.state === 'in-hand'">
+        <button v-if="session.may('finish-job')" type="button" class="button min-h-8!" :disabled="finishing" @click="finish({ jobId: job.id })">
+          <PhCheck aria-hidden="true" />Done<span class="sr-only">: {{ job.says }}</span>
+        </button>
+        <button v-if="session.may('hand-on-job')" type="button" class="button button-quiet min-h-8!" :aria-expanded="handing" @click="handing = !handing">
+          <PhHandArrowUp aria-hidden="true" />Hand on<span class="sr-only">: {{ job.says }}</span>
+        </button>
+      </template>
+      <button v-else-if="session.may('start-job')" type="button" class="button min-h-8!" :disabled="starting" @click="begin">
+        <PhPlay aria-hidden="true" />{{ mine || !job.hands.length ? 'Start' : 'Take it over' }}<span class="sr-only">: {{ job.says }}</span>
+      </button>
+      <button type="button" class="button button-quiet min-h-8! font-normal!" :aria-expanded="open" @click="open = !open">
+        <PhCaretRight aria-hidden="true" :class="open && 'rotate-90'" />Why
+      </button>
+    </div>
+    <div v-if="open" class="hint">
+      <p>{{ job.why }}</p>
+      <p v-for="fact in job.because" :key="fact">{{ fact }}</p>
+      <p>{{ job.guessMinutes }} minutes, {{ job.basis }}.</p>
+    </div>
+    <p v-if="notStarted || notFinished" role="alert" class="text-stop">{{ notStarted || notFinished }}</p>
+    <CommandForm
+      v-if="handing && job.state === 'in-hand'"
+      command="hand-on-job"
+      :machine="job.tag"
+      :initial="{ note: '' }"
+      :fixed="{ jobId: job.id }"
+      label="Hand the job on"
+      submit="Hand it on"
+      class="bg-mat p-2"
+      @done="handing = false"
+      ><TextField name="note" label="For whoever comes next" hint="How far it is, where things lie, what not to do" :lines="2"
+    /></CommandForm>
+  </li>
+</template>

@@ -1,0 +1,18 @@
+/** How long somebody stays tonight, as a field for the time holds it, and the instant that is meant by it. */
+export function useStay() {
+  const times = useTimes()
+  const clock = useClock()
+  const usualEnd = '21:30'
+  const lateMs = 2 * 60 * 60 * 1000
+  const dayMs = 24 * 60 * 60 * 1000
+  const today = () => times.localOf(clock.now).slice(0, 10)
+  const late = times.localOf(new Date(clock.now.getTime() + lateMs)).slice(11)
+  const typed = ref(times.localOf(clock.now).slice(11) < '20:30' ? usualEnd : late)
+  /** A time that has passed already today is meant for after midnight. */
+  const until = () => {
+    const at = times.instantOf(`${today()}T${typed.value}`)
+    if (!at) return ''
+    return Date.parse(at) > clock.now.getTime() ? at : new Date(Date.parse(at) + dayMs).toISOString()
+  }
+  return { typed, until }
+}

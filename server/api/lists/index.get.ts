@@ -1,0 +1,8 @@
+import { keptListsOf } from '../../kernel/list-counts'
+
+/** The lists that are kept under a name. */
+export default defineAnswer(async event => {
+  await requirePerson(event)
+  const { db, now } = useBench()
+  return { lists: keptListsOf(db, now().toISOString()) }
+})

@@ -1,0 +1,13 @@
+import { serverChapter } from '../../kernel/chapter'
+import { beHere, finishJob, goHome, handOnJob, startJob, tellEvening } from './carry-out'
+import { dealEvening } from './deal'
+import { rows } from './rows'
+
+/** Evenings: who is here, what each does, and what came of it; dealt out by the core. */
+export const planChapter = serverChapter({
+  onMachine: { 'start-job': startJob, 'finish-job': finishJob, 'hand-on-job': handOnJob },
+  onCollection: { 'be-here': beHere, 'go-home': goHome, 'deal-evening': dealEvening, 'tell-evening': tellEvening },
+  rows,
+})
+export * from './schema'
+export * from './view'
