@@ -4,6 +4,7 @@ import { PhCaretLineLeft, PhCaretLineRight } from '@phosphor-icons/vue'
 import { useLocalStorage } from '@vueuse/core'
 
 const { connected } = useLive()
+const { running } = useRunningStarts()
 const changes = useChanges()
 /** A change that many machines rest on is worked through in slices; fewer are done before anybody could read of it. */
 const worthTelling = 200
@@ -31,6 +32,10 @@ useShortcuts([
     <p v-if="!connected" role="status" class="no-print border-b border-care bg-care-wash px-4 py-1">
       The connection was lost; looking for it again. What you type is kept.
     </p>
+    <p v-for="start in running" :key="start.tag" role="status" class="no-print flex flex-wrap items-center gap-x-3 border-b border-stop bg-stop-wash px-4 py-1">
+      <strong>A start is running.</strong><TagTape :tag="start.tag" small /><span>At the probe {{ start.atProbe }}, at the switch {{ start.atSwitch }}.</span
+      ><NuxtLink :to="`/m/${start.tag}/start`">Open the start</NuxtLink>
+    </p>
     <p v-if="settling" role="status" class="no-print hint border-b border-line bg-card px-4 py-1">
       A change is being worked through: {{ settling.done }} of {{ settling.of }} machines looked at again. Sheets are right already; lists follow.
     </p>
@@ -46,7 +51,7 @@ useShortcuts([
           }}</span>
         </button>
       </aside>
-      <main id="place" class="min-w-0 flex-1 p-4 pb-16"><slot /></main>
+      <main id="place" class="min-w-0 flex-1 p-4 pb-16 max-[899px]:pb-24"><slot /></main>
     </div>
     <Dialog :open="drawer" class="relative z-50 min-[900px]:hidden" @close="drawer = false">
       <div class="fixed inset-0 bg-ink/40" aria-hidden="true" />
@@ -56,6 +61,7 @@ useShortcuts([
         <button type="button" class="button m-2" @click="drawer = false">Close</button>
       </DialogPanel>
     </Dialog>
+    <BenchBar />
     <ShortcutHelp v-model:open="help" :shortcuts="active" />
   </div>
 </template>

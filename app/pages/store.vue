@@ -1,147 +1,89 @@
 <script setup lang="ts">
-import { PhDownloadSimple, PhPlus, PhRows } from '@phosphor-icons/vue'
-import { refDebounced } from '@vueuse/core'
-import { type Stage, lifeNames, stageNames, stages } from '#core/planning/stages'
-import { type GateVerdict, gateVerdicts, gateWords } from '#core/safety/gate'
+import { PhDownloadSimple, PhPath, PhPlus, PhRows, PhTable } from '@phosphor-icons/vue'
+import type { ListCounts } from '#shared/chapters/lists/index'
 
 useHead({ title: 'Store' })
 const session = useSession()
-const route = useRoute()
-const router = useRouter()
-const typed = ref(String(route.query.find ?? ''))
-const asked = refDebounced(typed, 150)
-const gate = ref<GateVerdict | undefined>(gateVerdicts.find(v => v === route.query.gate))
-const stage = ref<Stage | undefined>(stages.find(s => s === route.query.stage))
-const bench = ref(route.query.bench === 'on' ? ('on' as const) : undefined)
-const sort = ref(route.query.sort === 'harm' ? ('harm' as const) : undefined)
-const page = ref(1)
-const size = 50
-// Another question begins on its first page; the address says what is asked, so that it can be kept.
-const question = computed(() => {
-  const narrowing = { find: asked.value.trim(), gate: gate.value, stage: stage.value, bench: bench.value, sort: sort.value }
-  return Object.fromEntries(Object.entries(narrowing).filter(([, value]) => value)) as Partial<typeof narrowing>
-})
-watch(question, query => {
-  page.value = 1
-  // Not `navigateTo`: called while an earlier change of the address is under way, it takes itself for a redirect and is lost.
-  void router.replace({ query })
-})
-const { list, trouble, busy } = useMachineList(() => ({ ...question.value, page: page.value, size }))
-const csvPath = computed(() => `/api/store.csv?${new URLSearchParams(question.value).toString()}`)
+const { question, typed, view, page, set, narrowed, clear } = useStoreQuestion()
+/** The run shows where everything stands, so more of it at once. */
+const size = computed(() => (view.value === 'run' ? 100 : 50))
+const { list, trouble, busy } = useMachineList(() => ({ ...question.value, page: page.value, size: size.value }))
+const { found: counts } = useCollection<ListCounts>(
+  () => ['lists', 'counts', JSON.stringify(question.value)],
+  '/api/lists/counts',
+  () => question.value,
+)
+const csvPath = computed(() => `/api/store.csv?${new URLSearchParams(Object.entries(question.value).map(([name, value]) => [name, String(value)])).toString()}`)
 const shown = computed(() => list.value?.rows)
 const counted = computed(() => {
   const { total = 0, atLeast } = list.value ?? {}
   return `${total === 1 ? '1 machine' : `${total} machines`}${atLeast ? ' or more' : ''}`
 })
-/** One line a machine where the page is wide enough. */
-const columns = 'md:grid-cols-[7.5rem_minmax(0,3fr)_10.5rem_12.5rem_minmax(0,2fr)_minmax(0,1.5fr)]'
+const order = (event: Event) => {
+  const { value } = event.target as HTMLSelectElement
+  set('sort', value === 'newest' ? undefined : (value as 'harm'))
+}
+const chosen = ref<string[]>([])
+const orders = { newest: 'Newest first', oldest: 'Oldest first', harm: 'What gets worse first', name: 'By model', place: 'By place' }
 </script>
 
 <template>
-  <div class="grid gap-3">
-    <header class="flex flex-wrap items-center justify-between gap-2">
-      <div>
-        <h1>Store</h1>
-        <p class="text-ink-2">Every machine, on the bench or off it.</p>
+  <div class="grid gap-2.5">
+    <header class="flex flex-wrap items-center gap-x-4 gap-y-2">
+      <h1>Store</h1>
+      <div role="group" aria-label="Shown as" class="flex pl-px">
+        <button
+          type="button"
+          class="choice gap-1"
+          :aria-pressed="view === 'table'"
+          :class="view === 'table' && 'bg-mat! font-semibold'"
+          @click="view = 'table'"
+        >
+          <PhTable aria-hidden="true" />Table</button
+        ><button type="button" class="choice gap-1" :aria-pressed="view === 'run'" :class="view === 'run' && 'bg-mat! font-semibold'" @click="view = 'run'">
+          <PhPath aria-hidden="true" />The run
+        </button>
       </div>
-      <span v-if="session.may('book-in')" class="flex flex-wrap gap-2"
+      <span v-if="session.may('book-in')" class="ml-auto flex flex-wrap gap-2"
         ><NuxtLink to="/book-in/lot" class="button"><PhRows aria-hidden="true" />Book in a job lot</NuxtLink
         ><NuxtLink to="/book-in" class="button button-main"><PhPlus aria-hidden="true" />Book in a machine</NuxtLink></span
       >
     </header>
-    <div class="flex flex-wrap items-end gap-x-4 gap-y-2">
-      <div class="grid min-w-56 flex-1 gap-1">
-        <label for="store-find" class="font-semibold">Find by name, claim, note or fault</label
+    <div class="flex flex-wrap items-end gap-x-3 gap-y-2">
+      <div class="grid min-w-56 flex-1 gap-0.5">
+        <label for="store-find" class="hint">Find by name, claim, note or fault</label
         ><input id="store-find" v-model="typed" type="search" class="entry" autocomplete="off" />
       </div>
-      <div class="grid gap-1">
-        <label for="store-stage" class="font-semibold">Stage</label
-        ><select id="store-stage" v-model="stage" class="entry">
-          <option :value="undefined">Any stage</option>
-          <option v-for="one in stages" :key="one" :value="one">{{ stageNames[one] }}</option>
-        </select>
-      </div>
-      <div class="grid gap-1">
-        <label for="store-bench" class="font-semibold">Where</label
-        ><select id="store-bench" v-model="bench" class="entry">
-          <option :value="undefined">Anywhere</option>
-          <option value="on">On the bench</option>
-          <option value="off">Off the bench</option>
-        </select>
-      </div>
-      <div class="grid gap-1">
-        <label for="store-order" class="font-semibold">Order</label
-        ><select id="store-order" v-model="sort" class="entry">
-          <option :value="undefined">Newest first</option>
-          <option value="harm">What gets worse first</option>
+      <div class="grid gap-0.5">
+        <label for="store-order" class="hint">Order</label
+        ><select id="store-order" class="entry" :value="question.sort ?? 'newest'" @change="order">
+          <option v-for="(title, value) in orders" :key="value" :value="value">{{ title }}</option>
         </select>
       </div>
     </div>
-    <div class="flex flex-wrap items-center gap-x-4 gap-y-2">
-      <div role="group" aria-label="Show by gate" class="flex flex-wrap pl-px">
-        <button type="button" class="choice" :aria-pressed="!gate" :class="!gate && 'bg-mat! font-semibold'" @click="gate = undefined">All</button>
-        <button
-          v-for="verdict in gateVerdicts"
-          :key="verdict"
-          type="button"
-          class="choice"
-          :aria-pressed="gate === verdict"
-          :class="gate === verdict && 'bg-mat! font-semibold'"
-          @click="gate = verdict"
-        >
-          {{ gateWords[verdict].title }}
-        </button>
-      </div>
-      <template v-if="shown?.length">
-        <p class="hint" role="status">{{ counted }}<span v-if="busy">, looking…</span></p>
-        <a :href="csvPath" download class="button ml-auto md:min-h-8!"><PhDownloadSimple aria-hidden="true" />Take these away as CSV</a>
-      </template>
-    </div>
+    <StoreFilters :question="question" :counts="counts" :narrowed="narrowed" @set="(name, value) => set(name, value as never)" @clear="clear" />
+    <KeptLists :question="question" :narrowed="narrowed" />
     <p v-if="trouble" role="alert" class="text-stop">{{ trouble }}</p>
     <p v-else-if="!shown" role="status" class="hint">Fetching…</p>
-    <EmptyPlace
-      v-else-if="!shown.length"
-      :says="
-        typed || gate || stage || bench
-          ? 'Nothing fits. Try the beginning of a word, or fewer words, or a wider choice of stage, place and gate.'
-          : 'No machine yet. Those that are booked in stand here.'
-      "
-    />
     <template v-else>
-      <div>
-        <div class="hint hidden gap-x-4 px-3 pb-1 text-sm md:grid" :class="columns" aria-hidden="true">
-          <span>Tag</span><span>Machine</span><span>Gate</span><span>Stage</span><span>Open fault</span><span>Place</span>
-        </div>
-        <ul class="grid border-t border-line bg-card">
-          <li v-for="machine in shown" :key="machine.tag" class="border-x border-b border-line">
-            <NuxtLink
-              :to="`/m/${machine.tag}`"
-              class="grid items-center gap-x-4 gap-y-1 px-3 py-2 text-ink no-underline hover:bg-mat md:py-0.5"
-              :class="columns"
-            >
-              <TagTape :tag="machine.tag" small class="justify-self-start" />
-              <span class="truncate"
-                ><span class="font-semibold">{{ machine.nickname || machine.name }}</span
-                ><span class="hint"
-                  ><template v-if="machine.nickname">&ensp;{{ machine.name }}</template
-                  ><template v-if="machine.maker">, {{ machine.maker }}</template></span
-                ></span
-              >
-              <GateSign :verdict="machine.gate" :overruled="machine.overruled" small class="whitespace-nowrap" />
-              <span class="flex items-end gap-2"
-                ><RunStrip :run="machine.run" :current="machine.stage" small class="shrink-0" /><span class="hint truncate text-sm">{{
-                  machine.life && machine.stage === 'home' ? lifeNames[machine.life].title : stageNames[machine.stage]
-                }}</span></span
-              >
-              <span class="truncate text-sm"
-                >{{ machine.openFaults[0] }}<span v-if="machine.openFaults.length > 1" class="hint">, {{ machine.openFaults.length - 1 }} more</span></span
-              >
-              <span class="hint truncate text-sm">{{ machine.place }}</span>
-            </NuxtLink>
-          </li>
-        </ul>
+      <div v-if="shown.length" class="flex flex-wrap items-center gap-x-4 gap-y-1">
+        <p class="hint" role="status">
+          {{ counted }}<span v-if="typed && question.sort" class="hint">, best match first</span><span v-if="busy">, looking…</span>
+        </p>
+        <a :href="csvPath" download class="button button-quiet ml-auto md:min-h-8!"><PhDownloadSimple aria-hidden="true" />Take these away as CSV</a>
       </div>
+      <EmptyPlace
+        v-if="!shown.length"
+        :says="
+          narrowed
+            ? 'Nothing fits. Try the beginning of a word, or fewer words, or take back one of the choices above.'
+            : 'No machine yet. Those that are booked in stand here.'
+        "
+      />
+      <StoreTable v-else-if="view === 'table'" v-model:chosen="chosen" :machines="shown" />
+      <StoreRun v-else :machines="shown" :counts="counts" />
       <PageTurner v-if="list" v-model:page="page" :size="size" :total="list.total" :at-least="list.atLeast" what="machines" />
+      <ChosenMachines v-if="view === 'table'" v-model:chosen="chosen" :shown="shown.map(m => m.tag)" />
     </template>
   </div>
 </template>

@@ -1,19 +1,37 @@
-import { and, desc, eq, inArray, lt } from 'drizzle-orm'
+import { and, desc, eq, inArray, like, lt, or, sql } from 'drizzle-orm'
+import { type HistoryPart, historyParts } from '#shared/kernel/history-parts'
 import { isStrikeable, sentenceOf } from '#shared/chapters/index'
 import type { HistoryLine } from '#shared/kernel/machine'
 import type { Tx } from './journal'
 import { journal } from './trunk'
 
+interface HistoryAsked {
+  before?: number
+  most?: number
+  part?: HistoryPart
+  find?: string
+}
+
 /**
  * The history of a machine, newest first, with what was struck and why.
  * @param before only entries before this one
  * @param most so many at the most; all of them where it is left out
+ * @param part one part of it, by the kinds of entries
+ * @param find only entries in whose own words, or whose writer, this stands
  */
-export function historyOf(tx: Tx, machineId: number, { before, most }: { before?: number; most?: number } = {}): HistoryLine[] {
+export function historyOf(tx: Tx, machineId: number, { before, most, part, find }: HistoryAsked = {}): HistoryLine[] {
   const query = tx
     .select()
     .from(journal)
-    .where(and(eq(journal.machineId, machineId), before === undefined ? undefined : lt(journal.seq, before)))
+    .where(
+      and(
+        eq(journal.machineId, machineId),
+        before === undefined ? undefined : lt(journal.seq, before),
+        part && or(...historyParts[part].kinds.map(kind => like(journal.kind, `${kind}%`))),
+        // Whoever looks for a word finds it in what was written, or by whom; the sentence around it is the program's.
+        find ? or(sql`instr(lower(${journal.data}), ${find.toLowerCase()})`, sql`instr(lower(${journal.by}), ${find.toLowerCase()})`) : undefined,
+      ),
+    )
     .orderBy(desc(journal.seq))
   const entries = most === undefined ? query.all() : query.limit(most).all()
   const strikes = new Map(

@@ -1,4 +1,4 @@
-import { type SQL, and, asc, count, desc, eq, gt, isNull, sql } from 'drizzle-orm'
+import { type SQL, and, asc, count, desc, eq, gt, inArray, isNull, sql } from 'drizzle-orm'
 import type { Page } from '#shared/kernel/answers'
 import type { MachineNarrowing, MachineQuery, MachineSummary, TodayView } from '#shared/kernel/machine'
 import { waits } from '../chapters/waits/index'
@@ -13,7 +13,7 @@ const cardOf = ({ card }: { card: string }) => JSON.parse(card) as MachineSummar
 /** So many finds are ranked; whoever gets more types another word. */
 const mostFound = 500
 
-type Narrowed = Omit<MachineNarrowing, 'sort' | 'find'>
+type Narrowed = Omit<MachineQuery, 'sort' | 'find' | 'page' | 'size'>
 const summaries = machineSummaries
 
 /** What each narrowing asks of the rows, by its name; whoever counts the groups of one leaves its own out. */
@@ -21,6 +21,7 @@ const asks: { [N in keyof Narrowed]-?: (value: NonNullable<Narrowed[N]>, now: st
   gate: v => eq(summaries.gate, v),
   stage: v => eq(summaries.stage, v),
   bench: v => eq(summaries.onBench, v === 'on'),
+  tags: v => inArray(summaries.tag, v.split(',').slice(0, mostTags)),
   model: v => eq(summaries.modelId, v),
   place: v => ofMachine(sql`${machines.place} = ${v}`),
   owner: v => ofMachine(sql`${machines.owner} = ${v}`),
@@ -32,6 +33,8 @@ const asks: { [N in keyof Narrowed]-?: (value: NonNullable<Narrowed[N]>, now: st
     sql`${summaries.machineId} IN (SELECT ${journal.machineId} FROM ${journal} WHERE ${journal.personId} = ${v} AND ${journal.machineId} IS NOT NULL)`,
   olderThan: (v, now) => ofMachine(sql`${machines.bookedInAt} <= ${new Date(Date.parse(now) - v * dayMs).toISOString()}`),
 }
+/** So many machines are asked for by name. */
+const mostTags = 200
 const dayMs = 24 * 60 * 60 * 1000
 const ofMachine = (condition: SQL) => sql`EXISTS (SELECT 1 FROM ${machines} WHERE ${machines.id} = ${summaries.machineId} AND ${condition})`
 

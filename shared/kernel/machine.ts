@@ -140,6 +140,8 @@ export type MachineNarrowing = z.infer<typeof MachineNarrowing>
 
 export const MachineQuery = z.object({
   ...MachineNarrowing.shape,
+  /** These machines alone, by their tags with commas between. */
+  tags: z.string().max(8000).optional(),
   page: z.coerce.number().int().min(1).max(100_000).default(1),
   size: z.coerce.number().int().min(1).max(100).default(50),
 })

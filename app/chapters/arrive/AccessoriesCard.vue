@@ -11,7 +11,12 @@ const { submitCommand: want, busy, failure } = useCommand('want-part', () => pro
 </script>
 
 <template>
-  <OneCard title="Came with it">
+  <OneCard
+    title="Came with it"
+    :state="sheet.accessories.length && missing.every(m => m.wanted) ? 'done' : 'open'"
+    :result="sheet.accessories.map(a => a.name).join(', ')"
+    stays
+  >
     <EmptyPlace v-if="!sheet.accessories.length" says="Nothing noted. Count the supply, leads, manuals, media and packing." />
     <ul v-else class="ml-5 list-disc">
       <li v-for="thing in sheet.accessories" :key="thing.id">{{ thing.name }}</li>

@@ -15,7 +15,12 @@ const fared = computed(() => {
 </script>
 
 <template>
-  <OneCard title="Claimed" hint="Evidence, not facts.">
+  <OneCard
+    title="Claimed"
+    hint="Evidence, not facts."
+    :state="sheet.claims.some(c => c.verdict === 'open') || !sheet.claims.length ? 'open' : 'done'"
+    :result="sheet.claims.map(c => `“${c.says}” ${claimVerdictNames[c.verdict].toLowerCase()}`).join('; ')"
+  >
     <EmptyPlace v-if="!sheet.claims.length" says="Nobody said anything. Claims of the giver stand here, in their words." />
     <ul v-else class="grid divide-y divide-line">
       <li v-for="claim in sheet.claims" :key="claim.id" class="grid gap-1 py-2 first:pt-0">

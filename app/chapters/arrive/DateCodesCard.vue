@@ -7,7 +7,7 @@ const session = useSession()
 </script>
 
 <template>
-  <OneCard title="Date codes" hint="The machine is as young as its youngest original part.">
+  <OneCard title="Date codes" :state="sheet.dateCodes.length ? 'done' : 'open'" stays hint="The machine is as young as its youngest original part.">
     <EmptyPlace v-if="!sheet.dateCodes.length" says="No code read yet. Most are four digits: year and week." />
     <ul v-else class="grid gap-2">
       <li v-for="code in sheet.dateCodes" :key="code.id" class="flex flex-wrap items-baseline gap-x-3">

@@ -44,7 +44,7 @@ const rows = computed(() => {
 </script>
 
 <template>
-  <OneCard title="What it is">
+  <OneCard title="What it is" state="done" stays>
     <template v-if="session.may('correct-identity')" #aside
       ><button type="button" class="button button-quiet" :aria-expanded="editing" @click="editing = !editing">
         <PhPencilSimple aria-hidden="true" />{{ editing ? 'Leave it' : 'Correct it' }}

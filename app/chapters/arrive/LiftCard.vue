@@ -9,7 +9,12 @@ const result = computed(() => judgeLift({ massKg: props.massKg, fromHeightCm: fl
 </script>
 
 <template>
-  <OneCard title="Lifting" :hint="`${massKg} kg, from the floor to a bench, held close.`">
+  <OneCard
+    title="Lifting"
+    :state="result.people > 1 ? 'open' : 'done'"
+    :result="result.findings[0]?.says"
+    :hint="`${massKg} kg, from the floor to a bench, held close.`"
+  >
     <template #aside><NuxtLink to="/tools/safety/lift">Another way of lifting</NuxtLink></template>
     <FindingList :findings="result.findings" brief />
     <template v-if="result.people > 1"

@@ -5,8 +5,10 @@ defineProps<{ sheet: SheetOf<'cleaning'> }>()
 </script>
 
 <template>
-  <div class="grid items-start gap-4 lg:grid-cols-2">
-    <CleaningCard :sheet="sheet" />
-    <WaitsCard :sheet="sheet" />
-  </div>
+  <StageFrame>
+    <div class="grid items-start gap-3 lg:grid-cols-2">
+      <CleaningCard :sheet="sheet" />
+      <WaitsCard :sheet="sheet" />
+    </div>
+  </StageFrame>
 </template>

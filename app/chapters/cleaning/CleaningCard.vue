@@ -9,7 +9,7 @@ const times = useTimes()
 </script>
 
 <template>
-  <OneCard title="Cleaning" hint="Test briefly before hours of cosmetic work.">
+  <OneCard title="Cleaning" :state="sheet.cleanings.length ? 'done' : 'open'" stays hint="Test briefly before hours of cosmetic work.">
     <CautionNote about="dust-mould" />
     <EmptyPlace v-if="!sheet.cleanings.length" says="Nothing cleaned yet. Loose dirt comes first." />
     <ul v-else class="grid divide-y divide-line">

@@ -9,6 +9,8 @@ const session = useSession()
 <template>
   <OneCard
     title="Faults"
+    :state="sheet.faults.some(f => f.open) ? 'open' : sheet.faults.length ? 'done' : 'none'"
+    stays
     hint="Rails first, then clock and reset, then is the processor executing, then memory, video, ports. After battery damage, suspect the damaged zone first."
   >
     <CautionNote about="solder" />
@@ -17,19 +19,7 @@ const session = useSession()
       <li v-for="fault in sheet.faults" :key="fault.id"><OneFault :sheet="sheet" :fault="fault" /></li>
     </ul>
     <AddPanel v-if="session.may('report-fault')" v-slot="{ close }" label="Report a fault" :open="!sheet.faults.length">
-      <CommandForm
-        command="report-fault"
-        :machine="sheet.tag"
-        :initial="{ symptom: '', firstSeen: '', stopsMachine: true }"
-        label="Report a fault"
-        submit="Report it"
-        @done="close()"
-      >
-        <div class="grid gap-3 sm:grid-cols-2">
-          <TextField name="symptom" label="Symptom" /><TextField name="firstSeen" label="First seen" hint="A year, month or day" />
-        </div>
-        <TickField name="stopsMachine" label="It stops the machine" />
-      </CommandForm>
+      <ReportFault :sheet="sheet" @done="close()" />
     </AddPanel>
   </OneCard>
 </template>

@@ -5,8 +5,8 @@ defineProps<{ sheet: SheetOf<'faults' | 'parts'> }>()
 </script>
 
 <template>
-  <div class="grid gap-4">
+  <StageFrame>
     <FaultsCard :sheet="sheet" />
     <PartsCard :sheet="sheet" />
-  </div>
+  </StageFrame>
 </template>

@@ -32,6 +32,8 @@ const verdict = ({ presence, grade }: Assembly) =>
 <template>
   <OneCard
     title="Assemblies"
+    :state="unseen ? 'open' : 'done'"
+    stays
     :hint="unseen ? `Worst first. Not yet looked at: ${unseen} of ${sheet.assemblies.length}.` : 'Worst first; grade them one by one, the outside says little.'"
   >
     <ul class="grid grid-cols-[repeat(auto-fill,minmax(9.5rem,1fr))] gap-2">

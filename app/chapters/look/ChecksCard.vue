@@ -13,7 +13,13 @@ const groups = computed(() => [...new Set(open.value.map(c => c.why))].map(why =
 </script>
 
 <template>
-  <OneCard v-if="sheet.checks.length" title="Checks that the damage asks for" :hint="open.length ? `${open.length} to do.` : 'All done.'">
+  <OneCard
+    v-if="sheet.checks.length"
+    title="Checks that the damage asks for"
+    :hint="open.length ? `${open.length} to do.` : 'All done.'"
+    :state="open.length ? 'open' : 'done'"
+    :result="`All ${done.length} done, ${done.filter(c => c.done!.outcome === 'found').length} with something found`"
+  >
     <section v-for="group in groups" :key="group.why" class="grid gap-1">
       <p class="hint">
         {{ group.why }} <span class="italic">Source: {{ group.checks[0]!.source }}.</span>

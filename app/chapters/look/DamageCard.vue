@@ -9,7 +9,12 @@ const severityInk = { slight: 'text-note', clear: 'text-care', severe: 'text-sto
 </script>
 
 <template>
-  <OneCard title="Damage" hint="Look under the battery, the keyboard connector and the sockets, on both sides of the board.">
+  <OneCard
+    title="Damage"
+    :state="sheet.damages.length ? 'done' : 'open'"
+    stays
+    hint="Look under the battery, the keyboard connector and the sockets, on both sides of the board."
+  >
     <CautionNote about="battery" />
     <EmptyPlace v-if="!sheet.damages.length" says="No damage recorded. Log it as found; do not undo anything yet." />
     <ul v-else class="grid divide-y divide-line">

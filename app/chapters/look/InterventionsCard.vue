@@ -11,7 +11,12 @@ const words = { state: 'State', note: 'Why' }
 </script>
 
 <template>
-  <OneCard title="Somebody was here before" hint="Log it as found; do not undo it yet.">
+  <OneCard
+    title="Somebody was here before"
+    hint="Log it as found; do not undo it yet."
+    :state="sheet.interventions.some(i => i.state === 'not-understood') ? 'open' : sheet.interventions.length ? 'done' : 'none'"
+    :result="sheet.interventions.map(i => `${interventionKinds[i.kind]}: ${interventionStateNames[i.state].toLowerCase()}`).join('; ') || 'Nothing logged'"
+  >
     <EmptyPlace v-if="!sheet.interventions.length" says="Nothing logged. Look for lifted legs, added wires, flux, odd screws, hot glue, things unplugged." />
     <ul v-else class="grid divide-y divide-line">
       <li v-for="one in sheet.interventions" :key="one.id" class="grid gap-1 py-2 first:pt-0">

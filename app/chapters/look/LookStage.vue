@@ -5,7 +5,7 @@ defineProps<{ sheet: SheetOf<'arrive' | 'stewardship' | 'look' | 'opening'> }>()
 </script>
 
 <template>
-  <div class="grid gap-4">
+  <StageFrame>
     <AssembliesCard :sheet="sheet" />
     <PhotographsCard :sheet="sheet" />
     <div class="grid items-start gap-4 lg:grid-cols-2 xl:grid-cols-1 2xl:grid-cols-2">
@@ -16,5 +16,5 @@ defineProps<{ sheet: SheetOf<'arrive' | 'stewardship' | 'look' | 'opening'> }>()
     <OpeningCard :sheet="sheet" />
     <PathsCard :sheet="sheet" />
     <LettersCard v-if="!sheet.stewardship.ours" :sheet="sheet" />
-  </div>
+  </StageFrame>
 </template>

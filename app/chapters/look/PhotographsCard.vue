@@ -1,9 +1,8 @@
 <script setup lang="ts">
-import { PhArrowClockwise, PhCamera, PhImages, PhX } from '@phosphor-icons/vue'
+import { PhCamera, PhImages } from '@phosphor-icons/vue'
 import { useDropZone } from '@vueuse/core'
 import { photographUrl } from '#shared/chapters/look/index'
 import type { SheetOf } from '#shared/chapters/index'
-import type { Upload } from '~/chapters/look/composables/useUploads'
 
 /** The photographs of a machine, and the way in for more: dropped, chosen, or taken on the spot. */
 const props = defineProps<{ sheet: SheetOf<'look'> }>()
@@ -13,16 +12,6 @@ const { uploads, add, leave, again, clear } = useUploads(() => props.sheet.tag)
 const card = useTemplateRef<HTMLElement>('card')
 const { isOverDropZone } = useDropZone(card, { onDrop: files => session.may('add-photograph') && files && add(files), preventDefaultForUnhandled: true })
 const id = useId()
-const words: Record<Upload['state'], string> = {
-  waiting: 'Waits its turn',
-  sending: 'Sending',
-  working: 'Made smaller and kept',
-  kept: 'Kept',
-  refused: 'Refused',
-  left: 'Left',
-}
-const running = computed(() => uploads.value.some(u => ['waiting', 'sending', 'working'].includes(u.state)))
-
 function chosen(event: Event) {
   const input = event.target as HTMLInputElement
   add([...(input.files ?? [])])
@@ -40,6 +29,8 @@ function corrodedOn(photographId: number) {
   <div ref="card">
     <OneCard
       title="Photographs"
+      :state="sheet.photographs.length ? 'done' : 'open'"
+      stays
       hint="Before anything is touched: wiring, orientation, screws that differ."
       :class="isOverDropZone && 'outline-3 outline-enamel'"
     >
@@ -65,30 +56,7 @@ function corrodedOn(photographId: number) {
           /></label>
         </span>
       </template>
-      <section v-if="uploads.length" aria-label="Being added" class="grid gap-1 border border-line bg-mat p-2">
-        <ul class="grid gap-1">
-          <li v-for="upload in uploads" :key="upload.key" class="flex flex-wrap items-center gap-x-3">
-            <span class="min-w-0 flex-1 truncate">{{ upload.name }}</span>
-            <progress
-              v-if="['sending', 'working'].includes(upload.state)"
-              class="h-2 w-28 accent-enamel"
-              :value="upload.state === 'sending' ? upload.share : undefined"
-              max="1"
-              :aria-label="`Progress of ${upload.name}`"
-            />
-            <span class="text-sm" :class="upload.state === 'refused' ? 'text-stop' : 'text-ink-2'" :role="upload.state === 'refused' ? 'alert' : undefined"
-              >{{ words[upload.state] }}<template v-if="upload.message">: {{ upload.message }}</template></span
-            >
-            <button v-if="['waiting', 'sending'].includes(upload.state)" type="button" class="button button-quiet" @click="leave(upload)">
-              <PhX aria-hidden="true" />Leave it<span class="sr-only"> {{ upload.name }}</span>
-            </button>
-            <button v-if="['refused', 'left'].includes(upload.state)" type="button" class="button button-quiet" @click="again(upload)">
-              <PhArrowClockwise aria-hidden="true" />Try again<span class="sr-only"> {{ upload.name }}</span>
-            </button>
-          </li>
-        </ul>
-        <p v-if="!running"><button type="button" class="text-sm underline" @click="clear">Clear the list</button></p>
-      </section>
+      <UploadList :uploads="uploads" :leave="leave" :again="again" :clear="clear" />
       <EmptyPlace
         v-if="!sheet.photographs.length"
         :says="

@@ -30,6 +30,8 @@ const shown = (field: string, value: unknown) => (field === 'fixings' ? (value a
 <template>
   <OneCard
     title="Opening record"
+    :state="done.some(s => s.state === 'undone') ? 'open' : done.length ? 'done' : 'open'"
+    :result="`${done.length} steps, all together again`"
     :hint="
       done.length ? `${sheet.opening.out} fixings out, ${sheet.opening.back} counted back.` : 'Steps in order, so that somebody else can put it together again.'
     "

@@ -9,7 +9,7 @@ const { submitCommand: settle, busy, failure, stale } = useCommand('settle-part'
 </script>
 
 <template>
-  <OneCard title="Parts wanted">
+  <OneCard title="Parts wanted" :state="sheet.parts.some(p => p.outcome === 'wanted') ? 'open' : sheet.parts.length ? 'done' : 'none'" stays>
     <EmptyPlace v-if="!sheet.parts.length" says="It wants nothing. A part entered here stands in Parts for everybody to find." />
     <ul v-else class="grid divide-y divide-line">
       <li v-for="part in sheet.parts" :key="part.id" class="flex flex-wrap items-center gap-x-3 gap-y-1 py-1.5">

@@ -3,7 +3,7 @@ import { PhCaretRight, PhCheck, PhHandArrowUp, PhPlay } from '@phosphor-icons/vu
 import type { EveningJobView } from '#shared/chapters/plan/index'
 
 /** One job of the evening: what, on which machine, how long; begun, done, or handed on with a note. */
-const props = defineProps<{ job: EveningJobView; mine: boolean }>()
+const props = defineProps<{ job: EveningJobView }>()
 const session = useSession()
 const times = useTimes()
 const clock = useClock()
@@ -11,9 +11,10 @@ const open = ref(false)
 const handing = ref(false)
 const { submitCommand: start, busy: starting, failure: notStarted } = useCommand('start-job', () => props.job.tag)
 const { submitCommand: finish, busy: finishing, failure: notFinished } = useCommand('finish-job', () => props.job.tag)
+const mine = computed(() => props.job.hands.some(h => h.id === session.person?.id))
 const others = computed(() => props.job.hands.filter(h => h.id !== session.person?.id))
 const running = computed(() => (props.job.startedAt ? Math.max(0, Math.floor((clock.now.getTime() - Date.parse(props.job.startedAt)) / 60_000)) : 0))
-const begin = () => start({ code: props.job.code, says: props.job.says, withId: props.mine || !props.job.pair ? null : (others.value[0]?.id ?? null) })
+const begin = () => start({ code: props.job.code, says: props.job.says, withId: mine.value || !props.job.pair ? null : (others.value[0]?.id ?? null) })
 </script>
 
 <template>
@@ -21,10 +22,10 @@ const begin = () => start({ code: props.job.code, says: props.job.says, withId: 
     <div class="flex flex-wrap items-center gap-x-2">
       <span v-if="job.state === 'dealt' && job.startsAt" class="figure text-sm">{{ times.clock(job.startsAt) }}</span>
       <TagTape :tag="job.tag" small />
-      <NuxtLink :to="{ path: `/m/${job.tag}`, query: { stage: job.stage } }" class="truncate text-ink">{{ job.nickname || job.name }}</NuxtLink>
       <GateSign :verdict="job.gate" :overruled="job.overruled" small class="ml-auto whitespace-nowrap" />
     </div>
     <p>
+      <NuxtLink :to="{ path: `/m/${job.tag}`, query: { stage: job.stage } }" class="text-ink">{{ job.nickname || job.name }}</NuxtLink>:
       <span class="font-semibold">{{ job.says }}</span>
       <span class="hint whitespace-nowrap">
         <template v-if="job.state === 'done'">&ensp;done in {{ job.takenMinutes }} min, guessed {{ job.guessMinutes }}</template>

@@ -37,7 +37,7 @@ defineExpose({ evening })
     </template>
     <p v-if="!evening" role="status" class="hint">{{ trouble || 'Fetching the evening…' }}</p>
     <template v-else>
-      <WhoIsHere :here="here" />
+      <WhoIsHere :here="here" :dealt="evening.dealtAt !== null" />
       <p v-if="failure" role="alert" class="text-stop">{{ failure }}</p>
       <div v-if="jobs.length" class="grid items-start gap-x-5 gap-y-3 md:grid-cols-2 xl:grid-cols-3">
         <section
@@ -50,13 +50,13 @@ defineExpose({ evening })
           <h3>{{ hand.id === session.person?.id ? 'Mine' : hand.name }}</h3>
           <p v-if="!jobsOf(hand.id).length" class="hint py-2">Nothing was dealt here: see what is left over.</p>
           <ol class="grid divide-y divide-line">
-            <EveningJob v-for="job in jobsOf(hand.id)" :key="job.id" :job="job" :mine="hand.id === session.person?.id" />
+            <EveningJob v-for="job in jobsOf(hand.id)" :key="job.id" :job="job" />
           </ol>
         </section>
         <section v-if="nobodys.length" class="min-w-0 border-t-2 border-note pt-1" aria-label="Handed on">
           <h3>Handed on, nobody’s yet</h3>
           <ol class="grid divide-y divide-line">
-            <EveningJob v-for="job in nobodys" :key="job.id" :job="job" mine />
+            <EveningJob v-for="job in nobodys" :key="job.id" :job="job" />
           </ol>
         </section>
       </div>

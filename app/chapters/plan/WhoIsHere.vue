@@ -3,7 +3,7 @@ import { PhSignOut, PhUserPlus } from '@phosphor-icons/vue'
 import type { EveningPerson } from '#shared/chapters/plan/index'
 
 /** Who is here tonight and until when; everybody says it for themselves, a coordinator for anybody. */
-const props = defineProps<{ here: EveningPerson[] }>()
+const props = defineProps<{ here: EveningPerson[]; dealt: boolean }>()
 const session = useSession()
 const times = useTimes()
 const { typed, until } = useStay()
@@ -13,12 +13,14 @@ const { submitCommand: go, failure: kept, because } = useCommand('go-home')
 const coordinates = computed(() => session.person?.role === 'coordinator')
 const absent = computed(() => session.crew.filter(p => p.role !== 'reader' && !props.here.some(h => h.id === p.id)))
 const me = computed(() => absent.value.find(p => p.id === session.person?.id))
+/** Once it is dealt, whoever comes later is a press away. */
+const asking = ref(false)
 const offered = computed(() => (coordinates.value ? absent.value : me.value ? [me.value] : []))
 </script>
 
 <template>
   <div class="grid gap-2">
-    <ul v-if="here.length" class="flex flex-wrap gap-2" aria-label="Who is here">
+    <ul v-if="here.length" class="flex flex-wrap items-center gap-2" aria-label="Who is here">
       <li v-for="person in here" :key="person.id" class="flex items-center gap-2 border border-line bg-mat pl-3">
         <span
           >{{ person.name }} <span class="figure hint">until {{ times.clock(person.until) }}</span></span
@@ -33,8 +35,13 @@ const offered = computed(() => (coordinates.value ? absent.value : me.value ? [m
           <PhSignOut aria-hidden="true" />
         </button>
       </li>
+      <li v-if="dealt && offered.length && session.may('be-here')">
+        <button type="button" class="button button-quiet min-h-8!" :aria-expanded="asking" @click="asking = !asking">
+          <PhUserPlus aria-hidden="true" />{{ me ? 'I am here too' : 'Somebody else comes' }}
+        </button>
+      </li>
     </ul>
-    <div v-if="session.may('be-here') && offered.length" class="flex flex-wrap items-center gap-x-3 gap-y-2">
+    <div v-if="session.may('be-here') && offered.length && (!dealt || asking || !here.length)" class="flex flex-wrap items-center gap-x-3 gap-y-2">
       <label :for="id" class="hint">Here until</label><input :id="id" v-model="typed" type="time" class="entry w-28! figure" />
       <div class="flex flex-wrap gap-1" role="group" aria-label="Who else is here">
         <button

@@ -36,6 +36,17 @@ const initialOf = ({ where, chemistry, cells, year, state, fitted, charging, rep
 /** Places that were looked at as checks already. */
 const done = computed(() => props.sheet.power.placesToLook.filter(p => p.done).map(p => p.says))
 const known = computed(() => props.sheet.hazards.find(h => h.kind === 'battery')?.evidence ?? [])
+const pressing = (b: Battery) => Boolean(b.next) || b.fitted || b.findings.some(f => f.level === 'stop' || f.level === 'care')
+const state = computed(() => {
+  const { batteries, facts } = props.sheet.power
+  if (batteries.length) return batteries.some(pressing) ? 'open' : 'done'
+  return facts.battery === 'none-fitted' ? 'none' : 'open'
+})
+const result = computed(
+  () =>
+    props.sheet.power.batteries.map(b => `${b.where}: ${batteryStateNames[b.state].toLowerCase()}, ${b.fitted ? 'still in' : 'out'}`).join('; ') ||
+    'None fitted',
+)
 const says = (b: Battery) =>
   [
     chemistries[b.chemistry].title,
@@ -48,7 +59,7 @@ const says = (b: Battery) =>
 </script>
 
 <template>
-  <OneCard title="Batteries" hint="They come out first. Removed in time, the board is saved.">
+  <OneCard title="Batteries" hint="They come out first. Removed in time, the board is saved." :state="state" :result="result">
     <CautionNote about="battery" />
     <EmptyPlace
       v-if="!sheet.power.batteries.length"

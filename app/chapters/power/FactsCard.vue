@@ -26,65 +26,59 @@ function hintOf(name: (typeof enteredFactNames)[number]) {
   const counts = factValue(name, props.sheet.power.measured[name])
   return counts ? `${powerFacts[name].look} On record, and counting before what is entered here: ${counts.label.toLowerCase()}.` : powerFacts[name].look
 }
-/** How many facts nobody has answered, by looking or by measuring. Where none was left, the card comes folded; it does not fold under somebody's hands. */
+/** How many facts nobody has answered, by looking or by measuring. */
 const open = computed(() => enteredFactNames.filter(name => props.sheet.power.facts[name] === undefined).length)
 const complete = computed(() => open.value === 0 && props.sheet.power.inspectedBy !== '')
-const unfolded = !complete.value
 const options = (name: (typeof enteredFactNames)[number]) => Object.entries(powerFacts[name].values).map(([value, { label }]) => ({ value, label }))
 </script>
 
 <template>
-  <OneCard title="Facts for power" hint="Unplugged, covers off. Leave out what nobody has looked at.">
-    <details :open="unfolded" class="grid gap-3">
-      <summary class="cursor-pointer font-semibold">
-        {{
-          complete
-            ? `All answered, inspected by ${sheet.power.inspectedBy}. Look at them or change them`
-            : `${open} of ${enteredFactNames.length} not looked at yet`
-        }}
-      </summary>
-      <div class="mt-3 grid gap-2 sm:grid-cols-2">
-        <CautionNote about="mains" />
-        <CautionNote about="stored-charge" />
-        <CautionNote v-if="sheet.power.facts.pictureTube && sheet.power.facts.pictureTube !== 'none'" about="picture-tube" />
-        <CautionNote v-if="sheet.power.facts.battery && sheet.power.facts.battery !== 'none-fitted'" about="battery" />
-      </div>
-      <CommandForm
-        v-if="session.may('assess-power')"
-        command="assess-power"
-        :machine="sheet.tag"
-        :initial="initial"
-        :fixed="{ version: sheet.power.version }"
-        :words="words"
-        :show="show"
-        label="Facts for power"
-        submit="Keep these facts"
-        keeps
-        class="mt-3"
-      >
-        <template #default="{ values }">
-          <WatchValues :values="values" @changed="$emit('typed', $event)" />
-          <div class="grid divide-y divide-line border-y border-line">
-            <ChoiceField
-              v-for="name in enteredFactNames"
-              :key="name"
-              :name="`facts.${name}`"
-              :label="powerFacts[name].title"
-              :options="options(name)"
-              :hint="hintOf(name)"
-              class="py-2.5"
-            />
-          </div>
-          <PickField
-            name="inspectedById"
-            label="Inspected by"
-            :options="inspectors"
-            hint="Whoever has looked at all of this, and has leave to inspect. People’s names stay off the passport."
+  <OneCard
+    title="Facts for power"
+    :hint="`Unplugged, covers off. ${open ? `${open} of ${enteredFactNames.length} not looked at yet; leave those out.` : ''}`"
+    :state="complete ? 'done' : 'open'"
+    :result="`All ${enteredFactNames.length} answered, inspected by ${sheet.power.inspectedBy}`"
+  >
+    <div class="grid gap-2 sm:grid-cols-2">
+      <CautionNote about="mains" />
+      <CautionNote about="stored-charge" />
+      <CautionNote v-if="sheet.power.facts.pictureTube && sheet.power.facts.pictureTube !== 'none'" about="picture-tube" />
+      <CautionNote v-if="sheet.power.facts.battery && sheet.power.facts.battery !== 'none-fitted'" about="battery" />
+    </div>
+    <CommandForm
+      v-if="session.may('assess-power')"
+      command="assess-power"
+      :machine="sheet.tag"
+      :initial="initial"
+      :fixed="{ version: sheet.power.version }"
+      :words="words"
+      :show="show"
+      label="Facts for power"
+      submit="Keep these facts"
+      keeps
+    >
+      <template #default="{ values }">
+        <WatchValues :values="values" @changed="$emit('typed', $event)" />
+        <div class="grid divide-y divide-line border-y border-line">
+          <ChoiceField
+            v-for="name in enteredFactNames"
+            :key="name"
+            :name="`facts.${name}`"
+            :label="powerFacts[name].title"
+            :options="options(name)"
+            :hint="hintOf(name)"
+            row
           />
-          <p v-if="inspectors.length === 1" class="hint"><WhoCould skill="inspection" /></p>
-        </template>
-      </CommandForm>
-      <p v-else class="hint">Volunteers and coordinators enter these facts.</p>
-    </details>
+        </div>
+        <PickField
+          name="inspectedById"
+          label="Inspected by"
+          :options="inspectors"
+          hint="Whoever has looked at all of this, and has leave to inspect. People’s names stay off the passport."
+        />
+        <p v-if="inspectors.length === 1" class="hint"><WhoCould skill="inspection" /></p>
+      </template>
+    </CommandForm>
+    <p v-else class="hint">Volunteers and coordinators enter these facts.</p>
   </OneCard>
 </template>

@@ -1,47 +1,31 @@
 <script setup lang="ts">
-import { assessGate, gateVerdicts, gateWords } from '#core/safety/gate'
-import { shortCode, shortUnproved } from '#core/power/rules'
+import { type GateResult, gateVerdicts, gateWords } from '#core/safety/gate'
 import { configurationKinds, configurationWords } from '#core/safety/configuration'
-import { type PowerFacts, schoolNames, schools } from '#core/safety/power-facts'
+import { schoolNames, schools } from '#core/safety/power-facts'
 import type { SheetOf } from '#shared/chapters/index'
 
-/** The power gate: its verdict, why, and what would open it. */
-const props = defineProps<{ sheet: SheetOf<'look' | 'power'>; facts: PowerFacts; inspectedBy: string }>()
+/** The power gate: its verdict, why, and what would open it; each reason behind a press. */
+const props = defineProps<{ sheet: SheetOf<'look' | 'power'>; gate: GateResult; entered: boolean }>()
 const session = useSession()
-const computedGate = computed(() =>
-  assessGate({
-    school: props.sheet.power.school,
-    facts: props.facts,
-    inspectedBy: props.inspectedBy,
-    hazards: props.sheet.hazards,
-    configuration: props.sheet.power.configuration,
-    // Whether a short is proved hangs on what is being answered; all else was found elsewhere.
-    heard: [
-      ...props.sheet.power.heard.filter(h => !h.finding.code.startsWith(shortCode)),
-      ...shortUnproved(
-        props.facts.shortedRail,
-        props.sheet.power.offState.map(({ rail, last }) => ({ rail, verdict: last?.verdict ?? null })),
-      ),
-    ],
-  }),
-)
-const unsaved = computed(() => JSON.stringify(computedGate.value.findings) !== JSON.stringify(props.sheet.power.gate.findings))
-const findings = computed(() => new Map(computedGate.value.findings.map(f => [f.code, f])))
+const findings = computed(() => new Map(props.gate.findings.map(f => [f.code, f])))
 /** What would open it, in the order in which it can be worked through. */
-const against = computed(() =>
-  computedGate.value.toOpen.flatMap(open => (findings.value.has(open.code) ? [{ open, found: findings.value.get(open.code)! }] : [])),
-)
-const checked = computed(() => computedGate.value.findings.filter(f => !computedGate.value.toOpen.some(o => o.code === f.code)))
+const against = computed(() => props.gate.toOpen.flatMap(open => (findings.value.has(open.code) ? [{ open, found: findings.value.get(open.code)! }] : [])))
+const checked = computed(() => props.gate.findings.filter(f => !props.gate.toOpen.some(o => o.code === f.code)))
+/** What nobody has looked at is asked below, fact by fact, and only counted here. */
+const unlooked = computed(() => against.value.filter(a => a.found.code.endsWith('.not-looked')))
+const reasons = computed(() => against.value.filter(a => !a.found.code.endsWith('.not-looked')))
+const shownAtFirst = 5
+const all = ref(false)
 const { submitCommand: choose } = useCommand('choose-school', () => props.sheet.tag)
 const { submitCommand: withdraw, busy: withdrawing } = useCommand('withdraw-overrule', () => props.sheet.tag)
 </script>
 
 <template>
-  <OneCard title="Power gate">
-    <template #aside><span v-if="unsaved" class="text-care font-semibold">As entered below, not kept yet</span></template>
+  <OneCard title="Power gate" state="open" stays :result="gateWords[gate.verdict].title">
+    <template #aside><span v-if="entered" class="font-semibold text-care">As entered below, not kept yet</span></template>
     <div class="flex flex-wrap items-center gap-x-4 gap-y-1" aria-live="polite">
-      <GateSign :verdict="computedGate.verdict" class="text-2xl!" />
-      <p>{{ gateWords[computedGate.verdict].means }}</p>
+      <GateSign :verdict="gate.verdict" class="text-2xl!" />
+      <p>{{ gateWords[gate.verdict].means }}</p>
     </div>
     <div v-if="sheet.power.overrule" class="border-l-4 border-care bg-care-wash px-3 py-2">
       <p class="flex flex-wrap items-center gap-2">
@@ -53,61 +37,76 @@ const { submitCommand: withdraw, busy: withdrawing } = useCommand('withdraw-over
         Withdraw the overrule
       </button>
     </div>
-    <div class="text-[0.9375rem]">
-      <p>
-        <strong>{{ schoolNames[sheet.power.school].title }}{{ sheet.power.ownSchool ? ', for this machine' : '' }}:</strong>
-        {{ schoolNames[sheet.power.school].means }}
-      </p>
-      <p v-if="session.may('choose-school')" class="flex flex-wrap gap-x-4">
-        <button v-for="school in schools.filter(s => s !== sheet.power.school)" :key="school" type="button" class="underline" @click="choose({ school })">
-          Use {{ schoolNames[school].title.toLowerCase() }} for this machine</button
-        ><button v-if="sheet.power.ownSchool" type="button" class="underline" @click="choose({ school: null })">Go back to the school of the collection</button>
-      </p>
-    </div>
-    <div class="text-[0.9375rem]">
-      <p>
-        <strong>{{ configurationWords(sheet.power.configuration) }}:</strong> {{ configurationKinds[sheet.power.configuration.kind].means }}
-      </p>
-      <AddPanel v-if="session.may('set-configuration')" v-slot="{ close }" label="Change what is connected"
-        ><ConfigurationForm :sheet="sheet" @done="close()"
-      /></AddPanel>
-    </div>
-    <section v-if="against.length" aria-label="What would open it" class="grid gap-2">
+    <section v-if="against.length" aria-label="What would open it" class="grid gap-1">
       <h3>What would open it</h3>
-      <ul class="grid gap-2">
-        <li v-for="{ found, open } in against" :key="found.code" class="grid grid-cols-[4.25rem_1fr] gap-2">
+      <ul class="grid divide-y divide-line border-y border-line">
+        <li v-for="{ found, open } in all ? reasons : reasons.slice(0, shownAtFirst)" :key="found.code" class="grid grid-cols-[4.25rem_1fr] gap-2 py-1">
           <LevelSign :level="found.level" />
-          <div>
-            <p>
+          <details>
+            <summary class="cursor-pointer">
               <span class="font-semibold">{{ found.says }}</span> {{ open.do }}
-            </p>
+            </summary>
             <p class="hint">
               {{ found.level === 'note' ? '' : found.because.join(' ') }} By {{ open.who }}.
               <WhoCould :skill="open.skill" />
             </p>
-          </div>
+          </details>
+        </li>
+        <li v-if="unlooked.length" class="grid grid-cols-[4.25rem_1fr] gap-2 py-1">
+          <LevelSign level="note" />
+          <p>
+            <span class="font-semibold">Not looked at yet:</span>
+            {{ unlooked.map(u => u.found.says.replace(/: not looked at yet\.$/, '').toLowerCase()).join(', ') }}.
+          </p>
         </li>
       </ul>
+      <p v-if="reasons.length > shownAtFirst">
+        <button type="button" class="button button-quiet min-h-8!" @click="all = !all">{{ all ? 'Show fewer' : `Show all ${reasons.length}` }}</button>
+      </p>
     </section>
+    <details>
+      <summary class="cursor-pointer">
+        <span class="font-semibold">How it is judged:</span> {{ schoolNames[sheet.power.school].title.toLowerCase()
+        }}{{ sheet.power.ownSchool ? ', for this machine' : '' }}; {{ configurationWords(sheet.power.configuration).toLowerCase() }}
+      </summary>
+      <div class="grid gap-2 pt-2 text-[0.9375rem]">
+        <p>
+          <strong>{{ schoolNames[sheet.power.school].title }}:</strong> {{ schoolNames[sheet.power.school].means }}
+        </p>
+        <p v-if="session.may('choose-school')" class="flex flex-wrap gap-x-4">
+          <button v-for="school in schools.filter(s => s !== sheet.power.school)" :key="school" type="button" class="underline" @click="choose({ school })">
+            Use {{ schoolNames[school].title.toLowerCase() }} for this machine</button
+          ><button v-if="sheet.power.ownSchool" type="button" class="underline" @click="choose({ school: null })">
+            Go back to the school of the collection
+          </button>
+        </p>
+        <p>
+          <strong>{{ configurationWords(sheet.power.configuration) }}:</strong> {{ configurationKinds[sheet.power.configuration.kind].means }}
+        </p>
+        <AddPanel v-if="session.may('set-configuration')" v-slot="{ close }" label="Change what is connected"
+          ><ConfigurationForm :sheet="sheet" @done="close()"
+        /></AddPanel>
+        <AddPanel v-if="session.may('overrule-gate')" v-slot="{ close }" label="Overrule the gate">
+          <CommandForm
+            command="overrule-gate"
+            :machine="sheet.tag"
+            :initial="{ verdict: undefined, reason: '' }"
+            label="Overrule the gate"
+            submit="Overrule"
+            @done="close()"
+            ><ChoiceField name="verdict" label="Let it say" :options="gateVerdicts.map(value => ({ value, label: gateWords[value].title }))" /><TextField
+              name="reason"
+              label="Reason"
+              :lines="2"
+              hint="Kept in the history, with your name."
+          /></CommandForm>
+        </AddPanel>
+      </div>
+    </details>
     <details v-if="checked.length">
       <summary class="cursor-pointer font-semibold">Checked so far ({{ checked.length }})</summary>
       <div class="pt-2"><FindingList :findings="checked" brief /></div>
     </details>
     <GateHistory :sheet="sheet" />
-    <AddPanel v-if="session.may('overrule-gate')" v-slot="{ close }" label="Overrule the gate">
-      <CommandForm
-        command="overrule-gate"
-        :machine="sheet.tag"
-        :initial="{ verdict: undefined, reason: '' }"
-        label="Overrule the gate"
-        submit="Overrule"
-        @done="close()"
-        ><ChoiceField name="verdict" label="Let it say" :options="gateVerdicts.map(value => ({ value, label: gateWords[value].title }))" /><TextField
-          name="reason"
-          label="Reason"
-          :lines="2"
-          hint="Kept in the history, with your name."
-      /></CommandForm>
-    </AddPanel>
   </OneCard>
 </template>

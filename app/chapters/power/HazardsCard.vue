@@ -11,12 +11,17 @@ const inks: Record<HazardState, string> = { 'present': 'text-stop', 'suspected':
 const others = computed(() =>
   hazardKindNames.filter(kind => !props.sheet.hazards.some(h => h.kind === kind)).map(value => ({ value, label: hazardKinds[value].title })),
 )
+const openOnes = computed(() => props.sheet.hazards.filter(h => h.state === 'present' || h.state === 'suspected'))
+const state = computed(() => (openOnes.value.length ? 'open' : props.sheet.hazards.length ? 'done' : 'none'))
+const result = computed(
+  () => props.sheet.hazards.map(h => `${hazardKinds[h.kind].title}: ${hazardStateNames[h.state].toLowerCase()}`).join('; ') || 'Nothing points to one',
+)
 const words = { state: 'State', evidence: 'Evidence' }
 const open = (kind: HazardKind) => (settling.value = settling.value === kind ? undefined : kind)
 </script>
 
 <template>
-  <OneCard title="Hazards" hint="Suspected from what is known of it, until somebody confirms or rules it out.">
+  <OneCard title="Hazards" hint="Suspected from what is known of it, until somebody confirms or rules it out." :state="state" :result="result">
     <EmptyPlace v-if="!sheet.hazards.length" says="Nothing points to a hazard yet. That says nothing about what nobody has looked at." />
     <ul v-else class="grid divide-y divide-line border-y border-line">
       <li v-for="hazard in sheet.hazards" :key="hazard.kind" class="grid gap-1 py-2">

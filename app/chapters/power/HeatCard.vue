@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import Papa from 'papaparse'
 import { type LogRead, readTemperatureLog } from '#core/power/temperature-log'
-import { fanless, judgeTemperature, warmParts, warmPartNames, type WarmPart } from '#core/power/temperature'
+import { fanless, warmParts, warmPartNames } from '#core/power/temperature'
 import { InputError } from '#core/kernel/input-error'
-import { parseQuantity } from '#core/kernel/quantity'
 import type { MachineSheet, SheetOf } from '#shared/chapters/index'
 
 /** How warm its parts get, one by one or from a logger's file; and how long it may run without its fan. */
@@ -41,20 +40,28 @@ function toldOf({ part, samples, highestC }: MachineSheet['power']['temperatures
   const minutes = (samples.at(-1)!.atSeconds / 60).toFixed(0)
   return `Temperature of ${warmParts[part].title.toLowerCase()} over ${minutes} minutes, up to ${highestC.toFixed(1)} °C`
 }
-function judged(values: Record<string, unknown>) {
-  const typed = String(values.celsius ?? '').trim()
-  if (!typed || !values.part) return []
-  try {
-    return judgeTemperature({ part: values.part as WarmPart, samples: [{ atSeconds: 0, celsius: parseQuantity(typed, '', 'celsius') }] }).findings
-  } catch (error) {
-    return [{ level: 'care' as const, code: 'temperature.unread', says: (error as Error).message, because: [] }]
-  }
-}
 const fanMissing = computed(() => props.sheet.power.facts.fan === 'missing')
+const state = computed(() => {
+  const { temperatures } = props.sheet.power
+  if (fanMissing.value || temperatures.some(t => t.findings.some(f => f.level === 'stop' || f.level === 'care'))) return 'open'
+  return temperatures.length ? 'done' : 'none'
+})
+const result = computed(
+  () =>
+    props.sheet.power.temperatures
+      .slice(0, 4)
+      .map(t => `${warmParts[t.part].title} ${t.highestC.toFixed(0)} °C`)
+      .join(', ') || 'No temperature taken',
+)
 </script>
 
 <template>
-  <OneCard title="Heat" hint="Heat sinks, transformer, drives. Feel for it with the back of a finger near, never on, a live part.">
+  <OneCard
+    title="Heat"
+    hint="Heat sinks, transformer, drives. Feel for it with the back of a finger near, never on, a live part."
+    :state="state"
+    :result="result"
+  >
     <FanlessRun v-if="fanMissing" :sheet="sheet" />
     <p v-if="fanMissing" class="hint">Without its fan it runs {{ fanless.runSeconds }} seconds at a time, then rests {{ fanless.restMinutes }} minutes.</p>
     <EmptyPlace v-if="!sheet.power.temperatures.length" says="No temperature has been taken. Old linear regulators run at 60 to 65 °C and are in order." />
@@ -81,24 +88,7 @@ const fanMissing = computed(() => props.sheet.power.facts.fan === 'missing')
       </li>
     </ul>
     <AddPanel v-if="session.may('take-temperature')" label="Take a temperature">
-      <CommandForm
-        command="take-temperature"
-        :machine="sheet.tag"
-        :initial="{ part: 'heat-sink', where: '', celsius: '' }"
-        label="Take a temperature"
-        submit="Keep the temperature"
-      >
-        <template #default="{ values }">
-          <div class="grid items-end gap-3 sm:grid-cols-[1fr_1fr_8rem_auto]">
-            <PickField name="part" label="What" :options="parts" /><TextField name="where" label="Which" hint="Such as the 5 V regulator" /><TextField
-              name="celsius"
-              label="In °C"
-              numeric
-            /><MeterButton what="celsius" into="celsius" />
-          </div>
-          <div aria-live="polite" class="min-h-6"><FindingList :findings="judged(values)" /></div>
-        </template>
-      </CommandForm>
+      <TemperatureForm :tag="sheet.tag" />
     </AddPanel>
     <AddPanel v-if="session.may('import-temperatures')" v-slot="{ close }" label="Import a log">
       <div class="grid gap-3">

@@ -10,12 +10,18 @@ const inspectedBy = computed(() => {
   return id === null ? '' : String(id)
 })
 const facts = computed<PowerFacts>(() => ({ ...((typed.value.facts as PowerFacts | undefined) ?? props.sheet.power.entered), ...props.sheet.power.measured }))
+const { gate, changed } = useGateAsEntered(() => props.sheet, facts, inspectedBy)
 </script>
 
 <template>
-  <div class="grid gap-4">
-    <GateCard :sheet="sheet" :facts="facts" :inspected-by="inspectedBy" />
-    <StageSteps :steps="['Hazards', 'Facts for power', 'Batteries', 'Supply', 'Rails with the power off', 'First start', 'Heat']" />
+  <StageFrame>
+    <template #decides>
+      <span class="flex flex-wrap items-center gap-x-2" role="status">
+        <GateSign :verdict="gate.verdict" small />
+        <span v-if="changed" class="text-sm font-semibold text-care">as entered, not kept yet: {{ changed }}</span>
+      </span>
+    </template>
+    <GateCard :sheet="sheet" :gate="gate" :entered="changed !== ''" />
     <AlarmsCard v-if="sheet.power.alarms.length" :sheet="sheet" />
     <HazardsCard :sheet="sheet" />
     <FactsCard :sheet="sheet" @typed="typed = $event" />
@@ -24,5 +30,5 @@ const facts = computed<PowerFacts>(() => ({ ...((typed.value.facts as PowerFacts
     <OffStateCard :sheet="sheet" />
     <FirstStartCard :sheet="sheet" />
     <HeatCard :sheet="sheet" />
-  </div>
+  </StageFrame>
 </template>

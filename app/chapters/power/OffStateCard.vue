@@ -20,6 +20,8 @@ const initial = computed(() => ({
   loadAttached: false,
   rising: false,
 }))
+const state = computed(() => (rails.value.length && rails.value.every(r => r.last?.verdict === 'plausible') ? 'done' : 'open'))
+const result = computed(() => rails.value.map(r => `${shownRail(r.rail)} ${r.last ? ohms(r.last.ohm) : 'not measured'}`).join(', '))
 const yesNo = (no: string, yes: string) => [
   { value: false, label: no },
   { value: true, label: yes },
@@ -45,7 +47,7 @@ function judged(values: Record<string, unknown>): Finding[] {
 </script>
 
 <template>
-  <OneCard title="Rails with the power off" hint="To ground, unplugged and discharged, before the first start.">
+  <OneCard title="Rails with the power off" hint="To ground, unplugged and discharged, before the first start." :state="state" :result="result">
     <EmptyPlace v-if="!rails.length" says="No rails are known for it. Say under Prove which to expect." />
     <ul v-else class="grid divide-y divide-line border-y border-line">
       <li v-for="rail in rails" :key="rail.rail" class="grid items-baseline gap-x-4 py-1.5 sm:grid-cols-[5rem_10rem_1fr]">

@@ -27,6 +27,8 @@ const overTime = (rail: string) =>
 <template>
   <OneCard
     title="Rails"
+    :state="sheet.rails?.verdict === 'good' ? 'done' : 'open'"
+    stays
     hint="Before power: resistance of every rail to ground. Then a load attached, the switch on the lead, one hand, the meter already on the rail."
   >
     <CautionNote about="mains" />

@@ -5,11 +5,17 @@ import type { Finding } from '#core/kernel/finding'
 import type { SheetOf } from '#shared/chapters/index'
 
 /** One reading, judged as it is typed: together with the readings there are, as it will be once kept. */
-const props = defineProps<{ sheet: SheetOf<'power'> }>()
+const props = defineProps<{ sheet: SheetOf<'power'>; brief?: boolean }>()
 const rails = computed(() => props.sheet.expectedRails)
 // The next rail that wants a reading comes up by itself.
 const next = computed(() => props.sheet.rails?.rails.find(r => r.verdict === 'unread' || r.verdict === 'reread') ?? rails.value[0])
 const initial = computed(() => ({ rail: next.value?.name ?? '', valueV: '', load: 'loaded' as const }))
+
+// After one rail the next: the cursor goes back to the figure.
+const form = useTemplateRef<{ $el: HTMLElement }>('form')
+const figure = () => form.value?.$el.querySelector<HTMLElement>('input[inputmode=decimal]')
+const onwards = () => void nextTick(() => figure()?.focus())
+onMounted(() => props.brief && figure()?.focus())
 
 const isNegative = (name: unknown) => (rails.value.find(r => r.name === name)?.nominalV ?? 0) < 0
 
@@ -30,7 +36,7 @@ function judged(values: Record<string, unknown>): Finding[] {
 </script>
 
 <template>
-  <CommandForm command="take-reading" :machine="sheet.tag" :initial="initial" label="Take a reading" submit="Keep the reading">
+  <CommandForm ref="form" command="take-reading" :machine="sheet.tag" :initial="initial" label="Take a reading" submit="Keep the reading" @done="onwards">
     <template #default="{ values }">
       <div class="flex flex-wrap gap-x-6 gap-y-3">
         <ChoiceField name="rail" label="Rail" :options="rails.map(r => ({ value: r.name, label: shownRail(r.name) }))" />
@@ -38,7 +44,7 @@ function judged(values: Record<string, unknown>): Finding[] {
         <MeterButton what="dc-volts" into="valueV" />
         <ChoiceField name="load" label="Load" :options="loads.map(value => ({ value, label: loadWords[value].replace(/^./, c => c.toUpperCase()) }))" />
       </div>
-      <div aria-live="polite" class="min-h-6"><FindingList :findings="judged(values)" /></div>
+      <div aria-live="polite" class="min-h-6"><FindingList :findings="judged(values)" :brief="brief" /></div>
     </template>
   </CommandForm>
 </template>

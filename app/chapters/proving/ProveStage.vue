@@ -5,8 +5,8 @@ defineProps<{ sheet: SheetOf<'power' | 'proving'> }>()
 </script>
 
 <template>
-  <div class="grid gap-4">
+  <StageFrame>
     <RailsCard :sheet="sheet" />
     <SignOffCard :sheet="sheet" />
-  </div>
+  </StageFrame>
 </template>

@@ -8,7 +8,7 @@ const times = useTimes()
 </script>
 
 <template>
-  <OneCard title="Sign-off">
+  <OneCard title="Sign-off" :state="sheet.signOff.standing ? 'done' : 'open'" stays>
     <div v-if="sheet.signOff.standing" class="border-l-4 border-fine bg-fine-wash px-3 py-2">
       <p>
         <strong>Signed off</strong> by {{ sheet.signOff.standing.by }} on {{ times.day(sheet.signOff.standing.at) }}: {{ sheet.signOff.standing.statement }}

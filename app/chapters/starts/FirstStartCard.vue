@@ -38,6 +38,13 @@ const initial = computed(() => {
 })
 const warmChoices = [{ value: null, label: 'Nothing' }, ...warmPartNames.map(value => ({ value, label: warmParts[value].title }))]
 const readings = computed(() => [{ value: false, label: 'Typed' }, ...(meter.there.value ? [{ value: true, label: 'From the meter' }] : [])])
+const ended = computed(() => props.sheet.starts.filter(s => s.endedAt))
+const state = computed(() => (running.value ? 'open' : !allowed.value ? 'none' : power.value.facts.rails === 'unread' || !ended.value.length ? 'open' : 'done'))
+const result = computed(() =>
+  allowed.value
+    ? `${ended.value.length === 1 ? 'One start' : `${ended.value.length} starts`} so far`
+    : `Not yet: ${gateWords[power.value.inForce].title.toLowerCase()}${ended.value.length ? `; ${ended.value.length} before` : ''}`,
+)
 // Once it runs, the form is gone, and whoever sent it goes on to the start; others find the way there in its place.
 const sent = ref(false)
 watch(running, now => now && sent.value && void navigateTo(path.value))
@@ -45,7 +52,12 @@ const path = computed(() => `/m/${props.sheet.tag}/start`)
 </script>
 
 <template>
-  <OneCard title="First start" hint="Attended and limited: one at the probe, one at the switch, every rail judged as it comes up.">
+  <OneCard
+    title="First start"
+    hint="Attended and limited: one at the probe, one at the switch, every rail judged as it comes up."
+    :state="state"
+    :result="result"
+  >
     <div v-if="running" class="flex flex-wrap items-center gap-3 border-l-4 border-care bg-care-wash px-3 py-2">
       <p><strong>A start is running.</strong> At the probe {{ running.atProbe }}, at the switch {{ running.atSwitch }}.</p>
       <NuxtLink :to="path" class="button button-main">Open the start</NuxtLink>

@@ -21,7 +21,13 @@ const initial = computed(() => ({
 </script>
 
 <template>
-  <OneCard title="Letters to its owner" hint="What is asked here is waited for; until the answer comes, it rests.">
+  <OneCard
+    title="Letters to its owner"
+    :state="sheet.stewardship.letters.length ? 'done' : 'none'"
+    result="No letter yet"
+    :stays="sheet.stewardship.letters.length > 0"
+    hint="What is asked here is waited for; until the answer comes, it rests."
+  >
     <EmptyPlace v-if="!sheet.stewardship.letters.length" says="No letter yet." />
     <ul v-else class="grid divide-y divide-line">
       <li v-for="letter in sheet.stewardship.letters" :key="letter.id" class="flex flex-wrap items-baseline gap-x-3 py-1">

@@ -10,7 +10,12 @@ const choices = computed(() => props.sheet.triage?.paths.map(p => ({ value: p.pa
 </script>
 
 <template>
-  <OneCard title="Its path" hint="A recommendation with its reasons; people decide.">
+  <OneCard
+    title="Its path"
+    hint="A recommendation with its reasons; people decide."
+    :state="sheet.appraisal?.path ? 'done' : 'open'"
+    :result="sheet.appraisal?.path ? `${paths[sheet.appraisal.path].title}. ${sheet.appraisal.pathReason}` : ''"
+  >
     <template v-if="session.may('appraise') && sheet.triage" #aside
       ><button type="button" class="button button-quiet" :aria-expanded="appraising" @click="appraising = !appraising">
         {{ appraising ? 'Leave it' : 'Appraise it anew' }}

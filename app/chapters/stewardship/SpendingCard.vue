@@ -21,7 +21,7 @@ function judged(typed: unknown): Finding[] {
 </script>
 
 <template>
-  <OneCard title="Spent on it">
+  <OneCard title="Spent on it" :state="held.spendings.length ? 'done' : 'none'" :result="money(held.spent, held.currency)" :stays="held.spendings.length > 0">
     <template #aside
       ><span class="reading">{{ money(held.spent, held.currency) }}</span></template
     >

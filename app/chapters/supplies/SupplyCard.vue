@@ -22,11 +22,22 @@ const bench = computed(() => inlet.value && matchSupply({ needs: inlet.value, su
 const others = ref(false)
 const shown = computed(() => (others.value ? supplies.value : supplies.value.filter(s => s.match.suits !== 'no' || s.supply.id === props.sheet.power.supplyId)))
 const unsuited = computed(() => supplies.value.length - supplies.value.filter(s => s.match.suits !== 'no').length)
+const used = computed(() => supplies.value.find(s => s.supply.id === props.sheet.power.supplyId))
+const state = computed(() => {
+  if (!inlet.value) return props.sheet.power.takesMains ? 'none' : 'open'
+  return used.value?.match.suits === 'yes' ? 'done' : 'open'
+})
+const result = computed(() => used.value?.supply.name ?? (inlet.value ? labelWords(inlet.value) : 'Takes mains itself'))
 const initial = computed(() => ({ inlet: typedInlet(inlet.value ?? {}) }))
 </script>
 
 <template>
-  <OneCard title="Supply" hint="For a machine that runs from an external supply: the right one, and how to set a bench supply instead.">
+  <OneCard
+    title="Supply"
+    hint="For a machine that runs from an external supply: the right one, and how to set a bench supply instead."
+    :state="state"
+    :result="result"
+  >
     <EmptyPlace
       v-if="!inlet"
       :says="

@@ -10,7 +10,7 @@ const { submitCommand: end, busy, failure } = useCommand('end-wait', () => props
 </script>
 
 <template>
-  <OneCard title="Waits" hint="They run on while the bench sleeps.">
+  <OneCard title="Waits" :state="sheet.waits.length ? 'open' : 'none'" stays hint="They run on while the bench sleeps.">
     <CautionNote about="wet" />
     <EmptyPlace v-if="!sheet.waits.length" says="Nothing is being waited for." />
     <ul v-else class="grid divide-y divide-line">

@@ -1,16 +1,23 @@
 <script setup lang="ts">
+import { PhHandPointing, PhLightning } from '@phosphor-icons/vue'
 import type { ListQuery } from '~/kernel/queries/lists'
 
-/** The machines on the bench now: tag, nickname, gate, and what each waits for. */
+/** The machines on the bench now, one a line: gate, name, who has it in hand, what it waits for. */
 const shelfQuery: ListQuery = { bench: 'on', sort: 'harm', size: 60 }
 const { list, trouble } = useMachineList(shelfQuery)
 /** A shelf is looked over, not searched: what lies beyond is found in the store. */
 const beyond = computed(() => (list.value ? list.value.total - list.value.rows.length : 0))
+const { runningOn } = useRunningStarts()
 const route = useRoute()
+const initials = (names: string) =>
+  names
+    .split(' and ')
+    .map(name => name.replace(/[^\p{Lu}]/gu, '').slice(0, 2))
+    .join(' ')
 </script>
 
 <template>
-  <nav aria-label="On the bench" class="grid content-start gap-1 p-2">
+  <nav aria-label="On the bench" class="grid content-start p-2">
     <div class="flex items-center justify-between px-2 py-1">
       <h2>On the bench</h2>
       <span class="figure hint">{{ list?.total ?? '' }}</span>
@@ -22,14 +29,23 @@ const route = useRoute()
       :key="machine.tag"
       :to="`/m/${machine.tag}`"
       :aria-current="route.params.tag === machine.tag ? 'page' : undefined"
-      class="grid gap-0.5 border border-transparent px-2 py-1.5 text-ink no-underline hover:border-line hover:bg-card"
+      :title="`${machine.tag}, ${machine.name}`"
+      class="flex min-h-8 items-center gap-2 border border-transparent px-2 text-ink no-underline hover:border-line hover:bg-card max-[899px]:min-h-11"
       :class="route.params.tag === machine.tag && 'border-enamel! bg-card'"
     >
-      <span class="flex items-center gap-2"
-        ><TagTape :tag="machine.tag" small /><SandGlass v-if="machine.nextWaitAt" :until="machine.nextWaitAt" class="ml-auto text-sm"
-      /></span>
-      <span class="truncate leading-tight">{{ machine.nickname || machine.name }}</span>
-      <GateSign :verdict="machine.gate" :overruled="machine.overruled" small />
+      <GateSign :verdict="machine.gate" :overruled="machine.overruled" small bare class="shrink-0" />
+      <span class="truncate">{{ machine.nickname || machine.name }}</span>
+      <span v-if="!machine.nickname" class="figure hint shrink-0 text-xs">{{ machine.tag.split('-').at(-1) }}</span>
+      <span class="ml-auto flex shrink-0 items-center gap-1.5 text-sm">
+        <span v-if="runningOn(machine.tag)" class="flex items-center font-semibold text-stop"
+          ><PhLightning aria-hidden="true" weight="fill" /><span class="sr-only">a start is running</span></span
+        >
+        <span v-for="job in machine.inHand" :key="job.jobId" class="flex items-center gap-0.5 text-note" :title="`${job.by}: ${job.says}`"
+          ><PhHandPointing aria-hidden="true" /><span aria-hidden="true" class="figure text-xs">{{ initials(job.by) }}</span
+          ><span class="sr-only">{{ job.by }} has it in hand</span></span
+        >
+        <SandGlass v-if="machine.nextWaitAt" :until="machine.nextWaitAt" />
+      </span>
     </NuxtLink>
     <NuxtLink v-if="beyond > 0" :to="{ path: '/store', query: { bench: 'on' } }" class="px-2 py-1.5">{{ beyond }} more in the store</NuxtLink>
   </nav>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
-import { PhList, PhMoon, PhSignOut, PhSun, PhUser, PhUserGear } from '@phosphor-icons/vue'
+import { PhCaretDown, PhList, PhMoon, PhSignOut, PhSun, PhUser, PhUserGear } from '@phosphor-icons/vue'
 import { useColorMode } from '@vueuse/core'
 import { roleNames } from '#shared/kernel/roles'
 
@@ -27,29 +27,38 @@ async function leave() {
 
 <template>
   <header class="no-print sticky top-0 z-40 border-b border-line bg-card">
-    <div class="flex min-h-12 flex-wrap items-center gap-x-4 px-3">
+    <div class="flex min-h-12 items-center gap-x-1 px-1 min-[900px]:gap-x-4 min-[900px]:px-3">
       <button v-if="session.person" type="button" class="button button-quiet min-[900px]:hidden" @click="$emit('shelf')">
-        <PhList aria-hidden="true" />Bench
+        <PhList aria-hidden="true" /><span class="max-[420px]:sr-only">Bench</span>
       </button>
       <NuxtLink to="/" class="font-display text-lg font-bold text-ink no-underline">Jolly Bench</NuxtLink>
-      <nav
-        v-if="session.person"
-        aria-label="Places"
-        class="order-last -mx-3 flex w-screen overflow-x-auto min-[900px]:order-none min-[900px]:mx-0 min-[900px]:w-auto"
-      >
+      <nav v-if="session.person" aria-label="Places" class="hidden min-[900px]:flex">
         <NuxtLink
           v-for="place in places"
           :key="place.to"
           :to="place.to"
           :aria-current="here(place.to) ? 'page' : undefined"
-          class="flex min-h-11 items-center border-b-4 px-3 whitespace-nowrap text-ink no-underline min-[900px]:min-h-12"
+          class="flex min-h-12 items-center border-b-4 px-3 whitespace-nowrap text-ink no-underline"
           :class="here(place.to) ? 'border-enamel font-semibold' : 'border-transparent'"
           >{{ place.name }}</NuxtLink
         >
       </nav>
-      <div class="ml-auto flex items-center gap-2">
+      <Menu v-if="session.person" as="div" class="relative ml-auto min-[900px]:hidden">
+        <MenuButton class="button button-quiet">{{ places.find(p => here(p.to))?.name ?? 'Places' }}<PhCaretDown aria-hidden="true" /></MenuButton>
+        <MenuItems class="absolute right-0 z-50 mt-1 w-52 border border-edge bg-card p-1 shadow-lg" aria-label="Places">
+          <MenuItem v-for="place in places" :key="place.to" v-slot="{ active }"
+            ><NuxtLink
+              :to="place.to"
+              class="flex min-h-11 items-center px-3 text-ink no-underline"
+              :class="[active && 'bg-mat', here(place.to) && 'font-semibold']"
+              >{{ place.name }}</NuxtLink
+            ></MenuItem
+          >
+        </MenuItems>
+      </Menu>
+      <div class="flex items-center gap-2 min-[900px]:ml-auto">
         <DraftsMenu v-if="session.person" />
-        <MachineFinder v-if="session.person" class="hidden sm:block" />
+        <MachineFinder v-if="session.person" class="hidden min-[900px]:block" />
         <NuxtLink v-else-if="route.path !== '/sign-in'" to="/sign-in" class="button">Sign in</NuxtLink>
         <Menu v-if="session.person" as="div" class="relative">
           <MenuButton class="button button-quiet"

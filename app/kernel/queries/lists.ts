@@ -3,7 +3,14 @@ import type { MachineQuery, MachineSummary, TodayView } from '#shared/kernel/mac
 
 /** Lists are patched by the summaries that a change brings along, wherever the page can tell; else they are asked for anew. */
 
-export type ListQuery = Partial<Pick<MachineQuery, 'find' | 'gate' | 'stage' | 'bench' | 'sort' | 'page' | 'size'>>
+export type ListQuery = Partial<MachineQuery>
+
+/** What only the server can tell of a machine, from its summary alone. */
+const onlyServerKnows = ['place', 'model', 'owner', 'acquired', 'life', 'waiting', 'person', 'olderThan', 'tags'] as const
+const byServer = (query: ListQuery) => onlyServerKnows.some(name => query[name] !== undefined)
+
+/** By which a machine keeps its row when it changes. */
+const standsBy: Record<string, (machine: MachineSummary) => unknown> = { harm: m => m.harm.rank, name: m => m.name, place: m => m.place }
 
 const fits = (machine: MachineSummary, { gate, stage, bench }: ListQuery) =>
   (!gate || machine.gate === gate) && (!stage || machine.stage === stage) && (!bench || machine.onBench === (bench === 'on'))
@@ -13,15 +20,16 @@ const fits = (machine: MachineSummary, { gate, stage, bench }: ListQuery) =>
  * @returns nothing where a machine came, went or moved, so that the list has to be asked for anew
  */
 export function patchedList(list: Page<MachineSummary>, query: ListQuery, changed: readonly MachineSummary[]): Page<MachineSummary> | null {
+  if (changed.length && byServer(query)) return null
   const rows = [...list.rows]
+  const order = standsBy[query.sort ?? ''] ?? (() => 0)
   for (const machine of changed) {
     const at = rows.findIndex(row => row.tag === machine.tag)
     const there = rows[at]
     // Whether what was typed is found in it, only the server can tell.
     if (!there && !query.find && !fits(machine, query)) continue
-    const stays = there && fits(machine, query) && (query.sort !== 'harm' || there.harm.rank === machine.harm.rank)
-    if (!stays) return null
-    rows[at] = machine
+    if (!there || !fits(machine, query) || order(there) !== order(machine)) return null
+    rows[at] = there.found === undefined ? machine : { ...machine, found: there.found }
   }
   return { ...list, rows }
 }

@@ -1,6 +1,7 @@
 import { useQuery } from '@pinia/colada'
 import type { ChapterName, SheetOf } from '#shared/chapters/index'
 import type { Page } from '#shared/kernel/answers'
+import type { HistoryPart } from '#shared/kernel/history-parts'
 import type { HistoryLine, MachineSummary, TodayView } from '#shared/kernel/machine'
 import type { ListQuery } from './lists'
 
@@ -41,24 +42,27 @@ export function useCollection<T>(name: MaybeRefOrGetter<readonly (string | numbe
 }
 
 const piece = 50
-/** The history of a machine, newest first, a piece at a time. */
-export function useHistory(tag: MaybeRefOrGetter<string>) {
+export interface HistoryNarrowing {
+  part?: HistoryPart
+  find?: string
+}
+/** The history of a machine, newest first, a piece at a time; narrowed to a part of it, or to what holds some words. */
+export function useHistory(tag: MaybeRefOrGetter<string>, narrowing: MaybeRefOrGetter<HistoryNarrowing> = {}) {
   const api = useApi()
   const most = ref(piece)
+  const path = () => `/api/machines/${encodeURIComponent(toValue(tag))}/history`
+  const narrowed = computed(() => Object.fromEntries(Object.entries(toValue(narrowing)).filter(([, value]) => value)) as HistoryNarrowing)
   const { data, error } = useQuery<{ lines: HistoryLine[]; more: boolean }>({
-    key: () => ['machine', toValue(tag), 'history', most.value],
-    query: () => api.get(`/api/machines/${encodeURIComponent(toValue(tag))}/history`, { most: Math.min(most.value, 200) }),
+    key: () => ['machine', toValue(tag), 'history', most.value, { ...narrowed.value }],
+    query: () => api.get(path(), { most: Math.min(most.value, 200), ...narrowed.value }),
     placeholderData: before => before as { lines: HistoryLine[]; more: boolean } | undefined,
   })
   /** Beyond what one answer holds, older pieces are fetched once and kept: they do not change but for being struck. */
   const older = ref<HistoryLine[]>([])
   const olderMore = ref<boolean>()
-  watch(
-    () => toValue(tag),
-    () => {
-      ;[most.value, older.value, olderMore.value] = [piece, [], undefined]
-    },
-  )
+  watch([() => toValue(tag), narrowed], () => {
+    ;[most.value, older.value, olderMore.value] = [piece, [], undefined]
+  })
   const lines = computed(() => {
     const first = data.value?.lines ?? []
     const seen = new Set(first.map(l => l.id))
@@ -68,10 +72,7 @@ export function useHistory(tag: MaybeRefOrGetter<string>) {
     if (most.value < 200) return void (most.value += piece)
     const last = lines.value.at(-1)
     if (!last) return
-    const next = await api.get<{ lines: HistoryLine[]; more: boolean }>(`/api/machines/${encodeURIComponent(toValue(tag))}/history`, {
-      before: last.seq,
-      most: 200,
-    })
+    const next = await api.get<{ lines: HistoryLine[]; more: boolean }>(path(), { before: last.seq, most: 200, ...narrowed.value })
     older.value.push(...next.lines)
     olderMore.value = next.more
   }

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { refDebounced } from '@vueuse/core'
+import { type HistoryPart, historyPartNames, historyParts } from '#shared/kernel/history-parts'
 import type { HistoryLine, SheetHead } from '#shared/kernel/machine'
 
 /** The history, newest first; an observation can be struck with a reason, and stays in sight. */
@@ -8,12 +10,39 @@ const times = useTimes()
 const shownAtFirst = 6
 const all = ref(false)
 const striking = ref<HistoryLine>()
-const { lines: fetched, trouble, hasMore, more } = useHistory(() => props.sheet.tag)
+const part = ref<HistoryPart>()
+const typed = ref('')
+const find = refDebounced(typed, 200)
+const narrowed = computed(() => part.value !== undefined || find.value.trim() !== '')
+const {
+  lines: fetched,
+  trouble,
+  hasMore,
+  more,
+} = useHistory(
+  () => props.sheet.tag,
+  () => ({ part: part.value, find: find.value.trim() }),
+)
+const id = useId()
 const lines = computed(() => (all.value ? fetched.value : fetched.value.slice(0, shownAtFirst)))
 </script>
 
 <template>
   <OneCard title="History">
+    <div class="grid grid-cols-2 gap-2">
+      <div>
+        <label :for="`${id}-part`" class="sr-only">Show of the history</label
+        ><select :id="`${id}-part`" v-model="part" class="entry">
+          <option :value="undefined">All of it</option>
+          <option v-for="one in historyPartNames" :key="one" :value="one">{{ historyParts[one].title }}</option>
+        </select>
+      </div>
+      <div>
+        <label :for="`${id}-find`" class="sr-only">Find in the history</label
+        ><input :id="`${id}-find`" v-model="typed" type="search" class="entry" placeholder="Find words" autocomplete="off" />
+      </div>
+    </div>
+    <p v-if="narrowed && !fetched.length" class="hint" role="status">Nothing of that in its history.</p>
     <ol class="grid divide-y divide-line">
       <li v-for="line in lines" :key="line.id" class="grid gap-0.5 py-2 first:pt-0">
         <p :class="line.struck && 'line-through decoration-stop'">{{ line.says }}</p>

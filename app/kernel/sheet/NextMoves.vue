@@ -1,24 +1,83 @@
 <script setup lang="ts">
+import type { Stage } from '#core/planning/stages'
 import type { SheetHead } from '#shared/kernel/machine'
 
 /** What to do next with this machine, each with its reason and who can do it; then what is being waited for. */
-defineProps<{ sheet: SheetHead }>()
+const props = defineProps<{ sheet: SheetHead; viewed: Stage }>()
 const shownAtFirst = 4
 const all = ref(false)
+/** What would open the gate stands in the gate's own card while that is open. */
+const saidThere = (code: string) => props.viewed === 'make-safe' && code.startsWith('gate.')
+const moves = computed(() => props.sheet.moves.filter(m => !saidThere(m.code)))
+const elsewhere = computed(() => props.sheet.moves.length - moves.value.length)
+const session = useSession()
+const { submitCommand: start, busy, failure } = useCommand('start-job', () => props.sheet.tag)
+const { submitCommand: finish } = useCommand('finish-job', () => props.sheet.tag)
+const handing = ref<number>()
+/** Alone one begins what takes one; who is with somebody at a start is said on Today. */
+const mayBegin = (move: SheetHead['moves'][number]) =>
+  session.may('start-job') &&
+  !move.pair &&
+  session.has(move.skill) &&
+  !props.sheet.inHand.length &&
+  (!move.coordinator || session.person?.role === 'coordinator')
 </script>
 
 <template>
   <OneCard title="Next moves">
+    <ul v-if="sheet.inHand.length" class="grid gap-2">
+      <li v-for="job in sheet.inHand" :key="job.jobId" class="grid gap-1 border-l-4 border-note bg-note-wash px-2 py-1">
+        <p>
+          <strong>{{ job.by }}</strong> has in hand: {{ job.says }}
+        </p>
+        <p class="flex flex-wrap gap-1">
+          <button v-if="session.may('finish-job')" type="button" class="button min-h-8!" @click="finish({ jobId: job.jobId })">Done</button>
+          <button
+            v-if="session.may('hand-on-job')"
+            type="button"
+            class="button button-quiet min-h-8!"
+            :aria-expanded="handing === job.jobId"
+            @click="handing = handing === job.jobId ? undefined : job.jobId"
+          >
+            Hand on
+          </button>
+        </p>
+        <CommandForm
+          v-if="handing === job.jobId"
+          command="hand-on-job"
+          :machine="sheet.tag"
+          :initial="{ note: '' }"
+          :fixed="{ jobId: job.jobId }"
+          label="Hand the job on"
+          submit="Hand it on"
+          @done="handing = undefined"
+          ><TextField name="note" label="For whoever comes next" :lines="2"
+        /></CommandForm>
+      </li>
+    </ul>
+    <ul v-if="sheet.handedOn.length" class="grid gap-2">
+      <li v-for="job in sheet.handedOn" :key="job.jobId" class="border-l-4 border-note px-2">
+        <p>{{ job.note }}</p>
+        <p class="hint">{{ job.by }} on: {{ job.says }}</p>
+      </li>
+    </ul>
     <EmptyPlace v-if="!sheet.moves.length" :says="sheet.waits.length ? 'Nothing to do until the wait is over.' : 'Nothing is left to do.'" />
-    <ol v-else class="grid divide-y divide-line">
-      <li v-for="move in all ? sheet.moves : sheet.moves.slice(0, shownAtFirst)" :key="move.code + move.says" class="py-2 first:pt-0">
+    <ol v-else-if="moves.length" class="grid divide-y divide-line">
+      <li v-for="move in all ? moves : moves.slice(0, shownAtFirst)" :key="move.code + move.says" class="py-2 first:pt-0">
         <NuxtLink :to="{ query: { stage: move.stage } }" class="font-semibold text-ink">{{ move.says }}</NuxtLink>
-        <p class="hint">{{ move.why }}</p>
-        <p class="hint">By {{ move.who }}. <WhoCould :skill="move.skill" /></p>
+        <details>
+          <summary class="hint cursor-pointer">By {{ move.who }}</summary>
+          <p class="hint">{{ move.why }} <WhoCould :skill="move.skill" /></p>
+          <button v-if="mayBegin(move)" type="button" class="button mt-1 min-h-8!" :disabled="busy" @click="start({ code: move.code, says: move.says })">
+            I take this in hand
+          </button>
+        </details>
       </li>
     </ol>
-    <div v-if="sheet.moves.length > shownAtFirst">
-      <button type="button" class="button button-quiet" @click="all = !all">{{ all ? 'Show fewer' : `Show all ${sheet.moves.length}` }}</button>
+    <p v-if="failure" role="alert" class="text-stop">{{ failure }}</p>
+    <p v-if="elsewhere" class="hint">{{ elsewhere }} {{ moves.length ? 'more stand' : 'stand' }} under “What would open it”.</p>
+    <div v-if="moves.length > shownAtFirst">
+      <button type="button" class="button button-quiet" @click="all = !all">{{ all ? 'Show fewer' : `Show all ${moves.length}` }}</button>
     </div>
     <ul v-if="sheet.waits.length" class="grid gap-1 border-t border-line pt-2">
       <li v-for="wait in sheet.waits" :key="wait.id" class="flex gap-2">

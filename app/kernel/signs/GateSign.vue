@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { type GateVerdict, gateWords } from '#core/safety/gate'
 
-/** The gate's sign with its word; `small` for lists. */
-defineProps<{ verdict: GateVerdict; small?: boolean; overruled?: boolean }>()
+/** The gate's sign with its word; `small` for lists, `bare` where the word is heard and not seen. */
+defineProps<{ verdict: GateVerdict; small?: boolean; overruled?: boolean; bare?: boolean }>()
 const inks: Record<GateVerdict, string> = {
   'keep-off': 'text-stop',
   'guarded-start': 'text-care',
@@ -25,6 +25,6 @@ const inks: Record<GateVerdict, string> = {
       <circle v-else-if="verdict === 'clear-to-run'" cx="8" cy="8" r="6" fill="none" stroke="currentColor" stroke-width="2.2" />
       <rect v-else x="1.7" y="1.7" width="12.6" height="12.6" fill="none" stroke="currentColor" stroke-width="1.5" stroke-dasharray="2.6 2.2" />
     </svg>
-    <span>{{ gateWords[verdict].title }}<span v-if="overruled" class="font-normal">, overruled</span></span>
+    <span :class="bare && 'sr-only'">{{ gateWords[verdict].title }}<span v-if="overruled" class="font-normal">, overruled</span></span>
   </span>
 </template>

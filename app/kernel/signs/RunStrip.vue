@@ -6,12 +6,6 @@ import type { Stage } from '#core/planning/stages'
 const props = defineProps<{ run: StageGauge[]; current: Stage; viewed?: Stage; waits?: WaitView[]; small?: boolean }>()
 defineEmits<{ view: [stage: Stage] }>()
 const nextWait = computed(() => [...(props.waits ?? [])].sort((a, b) => a.until.localeCompare(b.until))[0])
-const strip = useTemplateRef<HTMLElement>('strip')
-// On a narrow screen the strip scrolls; the tile that is looked at comes into sight.
-onMounted(() => {
-  const tile = strip.value?.querySelector<HTMLElement>('[aria-pressed=true]')
-  if (tile) strip.value?.scrollTo({ left: tile.offsetLeft - 40 })
-})
 </script>
 
 <template>
@@ -25,22 +19,24 @@ onMounted(() => {
       <span class="absolute inset-x-0 bottom-0 bg-verdigris" :style="{ height: `${tile.share * 100}%` }" />
     </span>
   </div>
-  <div v-else ref="strip" class="flex items-end overflow-x-auto" role="group" aria-label="The run" tabindex="-1">
+  <div v-else class="flex items-end" role="group" aria-label="The run">
     <button
       v-for="(tile, i) in run"
       :key="tile.stage"
       type="button"
-      class="relative min-w-24 flex-1 overflow-hidden border border-edge bg-field text-left not-first:-ml-px"
+      class="relative min-w-0 flex-1 overflow-hidden border border-edge bg-field text-left not-first:-ml-px"
       :class="[tile.stage === current ? 'h-16' : 'h-13', tile.stage === viewed && 'z-10 border-2 border-enamel']"
       :aria-pressed="tile.stage === viewed"
       @click="$emit('view', tile.stage)"
     >
       <span class="absolute inset-x-0 bottom-0 bg-verdigris/30 transition-[height]" :style="{ height: `${tile.share * 100}%` }" aria-hidden="true" />
-      <span class="relative grid px-2 py-1">
-        <span class="font-display font-semibold whitespace-nowrap" :class="tile.stage === current && 'underline decoration-2 underline-offset-4'">{{
-          tile.title
-        }}</span>
-        <span class="flex items-baseline justify-between gap-1"
+      <span class="relative grid px-1 py-1 sm:px-2">
+        <span
+          class="font-display text-[0.8125rem] leading-tight font-semibold sm:text-base sm:whitespace-nowrap"
+          :class="tile.stage === current && 'underline decoration-2 underline-offset-4'"
+          >{{ tile.title }}</span
+        >
+        <span class="flex items-baseline justify-between gap-1 max-sm:hidden"
           ><SandGlass v-if="tile.stage === current && nextWait" :until="nextWait.until" class="text-sm" /><span
             v-else
             class="figure text-xs whitespace-nowrap"

@@ -117,6 +117,8 @@ const send = handleSubmit(
       start.value = copyOf(values)
       if (version.value !== undefined) version.value++
     } else {
+      // What is offered next hangs on what was just kept.
+      await nextTick()
       start.value = copyOf(props.initial)
       putIn(props.initial)
     }

@@ -1,18 +1,60 @@
 <script setup lang="ts">
-/** A job card with its heading and, at the right of it, what can be done with it as a whole. */
-defineProps<{ title: string; hint?: string }>()
+import { PhCaretDown, PhCaretRight } from '@phosphor-icons/vue'
+import type { CardState } from '~/kernel/sheet/stageParts'
+
+/**
+ * A job card with its heading and, at the right of it, what can be done with it as a whole.
+ * On a stage it says how it stands: what is done or does not apply is folded to one line with its result when the stage is opened,
+ * and never under somebody's hands.
+ */
+const props = defineProps<{
+  title: string
+  hint?: string
+  /** How it stands; without one it is no part of a stage's index. */
+  state?: CardState
+  /** What came of it, in a few words; for the folded line. */
+  result?: string
+  /** Stays unfolded however it stands. */
+  stays?: boolean
+}>()
 const id = useId()
+const folds = computed(() => props.state !== undefined && !props.stays)
+const open = ref(!folds.value || props.state === 'open')
+const card = useTemplateRef<HTMLElement>('card')
+
+/** Brings it into sight, unfolded, with the cursor on its heading. */
+function show() {
+  open.value = true
+  void nextTick(() => {
+    card.value?.scrollIntoView({ block: 'start' })
+    card.value?.querySelector<HTMLElement>('h2 button, h2')?.focus({ preventScroll: true })
+  })
+}
+const parts = inject(stagePartsKey, undefined)
+if (parts && props.state !== undefined) {
+  const part = reactive({ title: props.title, state: computed(() => props.state!), result: computed(() => props.result ?? ''), show, card })
+  parts.push(part)
+  onUnmounted(() => parts.splice(parts.indexOf(part), 1))
+}
 </script>
 
 <template>
-  <section class="card grid grid-cols-[minmax(0,1fr)] content-start gap-3" :aria-labelledby="id">
-    <header class="flex flex-wrap items-start justify-between gap-2">
-      <div>
-        <h2 :id="id">{{ title }}</h2>
-        <p v-if="hint" class="hint">{{ hint }}</p>
+  <section ref="card" class="card grid scroll-mt-28 grid-cols-[minmax(0,1fr)] content-start gap-3" :class="!open && 'py-0! pr-6! pl-2!'" :aria-labelledby="id">
+    <header class="flex flex-wrap items-start justify-between gap-2" :class="!open && 'min-h-10 flex-nowrap! items-center!'">
+      <div class="min-w-0">
+        <h2 :id="id" :tabindex="folds ? undefined : -1">
+          <button v-if="folds" type="button" class="flex items-center gap-1.5 text-left font-semibold" :aria-expanded="open" @click="open = !open">
+            <component :is="open ? PhCaretDown : PhCaretRight" aria-hidden="true" class="h-4 w-4 shrink-0 text-enamel" />{{ title }}
+          </button>
+          <template v-else>{{ title }}</template>
+        </h2>
+        <p v-if="hint && open" class="hint">{{ hint }}</p>
       </div>
-      <slot name="aside" />
+      <slot v-if="open" name="aside" />
+      <p v-else class="flex min-w-0 items-center gap-2 text-ink-2">
+        <span class="truncate">{{ result }}</span><StateMark v-if="state" :state="state" />
+      </p>
     </header>
-    <slot />
+    <slot v-if="open" />
   </section>
 </template>

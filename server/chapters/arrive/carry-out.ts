@@ -37,7 +37,7 @@ const identityFields = {
 const unknownModel = 'Model: it is not in the list any more. Choose another, or type it in.'
 
 /** Books a machine in under the next tag, with all that was said of it at the back door. @returns its tag */
-export function bookIn(work: Work, input: CommandInput<'book-in'>): { tag: string } {
+export function bookIn(work: Work, input: CommandInput<'book-in'>, onBench = true): { tag: string } {
   const { tx, at } = work
   notInFuture(input.lastPowered, work.now)
   const model = input.modelId === null ? undefined : tx.select().from(models).where(eq(models.id, input.modelId)).get()
@@ -47,7 +47,7 @@ export function bookIn(work: Work, input: CommandInput<'book-in'>): { tag: strin
   const { claims: said, accessories: came, dateCodes: codes, ...identity } = input
   const machine = tx
     .insert(machines)
-    .values({ ...identity, name: model?.name ?? input.name, maker: model?.maker ?? input.maker, uid: uuidv7(), tag, bookedInAt: at })
+    .values({ ...identity, name: model?.name ?? input.name, maker: model?.maker ?? input.maker, uid: uuidv7(), tag, bookedInAt: at, onBench })
     .returning()
     .get()
   tx.insert(powerAssessments).values({ machineId: machine.id, facts: {} }).run()
@@ -153,7 +153,8 @@ export function bookNextOf(work: Work, lot: LotRow): boolean {
     .limit(1)
     .get()
   if (!row) return false
-  const { tag } = bookIn(work, row.input)
+  // A bench has room for what is worked on; a lot waits in the store until each of it is put there.
+  const { tag } = bookIn(work, row.input, false)
   tx.update(lotRows).set({ tag }).where(eq(lotRows.id, row.id)).run()
   work.progress = progressOf(lot, bookedOf(tx, lot.id).length)
   return true
@@ -250,6 +251,16 @@ export function moveToStage({ tx, machine, write }: MachineWork, { stage }: Comm
   if (machine.stage === stage) return
   tx.update(machines).set({ stage }).where(eq(machines.id, machine.id)).run()
   write('stage.moved', { from: machine.stage, to: stage })
+}
+
+/** Says where it stands now. */
+export function moveToPlace({ tx, machine, write }: MachineWork, { place }: CommandInput<'move-to-place'>): void {
+  if (machine.place === place) return
+  tx.update(machines)
+    .set({ place, version: machine.version + 1 })
+    .where(eq(machines.id, machine.id))
+    .run()
+  write('identity.corrected', { changes: [{ field: identityFields.place, from: machine.place, to: place }] })
 }
 
 export function putOnBench({ tx, machine, write }: MachineWork, { onBench }: CommandInput<'put-on-bench'>): void {

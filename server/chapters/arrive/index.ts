@@ -1,5 +1,5 @@
 import { serverChapter } from '../../kernel/chapter'
-import { addClaim, bookIn, bookInLot, correctIdentity, judgeClaim, keepDateCode, moveToStage, noteAccessory, putOnBench } from './carry-out'
+import { addClaim, bookIn, bookInLot, correctIdentity, judgeClaim, keepDateCode, moveToPlace, moveToStage, noteAccessory, putOnBench } from './carry-out'
 import { rows } from './rows'
 import { search } from './search'
 import { accessories, claims, dateCodes } from './schema'
@@ -13,6 +13,7 @@ export const arriveChapter = serverChapter({
     'note-accessory': noteAccessory,
     'read-date-code': keepDateCode,
     'move-to-stage': moveToStage,
+    'move-to-place': moveToPlace,
     'put-on-bench': putOnBench,
   },
   onCollection: { 'book-in': bookIn, 'book-in-lot': bookInLot },

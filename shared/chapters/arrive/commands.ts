@@ -16,14 +16,18 @@ const identity = {
   weightKg: optionalQuantity('kg', 'Weight', { above: 0, upTo: 2000 }),
   place: optionalText('Where it stands', 120),
   acquired: oneOf(acquisitions, 'How it came'),
-  fromWhom: text('From whom', 120),
+  fromWhom: optionalText('From whom', 120),
   owner: optionalText('Whose it is', 120),
   lastPowered: roughDay('Last powered'),
   lastPoweredBy: optionalText('By whom', 120),
   lastPoweredWhat: optionalText('What happened', 500),
 }
 
-const ownerNamed = <T extends { acquired: string; owner: string }>(machine: T, context: z.RefinementCtx<T>) => {
+/** Whoever gave, sold or lent it is named; what was found has no giver. */
+const sourceNamed = <T extends { acquired: string; owner: string; fromWhom: string }>(machine: T, context: z.RefinementCtx<T>) => {
+  if (machine.acquired !== 'found' && !machine.fromWhom) {
+    context.addIssue({ code: 'custom', path: ['fromWhom'], message: 'From whom: type something here. Only what was found needs no giver.' })
+  }
   if (notOurs.some(a => a === machine.acquired) && !machine.owner) {
     context.addIssue({ code: 'custom', path: ['owner'], message: 'Whose it is: a machine that is not the collection’s own needs its owner’s name.' })
   }
@@ -47,15 +51,16 @@ export const BookIn = z
     accessories: z.array(text('What came with it', 120)).max(60, 'What came with it: sixty at most.').default([]),
     dateCodes: z.array(DateCodeRead).max(200, 'Date codes: two hundred at most.').default([]),
   })
-  .superRefine(ownerNamed)
+  .superRefine(sourceNamed)
 
 export const onMachine = {
-  'correct-identity': command(atTheBench, z.object({ version, ...identity }).superRefine(ownerNamed)),
+  'correct-identity': command(atTheBench, z.object({ version, ...identity }).superRefine(sourceNamed)),
   'add-claim': command(atTheBench, z.object({ says: text('Claim', 500), byWhom: optionalText('By whom', 120) })),
   'judge-claim': command(atTheBench, z.object({ claimId: id, version, verdict: oneOf(claimVerdicts, 'Verdict'), because: text('Because of', 500) })),
   'note-accessory': command(atTheBench, z.object({ name: text('What came with it', 120) })),
   'read-date-code': command(atTheBench, DateCodeRead),
   'move-to-stage': command(atTheBench, z.object({ stage: oneOf(stages, 'Stage') })),
+  'move-to-place': command(atTheBench, z.object({ place: text('Where it stands', 120) })),
   'put-on-bench': command(atTheBench, z.object({ onBench: z.boolean() })),
 } as const
 

@@ -7,3 +7,10 @@ import { view } from './view'
 export const starts = chapter({ name: 'starts', onMachine, onCollection, entries, view })
 export * from './words'
 export * from './shapes'
+
+/** A start that runs at this moment. */
+export interface RunningStart {
+  tag: string
+  atProbe: string
+  atSwitch: string
+}

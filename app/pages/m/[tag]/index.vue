@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PhArrowRight } from '@phosphor-icons/vue'
+import { PhArrowRight, PhTag } from '@phosphor-icons/vue'
 import { type Stage, stageNames, stages } from '#core/planning/stages'
 import type { SheetHead } from '#shared/kernel/machine'
 import { fetchedFor, stageViews } from '~/chapters/stages'
@@ -27,7 +27,11 @@ watch(tag, () => ([head.value, where.value] = [undefined, undefined]))
 /** What the open stage needs has come. */
 const ready = computed(() => sheet.value !== undefined && (asked.value ?? where.value) !== undefined && fetchedFor(sheet.value, viewed.value))
 useHead({ title: () => (head.value ? `${head.value.identity.nickname || head.value.identity.name} ${tag.value}` : tag.value) })
-const view = (stage: Stage) => navigateTo({ query: { stage } }, { replace: true })
+const router = useRouter()
+// Not `navigateTo`: called while an earlier change of the address is under way, it takes itself for a redirect and is lost.
+const view = (stage: Stage) => router.replace({ query: { stage } })
+const { runningOn } = useRunningStarts()
+const start = computed(() => runningOn(tag.value))
 
 const { submitCommand: move, busy: moving } = useCommand('move-to-stage', tag)
 const { submitCommand: bench, busy: benching } = useCommand('put-on-bench', tag)
@@ -43,17 +47,12 @@ async function begin(stage: Stage, form: string) {
   await nextTick()
   document.querySelector<HTMLElement>(`form[aria-label="${form}"] :is(input, textarea)`)?.focus()
 }
-/** Opens the stage that has the photographs, and the browser's own picker. */
-async function pickPhotographs() {
-  if (!['arrive', 'look'].includes(viewed.value)) await view('look')
-  await nextTick()
-  document.querySelector<HTMLInputElement>('main input[type=file]')?.click()
-}
+const sheets = useBenchSheets()
 useShortcuts([
   ...stages.map((stage, i) => ({ key: String(i + 1), says: `Show ${stageNames[stage]}`, act: () => void view(stage) })),
-  { key: 'r', says: 'Take a reading', act: () => void begin('prove', 'Take a reading') },
-  { key: 'f', says: 'Report a fault', act: () => void begin('mend', 'Report a fault') },
-  { key: 'p', says: 'Add photographs', act: () => void pickPhotographs() },
+  { key: 'r', says: 'Take a reading', act: () => (sheets.open.value = 'reading') },
+  { key: 'f', says: 'Report a fault', act: () => (sheets.open.value = 'fault') },
+  { key: 'p', says: 'Add photographs', act: () => (sheets.open.value = 'photograph') },
   { key: 'w', says: 'Start a wait', act: () => void begin('clean', 'Start a wait') },
 ])
 </script>
@@ -63,19 +62,24 @@ useShortcuts([
   <p v-else-if="!head" role="status" class="hint">Fetching the sheet…</p>
   <div v-else class="grid items-start gap-4 xl:grid-cols-[minmax(0,1fr)_18.75rem]">
     <div class="grid min-w-0 gap-4">
-      <header class="grid gap-3">
+      <header class="grid gap-2">
         <div class="flex flex-wrap items-center gap-x-4 gap-y-1">
           <div class="min-w-0">
             <h1>{{ head.identity.nickname || head.identity.name }}</h1>
             <p class="text-ink-2">
-              {{ head.identity.name }}<template v-if="head.identity.maker">, {{ head.identity.maker }}</template>
+              {{ head.identity.name }}<template v-if="head.identity.maker">, {{ head.identity.maker }}</template
+              ><template v-if="head.identity.place">; {{ head.identity.place }}</template>
             </p>
           </div>
           <TagTape :tag="head.tag" />
           <GateSign :verdict="head.gate.inForce" :overruled="head.gate.overruled" class="ml-auto" />
         </div>
+        <p v-if="start" role="status" class="flex flex-wrap items-center gap-x-3 border-l-4 border-stop bg-stop-wash px-3 py-1">
+          <strong>It is being started now.</strong> At the probe {{ start.atProbe }}, at the switch {{ start.atSwitch }}.
+          <NuxtLink :to="`/m/${tag}/start`">Open the start</NuxtLink>
+        </p>
         <RunStrip :run="head.run" :current="head.stage" :viewed="viewed" :waits="head.waits" @view="view" />
-        <div class="flex flex-wrap items-center gap-3">
+        <div class="flex flex-wrap items-center gap-x-3 gap-y-1">
           <p class="hint">
             {{
               viewed === head.stage
@@ -83,18 +87,27 @@ useShortcuts([
                 : `You are looking at ${stageNames[viewed]}; the machine is in ${stageNames[head.stage]}.`
             }}
           </p>
-          <button v-if="viewed !== head.stage && session.may('move-to-stage')" type="button" class="button" :disabled="moving" @click="move({ stage: viewed })">
+          <button
+            v-if="viewed !== head.stage && session.may('move-to-stage')"
+            type="button"
+            class="button min-h-8!"
+            :disabled="moving"
+            @click="move({ stage: viewed })"
+          >
             <PhArrowRight aria-hidden="true" />Move to {{ stageNames[viewed] }}
           </button>
-          <button
-            v-if="session.may('put-on-bench')"
-            type="button"
-            class="button button-quiet ml-auto"
-            :disabled="benching"
-            @click="bench({ onBench: !head.onBench })"
-          >
-            {{ head.onBench ? 'Take off the bench' : 'Put on the bench' }}
-          </button>
+          <span class="ml-auto flex flex-wrap gap-1">
+            <NuxtLink :to="{ path: '/labels', query: { tags: head.tag } }" class="button button-quiet min-h-8!"><PhTag aria-hidden="true" />Label</NuxtLink>
+            <button
+              v-if="session.may('put-on-bench')"
+              type="button"
+              class="button button-quiet min-h-8!"
+              :disabled="benching"
+              @click="bench({ onBench: !head.onBench })"
+            >
+              {{ head.onBench ? 'Take off the bench' : 'Put on the bench' }}
+            </button>
+          </span>
         </div>
       </header>
       <component :is="stageViews[viewed].view" v-if="ready" :key="head.tag + viewed" :sheet="sheet" />
@@ -108,7 +121,7 @@ useShortcuts([
       <p v-else role="status" class="hint">Fetching {{ stageNames[viewed] }}…</p>
     </div>
     <aside class="grid gap-4" aria-label="Beside the machine">
-      <NextMoves :sheet="head" />
+      <NextMoves :sheet="head" :viewed="viewed" />
       <OpenQuestions :sheet="head" />
       <HistoryList :sheet="head" />
     </aside>

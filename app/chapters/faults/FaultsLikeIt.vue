@@ -1,0 +1,30 @@
+<script setup lang="ts">
+import { useSetFieldValue } from 'vee-validate'
+import type { SheetOf } from '#shared/chapters/index'
+
+/** What the model is known for, and what its sisters had; a press takes the words over. */
+defineProps<{ sheet: SheetOf<'faults'> }>()
+const setSymptom = useSetFieldValue<string>('symptom')
+</script>
+
+<template>
+  <div v-if="sheet.knownFaults.length || sheet.sisterFaults.length" class="grid gap-1 border-l-4 border-note bg-note-wash px-3 py-2 text-[0.9375rem]">
+    <template v-if="sheet.knownFaults.length">
+      <p class="font-semibold">Known of this model</p>
+      <ul>
+        <li v-for="fault in sheet.knownFaults" :key="fault">
+          <button type="button" class="py-0.5 text-left underline max-[899px]:min-h-11" @click="setSymptom(fault)">{{ fault }}</button>
+        </li>
+      </ul>
+    </template>
+    <template v-if="sheet.sisterFaults.length">
+      <p class="font-semibold">What its sisters had</p>
+      <ul>
+        <li v-for="fault in sheet.sisterFaults" :key="fault.tag + fault.symptom">
+          <button type="button" class="py-0.5 text-left underline max-[899px]:min-h-11" @click="setSymptom(fault.symptom)">{{ fault.symptom }}</button>
+          <span class="hint">&ensp;{{ fault.name }}; {{ fault.open ? 'still open' : fault.did ? `it was: ${fault.did}` : 'closed' }}</span>
+        </li>
+      </ul>
+    </template>
+  </div>
+</template>

@@ -1,0 +1,24 @@
+<script setup lang="ts">
+import type { SheetOf } from '#shared/chapters/index'
+
+/** A symptom in plain words; what the model is known for, and what its sisters had, stands beside it. */
+defineProps<{ sheet: SheetOf<'faults'>; brief?: boolean }>()
+defineEmits<{ done: [] }>()
+</script>
+
+<template>
+  <CommandForm
+    command="report-fault"
+    :machine="sheet.tag"
+    :initial="{ symptom: '', firstSeen: '', stopsMachine: true }"
+    label="Report a fault"
+    submit="Report it"
+    @done="$emit('done')"
+  >
+    <div class="grid gap-3 sm:grid-cols-2">
+      <TextField name="symptom" label="Symptom" /><TextField v-if="!brief" name="firstSeen" label="First seen" hint="A year, month or day" />
+    </div>
+    <TickField name="stopsMachine" label="It stops the machine" />
+    <FaultsLikeIt :sheet="sheet" />
+  </CommandForm>
+</template>

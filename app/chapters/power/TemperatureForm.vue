@@ -1,0 +1,38 @@
+<script setup lang="ts">
+import { parseQuantity } from '#core/kernel/quantity'
+import { type WarmPart, judgeTemperature, warmPartNames, warmParts } from '#core/power/temperature'
+
+/** One temperature, judged as it is typed. */
+defineProps<{ tag: string; brief?: boolean }>()
+const parts = warmPartNames.map(value => ({ value, label: warmParts[value].title }))
+function judged(values: Record<string, unknown>) {
+  const typed = String(values.celsius ?? '').trim()
+  if (!typed || !values.part) return []
+  try {
+    return judgeTemperature({ part: values.part as WarmPart, samples: [{ atSeconds: 0, celsius: parseQuantity(typed, '', 'celsius') }] }).findings
+  } catch (error) {
+    return [{ level: 'care' as const, code: 'temperature.unread', says: (error as Error).message, because: [] }]
+  }
+}
+</script>
+
+<template>
+  <CommandForm
+    command="take-temperature"
+    :machine="tag"
+    :initial="{ part: 'heat-sink', where: '', celsius: '' }"
+    label="Take a temperature"
+    submit="Keep the temperature"
+  >
+    <template #default="{ values }">
+      <div class="grid items-end gap-3" :class="brief ? 'grid-cols-2' : 'sm:grid-cols-[1fr_1fr_8rem_auto]'">
+        <PickField name="part" label="What" :options="parts" /><TextField
+          name="where"
+          label="Which"
+          :hint="brief ? undefined : 'Such as the 5 V regulator'"
+        /><TextField name="celsius" label="In °C" numeric /><MeterButton what="celsius" into="celsius" />
+      </div>
+      <div aria-live="polite" class="min-h-6"><FindingList :findings="judged(values)" :brief="brief" /></div>
+    </template>
+  </CommandForm>
+</template>

@@ -1,0 +1,16 @@
+import type { InjectionKey } from 'vue'
+
+/** How a card of a stage stands: something is left to do, it is done, or nothing of it applies. */
+export type CardState = 'open' | 'done' | 'none'
+export const cardStateWords: Record<CardState, string> = { open: 'to do', done: 'done', none: 'nothing to do' }
+
+/** A card of the open stage, as its index shows it. */
+export interface StagePart {
+  title: string
+  state: CardState
+  result: string
+  show: () => void
+  card: HTMLElement | null
+}
+/** The cards of the open stage. */
+export const stagePartsKey: InjectionKey<StagePart[]> = Symbol('the cards of the open stage')
