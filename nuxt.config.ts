@@ -14,7 +14,9 @@ export default defineNuxtConfig({
   css: ['~/assets/theme.css'],
   // Components and composables are imported by name; their folder says which chapter they belong to.
   components: ['~/kernel', '~/chapters', '~/tools'].map(path => ({ path, pathPrefix: false, extensions: ['vue'] })),
-  imports: { dirs: ['kernel/bench', 'kernel/sheet', 'kernel/queries', 'kernel/commands', 'kernel/forms', 'kernel/format', 'chapters/**/composables'] },
+  imports: {
+    dirs: ['kernel/bench', 'kernel/sheet', 'kernel/frame', 'kernel/queries', 'kernel/commands', 'kernel/forms', 'kernel/format', 'chapters/**/composables'],
+  },
   vite: { plugins: [tailwindcss()], build: { chunkSizeWarningLimit: 1200 } },
   // Pages are fetched when somebody reaches for them, not all at once: phones in the store have a poor line.
   experimental: { defaults: { nuxtLink: { prefetchOn: { visibility: false, interaction: true } } } },

@@ -3,6 +3,8 @@ declare module '#auth-utils' {
   interface User {
     id: number
     seal: string
+    /** What the session is known by, so that it can be ended from elsewhere. */
+    session: string
   }
 }
 

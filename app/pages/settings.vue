@@ -94,7 +94,7 @@ const practiceWords = {
         <MeterCard :practice="settings.practice" />
       </div>
       <div class="grid gap-4">
-        <YouCard v-if="me" :me="me" />
+        <YouCard v-if="me" :me="me" /><SessionsCard />
         <OneCard title="People">
           <ul class="grid divide-y divide-line">
             <li v-for="person in settings.people" :key="person.id" class="grid gap-2 py-2">

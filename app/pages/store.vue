@@ -28,9 +28,12 @@ const orders = { newest: 'Newest first', oldest: 'Oldest first', harm: 'What get
 </script>
 
 <template>
-  <div class="grid gap-2.5">
+  <div class="grid gap-2">
     <header class="flex flex-wrap items-center gap-x-4 gap-y-2">
       <h1>Store</h1>
+      <p v-if="shown" class="hint" role="status">
+        {{ counted }}<template v-if="question.find && question.sort">, best match first</template><template v-if="busy">, looking…</template>
+      </p>
       <div role="group" aria-label="Shown as" class="flex pl-px">
         <button
           type="button"
@@ -44,34 +47,27 @@ const orders = { newest: 'Newest first', oldest: 'Oldest first', harm: 'What get
           <PhPath aria-hidden="true" />The run
         </button>
       </div>
-      <span v-if="session.may('book-in')" class="ml-auto flex flex-wrap gap-2"
+      <span v-if="session.may('book-in')" class="ml-auto grid grid-cols-2 gap-2 max-[899px]:text-sm"
         ><NuxtLink to="/book-in/lot" class="button"><PhRows aria-hidden="true" />Book in a job lot</NuxtLink
         ><NuxtLink to="/book-in" class="button button-main"><PhPlus aria-hidden="true" />Book in a machine</NuxtLink></span
       >
     </header>
-    <div class="flex flex-wrap items-end gap-x-3 gap-y-2">
-      <div class="grid min-w-56 flex-1 gap-0.5">
-        <label for="store-find" class="hint">Find by name, claim, note or fault</label
-        ><input id="store-find" v-model="typed" type="search" class="entry" autocomplete="off" />
-      </div>
-      <div class="grid gap-0.5">
-        <label for="store-order" class="hint">Order</label
-        ><select id="store-order" class="entry" :value="question.sort ?? 'newest'" @change="order">
-          <option v-for="(title, value) in orders" :key="value" :value="value">{{ title }}</option>
-        </select>
-      </div>
+    <div class="flex flex-wrap items-center gap-x-3 gap-y-2">
+      <label for="store-find" class="sr-only">Find by name, claim, note or fault</label
+      ><input id="store-find" v-model="typed" type="search" class="entry min-w-56 flex-1" placeholder="Find by name, claim, note or fault" autocomplete="off" />
+      <label for="store-order" class="sr-only">Order</label
+      ><select id="store-order" class="entry w-auto!" :value="question.sort ?? 'newest'" @change="order">
+        <option v-for="(title, value) in orders" :key="value" :value="value">{{ title }}</option>
+      </select>
+      <a v-if="shown?.length" :href="csvPath" download class="button button-quiet max-[639px]:hidden"
+        ><PhDownloadSimple aria-hidden="true" />Take these away as CSV</a
+      >
     </div>
     <StoreFilters :question="question" :counts="counts" :narrowed="narrowed" @set="(name, value) => set(name, value as never)" @clear="clear" />
     <KeptLists :question="question" :narrowed="narrowed" />
     <p v-if="trouble" role="alert" class="text-stop">{{ trouble }}</p>
     <p v-else-if="!shown" role="status" class="hint">Fetching…</p>
     <template v-else>
-      <div v-if="shown.length" class="flex flex-wrap items-center gap-x-4 gap-y-1">
-        <p class="hint" role="status">
-          {{ counted }}<span v-if="typed && question.sort" class="hint">, best match first</span><span v-if="busy">, looking…</span>
-        </p>
-        <a :href="csvPath" download class="button button-quiet ml-auto md:min-h-8!"><PhDownloadSimple aria-hidden="true" />Take these away as CSV</a>
-      </div>
       <EmptyPlace
         v-if="!shown.length"
         :says="

@@ -9,9 +9,16 @@ export default defineAnswer(async event => {
   await requirePerson(event)
   const stream = createEventStream(event)
   const push = (name: string, what: unknown) => void stream.push({ event: name, data: JSON.stringify(what) })
+  const closeUnlessSignedIn = async () => {
+    if (!(await personOf(event))) await stream.close()
+  }
   const { start } = getQuery(event)
   const stops = [
-    listen(change => push('change', change)),
+    listen(change => {
+      push('change', change)
+      // A page whose session was ended hears of it, and of nothing more.
+      if (change.kinds.some(kind => /^(session|person)\./.test(kind))) void closeUnlessSignedIn()
+    }),
     ...(typeof start === 'string' ? [watch(start, frame => push('start', frame), useBench().now().getTime())] : []),
   ]
   const time = () => useBench().now().toISOString()

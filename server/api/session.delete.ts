@@ -1,4 +1,4 @@
 export default defineAnswer(async event => {
-  await clearUserSession(event)
+  await signOut(event)
   return { signedOut: true }
 })

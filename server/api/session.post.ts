@@ -1,7 +1,7 @@
 import { getRequestIP } from 'h3'
 import { InputError } from '#core/kernel/input-error'
 import { SignIn } from '#shared/chapters/people/index'
-import { findBySignIn, sealOf } from '../chapters/people/index'
+import { findBySignIn } from '../chapters/people/index'
 
 /** Signs in. A name that is not known takes as long to refuse as a wrong password. */
 export default defineAnswer(async event => {
@@ -12,7 +12,7 @@ export default defineAnswer(async event => {
   const right = await verifyPassword(person?.passwordHash ?? (await unknownHash()), password)
   if (!person?.active || !right) throw new InputError('password', '', 'Name and password do not go together. Check both.')
   await forgetTries(key)
-  await replaceUserSession(event, { user: { id: person.id, seal: sealOf(person) } })
+  await signIn(event, person)
   return { name: person.name }
 })
 

@@ -4,7 +4,7 @@ import { validate as isUuid } from 'uuid'
 import { InputError } from '#core/kernel/input-error'
 import { type CommandName, may } from '#shared/chapters/index'
 import { type ErrorAnswer, commandIdHeader, serverTimeHeader } from '#shared/kernel/answers'
-import { findPerson, type PersonRow, sealOf } from '../chapters/people/index'
+import { findPerson, type PersonRow, sealOf, sessionStands } from '../chapters/people/index'
 import { NotAllowed, Refusal } from '../kernel/refusals'
 import { useBench } from './bench'
 
@@ -59,11 +59,12 @@ function refusalOf(error: unknown): { status: number; answer: ErrorAnswer } {
   }
 }
 
-/** Whoever is signed in; a person made inactive is not, nor one whose password was set anew. */
+/** Whoever is signed in; a person made inactive is not, nor one whose password was set anew, or whose session was ended. */
 export async function personOf(event: H3Event): Promise<PersonRow | null> {
   const { user } = await getUserSession(event)
-  const person = user ? findPerson(useBench().db, user.id) : undefined
-  return person?.active && user?.seal === sealOf(person) ? person : null
+  const { db, now } = useBench()
+  const person = user ? findPerson(db, user.id) : undefined
+  return user && person?.active && user.seal === sealOf(person) && sessionStands(db, user.session ?? '', person.id, now()) ? person : null
 }
 
 /** @throws NotSignedIn, answered with 401 */

@@ -22,7 +22,7 @@ const coordinatorsAlone = [
 it('a coordinator may send everything, a volunteer all but what is the coordinator’s, a reader what is their own', () => {
   expect(commandsOf('coordinator')).toEqual(commandNames)
   expect(commandNames.filter(name => !may('volunteer', name)).sort()).toEqual(coordinatorsAlone)
-  expect(commandsOf('reader')).toEqual(['set-own-password', 'change-own-name'])
+  expect(commandsOf('reader')).toEqual(['set-own-password', 'end-session', 'change-own-name'])
   expect(may(undefined, 'ask-question')).toBe(false)
-  expect(commandNames).toHaveLength(86)
+  expect(commandNames).toHaveLength(87)
 })

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PhCaretRight } from '@phosphor-icons/vue'
+import { PhCaretRight, PhFunnel } from '@phosphor-icons/vue'
 import { lifeNames, lives, stageNames, stages } from '#core/planning/stages'
 import { gateVerdicts, gateWords } from '#core/safety/gate'
 import type { ListCounts } from '#shared/chapters/lists/index'
@@ -47,6 +47,8 @@ const more = computed((): typeof first.value => [
   { name: 'olderThan', label: 'Here for', any: 'Any time', options: Object.entries(ages).map(([value, label]) => ({ value: Number(value), label })) },
   { name: 'person', label: 'Worked on by', any: 'Anybody', options: session.crew.map(p => ({ value: p.id, label: p.name })) },
 ])
+/** On a phone the list comes first, and what it is narrowed by is a press away. */
+const asked = ref(false)
 const unfolded = ref(more.value.some(f => props.question[f.name] !== undefined))
 /** What is asked for and not among the first of its kind is offered all the same. */
 const withChosen = (field: (typeof first.value)[number]): Offered[] => {
@@ -61,9 +63,12 @@ function choose(name: keyof MachineNarrowing, options: Offered[], event: Event) 
 
 <template>
   <div class="grid gap-2">
-    <div class="grid grid-cols-2 items-end gap-x-3 gap-y-2 sm:grid-cols-3 lg:grid-cols-6">
-      <div v-for="field in unfolded ? [...first, ...more] : first" :key="field.name" class="grid min-w-0 gap-0.5">
-        <label :for="`store-${field.name}`" class="hint">{{ field.label }}</label>
+    <div class="grid grid-cols-2 items-center gap-x-3 gap-y-2 sm:grid-cols-3 lg:grid-cols-6">
+      <button type="button" class="button col-span-2 min-[640px]:hidden" :aria-expanded="asked" @click="asked = !asked">
+        <PhFunnel aria-hidden="true" />{{ narrowed ? `Narrowed by ${narrowed}` : 'Narrow it' }}
+      </button>
+      <div v-for="field in unfolded ? [...first, ...more] : first" :key="field.name" class="grid min-w-0 gap-0.5" :class="!asked && 'max-[639px]:hidden'">
+        <label :for="`store-${field.name}`" class="sr-only">{{ field.label }}</label>
         <select
           :id="`store-${field.name}`"
           class="entry"
@@ -77,11 +82,11 @@ function choose(name: keyof MachineNarrowing, options: Offered[], event: Event) 
           </option>
         </select>
       </div>
-      <div class="flex flex-wrap gap-1">
-        <button type="button" class="button button-quiet" :aria-expanded="unfolded" @click="unfolded = !unfolded">
+      <div class="flex" :class="!asked && 'max-[639px]:hidden'">
+        <button type="button" class="button button-quiet px-1!" :aria-expanded="unfolded" @click="unfolded = !unfolded">
           <PhCaretRight aria-hidden="true" :class="unfolded && 'rotate-90'" />{{ unfolded ? 'Fewer' : 'More' }}
         </button>
-        <button v-if="narrowed" type="button" class="button button-quiet" @click="emit('clear')">Show all</button>
+        <button v-if="narrowed" type="button" class="button button-quiet px-1! whitespace-nowrap" @click="emit('clear')">Show all</button>
       </div>
     </div>
   </div>

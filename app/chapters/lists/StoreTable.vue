@@ -7,14 +7,20 @@ defineProps<{ machines: MachineSummary[] }>()
 const chosen = defineModel<string[]>('chosen', { required: true })
 const session = useSession()
 const columns =
-  'max-md:grid-cols-[1.5rem_minmax(0,1fr)_auto] max-md:gap-x-2 max-md:py-1 md:grid-cols-[1.5rem_7.5rem_minmax(0,3fr)_10rem_12.5rem_minmax(0,2.5fr)_minmax(0,1.5fr)]'
+  'max-md:grid-cols-[1.5rem_minmax(0,1fr)_auto] max-md:gap-x-2 max-md:py-1 md:grid-cols-[1.5rem_7.25rem_minmax(0,3.4fr)_9.5rem_10.5rem_minmax(0,2fr)_minmax(0,1.6fr)]'
+/** So much of a passage stands before the first word found, for the word to be in sight on a narrow line. */
+const before = 14
 /** A passage with the words found in it told apart. */
-const parts = (found: string) => found.split(/[‹›]/).map((text, i) => ({ text, hit: i % 2 === 1 }))
+function parts(found: string) {
+  const at = found.indexOf('‹')
+  const shown = at > before ? `…${found.slice(found.indexOf(' ', at - before) + 1 || at)}` : found
+  return shown.split(/[‹›]/).map((text, i) => ({ text, hit: i % 2 === 1 }))
+}
 </script>
 
 <template>
   <div>
-    <div class="hint hidden gap-x-4 px-3 pb-1 text-sm md:grid" :class="columns" aria-hidden="true">
+    <div class="hint hidden gap-x-3 px-3 text-sm md:grid" :class="columns" aria-hidden="true">
       <span /><span>Tag</span><span>Machine</span><span>Gate</span><span>Stage</span
       ><span>{{ machines.some(m => m.found !== undefined) ? 'Found in' : 'Open fault' }}</span
       ><span>Place</span>
@@ -23,10 +29,10 @@ const parts = (found: string) => found.split(/[‹›]/).map((text, i) => ({ tex
       <li
         v-for="machine in machines"
         :key="machine.tag"
-        class="relative grid items-center gap-x-4 border-x border-b border-line px-3 hover:bg-mat md:h-8"
+        class="relative grid items-center gap-x-3 border-x border-b border-line px-3 hover:bg-mat md:h-7"
         :class="columns"
       >
-        <label v-if="session.may('put-on-bench')" class="relative z-10 grid min-h-8 place-items-center max-md:min-h-11"
+        <label v-if="session.may('put-on-bench')" class="relative z-10 grid min-h-7 place-items-center max-md:min-h-11"
           ><input v-model="chosen" type="checkbox" :value="machine.tag" class="h-5 w-5 accent-enamel" /><span class="sr-only"
             >Choose {{ machine.nickname || machine.name }} {{ machine.tag }}</span
           ></label

@@ -16,6 +16,7 @@ const groups = computed(() => [...new Set(open.value.map(c => c.why))].map(why =
   <OneCard
     v-if="sheet.checks.length"
     title="Checks that the damage asks for"
+    short="Checks"
     :hint="open.length ? `${open.length} to do.` : 'All done.'"
     :state="open.length ? 'open' : 'done'"
     :result="`All ${done.length} done, ${done.filter(c => c.done!.outcome === 'found').length} with something found`"

@@ -13,6 +13,7 @@ const words = { state: 'State', note: 'Why' }
 <template>
   <OneCard
     title="Somebody was here before"
+    short="Before us"
     hint="Log it as found; do not undo it yet."
     :state="sheet.interventions.some(i => i.state === 'not-understood') ? 'open' : sheet.interventions.length ? 'done' : 'none'"
     :result="sheet.interventions.map(i => `${interventionKinds[i.kind]}: ${interventionStateNames[i.state].toLowerCase()}`).join('; ') || 'Nothing logged'"

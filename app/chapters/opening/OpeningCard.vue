@@ -30,6 +30,7 @@ const shown = (field: string, value: unknown) => (field === 'fixings' ? (value a
 <template>
   <OneCard
     title="Opening record"
+    short="Opening"
     :state="done.some(s => s.state === 'undone') ? 'open' : done.length ? 'done' : 'open'"
     :result="`${done.length} steps, all together again`"
     :hint="

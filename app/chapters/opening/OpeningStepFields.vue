@@ -19,6 +19,8 @@ const nextTray = computed(() => {
       <TextField name="hides" label="What hides here" hint="Such as: a fifth screw under the label" />
       <TextField name="hazard" label="What may tear or break" hint="Such as: membrane tail, brittle" />
     </div>
-    <PickField name="photographId" label="Photograph" :options="photographChoices(sheet)" />
+    <div class="grid content-start gap-2">
+      <PickField name="photographId" label="Photograph" :options="photographChoices(sheet)" /><StepPhotograph :tag="sheet.tag" />
+    </div>
   </div>
 </template>

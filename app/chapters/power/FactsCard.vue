@@ -29,12 +29,17 @@ function hintOf(name: (typeof enteredFactNames)[number]) {
 /** How many facts nobody has answered, by looking or by measuring. */
 const open = computed(() => enteredFactNames.filter(name => props.sheet.power.facts[name] === undefined).length)
 const complete = computed(() => open.value === 0 && props.sheet.power.inspectedBy !== '')
+/** What was in order when the card was opened is one line; it does not fold under somebody's hands. */
+const inOrder = enteredFactNames.filter(name => factValue(name, props.sheet.power.entered[name])?.level === 'fine')
+const all = ref(inOrder.length < 2)
+const asked = computed(() => (all.value ? enteredFactNames : enteredFactNames.filter(name => !inOrder.includes(name))))
 const options = (name: (typeof enteredFactNames)[number]) => Object.entries(powerFacts[name].values).map(([value, { label }]) => ({ value, label }))
 </script>
 
 <template>
   <OneCard
     title="Facts for power"
+    short="Facts"
     :hint="`Unplugged, covers off. ${open ? `${open} of ${enteredFactNames.length} not looked at yet; leave those out.` : ''}`"
     :state="complete ? 'done' : 'open'"
     :result="`All ${enteredFactNames.length} answered, inspected by ${sheet.power.inspectedBy}`"
@@ -61,7 +66,7 @@ const options = (name: (typeof enteredFactNames)[number]) => Object.entries(powe
         <WatchValues :values="values" @changed="$emit('typed', $event)" />
         <div class="grid divide-y divide-line border-y border-line">
           <ChoiceField
-            v-for="name in enteredFactNames"
+            v-for="name in asked"
             :key="name"
             :name="`facts.${name}`"
             :label="powerFacts[name].title"
@@ -70,6 +75,14 @@ const options = (name: (typeof enteredFactNames)[number]) => Object.entries(powe
             row
           />
         </div>
+        <p v-if="!all" class="flex flex-wrap items-baseline gap-x-3">
+          <span
+            ><span class="font-semibold text-fine">In order:</span>
+            {{
+              inOrder.map(name => `${powerFacts[name].title.toLowerCase()}, ${factValue(name, sheet.power.entered[name])!.label.toLowerCase()}`).join('; ')
+            }}</span
+          ><button type="button" class="text-sm underline" @click="all = true">Change these too</button>
+        </p>
         <PickField
           name="inspectedById"
           label="Inspected by"

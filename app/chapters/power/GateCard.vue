@@ -21,12 +21,12 @@ const { submitCommand: withdraw, busy: withdrawing } = useCommand('withdraw-over
 </script>
 
 <template>
-  <OneCard title="Power gate" state="open" stays :result="gateWords[gate.verdict].title">
-    <template #aside><span v-if="entered" class="font-semibold text-care">As entered below, not kept yet</span></template>
-    <div class="flex flex-wrap items-center gap-x-4 gap-y-1" aria-live="polite">
-      <GateSign :verdict="gate.verdict" class="text-2xl!" />
-      <p>{{ gateWords[gate.verdict].means }}</p>
-    </div>
+  <OneCard title="Power gate" :hint="gateWords[gate.verdict].means">
+    <template #aside
+      ><span class="flex flex-wrap items-center gap-x-3" aria-live="polite"
+        ><GateSign :verdict="gate.verdict" /><span v-if="entered" class="font-semibold text-care">As entered below, not kept yet</span></span
+      ></template
+    >
     <div v-if="sheet.power.overrule" class="border-l-4 border-care bg-care-wash px-3 py-2">
       <p class="flex flex-wrap items-center gap-2">
         <strong>Overruled by {{ sheet.power.overrule.by }} to</strong><GateSign :verdict="sheet.power.overrule.verdict" small />
@@ -64,49 +64,58 @@ const { submitCommand: withdraw, busy: withdrawing } = useCommand('withdraw-over
         <button type="button" class="button button-quiet min-h-8!" @click="all = !all">{{ all ? 'Show fewer' : `Show all ${reasons.length}` }}</button>
       </p>
     </section>
-    <details>
-      <summary class="cursor-pointer">
-        <span class="font-semibold">How it is judged:</span> {{ schoolNames[sheet.power.school].title.toLowerCase()
-        }}{{ sheet.power.ownSchool ? ', for this machine' : '' }}; {{ configurationWords(sheet.power.configuration).toLowerCase() }}
-      </summary>
-      <div class="grid gap-2 pt-2 text-[0.9375rem]">
-        <p>
-          <strong>{{ schoolNames[sheet.power.school].title }}:</strong> {{ schoolNames[sheet.power.school].means }}
-        </p>
-        <p v-if="session.may('choose-school')" class="flex flex-wrap gap-x-4">
-          <button v-for="school in schools.filter(s => s !== sheet.power.school)" :key="school" type="button" class="underline" @click="choose({ school })">
-            Use {{ schoolNames[school].title.toLowerCase() }} for this machine</button
-          ><button v-if="sheet.power.ownSchool" type="button" class="underline" @click="choose({ school: null })">
-            Go back to the school of the collection
-          </button>
-        </p>
-        <p>
-          <strong>{{ configurationWords(sheet.power.configuration) }}:</strong> {{ configurationKinds[sheet.power.configuration.kind].means }}
-        </p>
-        <AddPanel v-if="session.may('set-configuration')" v-slot="{ close }" label="Change what is connected"
-          ><ConfigurationForm :sheet="sheet" @done="close()"
-        /></AddPanel>
-        <AddPanel v-if="session.may('overrule-gate')" v-slot="{ close }" label="Overrule the gate">
-          <CommandForm
-            command="overrule-gate"
-            :machine="sheet.tag"
-            :initial="{ verdict: undefined, reason: '' }"
-            label="Overrule the gate"
-            submit="Overrule"
-            @done="close()"
-            ><ChoiceField name="verdict" label="Let it say" :options="gateVerdicts.map(value => ({ value, label: gateWords[value].title }))" /><TextField
-              name="reason"
-              label="Reason"
-              :lines="2"
-              hint="Kept in the history, with your name."
-          /></CommandForm>
-        </AddPanel>
-      </div>
-    </details>
-    <details v-if="checked.length">
-      <summary class="cursor-pointer font-semibold">Checked so far ({{ checked.length }})</summary>
-      <div class="pt-2"><FindingList :findings="checked" brief /></div>
-    </details>
-    <GateHistory :sheet="sheet" />
+    <div class="folds flex flex-wrap gap-x-6 gap-y-1">
+      <details>
+        <summary class="cursor-pointer">
+          <span class="font-semibold">How it is judged:</span> {{ schoolNames[sheet.power.school].title.toLowerCase()
+          }}{{ sheet.power.ownSchool ? ', for this machine' : '' }}; {{ configurationWords(sheet.power.configuration).toLowerCase() }}
+        </summary>
+        <div class="grid gap-2 pt-2 text-[0.9375rem]">
+          <p>
+            <strong>{{ schoolNames[sheet.power.school].title }}:</strong> {{ schoolNames[sheet.power.school].means }}
+          </p>
+          <p v-if="session.may('choose-school')" class="flex flex-wrap gap-x-4">
+            <button v-for="school in schools.filter(s => s !== sheet.power.school)" :key="school" type="button" class="underline" @click="choose({ school })">
+              Use {{ schoolNames[school].title.toLowerCase() }} for this machine</button
+            ><button v-if="sheet.power.ownSchool" type="button" class="underline" @click="choose({ school: null })">
+              Go back to the school of the collection
+            </button>
+          </p>
+          <p>
+            <strong>{{ configurationWords(sheet.power.configuration) }}:</strong> {{ configurationKinds[sheet.power.configuration.kind].means }}
+          </p>
+          <AddPanel v-if="session.may('set-configuration')" v-slot="{ close }" label="Change what is connected"
+            ><ConfigurationForm :sheet="sheet" @done="close()"
+          /></AddPanel>
+          <AddPanel v-if="session.may('overrule-gate')" v-slot="{ close }" label="Overrule the gate">
+            <CommandForm
+              command="overrule-gate"
+              :machine="sheet.tag"
+              :initial="{ verdict: undefined, reason: '' }"
+              label="Overrule the gate"
+              submit="Overrule"
+              @done="close()"
+              ><ChoiceField name="verdict" label="Let it say" :options="gateVerdicts.map(value => ({ value, label: gateWords[value].title }))" /><TextField
+                name="reason"
+                label="Reason"
+                :lines="2"
+                hint="Kept in the history, with your name."
+            /></CommandForm>
+          </AddPanel>
+        </div>
+      </details>
+      <details v-if="checked.length">
+        <summary class="cursor-pointer font-semibold">Checked so far ({{ checked.length }})</summary>
+        <div class="pt-2"><FindingList :findings="checked" brief /></div>
+      </details>
+      <GateHistory :sheet="sheet" />
+    </div>
   </OneCard>
 </template>
+
+<style scoped>
+/* Closed they stand side by side; what is opened takes the whole width. */
+.folds > :deep(details[open]) {
+  flex-basis: 100%;
+}
+</style>

@@ -16,6 +16,10 @@ const state = computed(() => (openOnes.value.length ? 'open' : props.sheet.hazar
 const result = computed(
   () => props.sheet.hazards.map(h => `${hazardKinds[h.kind].title}: ${hazardStateNames[h.state].toLowerCase()}`).join('; ') || 'Nothing points to one',
 )
+const signs = ({ by, at, evidence }: (typeof props.sheet.hazards)[number]) =>
+  by ? `${by}, ${times.day(at)}` : evidence.length === 1 ? evidence[0] : `${evidence.length} signs of it`
+/** Each once, of what is there. */
+const cautionsHere = computed(() => [...new Set(props.sheet.hazards.filter(h => h.state === 'present').map(h => hazardKinds[h.kind].caution))])
 const words = { state: 'State', evidence: 'Evidence' }
 const open = (kind: HazardKind) => (settling.value = settling.value === kind ? undefined : kind)
 </script>
@@ -24,29 +28,30 @@ const open = (kind: HazardKind) => (settling.value = settling.value === kind ? u
   <OneCard title="Hazards" hint="Suspected from what is known of it, until somebody confirms or rules it out." :state="state" :result="result">
     <EmptyPlace v-if="!sheet.hazards.length" says="Nothing points to a hazard yet. That says nothing about what nobody has looked at." />
     <ul v-else class="grid divide-y divide-line border-y border-line">
-      <li v-for="hazard in sheet.hazards" :key="hazard.kind" class="grid gap-1 py-2">
-        <div class="flex flex-wrap items-baseline gap-x-3">
-          <h3>{{ hazardKinds[hazard.kind].title }}</h3>
-          <span class="font-semibold" :class="inks[hazard.state]">{{ hazardStateNames[hazard.state] }}</span><span v-if="hazard.by" class="hint"
-            >{{ hazard.by }}, {{ times.day(hazard.at) }}</span
-          ><button
+      <li v-for="hazard in sheet.hazards" :key="hazard.kind" class="grid gap-1 py-1">
+        <div class="flex items-start gap-x-3">
+          <details class="min-w-0 flex-1">
+            <summary class="cursor-pointer">
+              <h3 class="inline">{{ hazardKinds[hazard.kind].title }}</h3>
+              &ensp;<span class="font-semibold" :class="inks[hazard.state]">{{ hazardStateNames[hazard.state] }}</span
+              >&ensp;<span class="hint">{{ signs(hazard) }}</span>
+            </summary>
+            <p v-for="fact in hazard.evidence" :key="fact" class="hint">{{ fact }}</p>
+            <p v-if="hazard.state === 'present'">
+              {{ hazardKinds[hazard.kind].deal }}
+              <span class="hint">By {{ hazardKinds[hazard.kind].who }}. <WhoCould :skill="skillToSettle(hazard.kind, 'dealt-with')" /></span>
+            </p>
+          </details>
+          <button
             v-if="session.may('settle-hazard')"
             type="button"
-            class="ml-auto text-sm underline"
+            class="shrink-0 text-sm underline max-[899px]:min-h-11"
             :aria-expanded="settling === hazard.kind"
             @click="open(hazard.kind)"
           >
             Say what was found<span class="sr-only"> of {{ hazardKinds[hazard.kind].title }}</span>
           </button>
         </div>
-        <p v-for="fact in hazard.evidence" :key="fact" class="hint">{{ fact }}</p>
-        <template v-if="hazard.state === 'present'"
-          ><p>
-            {{ hazardKinds[hazard.kind].deal }}
-            <span class="hint">By {{ hazardKinds[hazard.kind].who }}. <WhoCould :skill="skillToSettle(hazard.kind, 'dealt-with')" /></span>
-          </p>
-          <CautionNote :about="hazardKinds[hazard.kind].caution"
-        /></template>
         <CommandForm
           v-if="settling === hazard.kind"
           command="settle-hazard"
@@ -66,6 +71,7 @@ const open = (kind: HazardKind) => (settling.value = settling.value === kind ? u
         /></CommandForm>
       </li>
     </ul>
+    <div v-if="cautionsHere.length" class="grid gap-2 sm:grid-cols-2"><CautionNote v-for="about in cautionsHere" :key="about" :about="about" /></div>
     <AddPanel v-if="others.length && session.may('settle-hazard')" v-slot="{ close }" label="Add a hazard"
       ><CommandForm
         command="settle-hazard"

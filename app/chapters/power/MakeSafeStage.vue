@@ -15,9 +15,9 @@ const { gate, changed } = useGateAsEntered(() => props.sheet, facts, inspectedBy
 
 <template>
   <StageFrame>
-    <template #decides>
+    <template #decides="{ scrolled }">
       <span class="flex flex-wrap items-center gap-x-2" role="status">
-        <GateSign :verdict="gate.verdict" small />
+        <GateSign v-if="scrolled || changed" :verdict="gate.verdict" small />
         <span v-if="changed" class="text-sm font-semibold text-care">as entered, not kept yet: {{ changed }}</span>
       </span>
     </template>

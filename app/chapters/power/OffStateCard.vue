@@ -47,7 +47,13 @@ function judged(values: Record<string, unknown>): Finding[] {
 </script>
 
 <template>
-  <OneCard title="Rails with the power off" hint="To ground, unplugged and discharged, before the first start." :state="state" :result="result">
+  <OneCard
+    title="Rails with the power off"
+    short="Rails off"
+    hint="To ground, unplugged and discharged, before the first start."
+    :state="state"
+    :result="result"
+  >
     <EmptyPlace v-if="!rails.length" says="No rails are known for it. Say under Prove which to expect." />
     <ul v-else class="grid divide-y divide-line border-y border-line">
       <li v-for="rail in rails" :key="rail.rail" class="grid items-baseline gap-x-4 py-1.5 sm:grid-cols-[5rem_10rem_1fr]">

@@ -45,12 +45,12 @@ watch(() => route.path, close)
       v-for="name in offered"
       :key="name"
       type="button"
-      class="grid min-h-14 justify-items-center gap-0.5 py-1.5 text-sm"
+      class="grid min-h-14 justify-items-center gap-0.5 py-1.5 text-xs"
       @click="bench.open.value = name"
     >
       <component :is="sheets[name].icon" aria-hidden="true" class="h-6 w-6 text-enamel" />{{ sheets[name].title }}
     </button>
-    <button type="button" class="grid min-h-14 justify-items-center gap-0.5 py-1.5 text-sm" @click="bench.open.value = 'find'">
+    <button type="button" class="grid min-h-14 justify-items-center gap-0.5 py-1.5 text-xs" @click="bench.open.value = 'find'">
       <PhMagnifyingGlass aria-hidden="true" class="h-6 w-6 text-enamel" />Find
     </button>
   </nav>

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/vue'
+import { PhArrowRight } from '@phosphor-icons/vue'
 import { refDebounced } from '@vueuse/core'
 import type { MachineSummary } from '#shared/kernel/machine'
 
-/** Finds a machine by anything said of it, from everywhere, with `/`. */
+/** Finds a machine by anything said of it, from everywhere, with `/`; and knows what can be done with the open one, and the places. */
 const props = defineProps<{ wide?: boolean; picks?: boolean }>()
 const emit = defineEmits<{ picked: [tag: string]; opened: [] }>()
 const typed = ref('')
@@ -25,13 +26,22 @@ function left(event: FocusEvent) {
   if (!(event.currentTarget as HTMLElement).contains(event.relatedTarget as Node | null)) typed.value = ''
 }
 
-function open(machine: MachineSummary | null) {
-  if (!machine) return
+type Item = { machine: MachineSummary } | { action: PaletteAction }
+const actions = usePalette()
+const offered = computed((): Item[] => [...(props.picks ? [] : actions(typed.value)).map(action => ({ action })), ...found.value.map(machine => ({ machine }))])
+
+function open(item: Item | null) {
+  if (!item) return
   typed.value = ''
-  if (props.picks) return emit('picked', machine.tag)
-  // The keys of the sheet should work at once.
+  if ('action' in item) {
+    // The keys of the page should work at once.
+    void nextTick(() => field.value?.el.blur())
+    emit('opened')
+    return item.action.act()
+  }
+  if (props.picks) return emit('picked', item.machine.tag)
   void nextTick(() => field.value?.el.blur())
-  void navigateTo(`/m/${machine.tag}`)
+  void navigateTo(`/m/${item.machine.tag}`)
   emit('opened')
 }
 </script>
@@ -43,7 +53,7 @@ function open(machine: MachineSummary | null) {
       ref="field"
       :class="['entry', !wide && 'w-56!']"
       aria-label="Find a machine"
-      placeholder="Find a machine  /"
+      :placeholder="picks || wide ? 'Name, tag, claim or fault' : 'Find a machine  /'"
       :display-value="() => typed"
       @change="typed = ($event.target as HTMLInputElement).value"
     />
@@ -53,11 +63,16 @@ function open(machine: MachineSummary | null) {
       :class="wide ? 'max-h-[50dvh] overflow-y-auto' : 'absolute right-0 w-96 max-w-[90vw] shadow-lg'"
     >
       <p v-if="trouble" class="px-3 py-2 text-stop">{{ trouble }}</p>
-      <p v-else-if="!found.length" class="hint px-3 py-2">Nothing found yet. Names, claims, notes and faults are searched.</p>
-      <ComboboxOption v-for="machine in found" :key="machine.tag" v-slot="{ active }" :value="machine" as="template">
-        <li class="flex items-center gap-2 px-3 py-1.5" :class="active && 'bg-mat'">
-          <TagTape :tag="machine.tag" small /><span class="truncate">{{ machine.nickname || machine.name }}</span
-          ><span class="hint ml-auto whitespace-nowrap">{{ machine.name }}</span>
+      <p v-else-if="!offered.length" class="hint px-3 py-2">Nothing found yet. Names, claims, notes and faults are searched.</p>
+      <ComboboxOption v-for="item in offered" :key="'action' in item ? item.action.says : item.machine.tag" v-slot="{ active }" :value="item" as="template">
+        <li class="flex items-center gap-2 px-3 py-1.5 max-[899px]:min-h-11" :class="active && 'bg-mat'">
+          <template v-if="'action' in item"
+            ><PhArrowRight aria-hidden="true" class="text-enamel" /><span>{{ item.action.says }}</span
+            ><span class="hint ml-auto whitespace-nowrap">{{ item.action.of }}</span></template
+          ><template v-else
+            ><TagTape :tag="item.machine.tag" small /><span class="truncate">{{ item.machine.nickname || item.machine.name }}</span
+            ><span class="hint ml-auto whitespace-nowrap">{{ item.machine.name }}</span></template
+          >
         </li>
       </ComboboxOption>
     </ComboboxOptions>

@@ -8,14 +8,6 @@ import { roleNames } from '#shared/kernel/roles'
 defineEmits<{ shelf: [] }>()
 const session = useSession()
 const mode = useColorMode({ attribute: 'data-theme', storageKey: 'jolly-bench-theme' })
-const places = [
-  { to: '/', name: 'Today' },
-  { to: '/store', name: 'Store' },
-  { to: '/parts', name: 'Parts' },
-  { to: '/models', name: 'Models' },
-  { to: '/tools', name: 'Tool wall' },
-  { to: '/settings', name: 'Settings' },
-]
 const route = useRoute()
 const here = (to: string) => (to === '/' ? route.path === '/' : route.path.startsWith(to))
 

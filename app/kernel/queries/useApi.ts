@@ -17,6 +17,14 @@ export class ApiError extends Error {
 export function useApi() {
   const clock = useClock()
 
+  /** The session was ended elsewhere: what was typed is kept, and whoever signs in again comes back to it. */
+  async function signedOut() {
+    const session = useSession()
+    if (!session.person) return
+    await session.load()
+    if (!session.person) await navigateTo({ path: '/sign-in', query: { then: useRouter().currentRoute.value.fullPath } })
+  }
+
   async function asked<T>(
     path: string,
     options: { method?: 'GET' | 'POST' | 'DELETE'; query?: object; body?: object; headers?: Record<string, string> },
@@ -28,7 +36,10 @@ export function useApi() {
       return response._data as T
     } catch (error) {
       const answer = error instanceof FetchError ? (error.data as ErrorAnswer | undefined)?.error : undefined
-      if (answer && error instanceof FetchError) throw new ApiError(error.status ?? 500, answer)
+      if (answer && error instanceof FetchError) {
+        if (answer.code === 'not-signed-in') void signedOut()
+        throw new ApiError(error.status ?? 500, answer)
+      }
       throw new ApiError(0, { code: 'unreachable', message: 'The bench cannot be reached just now. What you typed is still here; try again in a moment.' })
     }
   }

@@ -1,9 +1,15 @@
 <script setup lang="ts">
+import { useWindowScroll } from '@vueuse/core'
 import type { StagePart } from './stageParts'
 
 /** A stage: the index of its cards with how each stands, always in sight, and beside it what decides; then the cards in the order of the work. */
 const parts = reactive<StagePart[]>([])
 provide(stagePartsKey, parts as StagePart[])
+// A caution is said in full once on a stage, where it comes first.
+provide(cautionsKey, reactive([]))
+const { y } = useWindowScroll()
+/** The head of the sheet, which says the verdict too, is out of sight. */
+const scrolled = computed(() => y.value > 130)
 /** In the order in which they stand on the page, whichever came first. */
 const inOrder = computed(() =>
   [...parts].sort((a, b) => (a.card && b.card ? (a.card.compareDocumentPosition(b.card) & Node.DOCUMENT_POSITION_FOLLOWING ? -1 : 1) : 0)),
@@ -12,14 +18,14 @@ const inOrder = computed(() =>
 
 <template>
   <div class="grid grid-cols-[minmax(0,1fr)] gap-3">
-    <div class="sticky top-12 z-20 -mx-1 flex flex-wrap items-center gap-x-3 gap-y-0.5 border-b border-line bg-mat px-1 py-1">
-      <slot name="decides" />
-      <nav aria-label="In this stage" class="flex flex-wrap text-[0.9375rem]">
+    <div class="sticky top-12 z-20 -mx-1 flex flex-wrap items-center gap-x-2 border-b border-line bg-mat px-1">
+      <slot name="decides" :scrolled="scrolled" />
+      <nav aria-label="In this stage" class="flex flex-wrap text-sm">
         <button
           v-for="part in inOrder"
           :key="part.title"
           type="button"
-          class="flex min-h-8 items-center gap-1 px-1.5 hover:bg-card max-[899px]:min-h-11"
+          class="flex min-h-8 items-center gap-1 px-1.5 whitespace-nowrap hover:bg-card max-[899px]:min-h-11"
           :class="part.state === 'open' ? 'font-semibold' : 'text-ink-2'"
           :title="part.result"
           @click="part.show()"

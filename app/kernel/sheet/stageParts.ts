@@ -14,3 +14,6 @@ export interface StagePart {
 }
 /** The cards of the open stage. */
 export const stagePartsKey: InjectionKey<StagePart[]> = Symbol('the cards of the open stage')
+
+/** The cautions that stand on the open stage, in the order in which they came, each with who says it. */
+export const cautionsKey: InjectionKey<{ about: string; by: string }[]> = Symbol('the cautions of the open stage')

@@ -13,7 +13,7 @@ const nextWait = computed(() => [...(props.waits ?? [])].sort((a, b) => a.until.
     <span
       v-for="tile in run"
       :key="tile.stage"
-      class="relative w-4 overflow-hidden border border-edge bg-field"
+      class="relative w-3 overflow-hidden border border-edge bg-field"
       :class="tile.stage === current ? 'h-4' : 'h-2.5'"
     >
       <span class="absolute inset-x-0 bottom-0 bg-verdigris" :style="{ height: `${tile.share * 100}%` }" />

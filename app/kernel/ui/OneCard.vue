@@ -14,6 +14,8 @@ const props = defineProps<{
   state?: CardState
   /** What came of it, in a few words; for the folded line. */
   result?: string
+  /** What the index calls it, where its title is long. */
+  short?: string
   /** Stays unfolded however it stands. */
   stays?: boolean
 }>()
@@ -32,7 +34,7 @@ function show() {
 }
 const parts = inject(stagePartsKey, undefined)
 if (parts && props.state !== undefined) {
-  const part = reactive({ title: props.title, state: computed(() => props.state!), result: computed(() => props.result ?? ''), show, card })
+  const part = reactive({ title: props.short ?? props.title, state: computed(() => props.state!), result: computed(() => props.result ?? ''), show, card })
   parts.push(part)
   onUnmounted(() => parts.splice(parts.indexOf(part), 1))
 }

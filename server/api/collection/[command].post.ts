@@ -3,7 +3,7 @@ import { InputError } from '#core/kernel/input-error'
 import { type CollectionCommandName, type CommandInput, commands, isCollectionCommand } from '#shared/chapters/index'
 import type { CommandAnswer, LiveChange } from '#shared/kernel/answers'
 import type { Hashed } from '../../kernel/chapter'
-import { findPerson, type PersonRow, sealOf } from '../../chapters/people/index'
+import { closeAll, findPerson, type PersonRow, sealOf } from '../../chapters/people/index'
 import { performOnCollection } from '../../kernel/perform'
 import { NotFound } from '../../kernel/refusals'
 
@@ -35,8 +35,11 @@ async function expectPassword(person: PersonRow, typed: string): Promise<void> {
 
 /** Whoever changed their own password is not sent away from where they did. */
 async function staySignedIn(event: H3Event, before: PersonRow): Promise<void> {
-  const person = findPerson(useBench().db, before.id)
-  if (person && sealOf(person) !== sealOf(before)) await replaceUserSession(event, { user: { id: person.id, seal: sealOf(person) } })
+  const { db } = useBench()
+  const person = findPerson(db, before.id)
+  if (!person || sealOf(person) === sealOf(before)) return
+  closeAll(db, person.id)
+  await signIn(event, person)
 }
 
 async function withPasswordHashed<I extends CommandInput<CollectionCommandName>>(input: I): Promise<Hashed<I>> {

@@ -1,3 +1,4 @@
+import { type ClaimOutcomes, claimKind, claimOutcomes } from '#core/identify/claim-outcomes'
 import { readDateCode } from '#core/identify/date-code'
 import { dateMachine } from '#core/identify/dating'
 import { compareKit } from '#core/identify/kit'
@@ -13,6 +14,9 @@ const mostSisters = 24
 
 /** How claims made with machines from one source have fared. */
 function sourceFared(tx: Tx, fromWhom: string) {
+  const none = { confirmed: 0, refuted: 0, undecided: 0, open: 0 }
+  // What was found comes from nobody, and not all of it from the same.
+  if (!fromWhom) return none
   const rows = tx
     .select({ verdict: claims.verdict, n: count() })
     .from(claims)
@@ -20,7 +24,7 @@ function sourceFared(tx: Tx, fromWhom: string) {
     .where(and(eq(machines.fromWhom, fromWhom), isNull(claims.struckBy)))
     .groupBy(claims.verdict)
     .all()
-  return { confirmed: 0, refuted: 0, undecided: 0, open: 0, ...Object.fromEntries(rows.map(r => [r.verdict, r.n])) }
+  return { ...none, ...Object.fromEntries(rows.map(r => [r.verdict, r.n])) }
 }
 
 /** When it was made, as far as its parts tell. */
@@ -68,3 +72,20 @@ export const arriveView = ({ tx, file }: ViewInput): ViewOf<'arrive'> => ({
   })),
   dating: datingOf(file),
 })
+
+/** So many claims are looked through; the newest. */
+const mostClaims = 2000
+
+/** What claims like each of these have turned out to be here, one of a kind. */
+export function claimsLike(tx: Tx, said: readonly string[]): { outcomes: ClaimOutcomes[] } {
+  if (!said.some(claimKind)) return { outcomes: [] }
+  const past = tx
+    .select({ says: claims.says, verdict: claims.verdict })
+    .from(claims)
+    .where(isNull(claims.struckBy))
+    .orderBy(desc(claims.id))
+    .limit(mostClaims)
+    .all()
+  const outcomes = said.slice(0, 20).flatMap(says => claimOutcomes(says, past) ?? [])
+  return { outcomes: outcomes.filter((o, i) => outcomes.findIndex(other => other.kind === o.kind) === i) }
+}

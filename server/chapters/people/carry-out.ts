@@ -11,6 +11,7 @@ import { expectVersion } from '../../kernel/versions'
 import type { Bench, Work } from '../../kernel/work'
 import { practice } from '../practice/index'
 import { people } from './schema'
+import { closeAll } from './sessions'
 
 export type PersonRow = typeof people.$inferSelect
 
@@ -105,6 +106,8 @@ export function setPassword(work: Work, { personId, passwordHash }: { personId: 
   const person = findPerson(work.tx, personId)
   if (!person) throw new NotFound('There is no such person.')
   work.tx.update(people).set({ passwordHash }).where(eq(people.id, personId)).run()
+  // Whoever sets their own anew goes on under a new session.
+  closeAll(work.tx, personId)
   work.write('person.password-set', { name: person.name })
 }
 

@@ -1,4 +1,5 @@
 import { serverChapter } from '../../kernel/chapter'
+import { endSession } from './sessions'
 import { addPerson, changeOwnName, changePerson, grantSkills, setOwnPassword, setPassword } from './carry-out'
 
 /** People and skills: what can be done, with its rules in the core. */
@@ -10,7 +11,9 @@ export const peopleChapter = serverChapter({
     'grant-skills': grantSkills,
     'set-password': setPassword,
     'set-own-password': setOwnPassword,
+    'end-session': endSession,
   },
 })
 export * from './carry-out'
 export * from './schema'
+export * from './sessions'

@@ -23,3 +23,15 @@ export const SessionView = z.object({
 
 export type PersonView = z.infer<typeof PersonView>
 export type SessionView = z.infer<typeof SessionView>
+
+/** Somebody signed in at one browser. */
+export interface SessionPlace {
+  uid: string
+  personId: number
+  name: string
+  browser: string
+  openedAt: string
+  seenAt: string
+  /** The one that asks. */
+  here: boolean
+}

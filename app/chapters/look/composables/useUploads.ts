@@ -12,8 +12,8 @@ export interface Upload {
 
 const atOnce = 2
 
-/** Sends photographs of a machine, a few at a time: each with its progress, each refused, left or tried again alone. */
-export function useUploads(tag: MaybeRefOrGetter<string>) {
+/** Sends photographs of a machine, a few at a time: each with its progress, each refused, left or tried again alone. @param kept hears of each that was kept */
+export function useUploads(tag: MaybeRefOrGetter<string>, kept: (photographId: number) => void = () => {}) {
   const api = useApi()
   const changes = useChanges()
   const uploads = ref<Upload[]>([])
@@ -50,9 +50,10 @@ export function useUploads(tag: MaybeRefOrGetter<string>) {
     upload.message = ''
     try {
       const { hash } = await transfer(upload)
-      const { change } = await api.command('add-photograph', { hash, name: upload.name, assemblyId: assembly }, toValue(tag))
+      const { change, result } = await api.command('add-photograph', { hash, name: upload.name, assemblyId: assembly }, toValue(tag))
       upload.state = 'kept'
       if (change) await changes.take(change)
+      kept((result as { photographId: number }).photographId)
     } catch (error) {
       // Leaving it is no failure, and has said so already.
       if ((upload.state as string) !== 'left') Object.assign(upload, { state: 'refused', message: (error as Error).message })

@@ -1,0 +1,37 @@
+<script setup lang="ts">
+import type { SessionPlace } from '#shared/chapters/people/index'
+
+/** Who is signed in where, and the end of it. */
+const session = useSession()
+const times = useTimes()
+const { found, trouble } = useCollection<{ sessions: SessionPlace[] }>(['sessions'], '/api/sessions')
+const { submitCommand: end, busy, failure } = useCommand('end-session')
+const everybody = computed(() => session.person?.role === 'coordinator')
+/** Browsers call themselves many things; what they run on, and what they are, in words. */
+function deviceOf(browser: string) {
+  const on = [
+    ['a phone', /iPhone|Android.*Mobile|Mobile/],
+    ['a tablet', /iPad|Android/],
+    ['a computer', /Windows|Macintosh|Linux|CrOS/],
+  ] as const
+  return on.find(([, test]) => test.test(browser))?.[0] ?? 'a program'
+}
+</script>
+
+<template>
+  <OneCard title="Signed in" :hint="everybody ? 'Everybody, and where. A session that is ended has to sign in again.' : 'Where you are signed in.'">
+    <p v-if="!found" role="status" class="hint">{{ trouble || 'Fetching…' }}</p>
+    <ul v-else class="grid divide-y divide-line border-y border-line">
+      <li v-for="one in found.sessions" :key="one.uid" class="flex flex-wrap items-center gap-x-3 py-1">
+        <span v-if="everybody" class="font-semibold">{{ one.name }}</span>
+        <span :title="one.browser">on {{ deviceOf(one.browser) }}</span>
+        <span class="hint">since {{ times.moment(one.openedAt) }}, seen {{ times.moment(one.seenAt) }}</span>
+        <span v-if="one.here" class="ml-auto font-semibold">This one</span>
+        <button v-else type="button" class="button button-quiet ml-auto min-h-8!" :disabled="busy" @click="end({ session: one.uid })">
+          End it<span class="sr-only">: {{ one.name }}, on {{ deviceOf(one.browser) }}</span>
+        </button>
+      </li>
+    </ul>
+    <p v-if="failure" role="alert" class="text-stop">{{ failure }}</p>
+  </OneCard>
+</template>
