@@ -82,8 +82,17 @@ async function startOf(onTag: string) {
 try {
   await visitor.open('/sign-in')
   await visitor.signIn('ilka')
-  await take('today', '/', 'Next moves')
+  await take('today', '/', 'Mine', {
+    first: async () => {
+      for (const name of ['I am here', 'Baraka Otieno', 'Maeve Corrigan']) {
+        await visitor.press(name)
+        await visitor.sees(`${name === 'I am here' ? 'Ilka Brandvold' : name} until`)
+      }
+      await visitor.press('Deal the evening out')
+    },
+  })
   await take('store', '/store', '24 machines')
+  await take('run', '/store?view=run', 'Slipway')
   await take('sheet-arrive', `/m/${await tag('Harbour office')}?stage=arrive`, 'Date codes')
   await take('sheet-look', `/m/${await tag('Schoolroom A')}?stage=look`, 'Assemblies')
   await take('opening', `/m/${await tag('Schoolroom A')}?stage=look`, 'Reassembly', { first: scrollTo('Opening record') })
@@ -97,12 +106,17 @@ try {
     },
   })
   await take('paths', `/m/${await tag('Lifeboat house')}?stage=look`, 'is best supported', { theme: 'dark', first: scrollTo('Its path') })
-  await take('models', '/models', 'Petrel 8S')
-  await take('first-start-before', `/m/${await tag('Slipway')}?stage=make-safe`, 'Before the switch', { first: scrollTo('First start') })
   await startOf(await tag('Radio hut'))
   await take('sheet-make-safe', `/m/${await tag('Chart room')}?stage=make-safe`, 'What would open it')
   await take('sheet-prove', `/m/${await tag('Harbour office')}?stage=prove`, 'Take a reading')
   await take('sheet-narrow', `/m/${await tag('Schoolroom A')}?stage=look`, 'Assemblies', { in: 'narrow' })
+  await take('reading-narrow', `/m/${await tag('Harbour office')}?stage=prove`, 'is within limits', {
+    in: 'narrow',
+    first: async () => {
+      await visitor.press('Reading')
+      await visitor.fill('Reading in volts', '11.9')
+    },
+  })
   await take('tool-wall', '/tools', 'Every instrument on its own')
   const { passport } = (await (await application.ask(`/api/machines/${await tag('Weather club')}`, { cookie })).json()) as MachineSheet
   await take('passport', passport.path!, 'machine passport')

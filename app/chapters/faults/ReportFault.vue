@@ -2,12 +2,15 @@
 import type { SheetOf } from '#shared/chapters/index'
 
 /** A symptom in plain words; what the model is known for, and what its sisters had, stands beside it. */
-defineProps<{ sheet: SheetOf<'faults'>; brief?: boolean }>()
+const props = defineProps<{ sheet: SheetOf<'faults'>; brief?: boolean }>()
 defineEmits<{ done: [] }>()
+const form = useTemplateRef<{ $el: HTMLElement }>('form')
+if (props.brief) useFirstField(form)
 </script>
 
 <template>
   <CommandForm
+    ref="form"
     command="report-fault"
     :machine="sheet.tag"
     :initial="{ symptom: '', firstSeen: '', stopsMachine: true }"

@@ -32,8 +32,8 @@ function parts(found: string) {
         class="relative grid items-center gap-x-3 border-x border-b border-line px-3 hover:bg-mat md:h-7"
         :class="columns"
       >
-        <label v-if="session.may('put-on-bench')" class="relative z-10 grid min-h-7 place-items-center max-md:min-h-11"
-          ><input v-model="chosen" type="checkbox" :value="machine.tag" class="h-5 w-5 accent-enamel" /><span class="sr-only"
+        <label v-if="session.may('put-on-bench')" :for="`choose-${machine.tag}`" class="relative z-10 grid min-h-7 place-items-center max-md:min-h-11"
+          ><input :id="`choose-${machine.tag}`" v-model="chosen" type="checkbox" :value="machine.tag" class="h-5 w-5 accent-enamel" /><span class="sr-only"
             >Choose {{ machine.nickname || machine.name }} {{ machine.tag }}</span
           ></label
         ><span v-else />

@@ -3,8 +3,10 @@ import { type InterventionState, interventionKinds, interventionStateNames } fro
 import type { SheetOf } from '#shared/chapters/index'
 
 /** Signs that somebody was here before: logged as found, and undone only with a reason. */
-defineProps<{ sheet: SheetOf<'look'> }>()
+const props = defineProps<{ sheet: SheetOf<'look'> }>()
 const session = useSession()
+/** Where nobody has looked, nothing logged says nothing. */
+const unseen = computed(() => props.sheet.assemblies.some(a => a.presence === 'not-looked'))
 const settling = ref<number>()
 const inks: Record<InterventionState, string> = { 'not-understood': 'text-care', 'understood': 'text-fine', 'undone': 'text-note' }
 const words = { state: 'State', note: 'Why' }
@@ -15,7 +17,7 @@ const words = { state: 'State', note: 'Why' }
     title="Somebody was here before"
     short="Before us"
     hint="Log it as found; do not undo it yet."
-    :state="sheet.interventions.some(i => i.state === 'not-understood') ? 'open' : sheet.interventions.length ? 'done' : 'none'"
+    :state="sheet.interventions.some(i => i.state === 'not-understood') ? 'open' : sheet.interventions.length ? 'done' : unseen ? 'open' : 'none'"
     :result="sheet.interventions.map(i => `${interventionKinds[i.kind]}: ${interventionStateNames[i.state].toLowerCase()}`).join('; ') || 'Nothing logged'"
   >
     <EmptyPlace v-if="!sheet.interventions.length" says="Nothing logged. Look for lifted legs, added wires, flux, odd screws, hot glue, things unplugged." />

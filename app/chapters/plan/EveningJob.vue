@@ -37,17 +37,23 @@ const begin = () => start({ code: props.job.code, says: props.job.says, withId: 
     <p v-if="job.note && job.state !== 'done'" class="border-l-4 border-note bg-note-wash px-2 text-[0.9375rem]">{{ job.note }}</p>
     <div v-if="job.state !== 'done'" class="flex flex-wrap items-center gap-x-1">
       <template v-if="job.state === 'in-hand'">
-        <button v-if="session.may('finish-job')" type="button" class="button min-h-8!" :disabled="finishing" @click="finish({ jobId: job.id })">
+        <button v-if="session.may('finish-job')" type="button" class="button min-[900px]:min-h-8!" :disabled="finishing" @click="finish({ jobId: job.id })">
           <PhCheck aria-hidden="true" />Done<span class="sr-only">: {{ job.says }}</span>
         </button>
-        <button v-if="session.may('hand-on-job')" type="button" class="button button-quiet min-h-8!" :aria-expanded="handing" @click="handing = !handing">
+        <button
+          v-if="session.may('hand-on-job')"
+          type="button"
+          class="button button-quiet min-[900px]:min-h-8!"
+          :aria-expanded="handing"
+          @click="handing = !handing"
+        >
           <PhHandArrowUp aria-hidden="true" />Hand on<span class="sr-only">: {{ job.says }}</span>
         </button>
       </template>
-      <button v-else-if="session.may('start-job')" type="button" class="button min-h-8!" :disabled="starting" @click="begin">
+      <button v-else-if="session.may('start-job')" type="button" class="button min-[900px]:min-h-8!" :disabled="starting" @click="begin">
         <PhPlay aria-hidden="true" />{{ mine || !job.hands.length ? 'Start' : 'Take it over' }}<span class="sr-only">: {{ job.says }}</span>
       </button>
-      <button type="button" class="button button-quiet min-h-8! font-normal!" :aria-expanded="open" @click="open = !open">
+      <button type="button" class="button button-quiet min-[900px]:min-h-8! font-normal!" :aria-expanded="open" @click="open = !open">
         <PhCaretRight aria-hidden="true" :class="open && 'rotate-90'" />Why
       </button>
     </div>

@@ -31,7 +31,7 @@ const open = computed(() => enteredFactNames.filter(name => props.sheet.power.fa
 const complete = computed(() => open.value === 0 && props.sheet.power.inspectedBy !== '')
 /** What was in order when the card was opened is one line; it does not fold under somebody's hands. */
 const inOrder = enteredFactNames.filter(name => factValue(name, props.sheet.power.entered[name])?.level === 'fine')
-const all = ref(inOrder.length < 2)
+const all = ref(inOrder.length < 2 || complete.value)
 const asked = computed(() => (all.value ? enteredFactNames : enteredFactNames.filter(name => !inOrder.includes(name))))
 const options = (name: (typeof enteredFactNames)[number]) => Object.entries(powerFacts[name].values).map(([value, { label }]) => ({ value, label }))
 </script>

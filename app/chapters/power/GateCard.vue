@@ -61,7 +61,9 @@ const { submitCommand: withdraw, busy: withdrawing } = useCommand('withdraw-over
         </li>
       </ul>
       <p v-if="reasons.length > shownAtFirst">
-        <button type="button" class="button button-quiet min-h-8!" @click="all = !all">{{ all ? 'Show fewer' : `Show all ${reasons.length}` }}</button>
+        <button type="button" class="button button-quiet min-[900px]:min-h-8!" @click="all = !all">
+          {{ all ? 'Show fewer' : `Show all ${reasons.length}` }}
+        </button>
       </p>
     </section>
     <div class="folds flex flex-wrap gap-x-6 gap-y-1">

@@ -15,7 +15,7 @@ const initial = computed(() => ({ rail: next.value?.name ?? '', valueV: '', load
 const form = useTemplateRef<{ $el: HTMLElement }>('form')
 const figure = () => form.value?.$el.querySelector<HTMLElement>('input[inputmode=decimal]')
 const onwards = () => void nextTick(() => figure()?.focus())
-onMounted(() => props.brief && figure()?.focus())
+if (props.brief) useFirstField(form, 'figure')
 
 const isNegative = (name: unknown) => (rails.value.find(r => r.name === name)?.nominalV ?? 0) < 0
 

@@ -3,7 +3,10 @@ import { parseQuantity } from '#core/kernel/quantity'
 import { type WarmPart, judgeTemperature, warmPartNames, warmParts } from '#core/power/temperature'
 
 /** One temperature, judged as it is typed. */
-defineProps<{ tag: string; brief?: boolean }>()
+const props = defineProps<{ tag: string; brief?: boolean }>()
+const form = useTemplateRef<{ $el: HTMLElement }>('form')
+// The figure, not which part it was: that stands on what is taken most often.
+if (props.brief) useFirstField(form, 'figure')
 const parts = warmPartNames.map(value => ({ value, label: warmParts[value].title }))
 function judged(values: Record<string, unknown>) {
   const typed = String(values.celsius ?? '').trim()
@@ -18,6 +21,7 @@ function judged(values: Record<string, unknown>) {
 
 <template>
   <CommandForm
+    ref="form"
     command="take-temperature"
     :machine="tag"
     :initial="{ part: 'heat-sink', where: '', celsius: '' }"

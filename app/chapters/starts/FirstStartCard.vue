@@ -76,7 +76,7 @@ const path = computed(() => `/m/${props.sheet.tag}/start`)
       <p v-if="power.takesMains && !session.has('mains')" class="hint">
         It takes mains: at the switch stands somebody with the skill. <WhoCould skill="mains" />
       </p>
-      <AddPanel label="Prepare the start" :open="open.length === 0 && !ended.length">
+      <AddPanel label="Prepare the start" :open="open.length === 0 && (!ended.length || power.facts.rails === 'unread')">
         <p v-if="!looked" role="status" class="hint">Asking the meter…</p>
         <CommandForm
           v-else

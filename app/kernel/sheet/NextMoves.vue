@@ -31,11 +31,11 @@ const mayBegin = (move: SheetHead['moves'][number]) =>
           <strong>{{ job.by }}</strong> has in hand: {{ job.says }}
         </p>
         <p class="flex flex-wrap gap-1">
-          <button v-if="session.may('finish-job')" type="button" class="button min-h-8!" @click="finish({ jobId: job.jobId })">Done</button>
+          <button v-if="session.may('finish-job')" type="button" class="button min-[900px]:min-h-8!" @click="finish({ jobId: job.jobId })">Done</button>
           <button
             v-if="session.may('hand-on-job')"
             type="button"
-            class="button button-quiet min-h-8!"
+            class="button button-quiet min-[900px]:min-h-8!"
             :aria-expanded="handing === job.jobId"
             @click="handing = handing === job.jobId ? undefined : job.jobId"
           >
@@ -64,11 +64,17 @@ const mayBegin = (move: SheetHead['moves'][number]) =>
     <EmptyPlace v-if="!sheet.moves.length" :says="sheet.waits.length ? 'Nothing to do until the wait is over.' : 'Nothing is left to do.'" />
     <ol v-else-if="moves.length" class="grid divide-y divide-line">
       <li v-for="move in all ? moves : moves.slice(0, shownAtFirst)" :key="move.code + move.says" class="py-2 first:pt-0">
-        <NuxtLink :to="{ query: { stage: move.stage } }" class="font-semibold text-ink">{{ move.says }}</NuxtLink>
+        <NuxtLink :to="{ query: { stage: move.stage } }" class="block min-h-6 font-semibold text-ink">{{ move.says }}</NuxtLink>
         <details>
-          <summary class="hint cursor-pointer">By {{ move.who }}</summary>
+          <summary class="hint min-h-6 cursor-pointer">By {{ move.who }}</summary>
           <p class="hint">{{ move.why }} <WhoCould :skill="move.skill" /></p>
-          <button v-if="mayBegin(move)" type="button" class="button mt-1 min-h-8!" :disabled="busy" @click="start({ code: move.code, says: move.says })">
+          <button
+            v-if="mayBegin(move)"
+            type="button"
+            class="button mt-1 min-[900px]:min-h-8!"
+            :disabled="busy"
+            @click="start({ code: move.code, says: move.says })"
+          >
             I take this in hand
           </button>
         </details>

@@ -23,15 +23,11 @@ const identity = {
   lastPoweredWhat: optionalText('What happened', 500),
 }
 
-/** Whoever gave, sold or lent it is named; what was found has no giver. */
-const sourceNamed = <T extends { acquired: string; owner: string; fromWhom: string }>(machine: T, context: z.RefinementCtx<T>) => {
-  if (machine.acquired !== 'found' && !machine.fromWhom) {
-    context.addIssue({ code: 'custom', path: ['fromWhom'], message: 'From whom: type something here. Only what was found needs no giver.' })
-  }
-  if (notOurs.some(a => a === machine.acquired) && !machine.owner) {
-    context.addIssue({ code: 'custom', path: ['owner'], message: 'Whose it is: a machine that is not the collection’s own needs its owner’s name.' })
-  }
-}
+/** Whoever gave, sold or lent it is named; what was found has no giver. Said together with whatever else is missing. */
+const giver = { path: ['fromWhom'], message: 'From whom: type something here. Only what was found needs no giver.', when: () => true }
+const giverNamed = (machine: { acquired?: string; fromWhom?: string }) => machine.acquired === 'found' || Boolean(machine.fromWhom?.trim())
+const owner = { path: ['owner'], message: 'Whose it is: a machine that is not the collection’s own needs its owner’s name.' }
+const ownerNamed = (machine: { acquired: string; owner: string }) => !notOurs.some(a => a === machine.acquired) || Boolean(machine.owner)
 
 /** A marking off a part that can be read as a date. */
 const dateCode = text('Date code', 60).superRefine((code, context) => {
@@ -51,10 +47,17 @@ export const BookIn = z
     accessories: z.array(text('What came with it', 120)).max(60, 'What came with it: sixty at most.').default([]),
     dateCodes: z.array(DateCodeRead).max(200, 'Date codes: two hundred at most.').default([]),
   })
-  .superRefine(sourceNamed)
+  .refine(giverNamed, giver)
+  .refine(ownerNamed, owner)
 
 export const onMachine = {
-  'correct-identity': command(atTheBench, z.object({ version, ...identity }).superRefine(sourceNamed)),
+  'correct-identity': command(
+    atTheBench,
+    z
+      .object({ version, ...identity })
+      .refine(giverNamed, giver)
+      .refine(ownerNamed, owner),
+  ),
   'add-claim': command(atTheBench, z.object({ says: text('Claim', 500), byWhom: optionalText('By whom', 120) })),
   'judge-claim': command(atTheBench, z.object({ claimId: id, version, verdict: oneOf(claimVerdicts, 'Verdict'), because: text('Because of', 500) })),
   'note-accessory': command(atTheBench, z.object({ name: text('What came with it', 120) })),

@@ -51,7 +51,7 @@ it('a stale edit is offered both versions, and either can be kept', async () => 
 it('merges what two people found of different facts, and asks in the words of the form where they differ', async () => {
   for (const visitor of [ilka, baraka]) {
     await visitor.open(`${sheet}?stage=make-safe`)
-    await visitor.press('All answered, inspected by Teodor Vlasak. Look at them or change them')
+    await visitor.unfold('Facts for power')
   }
   await ilka.choose('Fan', 'Present and free')
   await baraka.choose('Wiring', 'Something not understood')

@@ -79,6 +79,7 @@ it('the supplies that suit are offered, the others with why they would harm', as
 
 it('what is connected decides what the gate asks about', async () => {
   await makeSafe('Schoolroom A')
+  await ilka.show('How it is judged')
   await ilka.press('Change what is connected')
   await ilka.choose('What is connected', 'Some of it out')
   await ilka.press('It stands like this')
@@ -103,6 +104,7 @@ it('a logger’s file is read whatever its delimiter, shown, and kept', async ()
       Array.from({ length: 30 }, (_, i) => `00:${String(i).padStart(2, '0')}:00;${(21 + i * 1.5).toFixed(1).replace('.', ',')};20,5`).join('\n'),
   )
   await makeSafe('Harbour office')
+  await ilka.unfold('Heat')
   await ilka.press('Import a log')
   await ilka.giveFiles('File of a logger', file)
   await ilka.sees('30 rows, 2 columns of numbers, decimal comma.')

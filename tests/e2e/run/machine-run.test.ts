@@ -73,7 +73,9 @@ it('a machine goes from the back door to a printed label', async () => {
   await ilka.choose('Line-filter capacitors', 'Replaced')
   await ilka.press('Keep these facts')
   // The tide line that was marked is an observation, not outvoted by an answer: somebody says what was done about it.
-  await ilka.sees('Hazard present: liquid.', 'Damage: tide line, lower board edge.')
+  await ilka.sees('Hazard present: liquid.')
+  await ilka.show('Liquid')
+  await ilka.sees('Damage: tide line, lower board edge.')
   await ilka.press('Say what was found of Liquid')
   await ilka.choose('The hazard is', 'Dealt with')
   await ilka.fill('Evidence', 'Rinsed, dried for two days, nothing under the sockets')
@@ -184,10 +186,10 @@ it('is found again by what was said of it, and answers keys', async () => {
   await ilka.fill('Find by name, claim, note or fault', 'only fuse')
   await ilka.sees('2 machines', 'Breakwater', 'Harbour office')
   await ilka.fill('Find by name, claim, note or fault', '')
-  await ilka.select('Stage', 'Home')
+  const { total } = (await (await application.ask('/api/machines?stage=home', { cookie: await application.cookieOf('ilka') })).json()) as { total: number }
+  await ilka.select('Stage', `Home (${total})`)
   await ilka.driver.wait(async () => (await ilka.driver.getCurrentUrl()).endsWith('/store?stage=home'), 15_000)
   await ilka.driver.navigate().refresh()
-  const { total } = (await (await application.ask('/api/machines?stage=home', { cookie: await application.cookieOf('ilka') })).json()) as { total: number }
   await ilka.sees(`${total} machine`)
   const link = await ilka.driver.executeScript<string>('return document.querySelector(\'main a[download]\').getAttribute("href")')
   const csv = await application.ask(link, { cookie: await application.cookieOf('ilka') })

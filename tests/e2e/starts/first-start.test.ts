@@ -78,6 +78,7 @@ it('a strict machine is brought to its first start, each rail read by the meter,
 it('a baseline machine is started with typed readings, and stays guarded for its old capacitors', async () => {
   const tag = await application.tagOf('Outer bank')
   await teodor.open(`/m/${tag}?stage=make-safe`)
+  await teodor.unfold('First start')
   await teodor.sees('What would open it stands at the top of this stage.')
   expect((await asIlka(`/api/machines/${tag}/choose-school`, { school: 'baseline-first' })).status).toBe(200)
   await teodor.sees('The line-filter capacitors were looked at just now: none cracked, none bulging.')
@@ -108,6 +109,8 @@ it('a baseline machine is started with typed readings, and stays guarded for its
 
 it('a volunteer without the skill sees who could, and is not let to the switch', async () => {
   await rua.open(`/m/${await application.tagOf('Slipway')}?stage=make-safe`)
+  await rua.unfold('First start')
+  await rua.press('Prepare the start')
   await rua.sees('It takes mains: at the switch stands somebody with the skill. Here: Ilka Brandvold, Baraka Otieno, Teodor Vlasak.')
   await rua.pick('At the probe', 'Maeve Corrigan')
   await rua.pick('At the switch', 'Rua Tamihana, without mains')
@@ -195,6 +198,8 @@ it('smoke that somebody noticed outweighs rails that read well, keeps both runs,
   const tag = await application.tagOf('Slipway')
   standIn.scenario('healthy')
   await teodor.open(`/m/${tag}?stage=make-safe`)
+  await teodor.unfold('First start')
+  await teodor.press('Prepare the start')
   await tickAll(teodor)
   await teodor.pick('At the probe', 'Rua Tamihana')
   await teodor.press('Begin the start')

@@ -176,6 +176,51 @@ export class Visitor {
     }, patienceMs)
   }
 
+  /** Unfolds a card of a stage, where it is folded. */
+  async unfold(title: string) {
+    const card = await this.find('press', title, title)
+    if ((await card.getAttribute('aria-expanded')) === 'false') await this.press(title, title)
+  }
+
+  /** Opens what is folded under a line that begins with these words. */
+  async show(words: string) {
+    const summary = (await this.driver.wait(
+      () =>
+        this.driver.executeScript<WebElement | null>(
+          `return [...document.querySelectorAll('summary')].find(s => s.getClientRects().length && s.innerText.replace(/\\s+/g, ' ').trim().startsWith(arguments[0])) ?? null`,
+          words,
+        ),
+      patienceMs,
+      `“${words}” was not found to be opened`,
+    )) as WebElement
+    await this.driver.executeScript('if (!arguments[0].parentElement.open) arguments[0].click()', summary)
+  }
+
+  /** What has the cursor: its words or its label, and whether it is ticked. */
+  private focused = () =>
+    this.driver.executeScript<{ words: string; ticked: boolean | null }>(`
+    const e = document.activeElement, plain = t => (t || '').replace(/\\s+/g, ' ').trim()
+    const label = e.labels?.[0] ?? (e.getAttribute('aria-haspopup') === 'listbox' ? e.closest('div')?.parentElement?.querySelector('label') : null)
+    return { words: plain(e.getAttribute('aria-label') || label?.innerText || e.innerText), ticked: e.type === 'checkbox' ? e.checked : null }`)
+
+  /** Goes on with the Tab key until something of that name has the cursor, ticking what is passed where `ticks` says so. */
+  async tabTo(words: string, ticks = false) {
+    const passed: string[] = []
+    for (let presses = 0; presses < 150; presses++) {
+      const at = await this.focused()
+      if (at.words === words) return
+      if (ticks && at.ticked === false) await this.keys(Key.SPACE)
+      passed.push(at.words)
+      await this.keys(Key.TAB)
+    }
+    throw new Error(`“${words}” was not reached by Tab; passed: ${[...new Set(passed)].join(' · ')}`)
+  }
+  keys = (...keys: string[]) =>
+    this.driver
+      .actions()
+      .sendKeys(...keys)
+      .perform()
+
   text = () => this.driver.executeScript<string>('return document.body.innerText.replace(/\\s+/g, " ")')
 
   async sees(...texts: string[]) {

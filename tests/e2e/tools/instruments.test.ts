@@ -76,7 +76,8 @@ it('a result is pinned to a machine, and programs get the same', async () => {
 it('rails are measured with the power off, judged as they are typed, and a short closes the gate', async () => {
   const tag = await application.tagOf('Harbour office')
   await teodor.open(`/m/${tag}?stage=make-safe`)
-  await teodor.sees('Rails with the power off', '180 Ω, the other way 260 Ω')
+  await teodor.unfold('Rails with the power off')
+  await teodor.sees('180 Ω, the other way 260 Ω')
   await teodor.press('Measure a rail')
   await teodor.choose('Rail', '+12 V', 'Measure a rail')
   await teodor.fill('Red on the rail', '0.5')
@@ -87,7 +88,8 @@ it('rails are measured with the power off, judged as they are typed, and a short
 
 it('a hazard is suspected from a claim, confirmed with evidence, and closes the gate', async () => {
   await teodor.open(`/m/${await application.tagOf('Crew mess')}?stage=make-safe`)
-  await teodor.sees('Hazards', 'Claimed: “It was fine until the coffee”.')
+  await teodor.show('Liquid')
+  await teodor.sees('Claimed: “It was fine until the coffee”.')
   await teodor.press('Add a hazard')
   await teodor.pick('Which', 'Old insulation')
   await teodor.press('Add it')

@@ -90,18 +90,20 @@ useShortcuts([
           <button
             v-if="viewed !== head.stage && session.may('move-to-stage')"
             type="button"
-            class="button min-h-8!"
+            class="button min-[900px]:min-h-8!"
             :disabled="moving"
             @click="move({ stage: viewed })"
           >
             <PhArrowRight aria-hidden="true" />Move to {{ stageNames[viewed] }}
           </button>
           <span class="ml-auto flex flex-wrap gap-1">
-            <NuxtLink :to="{ path: '/labels', query: { tags: head.tag } }" class="button button-quiet min-h-8!"><PhTag aria-hidden="true" />Label</NuxtLink>
+            <NuxtLink :to="{ path: '/labels', query: { tags: head.tag } }" class="button button-quiet min-[900px]:min-h-8!"
+              ><PhTag aria-hidden="true" />Label</NuxtLink
+            >
             <button
               v-if="session.may('put-on-bench')"
               type="button"
-              class="button button-quiet min-h-8!"
+              class="button button-quiet min-[900px]:min-h-8!"
               :disabled="benching"
               @click="bench({ onBench: !head.onBench })"
             >

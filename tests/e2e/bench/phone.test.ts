@@ -1,0 +1,79 @@
+import { join } from 'node:path'
+import sharp from 'sharp'
+import { beforeAll, expect, it } from 'vitest'
+import { atTheBench } from '../support/bench'
+
+const {
+  application,
+  visitors: [rua],
+} = atTheBench(['rua'])
+
+beforeAll(() => rua.size(390, 844))
+
+it('a reading, a fault and a photograph are kept in three presses each', async () => {
+  await rua.open(`/m/${await application.tagOf('Harbour office')}`)
+  await rua.press('Reading')
+  await rua.fill('Reading in volts', '12.02')
+  await rua.sees('+12 V is within limits')
+  await rua.press('Keep the reading')
+  await rua.sees('Kept.')
+  await rua.press('Close')
+
+  await rua.press('Fault')
+  await rua.fill('Symptom', 'Hums when warm')
+  await rua.press('Report it')
+  await rua.seesNoMore('Report it')
+
+  const file = join(application.folder, 'now.jpg')
+  await sharp({ create: { width: 640, height: 480, channels: 3, background: '#6b7f5a' } })
+    .jpeg()
+    .toFile(file)
+  await rua.press('Photograph')
+  await rua.giveFiles('Take one now', file)
+  await rua.sees('Kept')
+  await rua.press('Close')
+
+  await rua.press('Temperature')
+  await rua.fill('In °C', '62')
+  await rua.sees('62.0 °C: usual')
+  await rua.press('Keep the temperature')
+  await rua.sees('Kept.')
+  await rua.press('Close')
+  const history = JSON.stringify(
+    await (await application.ask(`/api/machines/${await application.tagOf('Harbour office')}/history`, { cookie: await application.cookieOf('petra') })).json(),
+  )
+  for (const kept of ['12.02 V', 'Hums when warm', 'now.jpg', '62.0 °C']) expect(history).toContain(kept)
+})
+
+it('a fault is written with what its sisters had beside it; what is found opens', async () => {
+  await rua.open(`/m/${await application.tagOf('Schoolroom B')}`)
+  await rua.press('Fault')
+  await rua.sees('Known of this model')
+  await rua.press('Close')
+  await rua.press('Find')
+  await rua.fill('Find a machine', 'Slipway')
+  await rua.sees('Spindrift')
+  await rua.press('Close')
+})
+
+it('nothing is wider than the phone, and whatever is pressed is as tall as a finger', async () => {
+  const tag = await application.tagOf('Chart room')
+  for (const path of [
+    '/',
+    '/store',
+    '/store?view=run',
+    '/parts',
+    '/models',
+    '/settings',
+    ...['arrive', 'look', 'make-safe', 'mend', 'prove'].map(s => `/m/${tag}?stage=${s}`),
+  ]) {
+    await rua.open(path)
+    await rua.sees('Jolly Bench')
+    await rua.driver.wait(() => rua.driver.executeScript('return !document.querySelector("main [role=status]")?.innerText.startsWith("Fetching")'), 15_000)
+    expect(await rua.driver.executeScript('return document.documentElement.scrollWidth'), path).toBeLessThanOrEqual(390)
+    const small = await rua.driver.executeScript<string[]>(
+      'return [...document.querySelectorAll("main .button, nav button")].filter(b => b.getClientRects().length && b.getBoundingClientRect().height < 43.5).map(b => b.innerText)',
+    )
+    expect(small, path).toEqual([])
+  }
+})
