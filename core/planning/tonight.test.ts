@@ -145,7 +145,17 @@ describe('an evening dealt out', () => {
 describe('what could be done with a machine tonight', () => {
   const fault = { band: 'open-fault', code: 'fault-open', says: 'Go on with: no picture', why: '', who: 'a bench volunteer', stage: 'mend' } as const
   const part = { band: 'part', code: 'part', says: 'Find a fuse', why: '', who: 'the coordinator', stage: 'mend', coordinator: true } as const
-  const machine: EveningMachine = { tag: 'M', place: '', gate: 'clear-to-run', mains: true, harmRank: 0, moves: [fault], waits: [], handedOn: [] }
+  const machine: EveningMachine = {
+    tag: 'M',
+    place: '',
+    gate: 'clear-to-run',
+    overruled: false,
+    mains: true,
+    harmRank: 0,
+    moves: [fault],
+    waits: [],
+    handedOn: [],
+  }
   const offers = (more: Partial<EveningMachine>) => eveningOffers({ ...machine, ...more }, () => [], 180)
 
   it('hears the gate: what takes a running machine waits while it is kept off, and takes a pair where only a guarded start is allowed', () => {
@@ -153,6 +163,11 @@ describe('what could be done with a machine tonight', () => {
     expect(offers({})[0]!.pair).toBeUndefined()
     expect(offers({ gate: 'guarded-start' })[0]).toMatchObject({ pair: true, skill: 'mains' })
     expect(offers({ gate: 'guarded-start', mains: false })[0]!.skill).toBeUndefined()
+    expect(offers({ overruled: true })[0]!.pair).toBe(true)
+    // What was begun and handed on hears the gate too, though it is not among the first moves any more.
+    const begun = offers({ gate: 'keep-off', moves: [], handedOn: [fault] })[0]!
+    expect(begun).toMatchObject({ handedOn: true, move: { says: fault.says } })
+    expect(begun.waitsFor).toContain('the gate says')
     for (const gate of ['keep-off', 'not-yet-assessed'] as const) expect(offers({ gate })[0]!.waitsFor).toContain('the gate says')
   })
 

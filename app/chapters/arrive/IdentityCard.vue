@@ -79,7 +79,7 @@ const rows = computed(() => {
         <TextField name="lastPoweredWhat" :label="words.lastPoweredWhat" :lines="2" class="sm:col-span-2" />
       </div>
     </CommandForm>
-    <dl v-else class="grid gap-x-6 gap-y-2 sm:grid-cols-2">
+    <dl v-else class="grid grid-cols-2 gap-x-6 gap-y-1.5 sm:grid-cols-3">
       <div v-for="row in rows" :key="row.label">
         <dt class="hint">{{ row.label }}</dt>
         <dd :class="row.value === 'Not noted' && 'text-ink-2'">{{ row.value }}</dd>

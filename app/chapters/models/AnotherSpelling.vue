@@ -3,9 +3,10 @@ import { useFieldValue, useSetFieldValue } from 'vee-validate'
 import { lookAlikes } from '#core/identify/look-alike'
 import type { ModelView } from '#shared/chapters/models/index'
 
-/** Notices a name that is probably a known model's under another spelling, and offers that one. */
+/** Notices a name that is probably a known model's under another spelling, and offers that one; a known one brings its maker along. */
 const props = defineProps<{ known: ModelView[] }>()
 const name = useFieldValue<string>('name')
+const maker = useFieldValue<string>('maker')
 const [setName, setMaker] = [useSetFieldValue<string>('name'), useSetFieldValue<string>('maker')]
 const meant = computed(() => {
   const typed = String(name.value ?? '')
@@ -14,6 +15,11 @@ const meant = computed(() => {
     props.known.map(m => m.name),
   )[0]
   return props.known.some(m => m.name.toLowerCase() === typed.trim().toLowerCase()) ? undefined : props.known.find(m => m.name === found)
+})
+// Only when the name changes: whoever empties the maker is about to type another.
+watch(name, typed => {
+  const model = modelNamed(props.known, String(typed ?? ''))
+  if (model && !String(maker.value ?? '').trim()) setMaker(model.maker)
 })
 function take({ name: known, maker: by }: ModelView) {
   setName(known)

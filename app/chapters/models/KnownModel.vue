@@ -6,13 +6,10 @@ import type { ModelView } from '#shared/chapters/models/index'
 const props = defineProps<{ model: ModelView }>()
 const weight = useFieldValue<string>('weightKg')
 const setWeight = useSetFieldValue<string>('weightKg')
-const maker = useFieldValue<string>('maker')
-const setMaker = useSetFieldValue<string>('maker')
-// What is typed stays; an empty maker or weight is that of the model.
+// What is typed stays; an empty weight is that of the model.
 watch(
   () => props.model.id,
   () => {
-    if (!String(maker.value ?? '').trim()) setMaker(props.model.maker)
     if (!String(weight.value ?? '').trim() && props.model.weightKg !== null) setWeight(String(props.model.weightKg))
   },
   { immediate: true },

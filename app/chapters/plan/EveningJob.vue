@@ -38,7 +38,7 @@ const begin = () => start({ code: props.job.code, says: props.job.says, withId: 
     <div v-if="job.state !== 'done'" class="flex flex-wrap items-center gap-x-1">
       <template v-if="job.state === 'in-hand'">
         <button v-if="session.may('finish-job')" type="button" class="button min-[900px]:min-h-8!" :disabled="finishing" @click="finish({ jobId: job.id })">
-          <PhCheck aria-hidden="true" />Done<span class="sr-only">: {{ job.says }}</span>
+          <PhCheck aria-hidden="true" />Done<span class="sr-only">{{ ` ${job.says}` }}</span>
         </button>
         <button
           v-if="session.may('hand-on-job')"
@@ -47,11 +47,11 @@ const begin = () => start({ code: props.job.code, says: props.job.says, withId: 
           :aria-expanded="handing"
           @click="handing = !handing"
         >
-          <PhHandArrowUp aria-hidden="true" />Hand on<span class="sr-only">: {{ job.says }}</span>
+          <PhHandArrowUp aria-hidden="true" />Hand on<span class="sr-only">{{ ` ${job.says}` }}</span>
         </button>
       </template>
       <button v-else-if="session.may('start-job')" type="button" class="button min-[900px]:min-h-8!" :disabled="starting" @click="begin">
-        <PhPlay aria-hidden="true" />{{ mine || !job.hands.length ? 'Start' : 'Take it over' }}<span class="sr-only">: {{ job.says }}</span>
+        <PhPlay aria-hidden="true" />{{ mine || !job.hands.length ? 'Start' : 'Take it over' }}<span class="sr-only">{{ ` ${job.says}` }}</span>
       </button>
       <button type="button" class="button button-quiet min-[900px]:min-h-8! font-normal!" :aria-expanded="open" @click="open = !open">
         <PhCaretRight aria-hidden="true" :class="open && 'rotate-90'" />Why

@@ -2,6 +2,8 @@
 /** A reading with one thumb: the next rail comes up by itself, judged as it is typed. */
 const props = defineProps<{ tag: string }>()
 const { sheet, trouble } = useSheet(() => props.tag, ['power'])
+// It stays open for the next rail, and hands nothing of the sheet on to the form.
+defineOptions({ inheritAttrs: false })
 </script>
 
 <template>

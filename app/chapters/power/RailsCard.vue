@@ -38,7 +38,7 @@ const overTime = (rail: string) =>
         <h3>
           {{ shownRail(rail.name) }}<span v-if="pointOf(rail.name)" class="hint block font-normal">{{ pointOf(rail.name) }}</span>
         </h3>
-        <span class="reading">{{ rail.deciding ? volts(rail.deciding.valueV) : '—' }}</span>
+        <span class="reading text-2xl!">{{ rail.deciding ? volts(rail.deciding.valueV) : '—' }}</span>
         <span class="grid"
           ><RailGauge v-bind="rail" :value-v="rail.deciding?.valueV" /><span class="hint"
             >{{ volts(rail.lowV) }} to {{ volts(rail.highV)
@@ -50,14 +50,16 @@ const overTime = (rail: string) =>
         >
         <RailVerdictWord :verdict="rail.verdict" />
         <div class="sm:col-span-4">
-          <p v-for="found in rail.findings.filter(f => f.level !== 'fine')" :key="found.code">
-            {{ found.says }} <span class="hint">{{ found.because.join(' ') }}</span>
-          </p>
+          <details v-for="found in rail.findings.filter(f => f.level !== 'fine')" :key="found.code">
+            <summary class="min-h-6 cursor-pointer">{{ found.says }}</summary>
+            <p class="hint">{{ found.because.join(' ') }}</p>
+          </details>
           <div v-if="driftOf(rail.name)" class="grid grid-cols-[4.25rem_1fr] gap-2">
             <LevelSign :level="driftOf(rail.name)!.level" />
-            <p>
-              {{ driftOf(rail.name)!.says }} <span class="hint">{{ driftOf(rail.name)!.because.join(' ') }}</span>
-            </p>
+            <details>
+              <summary class="min-h-6 cursor-pointer">{{ driftOf(rail.name)!.says }}</summary>
+              <p class="hint">{{ driftOf(rail.name)!.because.join(' ') }}</p>
+            </details>
           </div>
           <details v-if="readingsOf(rail.name).length > 1">
             <summary class="cursor-pointer text-[0.9375rem]">Over its life: {{ readingsOf(rail.name).length }} readings</summary>

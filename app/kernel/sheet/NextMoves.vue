@@ -7,8 +7,8 @@ const props = defineProps<{ sheet: SheetHead; viewed: Stage }>()
 const shownAtFirst = 4
 const all = ref(false)
 /** What would open the gate stands in the gate's own card while that is open. */
-const saidThere = (code: string) => props.viewed === 'make-safe' && code.startsWith('gate.')
-const moves = computed(() => props.sheet.moves.filter(m => !saidThere(m.code)))
+const saidThere = (move: SheetHead['moves'][number]) => props.viewed === 'make-safe' && (move.band === 'keeps-off' || move.band === 'guarded')
+const moves = computed(() => props.sheet.moves.filter(m => !saidThere(m)))
 const elsewhere = computed(() => props.sheet.moves.length - moves.value.length)
 const session = useSession()
 const { submitCommand: start, busy, failure } = useCommand('start-job', () => props.sheet.tag)

@@ -9,7 +9,7 @@ const open = computed(() => props.sheet.questions.filter(q => !q.settled))
 
 <template>
   <OneCard title="Open questions">
-    <EmptyPlace v-if="!open.length" says="None. What was seen in passing and not understood belongs here." />
+    <p v-if="!open.length" class="hint">None. What was seen in passing and not understood belongs here.</p>
     <ul v-else class="grid divide-y divide-line">
       <li v-for="question in open" :key="question.id" class="grid gap-1 py-2 first:pt-0">
         <p>{{ question.question }}</p>

@@ -7,10 +7,14 @@ import { keptLists } from './schema'
 
 /** So many kept lists can be looked over. */
 const mostLists = 40
+/** The order that nobody has to ask for. */
+const usualOrder = 'newest'
 
 /** Keeps what a list is narrowed to under a name; under a name that is there, in its place. */
 export function keepList({ tx, at, person, write }: Work, { name, query }: CommandInput<'keep-list'>): { listId: number } {
-  const narrowed = Object.fromEntries(Object.entries(query).filter(([, value]) => value !== undefined && value !== ''))
+  const narrowed = Object.fromEntries(
+    Object.entries(query).filter(([name, value]) => value !== undefined && value !== '' && !(name === 'sort' && value === usualOrder)),
+  )
   const before = tx.select().from(keptLists).where(eq(keptLists.name, name)).get()
   const row = { query: narrowed, byWhom: person.name, at }
   if (!before && tx.select({ n: count() }).from(keptLists).get()!.n >= mostLists)

@@ -1,7 +1,7 @@
 import { and, asc, desc, eq, gt, inArray, isNull, lte, or, sql } from 'drizzle-orm'
 import { type EveningOffer, eveningOffers } from '#core/planning/evening-jobs'
 import { kindOfJob } from '#core/planning/job-minutes'
-import { type Hand, dealTonight } from '#core/planning/tonight'
+import { type DealtJob, type Hand, dealTonight } from '#core/planning/tonight'
 import type { MachineSummary } from '#shared/kernel/machine'
 import type { Tx } from '../../kernel/journal'
 import { NotNow } from '../../kernel/refusals'
@@ -9,7 +9,7 @@ import { journal, machineSummaries } from '../../kernel/trunk'
 import type { Work } from '../../kernel/work'
 import { waits } from '../waits/index'
 import { dayOf, hereNow } from './present'
-import { type evenings, eveningJobs, evenings as eveningsTable } from './schema'
+import { eveningJobs, evenings } from './schema'
 
 const minuteMs = 60_000
 /** So many machines are looked at for one evening: what is most pressing of the bench, and of the whole store what gets worse. */
@@ -74,6 +74,50 @@ const lastHandOn = (tx: Tx, machineId: number, ids: number[]) =>
     .limit(1)
     .get()?.personId ?? undefined
 
+type Candidate = ReturnType<typeof candidates>[number]
+type Job = typeof eveningJobs.$inferSelect
+type Here = ReturnType<typeof hereNow>[number]
+
+interface Asked {
+  at: string
+  /** Until the last one leaves. */
+  minutes: number
+  taken: (kind: string) => number[]
+}
+
+/** What could be done with one machine tonight, with what is known of it at this moment. */
+function offersOf(tx: Tx, { id, card }: Candidate, open: readonly Job[], here: readonly Here[], { at, minutes, taken }: Asked) {
+  const running = tx
+    .select({ what: waits.what, until: waits.until })
+    .from(waits)
+    .where(and(eq(waits.machineId, id), isNull(waits.endedAt)))
+    .all()
+  const ids = here.map(p => p.id)
+  const own = open.filter(j => j.machineId === id)
+  const elsewhere = own.find(j => j.state === 'in-hand' && !j.hands.some(h => ids.includes(h.id)))
+  const machine = {
+    ...card,
+    harmRank: card.harm.rank,
+    waits: running.map(w => ({ what: w.what, minutesLeft: Math.ceil((Date.parse(w.until) - Date.parse(at)) / minuteMs) })),
+    handedOn: own.filter(j => j.state === 'handed-on').map(({ code, says, why, stage, skill }) => ({ code, says, why, stage, ...(skill ? { skill } : {}) })),
+    knownTo: lastHandOn(tx, id, ids),
+  }
+  return eveningOffers(machine, taken, minutes)
+    .filter(o => !own.some(j => j.state === 'in-hand' && j.code === o.move.code && j.says === o.move.says))
+    .map(o => (elsewhere ? { ...o, waitsFor: `${elsewhere.hands.map(h => h.name).join(' and ')} has it in hand.` } : o))
+}
+
+/** Somebody who is here, with how long they stay and what they have in hand already. */
+const handOf = ({ id, skills, role, until }: Here, open: readonly Job[], machines: readonly Candidate[], at: string): Hand => ({
+  id,
+  skills,
+  coordinator: role === 'coordinator',
+  minutes: minutesBetween(at, until),
+  inHand: open
+    .filter(j => j.state === 'in-hand' && j.hands.some(h => h.id === id))
+    .map(j => ({ tag: tagOf(machines, j.machineId), minutes: Math.max(5, j.guessMinutes - minutesBetween(j.startedAt!, at)) })),
+})
+
 /**
  * Deals the evening out to whoever is here: what was dealt before and not begun is dealt anew, what is in hand stays there.
  * @throws NotNow while nobody is here
@@ -95,77 +139,54 @@ export function dealEvening(work: Work): { jobs: number; left: number } {
     .orderBy(asc(eveningJobs.id))
     .all()
   const machines = candidates(tx, at, until)
-  const nameOf = ({ card }: (typeof machines)[number]) => card.nickname || card.name
-  const taken = takenBy(tx)
-  const ids = here.map(p => p.id)
-  const offers = machines.flatMap(({ id, card }) => {
-    const running = tx
-      .select({ what: waits.what, until: waits.until })
-      .from(waits)
-      .where(and(eq(waits.machineId, id), isNull(waits.endedAt)))
-      .all()
-    const own = open.filter(j => j.machineId === id)
-    const elsewhere = own.find(j => j.state === 'in-hand' && !j.hands.some(h => ids.includes(h.id)))
-    return eveningOffers(
-      {
-        ...card,
-        harmRank: card.harm.rank,
-        waits: running.map(w => ({ what: w.what, minutesLeft: Math.ceil((Date.parse(w.until) - Date.parse(at)) / minuteMs) })),
-        handedOn: own.filter(j => j.state === 'handed-on').map(j => j.code),
-        knownTo: lastHandOn(tx, id, ids),
-      },
-      taken,
-      minutesBetween(at, until),
-    )
-      .filter(o => !own.some(j => j.state === 'in-hand' && j.code === o.move.code && j.says === o.move.says))
-      .map(o => (elsewhere ? { ...o, waitsFor: `${elsewhere.hands.map(h => h.name).join(' and ')} has it in hand.` } : o))
-  })
-  // What was handed on and is nobody's next move any more, such as a job of one's own, is dealt all the same.
-  const loose = open.filter(j => j.state === 'handed-on' && !offers.some(o => o.tag === tagOf(machines, j.machineId) && o.move.code === j.code))
-  const all = [...loose.flatMap(j => looseOffer(machines, j)), ...offers]
-  const hands: Hand[] = here.map(p => ({
-    id: p.id,
-    skills: p.skills,
-    coordinator: p.role === 'coordinator',
-    minutes: minutesBetween(at, p.until),
-    inHand: open
-      .filter(j => j.state === 'in-hand' && j.hands.some(h => h.id === p.id))
-      .map(j => ({ tag: tagOf(machines, j.machineId), minutes: Math.max(5, j.guessMinutes - minutesBetween(j.startedAt!, at)) })),
-  }))
-  const { dealt, left } = dealTonight({ hands, jobs: all })
-  const byKey = new Map(all.map(o => [o.key, o]))
-  for (const one of dealt) {
-    const offer = byKey.get(one.key)!
-    const machineId = machines.find(m => m.card.tag === offer.tag)!.id
-    const row = {
-      day,
-      hands: one.hands.map(id => ({ id, name: here.find(p => p.id === id)!.name })),
-      because: one.because,
-      guessMinutes: offer.minutes,
-      basis: offer.basis,
-      pair: one.hands.length > 1,
-      startsAt: laterBy(at, one.atMinute),
-      state: 'dealt' as const,
-    }
-    const before = open.find(j => j.state === 'handed-on' && j.machineId === machineId && j.code === offer.move.code && j.says === offer.move.says)
-    const { code, stage, says, why, skill } = offer.move
-    if (before) tx.update(eveningJobs).set(row).where(eq(eveningJobs.id, before.id)).run()
-    else
-      tx.insert(eveningJobs)
-        .values({ ...row, machineId, code, kind: kindOfJob(code), stage, says, why, skill })
-        .run()
-  }
-  const rest: (typeof evenings.$inferSelect)['left'] = left.map(({ key, why }) => {
+  const asked = { at, minutes: minutesBetween(at, until), taken: takenBy(tx) }
+  const offers = machines.flatMap(m => offersOf(tx, m, open, here, asked))
+  const hands = here.map(p => handOf(p, open, machines, at))
+  const { dealt, left } = dealTonight({ hands, jobs: offers })
+  const byKey = new Map(offers.map(o => [o.key, o]))
+  for (const one of dealt) keepDealt(tx, one, byKey.get(one.key)!, { day, at, here, open, machines })
+  const rest = left.map(({ key, why }) => {
     const { tag, move } = byKey.get(key)!
-    return { tag, name: nameOf(machines.find(m => m.card.tag === tag)!), says: move.says, why }
+    const { card } = machines.find(m => m.card.tag === tag)!
+    return { tag, name: card.nickname || card.name, says: move.says, why }
   })
   const row = { dealtAt: at, left: rest }
-  tx.insert(eveningsTable)
+  tx.insert(evenings)
     .values({ day, ...row })
-    .onConflictDoUpdate({ target: eveningsTable.day, set: row })
+    .onConflictDoUpdate({ target: evenings.day, set: row })
     .run()
   work.write('evening.dealt', { day, people: here.length, jobs: dealt.length })
   return { jobs: dealt.length, left: left.length }
+}
+
+interface Dealing {
+  day: string
+  at: string
+  here: readonly Here[]
+  open: readonly Job[]
+  machines: readonly Candidate[]
+}
+
+/** Writes one dealt job down; one that somebody had begun before goes on as the same job, with its note. */
+function keepDealt(tx: Tx, dealt: DealtJob, offer: EveningOffer, { day, at, here, open, machines }: Dealing): void {
+  const machineId = machines.find(m => m.card.tag === offer.tag)!.id
+  const { code, stage, says, why, skill } = offer.move
+  const row = {
+    day,
+    hands: dealt.hands.map(id => ({ id, name: here.find(p => p.id === id)!.name })),
+    because: dealt.because,
+    guessMinutes: offer.minutes,
+    basis: offer.basis,
+    pair: dealt.hands.length > 1,
+    startsAt: laterBy(at, dealt.atMinute),
+    state: 'dealt' as const,
+  }
+  const before = open.find(j => j.state === 'handed-on' && j.machineId === machineId && j.code === code && j.says === says)
+  if (before) tx.update(eveningJobs).set(row).where(eq(eveningJobs.id, before.id)).run()
+  else
+    tx.insert(eveningJobs)
+      .values({ ...row, machineId, code, kind: kindOfJob(code), stage, says, why, skill })
+      .run()
 }
 
 const tagOf = (machines: readonly { id: number; card: MachineSummary }[], id: number) => machines.find(m => m.id === id)?.card.tag ?? ''
@@ -176,24 +197,4 @@ export function putBack(tx: Tx): void {
     .where(and(eq(eveningJobs.state, 'dealt'), eq(eveningJobs.note, '')))
     .run()
   tx.update(eveningJobs).set({ state: 'handed-on', hands: [], startsAt: null }).where(eq(eveningJobs.state, 'dealt')).run()
-}
-
-function looseOffer(machines: readonly { id: number; card: MachineSummary }[], job: typeof eveningJobs.$inferSelect): EveningOffer[] {
-  const machine = machines.find(m => m.id === job.machineId)
-  if (!machine) return []
-  const { tag, place, harm } = machine.card
-  return [
-    {
-      key: `${tag}/${job.code}/${job.says}`,
-      tag,
-      place,
-      band: 'open-fault',
-      harmRank: harm.rank,
-      minutes: Math.max(10, job.guessMinutes - job.takenMinutes),
-      basis: 'what was left of its guess',
-      handedOn: true,
-      move: { band: 'open-fault', code: job.code, says: job.says, why: job.why, who: 'a bench volunteer', stage: job.stage, skill: job.skill ?? undefined },
-      ...(job.skill ? { skill: job.skill } : {}),
-    },
-  ]
 }

@@ -13,9 +13,9 @@ beforeAll(() => rua.size(390, 844))
 it('a reading, a fault and a photograph are kept in three presses each', async () => {
   await rua.open(`/m/${await application.tagOf('Harbour office')}`)
   await rua.press('Reading')
-  await rua.fill('Reading in volts', '12.02')
+  await rua.fill('Reading in volts', '12.02', 'Reading')
   await rua.sees('+12 V is within limits')
-  await rua.press('Keep the reading')
+  await rua.press('Keep the reading', 'Reading')
   await rua.sees('Kept.')
   await rua.press('Close')
 

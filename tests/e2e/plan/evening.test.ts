@@ -27,18 +27,18 @@ it('an evening is dealt out to three people, handed on, done, printed and told',
   expect(jobs.filter(j => j.pair).every(j => j.hands.length === 2)).toBe(true)
 
   const mine = jobs.find(j => j.hands.length === 1 && j.hands[0]!.name === 'Maeve Corrigan')!
-  await maeve.press(`Start: ${mine.says}`, 'My jobs')
+  await maeve.press(`Start ${mine.says}`, 'My jobs')
   await baraka.open(`/m/${mine.tag}`)
   await baraka.sees(`Maeve Corrigan has in hand: ${mine.says}`)
-  await maeve.press(`Hand on: ${mine.says}`, 'My jobs')
+  await maeve.press(`Hand on ${mine.says}`, 'My jobs')
   await maeve.press('Hand it on')
   await maeve.sees('For whoever comes next: type something here.')
   await maeve.fill('For whoever comes next', 'The lid is off, screws in tray B')
   await maeve.press('Hand it on')
   await baraka.open('/')
   await baraka.sees('Handed on, nobody’s yet', 'The lid is off, screws in tray B')
-  await baraka.press(`Start: ${mine.says}`, 'Handed on')
-  await baraka.press(`Done: ${mine.says}`, 'My jobs')
+  await baraka.press(`Start ${mine.says}`, 'Handed on')
+  await baraka.press(`Done ${mine.says}`, 'My jobs')
   await ilka.sees('1 of', 'done in')
 
   await ilka.press('Sheet to print')
@@ -60,13 +60,13 @@ it('an evening is dealt out to three people, handed on, done, printed and told',
 
 it('whoever goes home hands on first; what is dealt is read by axe without a word', async () => {
   const { jobs } = await evening()
-  const next = jobs.find(j => j.state === 'dealt' && j.hands.length === 1 && j.hands[0]!.name === 'Maeve Corrigan')!
+  const next = jobs.find(j => j.state === 'dealt' && j.hands.some(h => h.name === 'Maeve Corrigan'))!
   await maeve.open('/')
-  await maeve.press(`Start: ${next.says}`, 'My jobs')
+  await maeve.press(`Start ${next.says}`, 'My jobs')
   await maeve.sees('for 0 of')
   await maeve.press('Maeve Corrigan goes home')
   await maeve.sees('Maeve Corrigan still has something in hand', next.says)
-  await maeve.press(`Done: ${next.says}`, 'My jobs')
+  await maeve.press(`Done ${next.says}`, 'My jobs')
   await maeve.press('Maeve Corrigan goes home')
   await maeve.sees('I am here')
   expect(await ilka.violations()).toEqual([])
