@@ -33,7 +33,7 @@ const begin = () => start({ code: props.job.code, says: props.job.says, withId: 
         <template v-else>&ensp;{{ job.guessMinutes }} min</template></span
       >
     </p>
-    <p v-if="job.pair" class="text-sm">With {{ others.map(h => h.name).join(' and ') || 'a second person' }}; {{ job.hands[0]?.name }} at the switch.</p>
+    <p v-if="job.pair" class="text-sm">It takes two: {{ job.hands[0]?.name ?? 'one' }} at the switch, {{ job.hands[1]?.name ?? 'one' }} at the probe.</p>
     <p v-if="job.note && job.state !== 'done'" class="border-l-4 border-note bg-note-wash px-2 text-[0.9375rem]">{{ job.note }}</p>
     <div v-if="job.state !== 'done'" class="flex flex-wrap items-center gap-x-1">
       <template v-if="job.state === 'in-hand'">

@@ -61,10 +61,9 @@ const says = (b: Battery) =>
 <template>
   <OneCard title="Batteries" hint="They come out first. Removed in time, the board is saved." :state="state" :result="result">
     <CautionNote about="battery" />
-    <EmptyPlace
-      v-if="!sheet.power.batteries.length"
-      :says="known.length ? `None is on record. ${known.join(' ')}` : 'None is on record. Look under the clock chip, at the edge of the board, and on cards.'"
-    />
+    <p v-if="!sheet.power.batteries.length" class="hint">
+      {{ known.length ? `None is on record. ${known.join(' ')}` : 'None is on record. Look under the clock chip, at the edge of the board, and on cards.' }}
+    </p>
     <ul v-else class="grid divide-y divide-line border-y border-line">
       <li v-for="battery in sheet.power.batteries" :key="battery.id" class="grid gap-1.5 py-2">
         <div class="flex flex-wrap items-baseline gap-x-3">

@@ -83,12 +83,10 @@ const options = (name: (typeof enteredFactNames)[number]) => Object.entries(powe
             }}</span
           ><button type="button" class="text-sm underline" @click="all = true">Change these too</button>
         </p>
-        <PickField
-          name="inspectedById"
-          label="Inspected by"
-          :options="inspectors"
-          hint="Whoever has looked at all of this, and has leave to inspect. People’s names stay off the passport."
-        />
+        <div class="grid items-end gap-x-4 gap-y-1 sm:grid-cols-[16rem_minmax(0,1fr)]">
+          <PickField name="inspectedById" label="Inspected by" :options="inspectors" />
+          <p class="hint">Whoever has looked at all of this, and has leave to inspect. People’s names stay off the passport.</p>
+        </div>
         <p v-if="inspectors.length === 1" class="hint"><WhoCould skill="inspection" /></p>
       </template>
     </CommandForm>

@@ -52,6 +52,7 @@ function judged(values: Record<string, unknown>): Finding[] {
     short="Rails off"
     hint="To ground, unplugged and discharged, before the first start."
     :state="state"
+    :later="rails.length > 0 && rails.every(r => !r.last) && sheet.power.gate.verdict === 'not-yet-assessed'"
     :result="result"
   >
     <EmptyPlace v-if="!rails.length" says="No rails are known for it. Say under Prove which to expect." />

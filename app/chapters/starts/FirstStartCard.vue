@@ -39,10 +39,12 @@ const initial = computed(() => {
 const warmChoices = [{ value: null, label: 'Nothing' }, ...warmPartNames.map(value => ({ value, label: warmParts[value].title }))]
 const readings = computed(() => [{ value: false, label: 'Typed' }, ...(meter.there.value ? [{ value: true, label: 'From the meter' }] : [])])
 const ended = computed(() => props.sheet.starts.filter(s => s.endedAt))
-const state = computed(() => (running.value ? 'open' : !allowed.value ? 'none' : power.value.facts.rails === 'unread' || !ended.value.length ? 'open' : 'done'))
+const state = computed(() =>
+  running.value ? 'open' : !allowed.value ? 'none' : power.value.facts.rails === 'unread' || power.value.facts.rails === undefined ? 'open' : 'done',
+)
 const result = computed(() =>
   allowed.value
-    ? `${ended.value.length === 1 ? 'One start' : `${ended.value.length} starts`} so far`
+    ? `Rails read; ${ended.value.length === 1 ? 'one attended start' : `${ended.value.length} attended starts`} so far`
     : `Not yet: ${gateWords[power.value.inForce].title.toLowerCase()}${ended.value.length ? `; ${ended.value.length} before` : ''}`,
 )
 // Once it runs, the form is gone, and whoever sent it goes on to the start; others find the way there in its place.

@@ -27,7 +27,9 @@ const state = computed(() => {
   if (!inlet.value) return props.sheet.power.takesMains ? 'none' : 'open'
   return used.value?.match.suits === 'yes' ? 'done' : 'open'
 })
-const result = computed(() => used.value?.supply.name ?? (inlet.value ? labelWords(inlet.value) : 'Takes mains itself'))
+/** What it is fed from comes after what was looked at. */
+const factsOpen = computed(() => props.sheet.power.gate.verdict === 'not-yet-assessed' || props.sheet.power.gate.verdict === 'keep-off')
+const result = computed(() => used.value?.supply.name ?? (inlet.value ? `Wants ${labelWords(inlet.value)}` : 'Takes mains itself'))
 const initial = computed(() => ({ inlet: typedInlet(inlet.value ?? {}) }))
 </script>
 
@@ -36,6 +38,7 @@ const initial = computed(() => ({ inlet: typedInlet(inlet.value ?? {}) }))
     title="Supply"
     hint="For a machine that runs from an external supply: the right one, and how to set a bench supply instead."
     :state="state"
+    :later="factsOpen"
     :result="result"
   >
     <EmptyPlace
@@ -74,7 +77,7 @@ const initial = computed(() => ({ inlet: typedInlet(inlet.value ?? {}) }))
               </button></span
             >
           </div>
-          <FindingList :findings="match.findings.filter(f => f.level !== 'fine')" />
+          <FindingList :findings="match.findings.filter(f => f.level !== 'fine')" :brief="match.suits !== 'no'" />
         </li>
       </ul>
       <p v-if="!shown.length && sheet.power.supplies.length">None of the {{ sheet.power.supplies.length }} supplies here suits.</p>

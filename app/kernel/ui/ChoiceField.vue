@@ -19,7 +19,7 @@ const chosen = computed({ get: () => (value.value === undefined ? '' : value.val
   <RadioGroup
     v-model="chosen"
     class="grid content-start gap-1"
-    :class="row && 'py-1.5 sm:grid-cols-[10.5rem_minmax(0,1fr)] sm:items-center'"
+    :class="row && 'dense py-1 sm:grid-cols-[10rem_minmax(0,1fr)] sm:items-center'"
     :aria-describedby="message ? `${id}-message` : undefined"
   >
     <span class="flex items-center gap-1">
@@ -43,3 +43,13 @@ const chosen = computed({ get: () => (value.value === undefined ? '' : value.val
     <p v-if="message" :id="`${id}-message`" role="alert" class="text-[0.9375rem] text-stop" :class="row && 'sm:col-span-2'">{{ message }}</p>
   </RadioGroup>
 </template>
+
+<style scoped>
+@media (min-width: 900px) {
+  .dense :deep(.choice) {
+    min-height: 1.75rem;
+    padding-inline: 0.4rem;
+    font-size: 0.875rem;
+  }
+}
+</style>

@@ -16,12 +16,14 @@ const props = defineProps<{
   result?: string
   /** What the index calls it, where its title is long. */
   short?: string
+  /** Comes after something that is still to be done, so that it is folded though it is open. */
+  later?: boolean
   /** Stays unfolded however it stands. */
   stays?: boolean
 }>()
 const id = useId()
 const folds = computed(() => props.state !== undefined && !props.stays)
-const open = ref(!folds.value || props.state === 'open')
+const open = ref(!folds.value || (props.state === 'open' && !props.later))
 const card = useTemplateRef<HTMLElement>('card')
 
 /** Brings it into sight, unfolded, with the cursor on its heading. */

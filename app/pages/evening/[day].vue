@@ -20,7 +20,8 @@ const print = () => window.print()
     </div>
     <p v-if="!story" role="status" :class="trouble ? 'text-stop' : 'hint'">{{ trouble || 'Fetching the evening…' }}</p>
     <template v-else>
-      <OneCard :title="`The evening of ${shown}`" hint="Told from what was written down that day, and from nothing else.">
+      <h1>The evening of {{ shown }}</h1>
+      <OneCard title="How it went" hint="Told from what was written down that day, and from nothing else.">
         <p v-for="line in story.lines" :key="line">{{ line }}</p>
       </OneCard>
       <OneCard title="As a letter" class="no-print" hint="Laid into the outbox as a mail message; nothing is sent by itself.">

@@ -47,15 +47,7 @@ const print = () => window.print()
               before power.
             </p>
             <p>{{ job.why }}</p>
-            <p v-if="job.pair">
-              With
-              {{
-                job.hands
-                  .filter(h => h.id !== hand.id)
-                  .map(h => h.name)
-                  .join(' and ')
-              }}; {{ job.hands[0]?.name }} at the switch.
-            </p>
+            <p v-if="job.pair">It takes two: {{ job.hands[0]?.name }} at the switch, {{ job.hands[1]?.name }} at the probe.</p>
             <p v-if="job.note">From before: {{ job.note }}</p>
             <p class="h-14 border-b border-dotted border-gray-500 text-sm text-gray-600">Found:</p>
           </div>

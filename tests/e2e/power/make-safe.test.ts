@@ -60,6 +60,7 @@ it('a battery is recorded, taken out and replaced, each step judged as it is typ
 
 it('the supplies that suit are offered, the others with why they would harm', async () => {
   await makeSafe('Lamp store')
+  await ilka.unfold('Supply')
   await ilka.sees('The inlet wants 9 V DC, centre negative, 1 A', 'S-01 Suits')
   await ilka.press('Show the 3 that do not suit, with why')
   await ilka.sees('Plus and minus are the wrong way round.', 'It gives AC, and the machine wants DC.', '12 V are too much.')

@@ -83,6 +83,7 @@ it('a machine goes from the back door to a printed label', async () => {
   await ilka.sees('Hazard, liquid: dealt with.')
   // “No short” was answered, and nothing was measured: the gate says so, until every rail is.
   await ilka.sees('“No short” was answered, but nothing on record shows it.')
+  await ilka.unfold('Rails with the power off')
   await ilka.press('Measure a rail')
   for (const rail of ['+5 V', '+12 V', '−5 V']) {
     await ilka.choose('Rail', rail, 'Measure a rail')
