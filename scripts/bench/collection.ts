@@ -49,7 +49,11 @@ export async function benchCollection() {
       ['list by harm', '/api/machines?sort=harm'],
       ['find a common word', '/api/machines?find=lamp'],
       ['find two words', '/api/machines?find=lamp%20ferry'],
+      ['list by place, longest here', '/api/machines?place=Buoy+shed&olderThan=90&sort=oldest'],
+      ['list by whoever worked on it', '/api/machines?person=1'],
+      ['how many in each group', '/api/lists/counts'],
       ['today', '/api/today'],
+      ['the evening', '/api/evening'],
       ['shelf', '/api/machines?bench=on&sort=harm&size=60'],
       ['models', '/api/models'],
       ['parts', '/api/parts'],
@@ -64,6 +68,12 @@ export async function benchCollection() {
     await comparedWithBare(application.address, cookie, text)
 
     const year = new Date().getUTCFullYear()
+    const { people } = JSON.parse((await timed('/api/settings')).text) as { people: { id: number }[] }
+    await timed('/api/collection/be-here', { personId: people[0]!.id, until: new Date(Date.now() + 3 * 60 * 60 * 1000).toISOString() })
+    const deals: number[] = []
+    for (let i = 0; i < 20; i++) deals.push((await timed('/api/collection/deal-evening', {})).ms)
+    row('an evening dealt out', ...spread(deals))
+
     const readings: number[] = []
     for (let i = 0; i < 200; i++) {
       const tag = `M-${year}-${String(1 + ((i * 97) % machines)).padStart(3, '0')}`

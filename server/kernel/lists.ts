@@ -3,7 +3,7 @@ import type { Page } from '#shared/kernel/answers'
 import type { MachineNarrowing, MachineQuery, MachineSummary, TodayView } from '#shared/kernel/machine'
 import { waits } from '../chapters/waits/index'
 import type { Tx } from './journal'
-import { matchOf } from './search'
+import { matchOf, passageOf } from './search'
 import { journal, machineSummaries, machines } from './trunk'
 
 /** Lists read summaries, filtered, sorted and paged in SQL; none of them assesses a machine. */
@@ -88,19 +88,19 @@ function foundMachines(tx: Tx, match: string, typed: string, fits: SQL | undefin
   const n = foundCount(tx, match, fits)
   const passages = passagesOf(
     tx,
-    match,
+    typed,
     rows.map(r => r.id),
   )
   return { rows: rows.map(r => ({ ...cardOf(r), found: passages.get(r.id) ?? '' })), total: n, ...(n >= mostFound ? { atLeast: true } : {}) }
 }
 
-/** Of each machine found, some words around what was found in it. */
-function passagesOf(tx: Tx, match: string, ids: number[]): Map<number, string> {
+/** Of each machine found, some words around what was found in it. Read by its id: asked of the search again, the whole of it would be gone through. */
+function passagesOf(tx: Tx, typed: string, ids: number[]): Map<number, string> {
   if (!ids.length) return new Map()
-  const rows = tx.all<{ id: number; passage: string }>(
-    sql`SELECT rowid AS id, snippet(machine_search, -1, '‹', '›', '…', 10) AS passage FROM machine_search WHERE machine_search MATCH ${match} AND rowid IN ${ids}`,
+  const rows = tx.all<{ id: number } & Record<'tag' | 'names' | 'claims' | 'notes' | 'faults', string>>(
+    sql`SELECT rowid AS id, tag, names, claims, notes, faults FROM machine_search WHERE rowid IN ${ids}`,
   )
-  return new Map(rows.map(r => [r.id, r.passage.replace(/\s+/g, ' ')]))
+  return new Map(rows.map(r => [r.id, passageOf([r.faults, r.claims, r.notes, r.names, r.tag], typed)]))
 }
 
 /** How many machines a list holds, without fetching them. */

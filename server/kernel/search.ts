@@ -32,11 +32,43 @@ export function writeSearch(tx: Tx, machineId: number, { tag, names, claims, not
  * Words are quoted for the search engine, so that nothing typed is read as its syntax.
  */
 export function matchOf(typed: string): string | null {
-  const words = typed.match(/[\p{L}\p{N}]+/gu) ?? []
+  const words = wordsIn(typed)
   return words.length
     ? words
         .slice(0, 12)
         .map(word => `"${word}"*`)
         .join(' ')
     : null
+}
+
+const wordsIn = (text: string) => text.match(/[\p{L}\p{N}]+/gu) ?? []
+/** As the search compares words: without case and accents. */
+const plain = (word: string) => word.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase()
+/** So much stands before and after what was found. */
+const around = { before: 24, after: 60 }
+
+/**
+ * Some words of what was found: the text in which most of the typed words stand, from a little before the first of them, each between ‹ and ›.
+ * @param texts what was searched, the most telling first
+ */
+export function passageOf(texts: readonly string[], typed: string): string {
+  const beginnings = wordsIn(typed).map(plain)
+  const hitsIn = (text: string) => [...text.matchAll(/[\p{L}\p{N}]+/gu)].filter(({ 0: word }) => beginnings.some(b => plain(word).startsWith(b)))
+  const distinct = (hits: RegExpMatchArray[]) => beginnings.filter(b => hits.some(({ 0: word }) => plain(word).startsWith(b))).length
+  const [best] = texts
+    .map((text, i) => ({ text, hits: hitsIn(text), i }))
+    .filter(({ hits }) => hits.length)
+    .sort((a, b) => distinct(b.hits) - distinct(a.hits) || a.i - b.i)
+  if (!best) return ''
+  const { text, hits } = best
+  const cut = Math.max(0, hits[0]!.index! - around.before)
+  const from = cut && text.indexOf(' ', cut) >= 0 ? Math.min(text.indexOf(' ', cut) + 1, hits[0]!.index!) : cut
+  const to = Math.min(text.length, hits[0]!.index! + hits[0]![0].length + around.after)
+  let passage = from ? '…' : ''
+  let at = from
+  for (const { 0: word, index } of hits.filter(h => h.index! + h[0].length <= to)) {
+    passage += `${text.slice(at, index)}‹${word}›`
+    at = index! + word.length
+  }
+  return `${passage}${text.slice(at, to)}${to < text.length ? '…' : ''}`.replace(/\s+/g, ' ')
 }

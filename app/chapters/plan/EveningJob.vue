@@ -63,7 +63,7 @@ const begin = () => start({ code: props.job.code, says: props.job.says, withId: 
       <p>{{ job.guessMinutes }} minutes, {{ job.basis }}.</p>
     </div>
     <p v-if="notStarted || notFinished" role="alert" class="text-stop">{{ notStarted || notFinished }}</p>
-    <CommandForm
+    <LazyCommandForm
       v-if="handing && job.state === 'in-hand'"
       command="hand-on-job"
       :machine="job.tag"
@@ -73,7 +73,7 @@ const begin = () => start({ code: props.job.code, says: props.job.says, withId: 
       submit="Hand it on"
       class="bg-mat p-2"
       @done="handing = false"
-      ><TextField name="note" label="For whoever comes next" hint="How far it is, where things lie, what not to do" :lines="2"
-    /></CommandForm>
+      ><LazyTextField name="note" label="For whoever comes next" hint="How far it is, where things lie, what not to do" :lines="2"
+    /></LazyCommandForm>
   </li>
 </template>

@@ -27,6 +27,7 @@ const nextWait = computed(() => [...(props.waits ?? [])].sort((a, b) => a.until.
       class="relative min-w-0 flex-1 overflow-hidden border border-edge bg-field text-left not-first:-ml-px"
       :class="[tile.stage === current ? 'h-16' : 'h-13', tile.stage === viewed && 'z-10 border-2 border-enamel']"
       :aria-pressed="tile.stage === viewed"
+      :title="tile.of ? `${tile.done} of ${tile.of} steps done` : 'No steps of its own'"
       @click="$emit('view', tile.stage)"
     >
       <span class="absolute inset-x-0 bottom-0 bg-verdigris/30 transition-[height]" :style="{ height: `${tile.share * 100}%` }" aria-hidden="true" />
@@ -37,10 +38,8 @@ const nextWait = computed(() => [...(props.waits ?? [])].sort((a, b) => a.until.
           >{{ tile.title }}</span
         >
         <span class="flex items-baseline justify-between gap-1 max-sm:hidden"
-          ><SandGlass v-if="tile.stage === current && nextWait" :until="nextWait.until" class="text-sm" /><span
-            v-else
-            class="figure text-xs whitespace-nowrap"
-            >{{ tile.of ? `${tile.done} of ${tile.of}` : '—' }}</span
+          ><SandGlass v-if="tile.stage === current && nextWait" :until="nextWait.until" class="text-sm" /><span v-else class="figure text-xs whitespace-nowrap"
+            >{{ tile.of ? `${tile.done} of ${tile.of}` : '—' }}<span v-if="tile.of" class="sr-only"> steps</span></span
           ><span class="figure hidden text-xs text-ink-2 sm:inline" aria-hidden="true">{{ i + 1 }}</span></span
         ><span v-if="tile.stage === current" class="sr-only">The machine is here</span>
       </span>

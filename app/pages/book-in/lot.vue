@@ -87,6 +87,10 @@ useIntervalFn(() => void look(), 2_000)
       </section>
       <section v-if="booked.length" class="card grid gap-2" aria-label="Booked in" role="status">
         <h2>{{ counted(booked.length) }} booked in</h2>
+        <p>
+          <NuxtLink :to="{ path: '/labels', query: { tags: booked.map(m => m.tag).join(',') } }" class="button">Arrival labels of the lot</NuxtLink>
+          <span class="hint"> They stand in the store, off the bench, until each is put there.</span>
+        </p>
         <ul class="grid gap-1 sm:grid-cols-2 lg:grid-cols-3">
           <li v-for="{ tag, name, nickname } in booked" :key="tag">
             <NuxtLink :to="`/m/${tag}`" class="flex items-baseline gap-2 text-ink"

@@ -1,0 +1,29 @@
+import { expect, it } from 'vitest'
+import { serverBench } from '../../../tests/support/server-bench'
+import { findBySignIn, openSession, sessionStands, sessionsOf } from './index'
+
+const on = serverBench()
+const stands = (uid: string, id: number) => sessionStands(on.db, uid, id, on.now)
+
+it('a session stands until it is ended, by whoever it is or by a coordinator, or the password is set anew', () => {
+  on.collection('add-person', { name: 'Maeve Corrigan', signInName: 'maeve', role: 'volunteer', passwordHash: 'x' })
+  const maeve = findBySignIn(on.db, 'maeve')!
+  const [phone, desk] = [openSession(on.db, maeve.id, 'Mozilla/5.0 (Android) Mobile', on.now), openSession(on.db, maeve.id, 'Mozilla/5.0 (Linux)', on.now)]
+  const ilkas = openSession(on.db, on.ilka.id, 'x'.repeat(5000), on.now)
+  expect(stands(phone, maeve.id)).toBe(true)
+  // Under somebody else's name it is nobody's.
+  expect(stands(phone, on.ilka.id)).toBe(false)
+  expect(sessionsOf(on.db, maeve, phone).map(s => [s.uid, s.here])).toEqual([
+    [phone, true],
+    [desk, false],
+  ])
+  expect(sessionsOf(on.db, on.ilka, ilkas)).toHaveLength(3)
+  expect(() => on.collection('end-session', { session: ilkas }, maeve)).toThrow('Only a coordinator')
+  on.collection('end-session', { session: desk }, maeve)
+  on.collection('end-session', { session: phone })
+  expect([stands(phone, maeve.id), stands(desk, maeve.id)]).toEqual([false, false])
+  expect(() => on.collection('end-session', { session: phone })).toThrow('ended already')
+  const again = openSession(on.db, maeve.id, '', on.now)
+  on.collection('set-password', { personId: maeve.id, passwordHash: 'y' })
+  expect(stands(again, maeve.id)).toBe(false)
+})
