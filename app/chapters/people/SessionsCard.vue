@@ -7,15 +7,9 @@ const times = useTimes()
 const { found, trouble } = useCollection<{ sessions: SessionPlace[] }>(['sessions'], '/api/sessions')
 const { submitCommand: end, busy, failure } = useCommand('end-session')
 const everybody = computed(() => session.person?.role === 'coordinator')
-/** Browsers call themselves many things; what they run on, and what they are, in words. */
-function deviceOf(browser: string) {
-  const on = [
-    ['a phone', /iPhone|Android.*Mobile|Mobile/],
-    ['a tablet', /iPad|Android/],
-    ['a computer', /Windows|Macintosh|Linux|CrOS/],
-  ] as const
-  return on.find(([, test]) => test.test(browser))?.[0] ?? 'a program'
-}
+/** What a browser says of itself, in a word: those of phones and tablets say so. */
+const deviceOf = (browser: string) =>
+  /Mobi/.test(browser) ? 'a phone' : /Tablet|Touch/.test(browser) ? 'a tablet' : /Mozilla/.test(browser) ? 'a computer' : 'a program'
 </script>
 
 <template>

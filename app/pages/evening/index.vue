@@ -35,7 +35,7 @@ const print = () => window.print()
           <span class="mt-1 h-5 w-5 border-2 border-black" aria-hidden="true"><span v-if="job.state === 'done'">✓</span></span>
           <div class="grid gap-1">
             <p class="flex flex-wrap items-baseline gap-x-3">
-              <span v-if="job.startsAt" class="figure">{{ times.clock(job.startsAt) }}</span><strong>{{ job.says }}</strong
+              <span v-if="job.startedAt ?? job.startsAt" class="figure">{{ times.clock((job.startedAt ?? job.startsAt)!) }}</span><strong>{{ job.says }}</strong
               ><span>{{ job.guessMinutes }} min</span>
             </p>
             <p>
