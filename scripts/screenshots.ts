@@ -114,7 +114,7 @@ try {
     in: 'narrow',
     first: async () => {
       await visitor.press('Reading')
-      await visitor.fill('Reading in volts', '11.9')
+      await visitor.fill('Reading in volts', '11.9', 'Reading')
     },
   })
   await take('tool-wall', '/tools', 'Every instrument on its own')
