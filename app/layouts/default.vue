@@ -51,7 +51,7 @@ useShortcuts([
           }}</span>
         </button>
       </aside>
-      <main id="place" class="min-w-0 flex-1 p-4 pb-16 max-[899px]:pb-24"><slot /></main>
+      <main id="place" class="min-w-0 flex-1 p-4 max-[899px]:pb-24"><slot /></main>
     </div>
     <Dialog :open="drawer" class="relative z-50 min-[900px]:hidden" @close="drawer = false">
       <div class="fixed inset-0 bg-ink/40" aria-hidden="true" />

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { parseQuantity } from '#core/kernel/quantity'
+import { factValue } from '#core/safety/power-facts'
 import {
   type BatteryState,
   type Charging,
@@ -104,16 +105,11 @@ const verdicts = {
     </OneCard>
     <OneCard title="Together">
       <template v-if="result"
-        ><p
-          class="font-display text-2xl font-semibold"
-          :class="['leaking', 'residue', 'mischarged'].includes(result.fact) ? 'text-stop' : result.fact === 'in' ? 'text-care' : 'text-fine'"
-          aria-live="polite"
-        >
-          {{ verdicts[result.fact] }}
-        </p>
-        <p v-if="result.nominalV !== null">
-          <span class="reading">{{ result.nominalV }} V</span> <span class="hint">nominal, the old one</span>
-        </p>
+        ><InstrumentFace
+          label="Nominal, the old one"
+          :figure="result.nominalV === null ? 'not known' : `${result.nominalV} V`"
+          :judgement="verdicts[result.fact]"
+          :level="factValue('battery', result.fact)?.level ?? 'note'" />
         <FindingList :findings="result.findings"
       /></template>
       <EmptyPlace v-else says="What it is and what replaces it; whether they go together stands here." />

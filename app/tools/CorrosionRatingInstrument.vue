@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { rateCorrosion, ratingBands } from '#core/condition/corrosion-rating'
+import { decidingLevel } from '#core/kernel/finding'
 import { parseQuantity } from '#core/kernel/quantity'
 import { conditionCorrosionRating } from '#shared/tools/condition-corrosion-rating'
 
@@ -35,29 +36,21 @@ const { result, at } = useInstrument(
     </OneCard>
     <OneCard title="Rating">
       <template v-if="result">
-        <dl class="grid grid-cols-3 gap-3" aria-live="polite">
-          <div>
-            <dt class="hint">Together</dt>
-            <dd class="reading">{{ Number(result.areaPct.toPrecision(3)) }} %</dd>
-          </div>
-          <div>
-            <dt class="hint">ISO 10289</dt>
-            <dd class="reading">{{ result.rating }} of 10</dd>
-          </div>
-          <div v-if="result.rustDegree !== null">
-            <dt class="hint">ISO 4628-3</dt>
-            <dd class="reading">Ri {{ result.rustDegree }}</dd>
-          </div>
-        </dl>
+        <InstrumentFace
+          :label="`ISO 10289${result.rustDegree === null ? '' : `; ISO 4628-3 Ri ${result.rustDegree}`}`"
+          :figure="`${result.rating} of 10`"
+          :judgement="`${Number(result.areaPct.toPrecision(3))} % of the area`"
+          :level="decidingLevel(result.findings)"
+        />
         <ol class="flex" aria-label="Bands of the rating">
           <li
             v-for="band in ratingBands"
             :key="band.rating"
             class="figure flex-1 border border-edge py-0.5 text-center text-sm not-first:-ml-px"
-            :class="band.rating === result.rating && 'bg-verdigris/40 font-bold'"
+            :class="band.rating === result.rating && 'bg-ink font-bold text-card'"
             :aria-current="band.rating === result.rating || undefined"
           >
-            {{ band.rating }}
+            {{ band.rating }}<span class="block text-[0.6875rem] text-inherit">{{ band.upToPct }} %</span>
           </li>
         </ol>
         <FindingList :findings="result.findings" />

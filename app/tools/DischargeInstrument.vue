@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { PhPlus, PhX } from '@phosphor-icons/vue'
+import { type Level, decidingLevel } from '#core/kernel/finding'
 import { parseQuantity } from '#core/kernel/quantity'
-import { discharge } from '#core/power/discharge'
+import { discharge, hazardousEnergyJ } from '#core/power/discharge'
 
 /** Capacitors, what they hold, and how they are emptied. */
 const emit = defineEmits<{ input: [input: Record<string, unknown> | undefined] }>()
@@ -27,6 +28,7 @@ const { result, at } = useInstrument(
   discharge,
   input => emit('input', input),
 )
+const judgements: Record<Level, string> = { stop: 'Do not touch', care: 'Discharge it first', fine: 'Little is held', note: 'Measure it' }
 </script>
 
 <template>
@@ -70,7 +72,22 @@ const { result, at } = useInstrument(
     </div>
     <OneCard title="What it takes">
       <template v-if="result">
-        <dl class="grid grid-cols-2 gap-3 sm:grid-cols-3" aria-live="polite">
+        <InstrumentFace
+          label="Held in all"
+          :figure="engineering(result.totalEnergyJ, 'J')"
+          :judgement="judgements[decidingLevel(result.findings)]"
+          :level="decidingLevel(result.findings)"
+          :scale="{
+            from: hazardousEnergyJ / 1000,
+            log: true,
+            value: result.totalEnergyJ,
+            bands: [
+              { to: hazardousEnergyJ, level: 'note', says: `its voltage decides` },
+              { to: hazardousEnergyJ * 100, level: 'stop', says: `from ${hazardousEnergyJ} J` },
+            ],
+          }"
+        />
+        <dl class="grid grid-cols-2 gap-3">
           <div>
             <dt class="hint">Resistor</dt>
             <dd class="reading">{{ engineering(result.resistorOhm, 'Ω') }}</dd>
@@ -78,10 +95,6 @@ const { result, at } = useInstrument(
           <div>
             <dt class="hint">Rated, at least</dt>
             <dd class="reading">{{ result.resistorPowerW }} W, {{ Math.ceil(result.resistorVoltageV) }} V</dd>
-          </div>
-          <div>
-            <dt class="hint">Held in all</dt>
-            <dd class="reading">{{ engineering(result.totalEnergyJ, 'J') }}</dd>
           </div>
         </dl>
         <table class="w-full text-left">

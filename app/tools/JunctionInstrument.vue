@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { type Level, decidingLevel } from '#core/kernel/finding'
 import { parseReading } from '#core/kernel/quantity'
-import { type Leg, pairsOf, readJunctions } from '#core/power/junction'
+import { type Leg, type PathKind, junctionBands, pairsOf, readJunctions } from '#core/power/junction'
 import { powerJunction } from '#shared/tools/power-junction'
 
 /** A part of two or three legs, leg by leg with the diode test. */
@@ -22,6 +23,18 @@ const { result, at } = useInstrument(
   readJunctions,
   input => emit('input', input),
 )
+/** Of all the ways it was measured, the one that lets most through. */
+const lowest = computed(
+  () => result.value?.paths.reduce<number | null>((low, p) => (p.volts === null || (low !== null && low < p.volts) ? low : p.volts), null) ?? null,
+)
+const scaleWords: Partial<Record<PathKind, { says: string; level: Level }>> = {
+  short: { says: '', level: 'stop' },
+  low: { says: 'low', level: 'care' },
+  germanium: { says: 'germanium', level: 'note' },
+  silicon: { says: 'silicon', level: 'fine' },
+  high: { says: 'too high', level: 'care' },
+}
+const scale = junctionBands.map(band => ({ to: Math.min(band.belowV, 1.5), ...scaleWords[band.kind]! }))
 const names = {
   wire: 'A wire',
   shorted: 'Shorted',
@@ -57,7 +70,12 @@ const names = {
     </OneCard>
     <OneCard title="What it is like">
       <template v-if="result"
-        ><p class="font-display text-2xl font-semibold" aria-live="polite">{{ names[result.like] }}</p>
+        ><InstrumentFace
+          label="Lowest forward voltage"
+          :figure="lowest === null ? 'open' : `${lowest.toFixed(3)} V`"
+          :judgement="names[result.like]"
+          :level="decidingLevel(result.findings)"
+          :scale="{ from: 0, value: lowest, bands: scale }" />
         <FindingList :findings="result.findings"
       /></template>
       <EmptyPlace v-else says="Type the readings; what they mean stands here." />

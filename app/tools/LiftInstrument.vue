@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { decidingLevel } from '#core/kernel/finding'
 import { parseQuantity } from '#core/kernel/quantity'
 import { type Grip, type Lifter, grips, judgeLift, lifterNames, lifters } from '#core/safety/lift'
 import { safetyLift } from '#shared/tools/safety-lift'
@@ -63,20 +64,20 @@ const { result, at } = useInstrument(
     </OneCard>
     <OneCard title="What it takes">
       <template v-if="result">
-        <dl class="grid grid-cols-3 gap-3" aria-live="polite">
-          <div>
-            <dt class="hint">Limit for one</dt>
-            <dd class="reading">{{ result.limitKg.toFixed(1) }} kg</dd>
-          </div>
-          <div>
-            <dt class="hint">Lifting index</dt>
-            <dd class="reading">{{ result.index.toFixed(2) }}</dd>
-          </div>
-          <div>
-            <dt class="hint">People</dt>
-            <dd class="reading">{{ result.people > 4 ? 'gear' : result.people }}</dd>
-          </div>
-        </dl>
+        <InstrumentFace
+          label="Lifting index: the weight over the limit for one"
+          :figure="result.index.toFixed(2)"
+          :judgement="result.people > 4 ? 'With gear' : result.people === 1 ? 'One person' : `${result.people} people`"
+          :level="decidingLevel(result.findings)"
+          :scale="{
+            from: 0,
+            value: result.index,
+            bands: [
+              { to: 1, level: 'fine', says: `one, up to ${result.limitKg.toFixed(1)} kg` },
+              { to: 3, level: 'care', says: 'more than one, or gear' },
+            ],
+          }"
+        />
         <FindingList :findings="result.findings" />
       </template>
       <EmptyPlace v-else says="Fill in the lift; what it takes stands here." />

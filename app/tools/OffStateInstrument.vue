@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { Level } from '#core/kernel/finding'
 import { parseQuantity, parseReading } from '#core/kernel/quantity'
 import { type OffVerdict, judgeOffState, offVerdictWords } from '#core/power/off-state'
 import { powerOffState } from '#shared/tools/power-off-state'
@@ -23,7 +24,9 @@ const { result, at } = useInstrument(
   judgeOffState,
   input => emit('input', input),
 )
-const inks: Record<OffVerdict, string> = { short: 'text-stop', suspect: 'text-care', charging: 'text-note', plausible: 'text-fine' }
+const levels = { short: 'stop', suspect: 'care', charging: 'note', plausible: 'fine' } as const satisfies Record<OffVerdict, Level>
+/** What the meter showed, less its leads; nothing for an open circuit. */
+const shown = computed(() => (result.value ? parseReading(typed.ohm, 'Ω') : null))
 </script>
 
 <template>
@@ -58,8 +61,21 @@ const inks: Record<OffVerdict, string> = { short: 'text-stop', suspect: 'text-ca
     </div>
     <OneCard title="Before the first start">
       <template v-if="result"
-        ><p class="font-display text-2xl font-semibold" :class="inks[result.verdict]" aria-live="polite">{{ offVerdictWords[result.verdict] }}</p>
-        <p class="hint">Short below {{ engineering(result.shortBelowOhm, 'Ω') }}, suspect below {{ engineering(result.suspectBelowOhm, 'Ω') }}.</p>
+        ><InstrumentFace
+          label="Red on the rail, black on ground"
+          :figure="shown === null ? 'open' : engineering(shown, 'Ω')"
+          :judgement="offVerdictWords[result.verdict]"
+          :level="levels[result.verdict]"
+          :scale="{
+            from: result.shortBelowOhm / 10,
+            log: true,
+            value: shown ?? 1e6,
+            bands: [
+              { to: result.shortBelowOhm, level: 'stop', says: 'short' },
+              { to: result.suspectBelowOhm, level: 'care', says: `from ${engineering(result.shortBelowOhm, 'Ω')}` },
+              { to: result.suspectBelowOhm * 1000, level: 'fine', says: `from ${engineering(result.suspectBelowOhm, 'Ω')}: plausible` },
+            ],
+          }" />
         <FindingList :findings="result.findings"
       /></template>
       <EmptyPlace v-else says="Type what the meter shows; the judgement stands here." />

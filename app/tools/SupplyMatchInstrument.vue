@@ -70,10 +70,10 @@ const { result, at } = useInstrument(
   input => emit('input', input),
 )
 const verdicts = {
-  'yes': { says: 'Suits', ink: 'text-fine' },
-  'not-yet-known': { says: 'Not yet known', ink: 'text-care' },
-  'no': { says: 'Does not suit', ink: 'text-stop' },
-}
+  'yes': { says: 'Suits', level: 'fine' },
+  'not-yet-known': { says: 'Not yet known', level: 'care' },
+  'no': { says: 'Does not suit', level: 'stop' },
+} as const
 </script>
 
 <template>
@@ -139,7 +139,12 @@ const verdicts = {
     </OneCard>
     <OneCard title="Together">
       <template v-if="result">
-        <p class="font-display text-2xl font-semibold" :class="verdicts[result.suits].ink" aria-live="polite">{{ verdicts[result.suits].says }}</p>
+        <InstrumentFace
+          label="On its label"
+          :figure="`${typed['supply.voltageV']} V`"
+          :judgement="verdicts[result.suits].says"
+          :level="verdicts[result.suits].level"
+        />
         <dl v-if="result.bench" class="grid gap-2 border-y border-line py-2">
           <dt class="font-semibold">A bench supply instead</dt>
           <dd class="reading">{{ result.bench.voltageV }} V</dd>

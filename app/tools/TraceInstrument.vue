@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { type Level, decidingLevel } from '#core/kernel/finding'
 import { parseQuantity } from '#core/kernel/quantity'
 import { type TraceSide, judgeTrace } from '#core/power/trace'
 import { powerTrace } from '#shared/tools/power-trace'
@@ -44,7 +45,6 @@ const { result, at } = useInstrument(
 const figures = computed(() =>
   result.value
     ? [
-        [`At ${typed.riseK} K`, engineering(result.value.currentAtRiseA, 'A')],
         ['Rise', result.value.riseK === null ? '–' : `${Number(result.value.riseK.toPrecision(3))} K`],
         ['Width wanted', result.value.widthForCurrentMm === null ? '–' : `${Number(result.value.widthForCurrentMm.toPrecision(3))} mm`],
         ['Resistance', result.value.resistanceOhm === null ? '–' : engineering(result.value.resistanceOhm, 'Ω')],
@@ -53,6 +53,7 @@ const figures = computed(() =>
       ]
     : [],
 )
+const judgements: Record<Level, string> = { stop: 'Too much', care: 'Take care', fine: 'Bears it', note: 'By itself' }
 </script>
 
 <template>
@@ -78,7 +79,21 @@ const figures = computed(() =>
     </OneCard>
     <OneCard title="What it bears">
       <template v-if="result"
-        ><dl class="grid grid-cols-2 gap-3 sm:grid-cols-3" aria-live="polite">
+        ><InstrumentFace
+          :label="`Bears, at ${typed.riseK || 10} K above the air`"
+          :figure="engineering(result.currentAtRiseA, 'A')"
+          :judgement="judgements[decidingLevel(result.findings)]"
+          :level="decidingLevel(result.findings)"
+          :scale="{
+            from: 0,
+            value: read('currentA') ?? null,
+            bands: [
+              { to: result.currentAtRiseA, level: 'fine', says: 'within the rise' },
+              { to: result.fusing.preeceA, level: 'care', says: 'warmer' },
+              { to: result.fusing.preeceA * 1.3, level: 'stop', says: 'melts' },
+            ],
+          }" />
+        <dl class="grid grid-cols-2 gap-3 sm:grid-cols-3">
           <div v-for="[name, figure] in figures" :key="name">
             <dt class="hint">{{ name }}</dt>
             <dd class="reading">{{ figure }}</dd>

@@ -86,7 +86,7 @@ export const powerFacts = {
       'out': fine('Out, nothing left behind', 'The battery is out, and no residue was seen.', 'It can no longer leak or be charged.'),
       'replaced': fine('Replaced', 'A replacement is fitted that the circuit does not harm.', 'What it is, and how it is fitted, is written down.'),
       'mischarged': stop(
-        'Replacement would be charged',
+        'Replaced, would be charged',
         'A cell that must not be charged sits on a charging circuit.',
         'Charged, such a cell vents, leaks or bursts.',
         'Take the cell out, or fit a blocking diode.',

@@ -45,7 +45,7 @@ const state = computed(() => {
 const result = computed(
   () =>
     props.sheet.power.batteries.map(b => `${b.where}: ${batteryStateNames[b.state].toLowerCase()}, ${b.fitted ? 'still in' : 'out'}`).join('; ') ||
-    'None fitted',
+    (state.value === 'none' ? 'None fitted' : 'None on record; they come out first'),
 )
 const says = (b: Battery) =>
   [
@@ -59,7 +59,13 @@ const says = (b: Battery) =>
 </script>
 
 <template>
-  <OneCard title="Batteries" hint="They come out first. Removed in time, the board is saved." :state="state" :result="result">
+  <OneCard
+    title="Batteries"
+    hint="They come out first. Removed in time, the board is saved."
+    :state="state"
+    :later="!sheet.power.batteries.length"
+    :result="result"
+  >
     <CautionNote about="battery" />
     <p v-if="!sheet.power.batteries.length" class="hint">
       {{ known.length ? `None is on record. ${known.join(' ')}` : 'None is on record. Look under the clock chip, at the edge of the board, and on cards.' }}

@@ -29,10 +29,19 @@ function hintOf(name: (typeof enteredFactNames)[number]) {
 /** How many facts nobody has answered, by looking or by measuring. */
 const open = computed(() => enteredFactNames.filter(name => props.sheet.power.facts[name] === undefined).length)
 const complete = computed(() => open.value === 0 && props.sheet.power.inspectedBy !== '')
-/** What was in order when the card was opened is one line; it does not fold under somebody's hands. */
-const inOrder = enteredFactNames.filter(name => factValue(name, props.sheet.power.entered[name])?.level === 'fine')
-const all = ref(inOrder.length < 2 || complete.value)
-const asked = computed(() => (all.value ? enteredFactNames : enteredFactNames.filter(name => !inOrder.includes(name))))
+/** What was answered when the card was opened is one line, the worst first, until somebody presses it; nothing folds under somebody's hands. */
+const answered = enteredFactNames.flatMap(name => {
+  const value = factValue(name, props.sheet.power.entered[name])
+  return value ? [{ name, says: `${powerFacts[name].title}: ${value.label.toLowerCase()}`, level: value.level }] : []
+})
+const pressed = ref<string[]>([])
+const folded = computed(() =>
+  (['stop', 'care', 'note', 'fine'] as const).flatMap(level => {
+    const facts = answered.filter(fact => fact.level === level && !pressed.value.includes(fact.name))
+    return facts.length ? [{ level, facts }] : []
+  }),
+)
+const asked = computed(() => enteredFactNames.filter(name => !folded.value.some(group => group.facts.some(fact => fact.name === name))))
 const options = (name: (typeof enteredFactNames)[number]) => Object.entries(powerFacts[name].values).map(([value, { label }]) => ({ value, label }))
 </script>
 
@@ -64,7 +73,23 @@ const options = (name: (typeof enteredFactNames)[number]) => Object.entries(powe
     >
       <template #default="{ values }">
         <WatchValues :values="values" @changed="$emit('typed', $event)" />
-        <div class="grid divide-y divide-line border-y border-line">
+        <ul v-if="folded.length" aria-label="Answered" class="grid gap-1">
+          <li v-for="{ level, facts } in folded" :key="level" class="grid grid-cols-[4.25rem_minmax(0,1fr)] gap-2">
+            <LevelSign :level="level" />
+            <p class="flex flex-wrap gap-x-4">
+              <button
+                v-for="fact in facts"
+                :key="fact.name"
+                type="button"
+                class="text-left underline decoration-dotted underline-offset-4 max-[899px]:min-h-11"
+                @click="pressed.push(fact.name)"
+              >
+                {{ fact.says }}<span class="sr-only">, change it</span>
+              </button>
+            </p>
+          </li>
+        </ul>
+        <div v-if="asked.length" class="grid divide-y divide-line border-y border-line">
           <ChoiceField
             v-for="name in asked"
             :key="name"
@@ -75,19 +100,10 @@ const options = (name: (typeof enteredFactNames)[number]) => Object.entries(powe
             row
           />
         </div>
-        <p v-if="!all" class="flex flex-wrap items-baseline gap-x-3">
-          <span
-            ><span class="font-semibold text-fine">In order:</span>
-            {{
-              inOrder.map(name => `${powerFacts[name].title.toLowerCase()}, ${factValue(name, sheet.power.entered[name])!.label.toLowerCase()}`).join('; ')
-            }}</span
-          ><button type="button" class="text-sm underline" @click="all = true">Change these too</button>
-        </p>
-        <div class="grid items-end gap-x-4 gap-y-1 sm:grid-cols-[16rem_minmax(0,1fr)]">
-          <PickField name="inspectedById" label="Inspected by" :options="inspectors" />
-          <p class="hint">Whoever has looked at all of this, and has leave to inspect. People’s names stay off the passport.</p>
-        </div>
         <p v-if="inspectors.length === 1" class="hint"><WhoCould skill="inspection" /></p>
+      </template>
+      <template #before>
+        <PickField name="inspectedById" label="Inspected by" :options="inspectors" class="w-64 max-w-full" />
       </template>
     </CommandForm>
     <p v-else class="hint">Volunteers and coordinators enter these facts.</p>

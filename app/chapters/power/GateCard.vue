@@ -38,7 +38,7 @@ const { submitCommand: withdraw, busy: withdrawing } = useCommand('withdraw-over
       </button>
     </div>
     <section v-if="against.length" aria-label="What would open it" class="grid gap-1">
-      <h3>What would open it</h3>
+      <h3 class="sr-only">What would open it</h3>
       <ul class="grid divide-y divide-line border-y border-line">
         <li v-for="{ found, open } in all ? reasons : reasons.slice(0, shownAtFirst)" :key="found.code" class="grid grid-cols-[4.25rem_1fr] gap-2 py-1">
           <LevelSign :level="found.level" />
@@ -56,7 +56,11 @@ const { submitCommand: withdraw, busy: withdrawing } = useCommand('withdraw-over
           <LevelSign level="note" />
           <p>
             <span class="font-semibold">Not looked at yet:</span>
-            {{ unlooked.map(u => u.found.says.replace(/: not looked at yet\.$/, '').toLowerCase()).join(', ') }}.
+            {{
+              unlooked.length > 4
+                ? `${unlooked.length} of the facts below`
+                : unlooked.map(u => u.found.says.replace(/: not looked at yet\.$/, '').toLowerCase()).join(', ')
+            }}.
           </p>
         </li>
       </ul>

@@ -20,7 +20,7 @@ const days = (ms: number) => {
 
 <template>
   <details>
-    <summary class="cursor-pointer font-semibold">How the gate went ({{ stood.length - 1 }} {{ stood.length === 2 ? 'change' : 'changes' }})</summary>
+    <summary class="cursor-pointer font-semibold">How it went ({{ stood.length - 1 }} {{ stood.length === 2 ? 'change' : 'changes' }})</summary>
     <div class="grid gap-2 pt-2">
       <div class="flex h-5 gap-px" aria-hidden="true">
         <span

@@ -25,7 +25,7 @@ const open = (kind: HazardKind) => (settling.value = settling.value === kind ? u
 </script>
 
 <template>
-  <OneCard title="Hazards" hint="Suspected from what is known of it, until somebody confirms or rules it out." :state="state" :result="result">
+  <OneCard title="Hazards" :state="state" :result="result">
     <EmptyPlace v-if="!sheet.hazards.length" says="Nothing points to a hazard yet. That says nothing about what nobody has looked at." />
     <ul v-else class="grid divide-y divide-line border-y border-line">
       <li v-for="hazard in sheet.hazards" :key="hazard.kind" class="grid gap-1 py-1">

@@ -50,6 +50,9 @@ const result = computed(() =>
 // Once it runs, the form is gone, and whoever sent it goes on to the start; others find the way there in its place.
 const sent = ref(false)
 watch(running, now => now && sent.value && void navigateTo(path.value))
+const meterSays = computed(() =>
+  meter.there.value ? meter.view.value?.identity || 'The meter does not answer just now.' : 'No meter is set up; a coordinator does that under Settings.',
+)
 const path = computed(() => `/m/${props.sheet.tag}/start`)
 </script>
 
@@ -91,37 +94,26 @@ const path = computed(() => `/m/${props.sheet.tag}/start`)
         >
           <template #default="{ values }">
             <CheckList :checks="power.startChecks" />
-            <div class="grid gap-3 sm:grid-cols-2">
+            <div class="grid gap-x-3 gap-y-2 sm:grid-cols-3">
               <PickField name="atProbe" label="At the probe" :options="people(false)" empty="Choose somebody" /><PickField
                 name="atSwitch"
                 label="At the switch"
                 :options="people(power.takesMains)"
                 empty="Choose somebody"
-              />
+              /><PickField name="warm" label="Watched for heat" :options="warmChoices" />
             </div>
-            <div class="flex flex-wrap gap-x-6 gap-y-3">
+            <div class="flex flex-wrap gap-x-5 gap-y-2">
               <ChoiceField
                 name="byMeter"
                 label="Readings"
                 :options="readings"
-                :hint="
-                  meter.there.value
-                    ? meter.view.value?.identity || 'The meter does not answer just now.'
-                    : 'No meter is set up; a coordinator does that under Settings.'
-                "
+                :hint="values.byMeter || !meter.there.value ? meterSays : undefined"
               /><ChoiceField
                 name="load"
                 label="Load"
                 :options="loads.filter(l => l !== 'unknown').map(value => ({ value, label: loadWords[value].replace(/^./, c => c.toUpperCase()) }))"
               />
-            </div>
-            <div class="grid gap-3 sm:grid-cols-2">
-              <TextField
-                name="currentLimitA"
-                label="Current limit in amperes"
-                numeric
-                hint="Of the bench supply, or on a meter in series. Empty: not watched."
-              /><PickField name="warm" label="Watched for heat" :options="warmChoices" />
+              <TextField name="currentLimitA" label="Current limit, A" numeric class="w-36" :hint="values.currentLimitA ? undefined : 'Empty: not watched'" />
             </div>
             <p v-if="values.load === 'unloaded'" class="hint">Many supplies read low or wander without a load; such a rail is read again under load.</p>
           </template>

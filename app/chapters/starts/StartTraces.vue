@@ -22,9 +22,15 @@ const shown = computed(() => props.starts.map(start => ({ ...start, rails: rails
 </script>
 
 <template>
-  <section aria-label="Starts there were" class="grid gap-2">
-    <h3>Starts there were</h3>
-    <ul class="grid divide-y divide-line border-y border-line">
+  <details>
+    <summary>
+      <h3 class="inline">Starts there were</h3>
+      &ensp;
+      <span v-if="shown[0]" class="hint">
+        {{ shown.length }}; the last: {{ shown[0].outcome && startOutcomeNames[shown[0].outcome].toLowerCase() }}, {{ times.day(shown[0].begunAt) }}</span
+      >
+    </summary>
+    <ul class="mt-2 grid divide-y divide-line border-y border-line">
       <li v-for="start in shown" :key="start.id" class="grid gap-1 py-2">
         <div class="flex flex-wrap items-baseline gap-x-3">
           <span class="font-semibold" :class="start.outcome && inks[start.outcome]">{{ start.outcome && startOutcomeNames[start.outcome] }}</span><span
@@ -60,5 +66,5 @@ const shown = computed(() => props.starts.map(start => ({ ...start, rails: rails
         </details>
       </li>
     </ul>
-  </section>
+  </details>
 </template>

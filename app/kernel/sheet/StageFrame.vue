@@ -17,7 +17,7 @@ const inOrder = computed(() =>
 </script>
 
 <template>
-  <div class="grid grid-cols-[minmax(0,1fr)] gap-3">
+  <div class="stage grid gap-x-2 gap-y-1">
     <div class="sticky top-12 z-20 -mx-1 flex flex-wrap items-center gap-x-2 border-b border-line bg-mat px-1">
       <slot name="decides" :scrolled="scrolled" />
       <nav aria-label="In this stage" class="flex flex-wrap text-sm">
@@ -37,3 +37,24 @@ const inOrder = computed(() =>
     <slot />
   </div>
 </template>
+
+<style scoped>
+.stage {
+  grid-template-columns: repeat(2, minmax(0, 1fr));
+}
+.stage > :deep(*) {
+  grid-column: 1 / -1;
+}
+.stage > :deep(:not(.folded)) {
+  margin-block: 0.25rem;
+}
+.stage :deep(.folded h2) {
+  white-space: nowrap;
+}
+/* Folded cards lie close together, and those of which nothing applies stand two in a row. */
+@media (min-width: 900px) {
+  .stage > :deep(.folded.idle) {
+    grid-column: auto;
+  }
+}
+</style>

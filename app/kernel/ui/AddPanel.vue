@@ -15,7 +15,8 @@ const startsOpen = props.open || draft.value
 <template>
   <Disclosure v-slot="{ open: isOpen, close }" :default-open="startsOpen">
     <div>
-      <DisclosureButton class="button button-quiet"><component :is="isOpen ? PhMinus : PhPlus" aria-hidden="true" />{{ label }}</DisclosureButton
+      <DisclosureButton class="button button-quiet min-[900px]:min-h-7! min-[900px]:py-0!"
+        ><component :is="isOpen ? PhMinus : PhPlus" aria-hidden="true" />{{ label }}</DisclosureButton
       ><span v-if="draft && !isOpen" class="ml-2 bg-note-wash px-2 text-sm text-note">typed, not sent</span>
     </div>
     <DisclosurePanel class="border-t border-line pt-3"><slot :close="close" /></DisclosurePanel>

@@ -1,6 +1,5 @@
 <script setup lang="ts" generic="V extends string | number | boolean | null">
 import { RadioGroup, RadioGroupLabel, RadioGroupOption } from '@headlessui/vue'
-import { PhQuestion } from '@phosphor-icons/vue'
 import { useField } from 'vee-validate'
 
 /** One of a few, all in sight; `row` puts the label beside them, and the hint behind a press. */
@@ -19,20 +18,14 @@ const chosen = computed({ get: () => (value.value === undefined ? '' : value.val
   <RadioGroup
     v-model="chosen"
     class="grid content-start gap-1"
-    :class="row && 'dense py-1 sm:grid-cols-[10rem_minmax(0,1fr)] sm:items-center'"
+    :class="row && 'dense py-px sm:grid-cols-[11.25rem_minmax(0,1fr)] sm:gap-0 sm:items-center'"
     :aria-describedby="message ? `${id}-message` : undefined"
   >
     <span class="flex items-center gap-1">
-      <RadioGroupLabel as="span" :class="quietLabel ? 'hint' : 'leading-tight font-semibold'">{{ label }}</RadioGroupLabel>
-      <button
-        v-if="row && hint"
-        type="button"
-        class="grid h-6 w-6 shrink-0 place-items-center text-ink-2 max-[899px]:h-11 max-[899px]:w-11"
-        :aria-expanded="hinted"
-        @click="hinted = !hinted"
-      >
-        <PhQuestion aria-hidden="true" /><span class="sr-only">How to look at {{ label }}</span>
-      </button>
+      <RadioGroupLabel as="span" :class="quietLabel ? 'hint' : row ? 'text-[0.9375rem] leading-tight font-semibold' : 'leading-tight font-semibold'">{{
+        label
+      }}</RadioGroupLabel>
+      <AskWhy v-if="row && hint" v-model="hinted" :about="`How to look at ${label}`" />
     </span>
     <div class="flex flex-wrap gap-y-1 pl-px">
       <RadioGroupOption v-for="option in options" :key="String(option.value)" :value="option.value as NonNullable<V>" class="choice">{{
@@ -48,7 +41,7 @@ const chosen = computed({ get: () => (value.value === undefined ? '' : value.val
 @media (min-width: 900px) {
   .dense :deep(.choice) {
     min-height: 1.75rem;
-    padding-inline: 0.4rem;
+    padding-inline: 0.3rem;
     font-size: 0.875rem;
   }
 }

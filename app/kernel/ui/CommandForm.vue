@@ -192,7 +192,8 @@ const takeTheirs = () => take(both.value!.theirs)
         <li v-for="reason in because" :key="reason">{{ reason }}</li>
       </ul>
     </div>
-    <div class="flex flex-wrap items-center gap-3">
+    <div class="flex flex-wrap items-end gap-3">
+      <slot name="before" />
       <button class="button button-main" type="submit" :disabled="busy">{{ busy ? 'Saving…' : submit }}</button>
       <slot name="beside" />
       <span role="status" class="hint">{{ saved ? 'Kept.' : '' }}</span>

@@ -43,9 +43,14 @@ if (parts && props.state !== undefined) {
 </script>
 
 <template>
-  <section ref="card" class="card grid scroll-mt-28 grid-cols-[minmax(0,1fr)] content-start gap-3" :class="!open && 'py-0! pr-6! pl-2!'" :aria-labelledby="id">
+  <section
+    ref="card"
+    class="card grid scroll-mt-28 grid-cols-[minmax(0,1fr)] content-start gap-3"
+    :class="!open && ['folded py-0! pr-6! pl-2!', state === 'none' && 'idle']"
+    :aria-labelledby="id"
+  >
     <header class="flex flex-wrap items-start justify-between gap-2" :class="!open && 'min-h-10 flex-nowrap! items-center!'">
-      <div class="min-w-0">
+      <div :class="open ? 'min-w-0' : 'shrink-0'">
         <h2 :id="id" :tabindex="folds ? undefined : -1">
           <button v-if="folds" type="button" class="flex items-center gap-1.5 text-left font-semibold" :aria-expanded="open" @click="open = !open">
             <component :is="open ? PhCaretDown : PhCaretRight" aria-hidden="true" class="h-4 w-4 shrink-0 text-enamel" />{{ title }}

@@ -72,7 +72,7 @@ it('works with the keyboard alone: finder, stages, help, menu', async () => {
   await type(Key.ENTER)
   await ilka.sees('It is in Mend.')
   await type('6')
-  await ilka.sees('You are looking at Prove')
+  await ilka.sees('You look at Prove')
   await type('f')
   await ilka.driver.wait(
     () => ilka.driver.executeScript('return document.activeElement.closest("form")?.getAttribute("aria-label") === "Report a fault"'),
