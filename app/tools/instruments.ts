@@ -1,18 +1,25 @@
 import type { Component } from 'vue'
+import BathInstrument from './BathInstrument.vue'
 import BatteryInstrument from './BatteryInstrument.vue'
+import ColourMatchInstrument from './ColourMatchInstrument.vue'
 import CorrosionAreaInstrument from './CorrosionAreaInstrument.vue'
 import CorrosionRatingInstrument from './CorrosionRatingInstrument.vue'
 import DateCodeInstrument from './DateCodeInstrument.vue'
 import DatingInstrument from './DatingInstrument.vue'
 import DischargeInstrument from './DischargeInstrument.vue'
+import DryingInstrument from './DryingInstrument.vue'
 import GateInstrument from './GateInstrument.vue'
 import JunctionInstrument from './JunctionInstrument.vue'
 import LiftInstrument from './LiftInstrument.vue'
+import MethodsInstrument from './MethodsInstrument.vue'
+import NeutraliseInstrument from './NeutraliseInstrument.vue'
 import OffStateInstrument from './OffStateInstrument.vue'
+import PeroxideInstrument from './PeroxideInstrument.vue'
 import RailsInstrument from './RailsInstrument.vue'
 import SupplyMatchInstrument from './SupplyMatchInstrument.vue'
 import TraceInstrument from './TraceInstrument.vue'
 import TriageInstrument from './TriageInstrument.vue'
+import WhiteningForecastInstrument from './WhiteningForecastInstrument.vue'
 
 /** The face of each instrument, by its id. */
 export const instruments: Record<string, Component> = {
@@ -30,4 +37,11 @@ export const instruments: Record<string, Component> = {
   'power/rails': RailsInstrument,
   'power/junction': JunctionInstrument,
   'power/trace': TraceInstrument,
+  'cleaning/bath': BathInstrument,
+  'cleaning/colour-match': ColourMatchInstrument,
+  'cleaning/drying': DryingInstrument,
+  'cleaning/methods': MethodsInstrument,
+  'cleaning/neutralise': NeutraliseInstrument,
+  'cleaning/peroxide': PeroxideInstrument,
+  'cleaning/whitening-forecast': WhiteningForecastInstrument,
 }

@@ -91,11 +91,15 @@ export function measureMark({ form, points }: Mark, size: PixelSize, scale: Scal
 /** What to think of a scale before trusting millimetres to it. */
 export function judgeScale(scale: Scale, size: PixelSize): Finding[] {
   const error = scaleErrorPct(scale, size)
-  const says = `One pixel is ${rounded(mmPerPx(scale, size))} mm; lengths are good to about ${rounded(error)} %, areas to about ${rounded(2 * error)} %.`
+  const pixel = `one pixel is ${rounded(mmPerPx(scale, size))} mm`
+  const says = `Lengths are good to about ${rounded(error)} %, areas to about ${rounded(2 * error)} %.`
   return [
     error > 3
-      ? finding('care', 'scale.short', 'The two points are close together.', [says, 'Take a longer known distance, such as the whole length of a package.'])
-      : finding('fine', 'scale.set', 'The photograph has a scale.', says),
+      ? finding('care', 'scale.short', `The two points are close together; ${pixel}.`, [
+          says,
+          'Take a longer known distance, such as the whole length of a package.',
+        ])
+      : finding('fine', 'scale.set', `The photograph has a scale: ${pixel}.`, says),
     finding(
       'note',
       'scale.plane',

@@ -124,8 +124,8 @@ function judgeWhole(done: OpeningStep[], out: number, back: number): Finding[] {
       finding(
         'note',
         'opening.open',
-        `${open.length} of ${done.length} steps are still undone.`,
-        `${out - back} of ${out} fixings lie in trays: ${[...new Set(open.flatMap(s => s.fixings.map(f => f.tray)).filter(Boolean))].join(', ') || 'no tray named'}.`,
+        `${open.length} of ${done.length} steps are still undone; ${out - back} of ${out} fixings lie in trays: ${[...new Set(open.flatMap(s => s.fixings.map(f => f.tray)).filter(Boolean))].join(', ') || 'no tray named'}.`,
+        'Reassembly is the record read backwards.',
       ),
     ]
   // Step by step: one too few here and one too many there is not even.

@@ -16,6 +16,11 @@ import { oneOf, text } from './fields'
 
 export const Finding = z.object({ level: z.enum(levels), code: z.string(), says: z.string(), because: z.array(z.string()), source: z.string().optional() })
 
+/** A figure with the limits between which it lies about 95 times of 100. */
+export const Band = z.object({ low: z.number(), mid: z.number(), high: z.number() })
+/** CIE L*a*b* for D65 and 2°; its error as one standard deviation of a colour difference. */
+export const MeasuredColour = z.object({ l: z.number(), a: z.number(), b: z.number(), error: z.number() })
+
 export const ExpectedRail = z.object({
   name: text('Rail', 30),
   nominalV: z

@@ -1,3 +1,10 @@
+import { cleaningBath } from './cleaning-bath'
+import { cleaningColourMatch } from './cleaning-colour-match'
+import { cleaningDrying } from './cleaning-drying'
+import { cleaningMethods } from './cleaning-methods'
+import { cleaningNeutralise } from './cleaning-neutralise'
+import { cleaningPeroxide } from './cleaning-peroxide'
+import { cleaningWhiteningForecast } from './cleaning-whitening-forecast'
 import { conditionCorrosionArea } from './condition-corrosion-area'
 import { conditionCorrosionRating } from './condition-corrosion-rating'
 import { conditionTriage } from './condition-triage'
@@ -30,6 +37,13 @@ export const tools = [
   powerRails,
   powerJunction,
   powerTrace,
+  cleaningMethods,
+  cleaningNeutralise,
+  cleaningBath,
+  cleaningPeroxide,
+  cleaningDrying,
+  cleaningColourMatch,
+  cleaningWhiteningForecast,
 ] as unknown as Tool[]
 
 export const toolById = (id: string) => tools.find(tool => tool.id === id)

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { PhCamera, PhImages } from '@phosphor-icons/vue'
 import { useDropZone } from '@vueuse/core'
 import { photographUrl } from '#shared/chapters/look/index'
 import type { SheetOf } from '#shared/chapters/index'
@@ -11,12 +10,6 @@ const times = useTimes()
 const { uploads, add, leave, again, clear } = useUploads(() => props.sheet.tag)
 const card = useTemplateRef<HTMLElement>('card')
 const { isOverDropZone } = useDropZone(card, { onDrop: files => session.may('add-photograph') && files && add(files), preventDefaultForUnhandled: true })
-const id = useId()
-function chosen(event: Event) {
-  const input = event.target as HTMLInputElement
-  add([...(input.files ?? [])])
-  input.value = ''
-}
 const marksOn = (photographId: number) => props.sheet.damages.filter(d => d.photographId === photographId).length
 /** The corrosion measured on it last. */
 function corrodedOn(photographId: number) {
@@ -35,26 +28,7 @@ function corrodedOn(photographId: number) {
       :class="isOverDropZone && 'outline-3 outline-enamel'"
     >
       <template v-if="session.may('add-photograph')" #aside>
-        <span class="flex flex-wrap gap-2">
-          <label class="button focus-within:outline-3 focus-within:outline-enamel" :for="`${id}-many`"
-            ><PhImages aria-hidden="true" />Add photographs<input
-              :id="`${id}-many`"
-              class="sr-only"
-              type="file"
-              accept="image/jpeg,image/png,image/webp"
-              multiple
-              @change="chosen"
-          /></label>
-          <label class="button focus-within:outline-3 focus-within:outline-enamel min-[900px]:hidden" :for="`${id}-now`"
-            ><PhCamera aria-hidden="true" />Take one now<input
-              :id="`${id}-now`"
-              class="sr-only"
-              type="file"
-              accept="image/*"
-              capture="environment"
-              @change="chosen"
-          /></label>
-        </span>
+        <PictureInputs take="Take one now" choose="Add photographs" @chosen="add" />
       </template>
       <UploadList :uploads="uploads" :leave="leave" :again="again" :clear="clear" />
       <EmptyPlace

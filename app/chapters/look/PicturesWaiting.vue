@@ -1,41 +1,16 @@
 <script setup lang="ts">
-import { PhCamera, PhImages, PhX } from '@phosphor-icons/vue'
+import { PhX } from '@phosphor-icons/vue'
 
 /** Photographs that were taken or chosen and wait for what they belong to; shown small, each to be left out again. */
 const files = defineModel<File[]>({ required: true })
-const id = useId()
 const shown = computed(() => files.value.map(file => ({ file, url: URL.createObjectURL(file) })))
 watch(shown, (_, before) => before?.forEach(({ url }) => URL.revokeObjectURL(url)))
 onUnmounted(() => shown.value.forEach(({ url }) => URL.revokeObjectURL(url)))
-function chosen(event: Event) {
-  const input = event.target as HTMLInputElement
-  files.value = [...files.value, ...(input.files ?? [])]
-  input.value = ''
-}
 </script>
 
 <template>
   <div class="grid gap-2">
-    <div class="flex flex-wrap gap-2">
-      <label class="button focus-within:outline-3 focus-within:outline-enamel" :for="`${id}-many`"
-        ><PhImages aria-hidden="true" />Choose photographs<input
-          :id="`${id}-many`"
-          class="sr-only"
-          type="file"
-          accept="image/jpeg,image/png,image/webp"
-          multiple
-          @change="chosen"
-      /></label>
-      <label class="button focus-within:outline-3 focus-within:outline-enamel min-[900px]:hidden" :for="`${id}-now`"
-        ><PhCamera aria-hidden="true" />Take one now<input
-          :id="`${id}-now`"
-          class="sr-only"
-          type="file"
-          accept="image/*"
-          capture="environment"
-          @change="chosen"
-      /></label>
-    </div>
+    <PictureInputs take="Take one now" choose="Choose photographs" @chosen="files = [...files, ...$event]" />
     <ul v-if="shown.length" class="flex flex-wrap gap-2">
       <li v-for="({ file, url }, i) in shown" :key="url" class="grid w-32 gap-1">
         <img :src="url" alt="" class="aspect-4/3 w-full border border-line object-cover" />

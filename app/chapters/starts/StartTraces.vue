@@ -27,7 +27,7 @@ const shown = computed(() => props.starts.map(start => ({ ...start, rails: rails
       <h3 class="inline">Starts there were</h3>
       &ensp;
       <span v-if="shown[0]" class="hint">
-        {{ shown.length }}; the last: {{ shown[0].outcome && startOutcomeNames[shown[0].outcome].toLowerCase() }}, {{ times.day(shown[0].begunAt) }}</span
+        {{ shown.length }}; the last: {{ shown[0].outcome && startOutcomeNames[shown[0].outcome] }}, {{ times.day(shown[0].begunAt) }}</span
       >
     </summary>
     <ul class="mt-2 grid divide-y divide-line border-y border-line">

@@ -9,6 +9,10 @@ export interface Choice<V> {
 /** A table of names as choices, in its own order. */
 export const choicesOf = <K extends string>(names: Record<K, string>): Choice<K>[] => (Object.keys(names) as K[]).map(value => ({ value, label: names[value] }))
 
+/** A table of rows with titles as choices, in its own order. */
+export const titlesOf = <K extends string>(table: Record<K, { title: string }>): Choice<K>[] =>
+  (Object.keys(table) as K[]).map(value => ({ value, label: table[value].title }))
+
 /** The assemblies of a machine, and the machine itself. */
 export const assemblyChoices = ({ assemblies }: Pick<ViewOf<'look'>, 'assemblies'>): Choice<number | null>[] => [
   { value: null, label: 'The machine as a whole' },

@@ -9,6 +9,9 @@ export function engineering(value: number, unit: string): string {
   return Math.abs(scaled) >= 1000 && step < 3 ? `${scaled / 1000} ${prefixes[step + 5]}${unit}` : `${scaled} ${prefixes[step + 4]}${unit}`
 }
 
+/** A figure with three digits that count. */
+export const three = (value: number) => (Math.abs(value) >= 1000 ? String(Math.round(value)) : String(Number(value.toPrecision(3))))
+
 /** A time as people say it. */
 export const lasting = (seconds: number) =>
   seconds < 90 ? `${Number(seconds.toPrecision(3))} s` : seconds < 5400 ? `${Math.round(seconds / 60)} min` : `${Number((seconds / 3600).toPrecision(2))} h`

@@ -1,4 +1,5 @@
 import { InputError } from '#core/kernel/input-error'
+import { parseQuantity } from '#core/kernel/quantity'
 
 /**
  * Runs an instrument on whatever is typed on its face: the result, or the message at the field that was refused.
@@ -22,3 +23,12 @@ export function useInstrument<I extends object, O>(read: () => I, run: (input: I
   })
   return { result, at: (field: string) => (trouble.value?.field === field || trouble.value?.field.startsWith(`${field}.`) ? trouble.value.message : undefined) }
 }
+
+/**
+ * The figures that were typed on a face, by the name of their field; an empty field is left out.
+ * @throws InputError at the field that is no figure
+ */
+export const figuresOf = <F extends string>(typed: Record<F, string>): Partial<Record<F, number>> =>
+  Object.fromEntries(Object.entries<string>(typed).flatMap(([field, text]) => (text.trim() ? [[field, parseQuantity(text, '', field)]] : []))) as Partial<
+    Record<F, number>
+  >

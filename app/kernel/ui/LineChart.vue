@@ -14,6 +14,8 @@ const props = defineProps<{
   time?: boolean
   band?: [low: number, high: number]
   lines?: { at: number; says: string }[]
+  /** Between which figures the truth lies, along the way; drawn as a wash under the lines. */
+  spread?: { x: number; low: number; high: number }[]
   /** How much of the end is shown, in seconds; everything where it is left out. */
   windowSeconds?: number
   xTo?: number
@@ -23,7 +25,12 @@ const ink = useChartInk()
 const inks = ['ink', 'note', 'rust', 'verdigris']
 
 const option = computed(() => {
-  const ys = [...props.series.flatMap(s => s.points.map(p => p[1])), ...(props.band ?? []), ...(props.lines ?? []).map(l => l.at)]
+  const ys = [
+    ...props.series.flatMap(s => s.points.map(p => p[1])),
+    ...(props.band ?? []),
+    ...(props.lines ?? []).map(l => l.at),
+    ...(props.spread ?? []).flatMap(s => [s.low, s.high]),
+  ]
   const [low, high] = [Math.min(...ys), Math.max(...ys)]
   const margin = (high - low || Math.abs(high) || 1) * 0.12
   const xTo = props.xTo ?? 0
@@ -51,31 +58,50 @@ const option = computed(() => {
       ...axis,
       axisLabel: { ...axis.axisLabel, formatter: nice, showMinLabel: false, showMaxLabel: false },
     },
-    series: props.series.map(({ name, points, dots }, i) => ({
-      type: 'line',
-      name,
-      data: points,
-      symbol: dots ? 'circle' : 'none',
-      symbolSize: 7,
-      lineStyle: { width: dots ? 1 : 2, color: ink(inks[i % inks.length]!) },
-      itemStyle: { color: ink(inks[i % inks.length]!) },
-      ...(i === 0 && props.band
-        ? { markArea: { silent: true, itemStyle: { color: ink('verdigris'), opacity: 0.18 }, data: [[{ yAxis: props.band[0] }, { yAxis: props.band[1] }]] } }
-        : {}),
-      ...(i === 0 && (props.band || props.lines)
-        ? {
-            markLine: {
-              silent: true,
-              symbol: 'none',
-              label: { color: ink('ink-2'), position: 'insideEndTop', formatter: (p: { data: { name?: string } }) => p.data.name ?? '' },
-              lineStyle: { color: ink('stop'), type: 'dashed' },
-              data: [...(props.band ?? []).map(yAxis => ({ yAxis, name: '' })), ...(props.lines ?? []).map(l => ({ yAxis: l.at, name: l.says }))],
-            },
-          }
-        : {}),
-    })),
+    series: [
+      ...props.series.map(({ name, points, dots }, i) => ({
+        type: 'line',
+        name,
+        data: points,
+        symbol: dots ? 'circle' : 'none',
+        symbolSize: 7,
+        lineStyle: { width: dots ? 1 : 2, color: ink(inks[i % inks.length]!) },
+        itemStyle: { color: ink(inks[i % inks.length]!) },
+        ...(i === 0 && props.band
+          ? { markArea: { silent: true, itemStyle: { color: ink('verdigris'), opacity: 0.18 }, data: [[{ yAxis: props.band[0] }, { yAxis: props.band[1] }]] } }
+          : {}),
+        ...(i === 0 && (props.band || props.lines)
+          ? {
+              markLine: {
+                silent: true,
+                symbol: 'none',
+                label: { color: ink('ink-2'), position: 'insideEndTop', formatter: (p: { data: { name?: string } }) => p.data.name ?? '' },
+                lineStyle: { color: ink('stop'), type: 'dashed' },
+                data: [...(props.band ?? []).map(yAxis => ({ yAxis, name: '' })), ...(props.lines ?? []).map(l => ({ yAxis: l.at, name: l.says }))],
+              },
+            }
+          : {}),
+      })),
+      ...wash.value,
+    ],
   }
 })
+/** The wash stands on an unseen line of its lower edge. */
+const wash = computed(() =>
+  (['low', 'high'] as const)
+    .filter(() => props.spread?.length)
+    .map(edge => ({
+      type: 'line',
+      silent: true,
+      symbol: 'none',
+      stack: 'wash',
+      stackStrategy: 'all',
+      tooltip: { show: false },
+      lineStyle: { opacity: 0 },
+      areaStyle: edge === 'high' ? { color: ink('verdigris'), opacity: 0.18 } : { opacity: 0 },
+      data: props.spread!.map(s => [s.x, edge === 'low' ? s.low : s.high - s.low]),
+    })),
+)
 </script>
 
 <template>

@@ -76,9 +76,9 @@ it('a scale is set by keyboard, and damage is outlined with the mouse: it has it
   await sunniva.fill('Distance in mm', 'a hand')
   await sunniva.sees('“a hand” is not a number')
   await sunniva.fill('Distance in mm', '120')
-  await sunniva.sees('One pixel is 0.25 mm')
+  await sunniva.sees('one pixel is 0.25 mm')
   await sunniva.press('Keep the scale')
-  await sunniva.sees('The photograph has a scale.')
+  await sunniva.sees('The photograph has a scale')
 
   await sunniva.press('Marks')
   await sunniva.press('Outline')

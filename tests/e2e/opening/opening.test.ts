@@ -39,7 +39,8 @@ it('a machine is opened in writing and put together again, and one screw missing
   await rua.press('Another count in step 2')
   await rua.fill('Back of 5 × 6 mm pan, cross', '4')
   await rua.press('Counted')
-  await rua.sees('1 of 5 missing: 1 × 6 mm pan, cross.', 'a loose screw shorts what it lies on')
+  await rua.show('1 of 5 missing: 1 × 6 mm pan, cross.')
+  await rua.sees('a loose screw shorts what it lies on')
   await rua.press('All 4 back in step 1')
   await rua.sees('Together again, but the count does not come out even in every step.', '8 of 9 fixings went back.')
   // It is the first thing to do about this machine, until it turns up.

@@ -18,12 +18,14 @@ const makeSafe = async (nickname: string) => ilka.open(`/m/${await application.t
 
 it('a battery is recorded, taken out and replaced, each step judged as it is typed and heard by the gate', async () => {
   await makeSafe('Back door')
+  await ilka.unfold('Batteries')
   await ilka.press('Record a battery')
   await ilka.fill('Where it sits', 'under the keyboard')
   await ilka.fill('Cells', '3')
   await ilka.pick('Chemistry', 'Nickel-cadmium')
   await ilka.choose('What was found', 'Leaking')
-  await ilka.sees('Battery, under the keyboard: it has leaked.', 'neutralise with a mild acid')
+  await ilka.show('Battery, under the keyboard: it has leaked.')
+  await ilka.sees('neutralise with a mild acid')
   await ilka.press('Record it', 'Record a battery')
   await ilka.sees('Battery, under the keyboard, nickel-cadmium: leaking, still in.', 'The gate went from Not yet assessed to Keep off')
   // What has leaked is not clean because somebody says so: it goes its way home.

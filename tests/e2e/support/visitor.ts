@@ -20,8 +20,8 @@ const finder = `
   const scopes = within ? [...document.querySelectorAll('form, section, article, [role=dialog], nav, li')].filter(e => seen(e) && (called(e) === within)) : [document]
   const all = selector => scopes.flatMap(s => [...s.querySelectorAll(selector)]).filter(seen)
   if (kind === 'field') {
-    const label = all('label').find(l => words(l) === name && l.htmlFor)
-    return (label && document.getElementById(label.htmlFor)) || all('input, textarea, select').find(e => e.getAttribute('aria-label') === name) || null
+    const label = all('label').find(l => words(l) === name && l.control)
+    return (label && label.control) || all('input, textarea, select').find(e => e.getAttribute('aria-label') === name) || null
   }
   if (kind === 'switch') { const label = all('label').find(l => words(l) === name); return label ? label.parentElement.querySelector('[role=switch]') : null }
   if (kind.startsWith('choice:')) {
@@ -115,7 +115,7 @@ export class Visitor {
         this.driver.executeScript<WebElement | null>(
           `
       const label = [...document.querySelectorAll('label')].find(l => l.textContent.trim() === arguments[0])
-      return label && document.getElementById(label.htmlFor)`,
+      return label && label.control`,
           label,
         ),
       patienceMs,
@@ -133,8 +133,21 @@ export class Visitor {
     return await (await this.find('field', label, within)).getAttribute('value')
   }
 
+  /** Chooses one of a few; where the answer that stands is folded to a line, that line is pressed first. */
   async choose(group: string, option: string, within?: string) {
-    const choice = await this.find(`choice:${group}`, option, within)
+    const choice = (await this.driver.wait(
+      async () => {
+        const found = await this.driver.executeScript<WebElement | null>(finder, `choice:${group}`, option, within)
+        if (!found)
+          await this.driver.executeScript(
+            `[...document.querySelectorAll('ul[aria-label=Answered] button')].find(b => b.innerText.startsWith(arguments[0] + ':'))?.click()`,
+            group,
+          )
+        return found
+      },
+      patienceMs,
+      `${group}: “${option}” was not found`,
+    )) as WebElement
     await this.driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', choice)
     await choice.click()
   }

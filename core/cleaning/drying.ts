@@ -1,0 +1,172 @@
+import { type Band, fitApproach, slopeOf } from '../kernel/approach'
+import { type Finding, commonPractice, finding } from '../kernel/finding'
+import { InputError } from '../kernel/input-error'
+
+export interface DryingInput {
+  /** One weighing each: hours since it was laid out to dry, and its mass. */
+  weighings: { atHours: number; massG: number }[]
+  /** How far one weighing may be off: the last digit of the scales, or what two weighings of the same differ. */
+  errorG?: number
+  /** So much water left counts as dry. */
+  leftG?: number
+  /** Hours since it was laid out, by now; the last weighing where nobody says. */
+  nowHours?: number
+}
+export const dryingStates = ['too-few', 'rises', 'cannot-tell', 'drying', 'dry'] as const
+export type DryingState = (typeof dryingStates)[number]
+export const dryingWords: Record<DryingState, string> = {
+  'too-few': 'Not yet enough readings',
+  'rises': 'Not drying: the readings rise',
+  'cannot-tell': 'Cannot tell yet',
+  'drying': 'Still drying',
+  'dry': 'Dry by its mass',
+}
+export interface DryingResult {
+  state: DryingState
+  /** The mass it comes to, and the time in which all but a third of the water goes. */
+  dryMassG: Band | null
+  tauHours: number | null
+  /** Water left now. */
+  leftNowG: Band | null
+  /** When less than the chosen amount is left, in hours since it was laid out: at the earliest, most likely, at the latest. */
+  dryAtHours: Band | null
+  /** When weighing it again would tell most, in hours since it was laid out. */
+  weighAgainAtHours: number
+  findings: Finding[]
+}
+
+const usualErrorG = 0.1
+const usualLeftG = 0.2
+/** No more than this is forecast: what takes longer wants another way of drying. */
+const horizonHours = 24 * 60
+export const fewestWeighings = 4
+
+/**
+ * From a series of weighings: what it weighs dry, how quickly it dries, and when too little water is left to matter.
+ *
+ * m(t) = m_dry + (m₀ − m_dry)·e^(−t/τ), the falling-rate part of drying. Bands hold the truth about 95 times of 100 where drying follows it;
+ * water that sits under a chip follows a slower law of its own, so the mass alone never says that a board may be powered.
+ * @throws InputError for times and masses that are none
+ */
+export function judgeDrying({ weighings, errorG = usualErrorG, leftG = usualLeftG, nowHours }: DryingInput): DryingResult {
+  if (!(errorG > 0 && errorG <= 1000)) throw new InputError('errorG', errorG, 'Error of one weighing in g: more than 0 and up to 1000, please.')
+  if (!(leftG > 0 && leftG <= 1000)) throw new InputError('leftG', leftG, 'Water that may be left in g: more than 0 and up to 1000, please.')
+  if (weighings.length > 200) throw new InputError('weighings', weighings.length, 'Up to 200 weighings, please.')
+  weighings.forEach(({ atHours, massG }, i) => {
+    if (!(atHours >= 0 && atHours <= 10_000)) throw new InputError(`weighings.${i}.atHours`, atHours, 'Hours: from 0 to 10000, please.')
+    if (!(massG > 0 && massG <= 200_000)) throw new InputError(`weighings.${i}.massG`, massG, 'Mass in g: more than 0 and up to 200000, please.')
+  })
+  const points = weighings.map(({ atHours, massG }) => ({ at: atHours, value: massG })).sort((a, b) => a.at - b.at)
+  const last = points.at(-1)?.at ?? 0
+  const now = nowHours ?? last
+  if (!(now >= last && now <= 20_000)) throw new InputError('nowHours', nowHours, 'Now: not before the last weighing.')
+  const times = new Set(points.map(p => p.at)).size
+  const nothing = { dryMassG: null, tauHours: null, leftNowG: null, dryAtHours: null }
+
+  if (points.length >= 3 && times >= 2) {
+    const { slope, error } = slopeOf(points, errorG)
+    if (slope > 2 * error)
+      return {
+        state: 'rises',
+        ...nothing,
+        weighAgainAtHours: now + 1,
+        findings: [
+          finding('stop', 'drying.rises', 'Not drying: the readings rise.', [
+            `By ${three(slope)} g an hour, ± ${three(2 * error)}.`,
+            'It takes up damp, or something else lies on the scales.',
+          ]),
+        ],
+      }
+  }
+  if (points.length < fewestWeighings || times < fewestWeighings)
+    return {
+      state: 'too-few',
+      ...nothing,
+      weighAgainAtHours: now + Math.max(0.5, last / 2),
+      findings: [
+        finding(
+          'note',
+          'drying.too-few',
+          `Not yet enough readings: ${times} of ${fewestWeighings}.`,
+          'Three figures make a curve, and the fourth says whether it is the right one.',
+        ),
+      ],
+    }
+
+  const fit = fitApproach(points, errorG)
+  const scattered = fit.scatters
+    ? [
+        finding('care', 'drying.scatters', 'The readings scatter more than the scales explain.', [
+          `By ${three(fit.sigma)} g rather than ${three(errorG)} g.`,
+          'Weigh it the same way each time, cool, with nothing else on the scales.',
+        ]),
+      ]
+    : []
+  if (!fit.bounded)
+    return {
+      state: 'cannot-tell',
+      ...nothing,
+      weighAgainAtHours: now + Math.max(0.5, last / 2),
+      findings: [
+        finding(
+          'note',
+          'drying.cannot-tell',
+          'It cannot be told yet where this ends.',
+          'The readings may as well lie on a straight line. Weigh again, later rather than sooner.',
+        ),
+        ...scattered,
+      ],
+    }
+
+  const leftNowG = fit.leftAt(now)
+  const reached = (edge: keyof Band) => firstBelow(at => fit.leftAt(at)[edge], leftG)
+  const dryAtHours = { low: reached('low'), mid: reached('mid'), high: reached('high') }
+  const dry = leftNowG.high <= leftG
+  const reference = `${points.length} weighings, ± ${three(fit.sigma)} g each; an exponential approach with a time constant of ${three(fit.tau)} h.`
+  return {
+    state: dry ? 'dry' : 'drying',
+    dryMassG: fit.endBand,
+    tauHours: fit.tau,
+    leftNowG,
+    dryAtHours,
+    weighAgainAtHours: now + Math.max(0.5, Math.min(fit.tau, dry ? fit.tau : Math.max(0, dryAtHours.low - now))),
+    findings: [
+      dry
+        ? finding('fine', 'drying.dry', `Dry by its mass: at most ${three(Math.max(0, leftNowG.high))} g are left.`, reference)
+        : finding('note', 'drying.drying', `Still drying: ${three(Math.max(0, leftNowG.low))} to ${three(Math.max(0, leftNowG.high))} g are left.`, reference),
+      ...(dryAtHours.high >= horizonHours && !dry
+        ? [
+            finding(
+              'care',
+              'drying.slow',
+              'It may take more than sixty days this way.',
+              'Warmer, drier or moving air; or lift what holds the water.',
+              commonPractice,
+            ),
+          ]
+        : []),
+      finding(
+        'note',
+        'drying.under',
+        'Mass says nothing of water under a chip or in a transformer.',
+        'There is little of it, and it leaves last. Wait longer, and look there.',
+        commonPractice,
+      ),
+      ...scattered,
+    ],
+  }
+}
+
+/** The first instant, to a minute, at which something that falls is no more than an amount; the horizon where it is not reached before. */
+function firstBelow(value: (at: number) => number, amount: number): number {
+  if (value(0) <= amount) return 0
+  let [low, high] = [0, horizonHours]
+  if (value(high) > amount) return horizonHours
+  while (high - low > 1 / 60) {
+    const middle = (low + high) / 2
+    if (value(middle) > amount) low = middle
+    else high = middle
+  }
+  return high
+}
+const three = (n: number) => String(Number(n.toPrecision(3)))
