@@ -115,7 +115,7 @@ describe('whitening', () => {
 
   it('leans on similar parts before it has three colours, and says so; without them it goes in small steps', () => {
     const lent = forecastWhitening({ reference, measured: [part(0, 20)], similarTauHours: [5, 8] })
-    expect([lent.basis, lent.wantedHours!.low < lent.wantedHours!.high]).toEqual(['similar', true])
+    expect([lent.basis, lent.wantedHours!.low < lent.wantedHours!.high!]).toEqual(['similar', true])
     // Source: the model itself: 15 down to 1 with a time constant of 5 h is 5·ln 15 = 13.5 h, less the error of the colour.
     expect(lent.wantedHours!.low).toBeGreaterThan(12)
     expect(lent.nextHours).toBeLessThan(lent.wantedHours!.low)

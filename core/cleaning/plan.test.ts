@@ -24,7 +24,7 @@ describe('a plan of cleaning', () => {
     expect(at(steps, 'Brush and vacuum: main board')).toBeLessThan(at(steps, 'Wet wash and low bake: main board'))
     expect(at(steps, 'Take off main board: paper label, speaker, chips in sockets')).toBeLessThan(at(steps, 'Wet wash and low bake: main board'))
     expect(at(steps, 'Photograph main board')).toBeGreaterThan(0)
-    expect(at(steps, 'Seal bare copper on main board')).toBe(steps.length - 1)
+    expect(at(steps, 'Seal bare copper on main board')).toBeGreaterThan(at(steps, 'Wet wash and low bake: main board'))
   })
 
   it('wants a short test before hours of cosmetic work on what nobody has seen working, and not otherwise', () => {

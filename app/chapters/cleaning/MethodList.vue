@@ -16,8 +16,8 @@ const noUse = computed(() => props.ranked.filter(r => r.suits === 'no-use').map(
       <span class="font-semibold" :class="inks[one.suits]">{{ words[one.suits] }}</span>
       <details v-if="one.findings.length">
         <summary>
-          {{ methods[one.method] }}<span v-if="one.school" class="hint">, the practice here</span>
-          <span v-if="one.suits === 'never'" class="hint"> {{ one.findings.find(f => f.level === 'stop')?.says }}</span>
+          {{ methods[one.method] }}<span v-if="one.school" class="hint">, the practice here</span
+          ><span v-if="one.suits === 'never'" class="hint">&ensp;{{ one.findings.find(f => f.level === 'stop')?.says }}</span>
         </summary>
         <p v-for="found in one.findings" :key="found.code + found.says" class="hint">{{ found.says }} {{ found.because.join(' ') }}</p>
       </details>

@@ -15,14 +15,5 @@ const told = computed(
 </script>
 
 <template>
-  <LineChart
-    :series="series"
-    :spread="spread"
-    unit=""
-    :lines="[
-      { at: goalB, says: 'goal' },
-      { at: 0, says: 'reference' },
-    ]"
-    :told="told"
-  />
+  <LineChart :series="series" :spread="spread" unit="" :lines="[{ at: goalB, says: 'goal' }]" :told="told" />
 </template>
