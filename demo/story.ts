@@ -1,4 +1,5 @@
 import type { CommandRequest, MachineCommandName } from '#shared/chapters/index'
+import type { ContaminationStep } from '#core/cleaning/contamination'
 import type { Point } from '#core/condition/marks'
 import type { ScenarioName } from '../instruments/meter/simulated-machine'
 import type { ModelKey } from './models'
@@ -14,9 +15,14 @@ type ByName = {
   part?: string
   claim?: string
   photograph?: string
-  step?: number
+  step?: number | ContaminationStep
   battery?: string
   supply?: string
+  /** What is whitened, what is laid out to dry, where something got in, what a step of the plan says. */
+  whitening?: string
+  drying?: string
+  contamination?: string
+  cleaningStep?: string
   inspectedBy?: Who
   picture?: PictureName
 }
@@ -35,6 +41,9 @@ type RequestByName<N extends MachineCommandName> = Without<
   | 'interventionId'
   | 'batteryId'
   | 'supplyId'
+  | 'whiteningId'
+  | 'dryingId'
+  | 'contaminationId'
   | 'inspectedById'
   | 'until'
   | 'answerBy'
@@ -92,6 +101,27 @@ export const external = { ...inOrder, filterCapacitors: 'none-fitted', mainsLead
 
 export const assessed = (daysAgo: number, who: Who, facts: Record<string, string>, inspectedBy?: Who): Step =>
   did(daysAgo, who, 'assess-power', { facts, inspectedBy })
+
+/** A measured colour, as the meter for colours shows it. */
+const lab = ([l, a, b]: [number, number, number]) => ({ l, a, b, error: 0.4 })
+type Treated = [daysAgo: number, hours: number, colour: [number, number, number]]
+/** A yellowed part that is followed: its colour before, then hours of treatment with the colour after each. */
+export const whitened = (
+  who: Who,
+  name: string,
+  {
+    plastic,
+    reference,
+    from: [since, first],
+    treated,
+  }: { plastic: string; reference: [number, number, number]; from: [number, [number, number, number]]; treated: Treated[] },
+): Step[] => [
+  did(since, who, 'follow-whitening', { name, plastic, goalB: 1, reference: lab(reference), first: lab(first) }),
+  ...treated.flatMap(([daysAgo, hours, colour]) => [
+    did(daysAgo + 0.05, who, 'expose', { whitening: name, how: 'cream', hours, strengthPct: 12, temperatureC: null, turned: true, note: '' }),
+    did(daysAgo, who, 'measure-colour', { whitening: name, ...lab(colour) }),
+  ]),
+]
 
 /** Readings of one evening, all with the same load. */
 export const read = (daysAgo: number, who: Who, load: 'loaded' | 'unloaded', rails: Record<string, number>): Step[] =>

@@ -74,6 +74,8 @@ performOnCollection(bench, coordinator, 'set-practice', {
   zone: 'Europe/Dublin',
   currency: 'EUR',
   batterySchool: 'remote-holder',
+  boardSchool: 'wash',
+  plasticSchool: 'whiten',
 })
 // The stand-in of a meter, which the demo starts beside the application.
 performOnCollection(bench, coordinator, 'set-meter', { version: practiceOf(db).version, host: '127.0.0.1', port: Number(process.env.METER_PORT ?? 5025) })
@@ -174,17 +176,23 @@ async function takeStep(story: Story, { who, command, input }: Step) {
   const shown = sheet.photographs.find(p => p.caption === input.photograph)
   const step = named(input.step, sheet.opening.steps, 'step')
   const battery = named(input.battery, sheet.power.batteries, 'where')
+  const whitening = named(input.whitening, sheet.cleaning.whitenings, 'name')
+  const drying = named(input.drying, sheet.cleaning.dryings, 'what')
+  const contamination = named(input.contamination, sheet.cleaning.contaminations, 'where')
+  const cleaningStep = named(input.cleaningStep, sheet.cleaning.steps, 'says')
   const supply = named(input.supply, sheet.power.supplies, 'name')
   if (command === 'begin-start') return attendStart(tag, who, input as unknown as Attended)
   // Rows that are there once a machine, or once a kind, start at version 0.
   const own =
-    command === 'settle-hazard'
-      ? { version: sheet.hazards.find(h => h.kind === input.kind)?.version ?? 0 }
-      : command === 'record-consent'
-        ? (sheet.stewardship.consent ?? { version: 0 })
-        : command === 'appraise'
-          ? (sheet.appraisal ?? { version: 0 })
-          : undefined
+    command === 'say-cleaning-part'
+      ? { version: 0 }
+      : command === 'settle-hazard'
+        ? { version: sheet.hazards.find(h => h.kind === input.kind)?.version ?? 0 }
+        : command === 'record-consent'
+          ? (sheet.stewardship.consent ?? { version: 0 })
+          : command === 'appraise'
+            ? (sheet.appraisal ?? { version: 0 })
+            : undefined
   const until = typeof input.hours === 'number' ? new Date(now.getTime() + input.hours * 60 * 60 * 1000).toISOString() : undefined
   const request = {
     ...input,
@@ -193,13 +201,16 @@ async function takeStep(story: Story, { who, command, input }: Step) {
     supplyId: supply?.id,
     inspectedById: input.inspectedBy ? findBySignIn(db, String(input.inspectedBy))!.id : null,
     faultId: fault?.id,
-    partId: part?.id,
+    partId: part?.id ?? (command === 'say-cleaning-part' ? null : undefined),
     claimId: claim?.id,
     photographId: shown?.id,
-    stepId: step?.id,
+    stepId: (cleaningStep ?? step)?.id,
+    whiteningId: whitening?.id,
+    dryingId: drying?.id,
+    contaminationId: contamination?.id,
     ...(input.picture ? { hash: await take(input.picture as PictureName), name: `${String(input.picture)}.jpg` } : {}),
     ...(command === 'keep-corrosion' && shown ? await measured(shown.hash, input.inputs as CorrosionInputs) : {}),
-    version: (own ?? battery ?? step ?? shown ?? assembly ?? fault ?? part ?? claim ?? sheet.power).version,
+    version: (own ?? cleaningStep ?? contamination ?? battery ?? step ?? shown ?? assembly ?? fault ?? part ?? claim ?? sheet.power).version,
     until,
     answerBy: until,
   }

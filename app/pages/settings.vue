@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { type BoardSchool, type PlasticSchool, boardSchools, plasticSchools } from '#core/cleaning/words'
 import { type Replacement, replacementNames, replacements } from '#core/power/battery'
 import { type Skill, skillNames, skills } from '#core/safety/skills'
 import { schoolNames, schools } from '#core/safety/power-facts'
@@ -14,8 +15,8 @@ const open = ref<number>()
 const roleChoices = roles.map(value => ({ value, label: roleNames[value] }))
 const skillChoices = skillNames.map(value => ({ value, label: `${skills[value].title}: ${skills[value].means.toLowerCase().replace(/\.$/, '')}` }))
 const practice = computed(() => {
-  const { name = '', school, numbering = '', zone = '', currency = '', batterySchool } = settings.value?.practice ?? {}
-  return { name, school, numbering, zone, currency, batterySchool }
+  const { name = '', school, numbering = '', zone = '', currency = '', batterySchool, boardSchool, plasticSchool } = settings.value?.practice ?? {}
+  return { name, school, numbering, zone, currency, batterySchool, boardSchool, plasticSchool }
 })
 const practiceWords = {
   name: 'Name of the collection',
@@ -24,6 +25,8 @@ const practiceWords = {
   zone: 'Time zone',
   currency: 'Currency',
   batterySchool: 'Lost battery',
+  boardSchool: 'Fouled boards',
+  plasticSchool: 'Yellowed plastic',
 }
 </script>
 
@@ -63,6 +66,18 @@ const practiceWords = {
                 :options="replacementNames.map(value => ({ value, label: replacements[value].title }))"
                 :hint="replacements[values.batterySchool as Replacement]?.means"
               />
+              <ChoiceField
+                name="boardSchool"
+                label="Fouled boards"
+                :options="titlesOf(boardSchools)"
+                :hint="boardSchools[values.boardSchool as BoardSchool]?.means"
+              />
+              <ChoiceField
+                name="plasticSchool"
+                label="Yellowed plastic"
+                :options="titlesOf(plasticSchools)"
+                :hint="plasticSchools[values.plasticSchool as PlasticSchool]?.means"
+              />
               <TextField name="numbering" label="Numbering" hint="{year} for the year, {n:3} for a number of three digits" />
               <TextField name="zone" label="Time zone" hint="Such as Europe/Lisbon" />
               <TextField name="currency" label="Currency" hint="Three letters, such as EUR" />
@@ -76,6 +91,10 @@ const practiceWords = {
             <div>
               <dt class="hint">In the place of a lost battery</dt>
               <dd>{{ replacements[settings.practice.batterySchool].title }}. {{ replacements[settings.practice.batterySchool].means }}</dd>
+            </div>
+            <div>
+              <dt class="hint">Fouled boards; yellowed plastic</dt>
+              <dd>{{ boardSchools[settings.practice.boardSchool].title }}; {{ plasticSchools[settings.practice.plasticSchool].title.toLowerCase() }}</dd>
             </div>
             <div>
               <dt class="hint">Numbering</dt>

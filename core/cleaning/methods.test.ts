@@ -65,6 +65,8 @@ describe('the table of methods', () => {
     expect(best('masked-board', 'grease', 'dead', schools[1])[0]!.method).toBe('wet-wash')
     expect(best('masked-board', 'grease', 'dead', schools[2])[0]!.method).toBe('ultrasonic')
     expect(best('masked-board', 'grease', 'works', schools[1])[0]!.method).toBe('solvent-wipe')
+    expect(best('abs', 'dust', 'works')[0]!.method).toBe('brush')
+    expect(best('membrane', 'dust', 'works')[0]!.method).toBe('brush')
     expect(best('abs', 'yellowing', 'works', schools[0])[0]!.method).toBe('leave')
     expect(best('abs', 'yellowing', 'works', schools[1])[0]!.method).toBe('whitening')
   })

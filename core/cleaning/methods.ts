@@ -67,7 +67,9 @@ export function lookUp(method: Method, material: Material, soil: Soil): { suits:
  */
 export function rankMethods({ material, soil, works, schools = usualSchools }: MethodsInput): MethodsResult {
   const ranked = methodNames.map(method => rankOne(method, { material, soil, works, schools }))
-  const order = (r: RankedMethod) => worst[r.suits] * 100 - (r.school ? 50 : 0) + methodNames.indexOf(r.method)
+  // Left alone, a soil is not cleaned: it stands behind whatever does something, unless it is the practice here.
+  const behind = (r: RankedMethod) => (r.method === 'leave' && !r.school && r.suits !== 'never' ? 150 : 0)
+  const order = (r: RankedMethod) => worst[r.suits] * 100 - (r.school ? 50 : 0) + behind(r) + methodNames.indexOf(r.method)
   ranked.sort((a, b) => order(a) - order(b))
   const usable = ranked.filter(r => r.suits === 'suited' || r.suits === 'careful')
   return {

@@ -1,22 +1,86 @@
 import { commonPractice, finding } from '../kernel/finding'
 import { type Discipline, move, step } from '../planning/discipline'
-import { type Heard, contradiction, heard } from '../safety/heard'
+import { type Heard, contradiction, heard, slug } from '../safety/heard'
+import { type Contamination, contaminationKinds, contaminationStateNames, nextCleaningStep } from './contamination'
+import { type DryingResult, judgeDrying } from './drying'
 
+/** A part that is laid out to dry, and weighed as it does. */
+export interface Drying {
+  what: string
+  /** Instants in UTC. */
+  startedAt: string
+  endedAt: string | null
+  /** Why it was ended before it was dry by its mass; empty where it was not. */
+  endedWet: string
+  errorG: number
+  leftG: number
+  weighings: readonly { at: string; massG: number }[]
+}
 export interface CleaningRecord {
   cleanings: readonly unknown[]
   /** Waits that nobody has ended. */
   waits: readonly { what: string; until: string }[]
+  contaminations: readonly Contamination[]
+  dryings: readonly Drying[]
+  /** Steps of the plan, in their order. */
+  cleaningSteps: readonly { state: 'open' | 'done' | 'left'; says: string; why: string; kind: string; minutes: number }[]
+  /** Parts that are being whitened: hours since the last colour, and how many colours there are. */
+  whitenings: readonly { name: string; endedAt: string | null; relookOn: string | null; hoursSinceColour: number; colours: number }[]
 }
 export interface CleaningFacts {
   cleanings: number
   waits: { what: string; until: string; over: boolean }[]
+  contaminated: { says: string; why: string }[]
+  dryings: { what: string; weighAt: string; says: string }[]
+  cleaningSteps: { open: number; done: number; next: { says: string; why: string } | null }
+  whitenings: { name: string; why: string }[]
+  relooks: { name: string; on: string; over: boolean }[]
 }
 
+const hourMs = 3_600_000
+/** A series as the instrument takes it: hours since it was laid out. */
+export const judgeSeries = ({ startedAt, weighings, errorG, leftG }: Drying, now: string): DryingResult =>
+  judgeDrying({
+    weighings: weighings.map(w => ({ atHours: Math.max(0, (Date.parse(w.at) - Date.parse(startedAt)) / hourMs), massG: w.massG })),
+    errorG,
+    leftG,
+    nowHours: Math.max(0, (Date.parse([now, ...weighings.map(w => w.at)].sort().at(-1)!) - Date.parse(startedAt)) / hourMs),
+  })
+
 /** @param now instant in UTC with milliseconds, as the waits have it */
-export const cleaningFacts = ({ cleanings, waits }: CleaningRecord, now: string): CleaningFacts => ({
-  cleanings: cleanings.length,
-  waits: waits.map(({ what, until }) => ({ what, until, over: until <= now })),
-})
+export const cleaningFacts = ({ cleanings, waits, contaminations, dryings, cleaningSteps, whitenings }: CleaningRecord, now: string): CleaningFacts => {
+  const done = cleaningSteps.filter(s => s.state === 'done').length
+  const open = cleaningSteps.filter(s => s.state === 'open')
+  return {
+    cleanings: cleanings.length + done,
+    waits: waits.map(({ what, until }) => ({ what, until, over: until <= now })),
+    contaminated: contaminations.flatMap(c => {
+      const next = nextCleaningStep(c)
+      return next ? [{ says: next.do, why: `${contaminationKinds[c.kind].title}, ${c.where}: ${contaminationStateNames[c.state].toLowerCase()}.` }] : []
+    }),
+    dryings: dryings
+      .filter(d => !d.endedAt)
+      .map(d => {
+        // Judged as of the last weighing, so that the instant does not run on with the clock.
+        const at = d.weighings.at(-1)?.at ?? d.startedAt
+        const { weighAgainAtHours, findings } = judgeSeries(d, at)
+        return { what: d.what, weighAt: new Date(Date.parse(d.startedAt) + weighAgainAtHours * hourMs).toISOString(), says: findings[0]?.says ?? '' }
+      }),
+    cleaningSteps: { open: open.length, done, next: open[0] ? { says: open[0].says, why: open[0].why } : null },
+    whitenings: whitenings
+      .filter(w => !w.endedAt && w.hoursSinceColour > 0)
+      .map(w => ({ name: w.name, why: `${Number(w.hoursSinceColour.toPrecision(2))} h of treatment since its last colour.` })),
+    relooks: whitenings.flatMap(w =>
+      w.endedAt && w.relookOn ? [{ name: w.name, on: `${w.relookOn}T00:00:00.000Z`, over: `${w.relookOn}T00:00:00.000Z` <= now }] : [],
+    ),
+  }
+}
+
+/** What of it is wet just now, in words: waits in which something dries, and series that are not dry yet. */
+export const wetNow = ({ waits, dryings }: Pick<CleaningRecord, 'waits' | 'dryings'>, now: string): string[] => [
+  ...waits.filter(w => wet.test(w.what) && w.until > now).map(w => w.what),
+  ...dryings.filter(d => !d.endedAt && judgeSeries(d, now).state !== 'dry').map(d => `${d.what} is not dry by its mass`),
+]
 
 /** Waits in which something of the machine is wet, hot or away; waits for the post or an answer; by what is written of them. */
 const wet = /\bdry|oven|\bbak|wet\b|rins|wash|soak(?! test)|\bbath|damp|neutralis|vinegar|varnish|lacquer|\bmask\b/i
@@ -61,10 +125,77 @@ function waitsHeard({ waits }: CleaningRecord, now: string): Heard[] {
   })
 }
 
+/** What is laid out to dry stops it until somebody ends it; what was taken up before it was dry is remembered. */
+function dryingHeard({ dryings }: CleaningRecord): Heard[] {
+  // Of one thing the last time counts: laid out again and dried, it is dry.
+  const last = dryings.filter((d, i) => dryings.findLastIndex(other => other.what === d.what) === i)
+  return last.flatMap(({ what, endedAt, endedWet }): Heard[] => {
+    if (!endedAt)
+      return [
+        heard(
+          finding(
+            'stop',
+            `wait.drying.${slug(what)}`,
+            `It is laid out to dry: ${what}.`,
+            'What is wet conducts, and a just-washed thing may fail until it is really dry.',
+            commonPractice,
+          ),
+          'Weigh it until it is dry, then take it up.',
+        ),
+      ]
+    return endedWet
+      ? [
+          heard(
+            finding('care', `wait.taken-up.${slug(what)}`, `It was taken up before it was dry by its mass: ${what}.`, endedWet),
+            'Lay it out again and weigh it, until it is dry.',
+          ),
+        ]
+      : []
+  })
+}
+
+/** Electrolyte left on a board conducts and eats; liquid and dirt are heard through the facts for power. */
+const electrolyteHeard = ({ contaminations }: CleaningRecord): Heard[] =>
+  contaminations.flatMap(c => {
+    const next = c.kind === 'electrolyte' ? nextCleaningStep(c) : null
+    return next
+      ? [
+          heard(
+            finding(
+              'stop',
+              `contamination.${slug(c.where)}`,
+              `${contaminationKinds[c.kind].title}, ${c.where}: ${contaminationStateNames[c.state].toLowerCase()}.`,
+              'It conducts, and eats traces; current makes it worse.',
+              commonPractice,
+            ),
+            next.do,
+          ),
+        ]
+      : []
+  })
+
 /** Cleaning goes on when a wait has run out: drying, soaking, an answer by post. */
 export const cleaning: Discipline = {
-  heard: waitsHeard,
-  steps: { clean: m => [step('A cleaning recorded', m.cleanings > 0), step('Every wait over', m.cleanings > 0 && m.waits.length === 0)] },
-  moves: m => m.waits.filter(w => w.over).map(w => move('wait-over', 'wait-over', 'clean', { says: `Go on: ${w.what}`, why: 'The wait is over.' })),
-  due: m => m.waits.map(w => w.until),
+  heard: (record, now) => [...waitsHeard(record, now), ...dryingHeard(record), ...electrolyteHeard(record)],
+  steps: {
+    clean: m => [
+      step('A cleaning recorded', m.cleanings > 0),
+      ...(m.cleaningSteps.open + m.cleaningSteps.done ? [step('Every step of the plan', m.cleaningSteps.open === 0)] : []),
+      ...(m.contaminated.length ? [step('What got in is gone', false)] : []),
+      step('Every wait over', m.cleanings > 0 && m.waits.length === 0 && m.dryings.length === 0),
+    ],
+  },
+  moves: m => [
+    ...m.contaminated.map(c => move('harm', 'contamination', 'clean', c)),
+    ...m.waits.filter(w => w.over).map(w => move('wait-over', 'wait-over', 'clean', { says: `Go on: ${w.what}`, why: 'The wait is over.' })),
+    ...m.dryings.filter(d => d.weighAt <= m.now).map(d => move('wait-over', 'weigh', 'clean', { says: `Weigh again: ${d.what}`, why: d.says })),
+    ...m.whitenings.map(w => move('wait-over', 'measure-colour', 'clean', { says: `Measure the colour of ${w.name} before it goes on`, why: w.why })),
+    ...(m.cleaningSteps.next ? [move('clean', 'cleaning-step', 'clean', m.cleaningSteps.next)] : []),
+    ...m.relooks
+      .filter(r => r.over)
+      .map(r =>
+        move('retest', 'relook', 'clean', { says: `Look again whether the yellow came back: ${r.name}`, why: 'The day that was set for it has come.' }),
+      ),
+  ],
+  due: m => [...m.waits.map(w => w.until), ...m.dryings.map(d => d.weighAt), ...m.relooks.map(r => r.on)],
 }

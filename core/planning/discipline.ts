@@ -42,6 +42,7 @@ export const bands = [
   'suspicion',
   'guarded',
   'replace',
+  'clean',
   'part',
   'new-fault',
   'open-fault',

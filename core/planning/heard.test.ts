@@ -59,6 +59,27 @@ const dangers: Record<string, [Change, 'keep-off' | 'not-yet-assessed' | 'guarde
   'a board drying': [add('waits', { what: 'board drying in the oven', until: '2026-03-09T00:00:00.000Z' }), 'keep-off'],
   'a drying time that is over': [add('waits', { what: 'board drying in the oven', until: earlier }), 'not-yet-assessed'],
   'a part away': [add('waits', { what: 'bezel in the sun', until: '2026-03-09T00:00:00.000Z' }), 'guarded-start'],
+  'something laid out to dry': [
+    add('dryings', { what: 'Board', startedAt: earlier, endedAt: null, endedWet: '', errorG: 0.1, leftG: 0.2, weighings: [{ at: earlier, massG: 300 }] }),
+    'keep-off',
+  ],
+  'something taken up wet': [
+    add('dryings', { what: 'Board', startedAt: earlier, endedAt: later, endedWet: 'It is wanted tonight', errorG: 0.1, leftG: 0.2, weighings: [] }),
+    'guarded-start',
+  ],
+  'electrolyte on a board': [add('contaminations', { kind: 'electrolyte', where: 'under C4', state: 'washed', at: later }), 'keep-off'],
+  'liquid that was rinsed and dried, and nobody looked again': [
+    add('contaminations', { kind: 'liquid', where: 'board', state: 'dried', at: later }),
+    'keep-off',
+  ],
+  'dirt that is out, beside a tide line': [
+    record => ({
+      ...record,
+      contaminations: [{ kind: 'dirt', where: 'case', state: 'gone', at: later }],
+      damages: [{ kind: 'tide-line', severity: 'clear', where: 'lower edge', assemblyId: 1, at: earlier }],
+    }),
+    'keep-off',
+  ],
   'a regulator at 110 °C': [
     add('temperatures', { part: 'heat-sink', where: 'regulator', lastC: 110, highestC: 110, climbKPerMin: null, at: later }),
     'keep-off',

@@ -28,6 +28,11 @@ const ruledMinutes: Record<string, number> = {
   'life': 10,
   'move-on': 5,
   'retest': 40,
+  'contamination': 40,
+  'weigh': 10,
+  'measure-colour': 15,
+  'cleaning-step': 40,
+  'relook': 10,
   'gate.rails': 45,
 }
 const otherwise = 30

@@ -35,6 +35,26 @@ describe('the next moves', () => {
     ],
     ['consent', { ours: false }],
     ['wait-over', { waits: [{ what: 'drying', until: '2026-03-03T18:59:59.999Z' }] }],
+    ['contamination', { contaminations: [{ kind: 'dirt', where: 'fan', state: 'present', at: '2026-03-02T10:00:00.000Z' }] }],
+    [
+      'weigh',
+      {
+        dryings: [
+          {
+            what: 'Board',
+            startedAt: '2026-03-01T10:00:00.000Z',
+            endedAt: null,
+            endedWet: '',
+            errorG: 0.1,
+            leftG: 0.2,
+            weighings: [{ at: '2026-03-01T10:00:00.000Z', massG: 300 }],
+          },
+        ],
+      },
+    ],
+    ['measure-colour', { whitenings: [{ name: 'Bezel', endedAt: null, relookOn: null, hoursSinceColour: 4, colours: 2 }] }],
+    ['relook', { whitenings: [{ name: 'Bezel', endedAt: '2025-03-01T10:00:00.000Z', relookOn: '2026-03-01', hoursSinceColour: 0, colours: 4 }] }],
+    ['cleaning-step', { cleaningSteps: [{ state: 'open', says: 'Brush', why: 'Dust.', kind: 'method', minutes: 15 }] }],
     ['gate.smoke.yes', { entered: { ...good, smoke: 'yes' } }],
     ['look', { assemblies: [{ id: 1, name: 'Case', presence: 'not-looked', grade: null }] }],
     ['checks', { damages: [{ kind: 'crust', severity: 'severe', where: 'under the battery', assemblyId: null }] }],

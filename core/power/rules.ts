@@ -1,3 +1,4 @@
+import { type Contamination, dirtFact } from '../cleaning/contamination'
 import { type Finding, commonPractice, finding } from '../kernel/finding'
 import { type Discipline, move, step } from '../planning/discipline'
 import { type Configuration, keyOf } from '../safety/configuration'
@@ -39,6 +40,8 @@ export interface PowerRecord {
   /** With the instant at which each was recorded or last changed. */
   batteries: readonly (Battery & { at?: string })[]
   batterySchool: Replacement
+  /** What got into it, and how far it has left again. */
+  contaminations: readonly Contamination[]
   temperatures: readonly (Warmth & { part: WarmPart; where: string; at: string })[]
   /** What called off the runs of its starts. */
   startAlarms: readonly Alarm[]
@@ -134,6 +137,7 @@ export function powerFactsKnown(record: PowerRecord, now: string): PowerFactsKno
       batteriesOf(batteries, batterySchool, now).map(b => b.fact),
     ),
     supply: supplyFact(undefined, supply && inlet ? matchSupply({ needs: inlet, supply }).suits : null),
+    liquidOrDirt: dirtFact(record.contaminations),
     rails: judged?.verdict ?? 'unread',
   }
   return {
@@ -147,6 +151,10 @@ export function powerFactsKnown(record: PowerRecord, now: string): PowerFactsKno
     measuredAt: {
       battery: batteries
         .map(b => b.at ?? '')
+        .sort()
+        .at(-1),
+      liquidOrDirt: record.contaminations
+        .map(c => c.at)
         .sort()
         .at(-1),
       shortedRail: readHere(record.configuration, record.offReadings)

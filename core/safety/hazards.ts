@@ -235,7 +235,7 @@ const shownBy: Partial<Record<HazardKind, FactSigns>> = {
   'line-filter': { name: 'filterCapacitors', present: ['cracked'], suspected: ['sound'], dealtWith: ['replaced'], denied: ['none-fitted'] },
   'picture-tube': { name: 'pictureTube', present: ['open', 'enclosed'], denied: ['none'] },
   'battery': { name: 'battery', present: ['in', 'leaking', 'residue', 'mischarged'], dealtWith: ['out', 'replaced'], denied: ['none-fitted'] },
-  'liquid': { name: 'liquidOrDirt', present: ['yes'], denied: ['no'] },
+  'liquid': { name: 'liquidOrDirt', present: ['yes'], dealtWith: ['dried'], denied: ['no'] },
   'burnt-trace': { name: 'burntTrace', present: ['yes'], denied: ['no'] },
   'shorted-rail': { name: 'shortedRail', present: ['yes'], denied: ['no'] },
   'unknown-supply': { name: 'supply', present: ['doubtful'], denied: ['known'] },

@@ -104,6 +104,12 @@ export const powerFacts = {
         'Water, salt and soot conduct; across mains they burn.',
         'Clean the inside, dry it through, and look again.',
       ),
+      dried: fine(
+        'Was wet: dried and looked at again',
+        'Liquid got in once; it was rinsed, dried through and looked for again.',
+        'Each step is in the history.',
+      ),
+      cleaned: fine('Was dirty: cleaned and looked at again', 'Heavy dirt was cleaned out, and looked for again.', 'Each step is in the history.'),
     },
   },
   burntTrace: {

@@ -1,4 +1,4 @@
-import { type Story, assessed, attended, did, graded, inOrder, marked, measuredOff, moved, places, read, shot } from '../story'
+import { type Story, assessed, attended, did, graded, inOrder, marked, measuredOff, moved, places, read, shot, whitened } from '../story'
 
 /** A drive that warms up over half an hour, as a logger saw it. */
 const warming = Array.from({ length: 31 }, (_, i) => ({ atSeconds: i * 60, celsius: Number((22 + 21 * (1 - Math.exp(-i / 11))).toFixed(1)) }))
@@ -93,7 +93,23 @@ export const desks: Story[] = [
       did(57, 'teodor', 'want-part', { name: '80 mm fan, 12 V', quantity: 1, stopsStart: false }),
       moved(12, 'hanneke', 'clean'),
       did(0.35, 'hanneke', 'record-cleaning', { what: 'main board and card cage', withWhat: 'distilled water, soft brush, three rinses', byWhom: 'Hanneke' }),
+      did(12, 'hanneke', 'find-contamination', { kind: 'liquid', where: 'main board and supply', says: 'Salt water, a tide line across the transformer' }),
+      did(11, 'hanneke', 'say-cleaning-part', {
+        name: 'Main board',
+        materials: ['masked-board', 'tin-contacts', 'speaker'],
+        soils: ['dust', 'electrolyte'],
+        works: 'not-known',
+        socketed: true,
+      }),
+      did(11, 'hanneke', 'say-cleaning-part', { name: 'Case', materials: ['painted-metal', 'bare-steel'], soils: ['dust', 'rust'], works: 'works' }),
+      did(11, 'hanneke', 'make-cleaning-plan', {}),
+      did(0.35, 'hanneke', 'step-contamination', { contamination: 'main board and supply', step: 'rinsed' }),
       did(0.3, 'hanneke', 'start-wait', { what: 'main board drying at 40 °C', hours: 14 }),
+      did(0.3, 'hanneke', 'start-drying', { what: 'Main board', massG: 812.4, errorG: 0.2, leftG: 0.5 }),
+      did(0.26, 'hanneke', 'weigh', { drying: 'Main board', massG: 803.9 }),
+      did(0.22, 'hanneke', 'weigh', { drying: 'Main board', massG: 798.5 }),
+      did(0.15, 'hanneke', 'weigh', { drying: 'Main board', massG: 793.6 }),
+      did(0.06, 'hanneke', 'weigh', { drying: 'Main board', massG: 790.9 }),
     ],
   },
   {
@@ -315,6 +331,20 @@ export const desks: Story[] = [
       ...read(92, 'teodor', 'loaded', { '+5 V': 5.04, '+12 V': 12.05, '-12 V': -11.7 }),
       moved(40, 'sunniva', 'clean'),
       did(3, 'sunniva', 'record-cleaning', { what: 'keycaps', withWhat: 'warm soapy water', byWhom: 'Sunniva' }),
+      did(39, 'sunniva', 'say-cleaning-part', { name: 'Bezel', materials: ['abs', 'legends', 'glass'], soils: ['dust', 'yellowing'], works: 'works' }),
+      did(39, 'sunniva', 'say-cleaning-part', { name: 'Keyboard', materials: ['abs', 'legends', 'tin-contacts'], soils: ['dust', 'grease'], works: 'works' }),
+      did(39, 'sunniva', 'make-cleaning-plan', {}),
+      did(38, 'sunniva', 'do-cleaning-step', { cleaningStep: 'Brush and vacuum: bezel', waitHours: null }),
+      ...whitened('sunniva', 'Bezel, lower half', {
+        plastic: 'ABS, Lumen',
+        reference: [83.6, -0.6, 5.4],
+        from: [30, [73.8, 2.6, 24.6]],
+        treated: [
+          [23, 4, [76.9, 1.7, 17.3]],
+          [16, 4, [78.8, 1.1, 12.9]],
+          [2, 6, [80.9, 0.4, 9.2]],
+        ],
+      }),
       did(1.2, 'sunniva', 'start-wait', { what: 'lower bezel under peroxide cream', hours: 8 }),
     ],
   },

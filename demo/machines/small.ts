@@ -1,4 +1,4 @@
-import { type Story, assessed, did, external, graded, inOrder, marked, measuredOff, moved, places, read, shot, undid } from '../story'
+import { assessed, did, external, graded, inOrder, marked, measuredOff, moved, places, read, shot, type Story, undid, whitened } from '../story'
 
 /** First to last pin of a 16-pin package, on every photograph of a Petrel 8S board. */
 const pinRow = { from: places([171, 454])[0]!, to: places([325, 454])[0]!, distanceMm: 17.78 }
@@ -138,6 +138,21 @@ export const small: Story[] = [
       ...read(299, 'teodor', 'loaded', { '+5 V': 4.98, '+12 V': 11.9, '-5 V': -5.09 }),
       moved(290, 'sunniva', 'clean'),
       did(289, 'sunniva', 'record-cleaning', { what: 'case and keycaps', withWhat: 'warm soapy water', byWhom: 'Sunniva' }),
+      ...whitened('sunniva', 'Space bar', {
+        plastic: 'ABS, Petrel keycaps',
+        reference: [78.2, -0.2, 6.8],
+        from: [288, [70.4, 2.9, 21.5]],
+        treated: [
+          [286, 6, [75.1, 1.0, 12.4]],
+          [283, 10, [81.6, -0.9, 2.6]],
+        ],
+      }),
+      did(282.5, 'sunniva', 'end-whitening', {
+        whitening: 'Space bar',
+        outcome: 'Left overnight in the sun: a shade too far',
+        relookOn: new Date(Date.now() - 100 * 86_400_000).toISOString().slice(0, 10),
+      }),
+      did(90, 'sunniva', 'measure-colour', { whitening: 'Space bar', l: 80.4, a: -0.6, b: 4.1, error: 0.4 }),
       moved(280, 'sunniva', 'mend'),
       did(280, 'sunniva', 'report-fault', { symptom: 'Picture rolls for a minute', stopsMachine: false }),
       did(276, 'joaquim', 'observe-fault', { fault: 'Picture rolls for a minute', says: 'Set was a channel off; retuned' }),

@@ -1,14 +1,18 @@
 <script setup lang="ts">
 import type { SheetOf } from '#shared/chapters/index'
 
+/** Clean, in the order of the work: what got in, the plan, what dries, what is whitened, the waits. */
 defineProps<{ sheet: SheetOf<'cleaning'> }>()
 </script>
 
 <template>
   <StageFrame>
-    <div class="grid items-start gap-3 lg:grid-cols-2">
-      <CleaningCard :sheet="sheet" />
-      <WaitsCard :sheet="sheet" />
-    </div>
+    <ContaminationCard :sheet="sheet" />
+    <PlanCard :sheet="sheet" />
+    <PartsToCleanCard :sheet="sheet" />
+    <DryingCard :sheet="sheet" />
+    <WhiteningCard :sheet="sheet" />
+    <WaitsCard :sheet="sheet" />
+    <CleaningCard :sheet="sheet" />
   </StageFrame>
 </template>

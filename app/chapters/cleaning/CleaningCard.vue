@@ -2,22 +2,23 @@
 import { cautionsFor } from '#core/safety/cautions'
 import type { SheetOf } from '#shared/chapters/index'
 
-/** What was cleaned, with what, by whom. */
+/** What was cleaned beside the plan, with what, by whom. */
 defineProps<{ sheet: SheetOf<'cleaning'> }>()
 const session = useSession()
 const times = useTimes()
 </script>
 
 <template>
-  <OneCard title="Cleaning" :state="sheet.cleanings.length ? 'done' : 'open'" stays hint="Test briefly before hours of cosmetic work.">
-    <CautionNote about="dust-mould" />
-    <EmptyPlace v-if="!sheet.cleanings.length" says="Nothing cleaned yet. Loose dirt comes first." />
-    <ul v-else class="grid divide-y divide-line">
-      <li v-for="one in sheet.cleanings" :key="one.id" class="py-1.5">
-        <p>{{ one.what }}: {{ one.withWhat }}</p>
-        <p class="hint">
-          {{ times.day(one.at) }}<template v-if="one.byWhom">, {{ one.byWhom }}</template>
-        </p>
+  <OneCard
+    title="Beside the plan"
+    :state="sheet.cleanings.length ? 'done' : 'none'"
+    :result="sheet.cleanings.map(c => `${c.what}: ${c.withWhat}`).join('; ') || 'Nothing recorded'"
+    hint="Test briefly before hours of cosmetic work."
+  >
+    <ul v-if="sheet.cleanings.length" class="grid divide-y divide-line border-y border-line">
+      <li v-for="one in sheet.cleanings" :key="one.id" class="py-1">
+        {{ one.what }}: {{ one.withWhat }}
+        <span class="hint">{{ times.day(one.at) }}{{ one.byWhom && `, ${one.byWhom}` }}</span>
       </li>
     </ul>
     <AddPanel v-if="session.may('record-cleaning')" v-slot="{ close }" label="Record a cleaning" :open="!sheet.cleanings.length"
@@ -29,10 +30,10 @@ const times = useTimes()
         submit="Record it"
         @done="close()"
         ><template #default="{ values }"
-          ><TextField name="what" label="What was cleaned" /><TextField name="withWhat" label="With what" /><CautionNote
-            v-for="about in cautionsFor(`${values.what} ${values.withWhat}`)"
-            :key="about"
-            :about="about" /><TextField name="byWhom" label="By whom" /></template></CommandForm
+          ><div class="grid gap-3 sm:grid-cols-3">
+            <TextField name="what" label="What was cleaned" /><TextField name="withWhat" label="With what" /><TextField name="byWhom" label="By whom" />
+          </div>
+          <CautionNote v-for="about in cautionsFor(`${values.what} ${values.withWhat}`)" :key="about" :about="about" /></template></CommandForm
     ></AddPanel>
   </OneCard>
 </template>

@@ -1,6 +1,20 @@
+import { checkContaminationStep } from '#core/cleaning/contamination'
+import { lookUp } from '#core/cleaning/methods'
+import { methodTable } from '#core/cleaning/method-table'
+import { planCleaning } from '#core/cleaning/plan'
+import { wetNow } from '#core/cleaning/rules'
+import { type Material, materials, methods, soils, workings } from '#core/cleaning/words'
+import { InputError } from '#core/kernel/input-error'
 import type { CommandInput } from '#shared/chapters/index'
+import { and, eq } from 'drizzle-orm'
+import { NotFound, NotNow } from '../../kernel/refusals'
+import { machines } from '../../kernel/trunk'
+import { expectVersion } from '../../kernel/versions'
 import type { MachineWork } from '../../kernel/work'
-import { cleanings } from './schema'
+import { people } from '../people/index'
+import { waits } from '../waits/index'
+import { facts, schoolsOf } from './facts'
+import { cleaningParts, cleaningSchools, cleaningSteps, cleanings, contaminations } from './schema'
 
 export function recordCleaning({ tx, machine, at, write }: MachineWork, input: CommandInput<'record-cleaning'>): void {
   const { id } = tx
@@ -9,4 +23,200 @@ export function recordCleaning({ tx, machine, at, write }: MachineWork, input: C
     .returning()
     .get()
   write('cleaning.done', input, { subject: { table: 'cleanings', id } })
+}
+
+const listed = <K extends string>(names: Record<K, string>, keys: readonly K[]) => keys.map(key => names[key].toLowerCase()).join(', ')
+
+function partOf({ tx, machine }: MachineWork, partId: number) {
+  const part = tx
+    .select()
+    .from(cleaningParts)
+    .where(and(eq(cleaningParts.id, partId), eq(cleaningParts.machineId, machine.id)))
+    .get()
+  if (!part) throw new NotFound(`${machine.tag} has no such part to clean.`)
+  return part
+}
+
+export function sayCleaningPart(work: MachineWork, { partId, version, ...part }: CommandInput<'say-cleaning-part'>): { partId: number } {
+  const { tx, machine, write } = work
+  const before = partId === null ? null : partOf(work, partId)
+  if (before) expectVersion(work, before, version, before.version, Object.keys(part))
+  const twice = tx
+    .select()
+    .from(cleaningParts)
+    .where(and(eq(cleaningParts.machineId, machine.id), eq(cleaningParts.name, part.name)))
+    .get()
+  if (twice && twice.id !== before?.id) throw new InputError('name', part.name, `Part: ${part.name} is among its parts already.`)
+  const { id } = before
+    ? tx
+        .update(cleaningParts)
+        .set({ ...part, version: before.version + 1 })
+        .where(eq(cleaningParts.id, before.id))
+        .returning()
+        .get()
+    : tx
+        .insert(cleaningParts)
+        .values({ machineId: machine.id, ...part })
+        .returning()
+        .get()
+  write('cleaning.part', { name: part.name, made: listed(materials, part.materials), soiled: listed(soils, part.soils), works: workings[part.works] })
+  return { partId: id }
+}
+
+export function dropCleaningPart(work: MachineWork, { partId }: CommandInput<'drop-cleaning-part'>): void {
+  const part = partOf(work, partId)
+  work.tx.delete(cleaningParts).where(eq(cleaningParts.id, partId)).run()
+  work.write('cleaning.part-dropped', { name: part.name })
+}
+
+export function chooseCleaningSchools({ tx, machine, write }: MachineWork, chosen: CommandInput<'choose-cleaning-schools'>): void {
+  tx.insert(cleaningSchools)
+    .values({ machineId: machine.id, ...chosen })
+    .onConflictDoUpdate({ target: cleaningSchools.machineId, set: chosen })
+    .run()
+  write('cleaning.schools', chosen)
+}
+
+/** Makes the plan anew from what is known of the parts; what was done or left out stays as it was. */
+export function makeCleaningPlan({ tx, machine, at, write, file }: MachineWork): void {
+  const kept = file()
+  if (!kept.cleaningParts.length) throw new NotNow('Say first what its parts are made of, and what is on them.')
+  const { steps, minutes } = planCleaning({ parts: kept.cleaningParts, schools: schoolsOf(kept) })
+  const settled = kept.cleaningSteps.filter(s => s.state !== 'open').map(s => s.says)
+  const wanted = steps.filter(s => !settled.includes(s.says))
+  tx.delete(cleaningSteps)
+    .where(and(eq(cleaningSteps.machineId, machine.id), eq(cleaningSteps.state, 'open')))
+    .run()
+  for (const { wait, ...step } of wanted)
+    tx.insert(cleaningSteps)
+      .values({ machineId: machine.id, at, ...step, waitWhat: wait?.what ?? '', waitHours: wait?.hours ?? null })
+      .run()
+  write('cleaning.planned', { steps: wanted.length, minutes: wanted.length === steps.length ? minutes : wanted.reduce((sum, s) => sum + s.minutes, 0) })
+}
+
+/** What a sister's parts are made of holds for this one; what is on them does not. */
+export function takeOverParts({ tx, machine, write, file }: MachineWork, { from }: CommandInput<'take-over-parts'>): void {
+  const sister = tx.select().from(machines).where(eq(machines.tag, from)).get()
+  if (!sister || sister.modelId === null || sister.modelId !== machine.modelId) throw new InputError('from', from, `${from} is no machine of the same model.`)
+  const here = file().cleaningParts.map(p => p.name)
+  const taken = tx
+    .select()
+    .from(cleaningParts)
+    .where(eq(cleaningParts.machineId, sister.id))
+    .all()
+    .filter(p => !here.includes(p.name))
+  if (!taken.length) throw new NotNow(`Nothing of ${from} is left to take over.`)
+  for (const { name, materials: made, socketed } of taken)
+    tx.insert(cleaningParts)
+      .values({ machineId: machine.id, name, materials: made, soils: ['dust'], works: 'not-known', socketed })
+      .run()
+  write('cleaning.parts-taken-over', { from, parts: taken.length })
+}
+
+/** A step that somebody wants; what the table forbids for the part is refused with the reason. */
+export function addCleaningStep(work: MachineWork, { partId, method, soil, minutes }: CommandInput<'add-cleaning-step'>): void {
+  const part = partOf(work, partId)
+  const forbidden = part.materials.flatMap((material: Material) => {
+    const { suits, why } = lookUp(method, material, soil)
+    return suits === 'never' ? [`${materials[material]}: ${why.find(w => w.fit === 'never')!.says}`] : []
+  })
+  if (forbidden.length === part.materials.length || (forbidden.length && method !== 'brush' && method !== 'air' && method !== 'solvent-wipe'))
+    throw new InputError(
+      'method',
+      method,
+      forbidden.length ? `${methods[method]}: never here. ${forbidden.join(' ')}` : 'Say first what it is made of; the wrong bath spoils it.',
+    )
+  const says = `${methods[method]}: ${part.name.charAt(0).toLowerCase()}${part.name.slice(1)}`
+  work.tx
+    .insert(cleaningSteps)
+    .values({
+      machineId: work.machine.id,
+      at: work.at,
+      part: part.name,
+      kind: 'method',
+      method,
+      says,
+      why: `${soils[soil]}. Added by ${work.person.name}.`,
+      minutes: Math.round(minutes),
+      cautions: [...(methodTable[method].caution ?? [])],
+    })
+    .run()
+  work.write('cleaning.step-added', { says })
+}
+
+function openStep(work: MachineWork, stepId: number, version: number) {
+  const step = work.tx
+    .select()
+    .from(cleaningSteps)
+    .where(and(eq(cleaningSteps.id, stepId), eq(cleaningSteps.machineId, work.machine.id)))
+    .get()
+  if (!step) throw new NotFound('This step is no longer in the plan; it may have been made anew.')
+  if (step.state !== 'open') throw new NotNow(`This step was ${step.state === 'done' ? 'done' : 'left out'} already, by ${step.doneBy}.`)
+  expectVersion(work, step, version, step.version, ['state', 'personId'])
+  return step
+}
+
+/** Done, and what it wetted dries: the wait begins at once, and the gate hears of it. */
+export function doCleaningStep(work: MachineWork, { stepId, version, waitHours }: CommandInput<'do-cleaning-step'>): void {
+  const { tx, at, person, write } = work
+  const step = openStep(work, stepId, version)
+  tx.update(cleaningSteps)
+    .set({ state: 'done', doneBy: person.name, at, version: step.version + 1 })
+    .where(eq(cleaningSteps.id, stepId))
+    .run()
+  write('cleaning.step-done', { says: step.says })
+  // Longer than the plan has it, as somebody likes; never shorter, for what is wet conducts.
+  const hours = step.waitHours === null ? null : Math.max(step.waitHours, waitHours ?? 0)
+  if (hours !== null) startDryWait(work, step.waitWhat, hours)
+}
+
+function startDryWait({ tx, machine, at, now, write }: MachineWork, what: string, hours: number): void {
+  const until = new Date(now.getTime() + hours * 3_600_000).toISOString()
+  tx.insert(waits).values({ machineId: machine.id, what, until, startedAt: at }).run()
+  write('wait.started', { what, until })
+}
+
+export function leaveCleaningStep(work: MachineWork, { stepId, version, reason }: CommandInput<'leave-cleaning-step'>): void {
+  const step = openStep(work, stepId, version)
+  work.tx
+    .update(cleaningSteps)
+    .set({ state: 'left', note: reason, doneBy: work.person.name, at: work.at, version: step.version + 1 })
+    .where(eq(cleaningSteps.id, stepId))
+    .run()
+  work.write('cleaning.step-left', { says: step.says, reason })
+}
+
+export function giveCleaningStep(work: MachineWork, { stepId, version, personId }: CommandInput<'give-cleaning-step'>): void {
+  const step = openStep(work, stepId, version)
+  const to = personId === null ? null : work.tx.select().from(people).where(eq(people.id, personId)).get()
+  if (personId !== null && !to) throw new InputError('personId', personId, 'Who: nobody of that number is here.')
+  work.tx
+    .update(cleaningSteps)
+    .set({ personId, version: step.version + 1 })
+    .where(eq(cleaningSteps.id, stepId))
+    .run()
+  work.write('cleaning.step-given', { says: step.says, to: to?.name ?? '' })
+}
+
+export function findContamination({ tx, machine, at, write }: MachineWork, found: CommandInput<'find-contamination'>): void {
+  const { id } = tx
+    .insert(contaminations)
+    .values({ machineId: machine.id, at, ...found })
+    .returning()
+    .get()
+  write('contamination.found', found, { subject: { table: 'contaminations', id } })
+}
+
+export function stepContamination(work: MachineWork, { contaminationId, version, step, lookedAt, waitHours }: CommandInput<'step-contamination'>): void {
+  const { tx, machine, at, write, file } = work
+  const before = file().contaminations.find(c => c.id === contaminationId)
+  if (!before) throw new NotFound(`${machine.tag} has no such contamination.`)
+  expectVersion(work, before, version, before.version, ['state'])
+  checkContaminationStep(before, step, lookedAt, wetNow(facts(file()), at))
+  tx.update(contaminations)
+    .set({ state: step, at, version: before.version + 1 })
+    .where(eq(contaminations.id, contaminationId))
+    .run()
+  write('contamination.stepped', { kind: before.kind, where: before.where, step })
+  if ((step === 'rinsed' || step === 'washed') && waitHours !== null) startDryWait(work, `Drying after rinsing: ${before.where}`, waitHours)
 }

@@ -1,11 +1,50 @@
 import { serverChapter } from '../../kernel/chapter'
-import { recordCleaning } from './carry-out'
+import {
+  addCleaningStep,
+  chooseCleaningSchools,
+  doCleaningStep,
+  dropCleaningPart,
+  findContamination,
+  giveCleaningStep,
+  leaveCleaningStep,
+  makeCleaningPlan,
+  recordCleaning,
+  sayCleaningPart,
+  stepContamination,
+  takeOverParts,
+} from './carry-out'
+import { endDrying, endWhitening, expose, followWhitening, measureColour, startDrying, weigh } from './follow'
 import { rows } from './rows'
-import { cleanings } from './schema'
+import { cleanings, contaminations, weighings, whiteningColours, whiteningExposures } from './schema'
 
 /** Clean: what can be done, and what is loaded with a machine. */
-export const cleaningChapter = serverChapter({ onMachine: { 'record-cleaning': recordCleaning }, rows, strikeable: { cleanings } })
+export const cleaningChapter = serverChapter({
+  onMachine: {
+    'record-cleaning': recordCleaning,
+    'say-cleaning-part': sayCleaningPart,
+    'drop-cleaning-part': dropCleaningPart,
+    'choose-cleaning-schools': chooseCleaningSchools,
+    'make-cleaning-plan': makeCleaningPlan,
+    'take-over-parts': takeOverParts,
+    'add-cleaning-step': addCleaningStep,
+    'do-cleaning-step': doCleaningStep,
+    'leave-cleaning-step': leaveCleaningStep,
+    'give-cleaning-step': giveCleaningStep,
+    'find-contamination': findContamination,
+    'step-contamination': stepContamination,
+    'start-drying': startDrying,
+    'weigh': weigh,
+    'end-drying': endDrying,
+    'follow-whitening': followWhitening,
+    'measure-colour': measureColour,
+    'expose': expose,
+    'end-whitening': endWhitening,
+  },
+  rows,
+  strikeable: { cleanings, contaminations, weighings, whiteningColours, whiteningExposures },
+})
 export * from './carry-out'
+export * from './follow'
 export * from './schema'
 export { facts as cleaningFacts } from './facts'
 export * from './view'

@@ -23,6 +23,7 @@ export const powerRecordOf = (file: MachineFile): PowerRecord => ({
   offReadings: file.offReadings,
   batteries: file.batteries,
   batterySchool: file.practice.batterySchool,
+  contaminations: file.contaminations,
   temperatures: file.temperatures,
   startAlarms: startAlarmsOf(file),
   explanations: file.explanations.map(({ alarm, says, at }) => ({ key: alarm, says, at })),

@@ -25,7 +25,7 @@ export function practiceOf(tx: Tx): typeof practice.$inferSelect {
 
 export function setPractice(work: Work, { version, ...input }: CommandInput<'set-practice'>): void {
   const before = practiceOf(work.tx)
-  expectVersion(work, before, version, before.version, ['name', 'school', 'numbering', 'zone', 'currency', 'batterySchool'])
+  expectVersion(work, before, version, before.version, ['name', 'school', 'numbering', 'zone', 'currency', 'batterySchool', 'boardSchool', 'plasticSchool'])
   checkTagPattern(input.numbering)
   if (!knownZone(input.zone)) throw new InputError('zone', input.zone, 'Time zone: not known here. Write it as Europe/Lisbon.')
   work.tx

@@ -1,3 +1,4 @@
+import type { BoardSchool, PlasticSchool } from '#core/cleaning/words'
 import type { Replacement } from '#core/power/battery'
 import type { School } from '#core/safety/power-facts'
 import { sql } from 'drizzle-orm'
@@ -18,6 +19,9 @@ export const practice = sqliteTable(
     currency: text('currency').notNull().default('EUR'),
     /** What is fitted in the place of a lost battery. */
     batterySchool: text('battery_school').$type<Replacement>().notNull().default('remote-holder'),
+    /** How fouled boards are cleaned, and what is done about yellowed plastic. */
+    boardSchool: text('board_school').$type<BoardSchool>().notNull().default('spot'),
+    plasticSchool: text('plastic_school').$type<PlasticSchool>().notNull().default('leave'),
     /** Where the meter answers; nothing while there is none. */
     meterHost: words('meter_host'),
     meterPort: integer('meter_port'),

@@ -1,12 +1,126 @@
 import { z } from 'zod'
+import { contaminationKinds, contaminationSteps } from '#core/cleaning/contamination'
+import { boardSchools, materials, methods, plasticSchools, soils, workings } from '#core/cleaning/words'
 import { command } from '../../kernel/contract'
-import { optionalText, text } from '../../kernel/fields'
+import { id, keysOf, oneOf, optionalQuantity, optionalText, quantity, text, version } from '../../kernel/fields'
 import { atTheBench } from '../../kernel/roles'
+import { exposureKinds } from './words'
+
+const Lab = {
+  l: quantity('', 'L*', { above: 0, upTo: 100 }),
+  a: quantity('', 'a*', { above: -128.001, upTo: 128 }),
+  b: quantity('', 'b*', { above: -128.001, upTo: 128 }),
+  error: quantity('', 'Error', { above: -0.001, upTo: 20 }).default(1),
+}
+const grams = (what: string) => quantity('', what, { above: 0, upTo: 200_000 })
+const reason = (what: string) => text(what, 300).min(5, `${what}: say in a few words why.`)
 
 export const onMachine = {
   'record-cleaning': command(
     atTheBench,
     z.object({ what: text('What was cleaned', 200), withWhat: text('With what', 200), byWhom: optionalText('By whom', 80) }),
+  ),
+
+  /** What a part is made of and soiled with; the plan is made from it. */
+  'say-cleaning-part': command(
+    atTheBench,
+    z.object({
+      partId: id.nullable().default(null),
+      version,
+      name: text('Part', 80),
+      materials: z
+        .array(oneOf(keysOf(materials), 'Material'))
+        .max(19)
+        .default([]),
+      soils: z
+        .array(oneOf(keysOf(soils), 'Soil'))
+        .max(12)
+        .default([]),
+      works: oneOf(keysOf(workings), 'Does it work'),
+      socketed: z.boolean().default(false),
+    }),
+  ),
+  'drop-cleaning-part': command(atTheBench, z.object({ partId: id })),
+  'choose-cleaning-schools': command(
+    atTheBench,
+    z.object({ boards: oneOf(keysOf(boardSchools), 'Boards').nullable(), plastic: oneOf(keysOf(plasticSchools), 'Yellowed plastic').nullable() }),
+  ),
+  'make-cleaning-plan': command(atTheBench, z.object({})),
+  'take-over-parts': command(atTheBench, z.object({ from: text('Machine', 40) })),
+  'add-cleaning-step': command(
+    atTheBench,
+    z.object({
+      partId: id,
+      method: oneOf(keysOf(methods), 'Method'),
+      soil: oneOf(keysOf(soils), 'Soil'),
+      minutes: quantity('', 'Minutes', { above: 0, upTo: 600 }),
+    }),
+  ),
+  'do-cleaning-step': command(atTheBench, z.object({ stepId: id, version, waitHours: optionalQuantity('', 'Hours to dry', { above: 0, upTo: 1000 }) })),
+  'leave-cleaning-step': command(atTheBench, z.object({ stepId: id, version, reason: reason('Why it is left out') })),
+  'give-cleaning-step': command(atTheBench, z.object({ stepId: id, version, personId: id.nullable() })),
+
+  /** What got in, and its way out again. */
+  'find-contamination': command(
+    atTheBench,
+    z.object({ kind: oneOf(keysOf(contaminationKinds), 'What got in'), where: text('Where', 120), says: optionalText('What was seen', 300) }),
+  ),
+  'step-contamination': command(
+    atTheBench,
+    z.object({
+      contaminationId: id,
+      version,
+      step: oneOf(contaminationSteps, 'Step'),
+      lookedAt: z.array(z.string().max(160)).max(40).default([]),
+      waitHours: optionalQuantity('', 'Hours to dry', { above: 0, upTo: 1000 }),
+    }),
+  ),
+
+  'start-drying': command(
+    atTheBench,
+    z.object({
+      what: text('What dries', 80),
+      massG: grams('Mass in g'),
+      errorG: quantity('', 'One weighing, ± g', { above: 0, upTo: 1000 }).default(0.1),
+      leftG: quantity('', 'Water that may be left, g', { above: 0, upTo: 1000 }).default(0.2),
+    }),
+  ),
+  'weigh': command(atTheBench, z.object({ dryingId: id, massG: grams('Mass in g') })),
+  'end-drying': command(atTheBench, z.object({ dryingId: id, reason: optionalText('Why before it is dry', 300) })),
+
+  'follow-whitening': command(
+    atTheBench,
+    z.object({
+      name: text('Part', 80),
+      plastic: optionalText('Plastic', 60),
+      goalB: quantity('', 'Done at Δb*', { above: 0, upTo: 20 }).default(1),
+      reference: z.object(Lab),
+      first: z.object(Lab),
+    }),
+  ),
+  'measure-colour': command(atTheBench, z.object({ whiteningId: id, ...Lab })),
+  'expose': command(
+    atTheBench,
+    z.object({
+      whiteningId: id,
+      how: oneOf(keysOf(exposureKinds), 'How'),
+      hours: quantity('', 'Hours', { above: 0, upTo: 500 }),
+      strengthPct: optionalQuantity('', 'Strength in %', { above: 0, upTo: 60 }),
+      temperatureC: optionalQuantity('', 'Temperature in °C', { above: -30, upTo: 90 }),
+      turned: z.boolean().default(false),
+      note: optionalText('What changed', 200),
+    }),
+  ),
+  'end-whitening': command(
+    atTheBench,
+    z.object({
+      whiteningId: id,
+      outcome: text('How it ended', 300),
+      relookOn: z
+        .union([z.literal('').transform(() => null), z.iso.date({ error: 'Look again on: a day, such as 2027-05-01.' })])
+        .nullable()
+        .default(null),
+    }),
   ),
 } as const
 

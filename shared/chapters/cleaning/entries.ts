@@ -1,8 +1,80 @@
 import { z } from 'zod'
-import { entry, observed } from '../../kernel/contract'
+import { type ContaminationKind, type ContaminationStep, contaminationKinds, contaminationStateNames } from '#core/cleaning/contamination'
+import { boardSchools, plasticSchools } from '#core/cleaning/words'
+import { ending, entry, observed } from '../../kernel/contract'
+import { word } from '../../kernel/fields'
+import { type ExposureKind, exposureKinds } from './words'
 
 const s = z.string()
+const n = z.number()
+const grams = (g: number) => `${Number(g.toFixed(2))} g`
+const colour = (d: { l: number; a: number; b: number }) => `L* ${d.l.toFixed(1)}, a* ${d.a.toFixed(1)}, b* ${d.b.toFixed(1)}`
+const small = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
 
 export const entries = {
   'cleaning.done': entry(z.object({ what: s, withWhat: s, byWhom: s }), d => `Cleaned ${d.what} with ${d.withWhat}.`, observed),
+  'cleaning.part': entry(
+    z.object({ name: s, made: s, soiled: s, works: s }),
+    d => `${d.name}: made of ${d.made || 'nobody knows what'}; ${d.soiled ? `soiled with ${d.soiled}` : 'not soiled'}; ${small(d.works)}.`,
+  ),
+  'cleaning.part-dropped': entry(z.object({ name: s }), d => `${d.name} is no longer cleaned apart.`),
+  'cleaning.schools': entry(
+    z.object({ boards: word<keyof typeof boardSchools>().nullable(), plastic: word<keyof typeof plasticSchools>().nullable() }),
+    d =>
+      `Practice of cleaning for this machine: boards ${d.boards ? small(boardSchools[d.boards].title) : 'as the collection has it'}, yellowed plastic ${d.plastic ? small(plasticSchools[d.plastic].title) : 'as the collection has it'}.`,
+  ),
+  'cleaning.planned': entry(z.object({ steps: n, minutes: n }), d => `Cleaning planned: ${d.steps} steps, about ${d.minutes} minutes.`),
+  'cleaning.parts-taken-over': entry(
+    z.object({ from: s, parts: n }),
+    d => `Took over from ${d.from} what ${d.parts === 1 ? 'a part is' : `${d.parts} parts are`} made of.`,
+  ),
+  'cleaning.step-added': entry(z.object({ says: s }), d => `Step of cleaning added: ${ending(small(d.says))}`),
+  'cleaning.step-done': entry(z.object({ says: s }), d => `Cleaned: ${ending(small(d.says))}`),
+  'cleaning.step-left': entry(z.object({ says: s, reason: s }), d => `Left out: ${small(d.says)}; ${ending(d.reason)}`),
+  'cleaning.step-given': entry(
+    z.object({ says: s, to: s }),
+    d => (d.to ? `${d.to} takes: ${ending(small(d.says))}` : `Nobody in particular takes: ${ending(small(d.says))}`),
+    { open: false },
+  ),
+  'contamination.found': entry(
+    z.object({ kind: word<ContaminationKind>(), where: s, says: s }),
+    d => `${contaminationKinds[d.kind].title} found, ${d.where}${d.says ? `: ${ending(d.says)}` : '.'}`,
+    observed,
+  ),
+  'contamination.stepped': entry(
+    z.object({ kind: word<ContaminationKind>(), where: s, step: word<ContaminationStep>() }),
+    d => `${contaminationKinds[d.kind].title}, ${d.where}: ${small(contaminationStateNames[d.step])}.`,
+  ),
+  'drying.started': entry(z.object({ what: s, massG: n }), d => `Laid out to dry: ${d.what}, ${grams(d.massG)}.`),
+  'drying.weighed': entry(z.object({ what: s, massG: n, says: s }), d => `Weighed ${d.what}: ${grams(d.massG)}. ${d.says}`, observed),
+  'drying.ended': entry(z.object({ what: s, reason: s }), d =>
+    d.reason ? `Taken up before it was dry by its mass: ${d.what}; ${ending(d.reason)}` : `Dry by its mass: ${d.what}.`,
+  ),
+  'whitening.followed': entry(
+    z.object({ name: s, goalB: n, l: n, a: n, b: n }),
+    d => `Whitening of ${d.name} is followed: ${colour(d)}; done at a difference of ${d.goalB} in b*.`,
+  ),
+  'whitening.measured': entry(
+    z.object({ name: s, l: n, a: n, b: n, hours: n, says: s }),
+    d => `Colour of ${d.name} after ${Number(d.hours.toFixed(1))} h: ${colour(d)}. ${d.says}`,
+    observed,
+  ),
+  'whitening.exposed': entry(
+    z.object({ name: s, how: word<ExposureKind>(), hours: n, strengthPct: n.nullable(), temperatureC: n.nullable(), turned: z.boolean(), note: s }),
+    d =>
+      `${d.name} treated for ${Number(d.hours.toFixed(2))} h: ${[
+        small(exposureKinds[d.how]),
+        d.strengthPct === null ? '' : `${d.strengthPct} %`,
+        d.temperatureC === null ? '' : `${d.temperatureC} °C`,
+        d.turned ? 'turned' : '',
+        d.note,
+      ]
+        .filter(Boolean)
+        .join(', ')}.`,
+    observed,
+  ),
+  'whitening.ended': entry(
+    z.object({ name: s, outcome: s, relookOn: s.nullable() }),
+    d => `Whitening of ${d.name} ended: ${ending(d.outcome)}${d.relookOn ? ` To be looked at again on ${d.relookOn}.` : ''}`,
+  ),
 } as const

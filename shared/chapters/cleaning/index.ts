@@ -3,5 +3,6 @@ import { onCollection, onMachine } from './commands'
 import { entries } from './entries'
 import { view } from './view'
 
-/** Clean: what was cleaned, and with what. */
+export * from './words'
+/** Clean: the plan, what got in and has to go, drying by mass, whitening by measured colour. */
 export const cleaning = chapter({ name: 'cleaning', onMachine, onCollection, entries, view })

@@ -1,7 +1,8 @@
 import { z } from 'zod'
+import { boardSchools, plasticSchools } from '#core/cleaning/words'
 import { replacementNames } from '#core/power/battery'
 import { command } from '../../kernel/contract'
-import { oneOf, optionalQuantity, optionalText, text, version } from '../../kernel/fields'
+import { keysOf, oneOf, optionalQuantity, optionalText, text, version } from '../../kernel/fields'
 import { coordinator } from '../../kernel/roles'
 import { SchoolShape } from '../../kernel/shapes'
 
@@ -23,6 +24,8 @@ export const onCollection = {
         .regex(/^[A-Z]{3}$/, 'Currency: three letters, such as EUR.')
         .default('EUR'),
       batterySchool: oneOf(replacementNames as ['none', ...typeof replacementNames], 'Lost battery').default('remote-holder'),
+      boardSchool: oneOf(keysOf(boardSchools), 'Fouled boards').default('spot'),
+      plasticSchool: oneOf(keysOf(plasticSchools), 'Yellowed plastic').default('leave'),
     }),
   ),
   'set-meter': command(

@@ -1,6 +1,8 @@
 import { z } from 'zod'
+import { boardSchools, plasticSchools } from '#core/cleaning/words'
 import { replacementNames } from '#core/power/battery'
 import { SchoolShape } from '../../kernel/shapes'
+import { keysOf } from '../../kernel/fields'
 
 const s = z.string()
 
@@ -14,6 +16,8 @@ export const Practice = z.object({
   zone: s,
   currency: s,
   batterySchool: z.enum(replacementNames as ['none', ...typeof replacementNames]),
+  boardSchool: z.enum(keysOf(boardSchools)),
+  plasticSchool: z.enum(keysOf(plasticSchools)),
   meterHost: s,
   meterPort: z.number().nullable(),
 })

@@ -1,0 +1,50 @@
+<script setup lang="ts">
+import { whiteningWords } from '#core/cleaning/whitening-forecast'
+import { matchColour, matchWords } from '#core/cleaning/colour'
+import type { SheetOf } from '#shared/chapters/index'
+
+/** Yellowed parts, each followed by its measured colour until it has had enough. */
+const props = defineProps<{ sheet: SheetOf<'cleaning'> }>()
+const session = useSession()
+const all = computed(() => props.sheet.cleaning.whitenings.map(part => ({ part, forecast: forecastOf(part) })))
+const running = computed(() => all.value.filter(w => !w.part.endedAt))
+const state = computed(() => (running.value.length ? 'open' : all.value.length ? 'done' : 'none'))
+const result = computed(
+  () =>
+    all.value
+      .map(
+        ({ part, forecast }) =>
+          `${part.name}: ${part.endedAt ? matchWords[matchColour({ part: part.colours.at(-1)!, reference: part.reference }).match].toLowerCase() : whiteningWords[forecast.state].toLowerCase()}`,
+      )
+      .join('; ') || 'No part is followed',
+)
+const lab = { l: '', a: '', b: '', error: '1' } as never
+</script>
+
+<template>
+  <OneCard title="Whitening" hint="Two plastics on one machine are two parts. It is measured before, and after every exposure." :state="state" :result="result">
+    <WhiteningPart v-for="{ part, forecast } in all" :key="part.id" :tag="sheet.tag" :part="part" :forecast="forecast" />
+    <AddPanel v-if="session.may('follow-whitening')" v-slot="{ close }" label="Follow a part" :open="!all.length">
+      <CommandForm
+        command="follow-whitening"
+        :machine="sheet.tag"
+        :initial="{ name: '', plastic: '', goalB: '1' as never, reference: lab, first: lab }"
+        label="Follow a part"
+        submit="Follow it"
+        @done="close()"
+      >
+        <p v-if="sheet.cleaning.schools.plastic === 'leave'" class="hint">The practice here is to leave yellowed plastic as patina; this part would differ.</p>
+        <div class="grid gap-3 sm:grid-cols-3">
+          <TextField name="name" label="Part" /><TextField name="plastic" label="Plastic" hint="Parts of one plastic lend each other their pace" /><TextField
+            name="goalB"
+            label="Done at Δb*"
+            numeric
+          />
+        </div>
+        <LabFields prefix="first" label="Its colour now" />
+        <LabFields prefix="reference" label="The part that was never yellowed" />
+        <ColourFromPhotograph :into="['first', 'reference']" />
+      </CommandForm>
+    </AddPanel>
+  </OneCard>
+</template>

@@ -1,0 +1,50 @@
+import type { Box } from '~/chapters/cleaning/PatchPicture.vue'
+import { type Neutral, type PatchColour, neutrals } from '#core/cleaning/patch-colour'
+import type { Finding } from '#core/kernel/finding'
+import { wrap } from 'comlink'
+import type { PatchBench } from '~/workers/patch.worker'
+import PatchWorker from '~/workers/patch.worker?worker'
+
+/** Areas of a picture measured against its neutral, beside the page; the picture goes nowhere. */
+export function usePatchColour() {
+  const file = shallowRef<File>()
+  const url = ref('')
+  const trouble = ref('')
+  const busy = ref(false)
+  const neutral = ref<Neutral>('grey-card')
+  const target = ref('neutral')
+  const areas = ref<Record<string, Box>>({})
+  const findings = ref<Finding[]>([])
+
+  async function choose(chosen: File) {
+    try {
+      ;(await createImageBitmap(chosen)).close()
+      if (url.value) URL.revokeObjectURL(url.value)
+      file.value = chosen
+      url.value = URL.createObjectURL(chosen)
+      areas.value = {}
+      findings.value = []
+      target.value = 'neutral'
+      trouble.value = ''
+    } catch {
+      trouble.value = `${chosen.name} is no picture that can be read here. JPEG, PNG and WebP do.`
+    }
+  }
+  onUnmounted(() => url.value && URL.revokeObjectURL(url.value))
+
+  const setBox = (box: Box) => (areas.value = { ...areas.value, [target.value]: box })
+
+  async function measure(of: string): Promise<PatchColour | null> {
+    busy.value = true
+    const worker = new PatchWorker()
+    try {
+      const result = await wrap<PatchBench>(worker).measure(file.value!, { ...areas.value[of]! }, { ...areas.value.neutral! }, neutrals[neutral.value].l)
+      findings.value = result.findings
+      return result.colour
+    } finally {
+      worker.terminate()
+      busy.value = false
+    }
+  }
+  return { url, trouble, busy, neutral, target, areas, findings, choose, setBox, measure }
+}

@@ -1,0 +1,143 @@
+import { describe, expect, it } from 'vitest'
+import { type ContaminationStep, looksAfter } from '#core/cleaning/contamination'
+import { type CommandRequest, commands } from '#shared/chapters/index'
+import { goodFacts as good } from '../../../tests/support/good-facts'
+import { serverBench } from '../../../tests/support/server-bench'
+
+const on = serverBench()
+const { bookIn, perform, sheet } = on
+const hours = (n: number) => (on.now = new Date(on.now.getTime() + n * 3_600_000))
+/** A machine that the gate lets start, attended. */
+function guarded() {
+  const tag = bookIn()
+  perform(tag, 'expect-rails', { rails: [{ name: '+5 V', nominalV: 5 }] })
+  perform(tag, 'assess-power', { version: 1, facts: good, inspectedById: on.ilka.id })
+  perform(tag, 'measure-off-state', { rail: '+5 V', ohm: 200, reversedOhm: 300, leadsOhm: 0.2, loadAttached: false, rising: false })
+  expect(sheet(tag).gate.inForce).toBe('guarded-start')
+  return tag
+}
+const part: CommandRequest<'say-cleaning-part'> = {
+  partId: null,
+  version: 0,
+  name: 'Main board',
+  materials: ['masked-board', 'speaker'],
+  soils: ['dust', 'alkali'],
+  works: 'dead',
+  socketed: true,
+}
+const grey = { l: 84, a: -0.5, b: 5, error: 0.3 }
+
+describe('the plan of a machine', () => {
+  it('is made from its parts, done step by step, and what was wetted keeps it off until somebody says it is dry', () => {
+    const tag = guarded()
+    expect(() => perform(tag, 'make-cleaning-plan', {})).toThrow('Say first what its parts are made of')
+    perform(tag, 'say-cleaning-part', part)
+    perform(tag, 'make-cleaning-plan', {})
+    const { steps } = sheet(tag).cleaning
+    expect(steps[0]).toMatchObject({ method: 'acid-neutralise', waitHours: 6, cautions: ['battery'] })
+    perform(tag, 'do-cleaning-step', { stepId: steps[0]!.id, version: steps[0]!.version, waitHours: 1 })
+    // Shorter than the plan has it is not taken.
+    expect(Date.parse(sheet(tag).waits[0]!.until) - on.now.getTime()).toBe(6 * 3_600_000)
+    expect(sheet(tag).gate.inForce).toBe('keep-off')
+    expect(() => perform(tag, 'do-cleaning-step', { stepId: steps[0]!.id, version: 2, waitHours: null })).toThrow('done already')
+    hours(7)
+    expect(sheet(tag).gate.inForce).toBe('not-yet-assessed')
+    perform(tag, 'end-wait', { waitId: sheet(tag).waits[0]!.id })
+    expect(sheet(tag).gate.inForce).toBe('guarded-start')
+    // Made anew, it leaves what was done alone and does not ask for it again.
+    perform(tag, 'make-cleaning-plan', {})
+    expect(
+      sheet(tag)
+        .cleaning.steps.filter(s => s.method === 'acid-neutralise')
+        .map(s => s.state),
+    ).toEqual(['done'])
+  })
+
+  it('refuses a bath that would spoil the part, with the reason, and keeps nothing of it', () => {
+    const tag = bookIn()
+    const { partId } = perform(tag, 'say-cleaning-part', part) as { partId: number }
+    const before = sheet(tag).history.entries.length
+    expect(() => perform(tag, 'add-cleaning-step', { partId, method: 'ultrasonic', soil: 'grease', minutes: 30 })).toThrow('never here. Speaker:')
+    expect(() => perform(tag, 'add-cleaning-step', { partId, method: 'alkali-neutralise', soil: 'alkali', minutes: 30 })).toThrow('never here')
+    expect([sheet(tag).cleaning.steps, sheet(tag).history.entries.length]).toEqual([[], before])
+  })
+
+  it('takes over what a sister is made of, but not what is on her', () => {
+    const { modelId } = on.collection(
+      'add-model',
+      commands['add-model'].parse({ maker: 'Tarnwick Instruments', name: 'Petrel 8S', variants: [], usualKit: [], assemblies: [], knownFaults: [], rails: [] }),
+    ) as { modelId: number }
+    const [one, other] = [bookIn({ modelId }), bookIn({ modelId })]
+    expect(() => perform(other, 'take-over-parts', { from: one })).toThrow('is left to take over')
+    expect(() => perform(other, 'take-over-parts', { from: 'SH-0000-000' })).toThrow('no machine of the same model')
+    perform(one, 'say-cleaning-part', part)
+    expect(sheet(other).cleaning.sisters).toMatchObject([{ tag: one, parts: 1 }])
+    perform(other, 'take-over-parts', { from: one })
+    expect(sheet(other).cleaning.parts[0]).toMatchObject({ materials: ['masked-board', 'speaker'], soils: ['dust'], works: 'not-known' })
+  })
+})
+
+it('liquid goes out step by step, and only looking again under what the checks name opens the gate', () => {
+  const tag = guarded()
+  perform(tag, 'find-contamination', { kind: 'liquid', where: 'main board', says: 'A tide line' })
+  const one = () => sheet(tag).cleaning.contaminations[0]!
+  const step = (name: ContaminationStep, more: object = {}) =>
+    perform(tag, 'step-contamination', { contaminationId: one().id, version: one().version, step: name, lookedAt: [], waitHours: null, ...more })
+  expect([sheet(tag).gate.inForce, sheet(tag).moves[0]!.code]).toEqual(['keep-off', 'contamination'])
+  expect(() => step('dried')).toThrow('First: Rinse it')
+  step('rinsed', { waitHours: 8 })
+  expect(() => step('dried')).toThrow('Not yet: Drying after rinsing')
+  hours(9)
+  perform(tag, 'end-wait', { waitId: sheet(tag).waits[0]!.id })
+  step('dried')
+  expect(sheet(tag).gate.inForce).toBe('keep-off')
+  expect(() => step('gone', { lookedAt: looksAfter('liquid').slice(1) })).toThrow('Not looked at yet')
+  step('gone', { lookedAt: looksAfter('liquid') })
+  expect([sheet(tag).gate.inForce, one().next]).toEqual(['guarded-start', null])
+})
+
+it('a part dries by its mass: taken up early it is remembered, laid out again and dry it is not', () => {
+  const tag = guarded()
+  const dry = (more: number[]) => {
+    perform(tag, 'start-drying', { what: 'Main board', massG: 322, errorG: 0.05, leftG: 0.2 })
+    const id = sheet(tag).cleaning.dryings.at(-1)!.id
+    for (const [i, after] of more.entries()) {
+      hours(after)
+      const at = more.slice(0, i + 1).reduce((sum, h) => sum + h, 0)
+      perform(tag, 'weigh', { dryingId: id, massG: Number((300 + 22 * Math.exp(-at / 4)).toFixed(2)) })
+    }
+    return id
+  }
+  const early = dry([2, 2, 4])
+  expect(sheet(tag).gate.inForce).toBe('keep-off')
+  expect(() => perform(tag, 'end-drying', { dryingId: early, reason: '' })).toThrow('not dry by its mass')
+  perform(tag, 'end-drying', { dryingId: early, reason: 'Wanted tonight' })
+  expect(sheet(tag).cleaning.dryings[0]!.endedWet).toBe('Wanted tonight')
+  const late = dry([2, 2, 4, 8, 14])
+  expect(sheet(tag).cleaning.dryings.at(-1)!.state).toBe('dry')
+  perform(tag, 'end-drying', { dryingId: late, reason: '' })
+  expect(sheet(tag).power.heard.filter(h => h.finding.code.startsWith('wait.'))).toEqual([])
+})
+
+it('a yellowed part is followed to stop, and no exposure is taken after that', () => {
+  const tag = bookIn()
+  perform(tag, 'follow-whitening', { name: 'Bezel', plastic: 'ABS', goalB: 1, reference: grey, first: { l: 74, a: 2, b: 24, error: 0.3 } })
+  const one = () => sheet(tag).cleaning.whitenings[0]!
+  const expose = (h: number) =>
+    perform(tag, 'expose', { whiteningId: one().id, how: 'cream', hours: h, strengthPct: 12, temperatureC: null, turned: true, note: '' })
+  for (const [h, b] of [
+    [4, 15.5],
+    [4, 10.2],
+    [6, 5.9],
+  ] as const) {
+    expose(h)
+    hours(h)
+    expect(sheet(tag).moves.map(m => m.code)).toContain('measure-colour')
+    perform(tag, 'measure-colour', { whiteningId: one().id, l: 80, a: 0, b, error: 0.3 })
+    hours(1)
+  }
+  expect(one().colours.map(c => c.hours)).toEqual([0, 4, 8, 14])
+  expect(() => expose(2)).toThrow('Stop now')
+  perform(tag, 'end-whitening', { whiteningId: one().id, outcome: 'Matches the other half', relookOn: '2099-05-01' })
+  expect(one().outcome).toBe('Matches the other half')
+})
