@@ -105,9 +105,9 @@ try {
       await visitor.press('Measure it again for below the barrel')
     },
   })
-  await take('paths', `/m/${await tag('Lifeboat house')}?stage=look`, 'is best supported', { theme: 'dark', first: scrollTo('Its path') })
   await startOf(await tag('Radio hut'))
   await take('sheet-make-safe', `/m/${await tag('Chart room')}?stage=make-safe`, 'What would open it')
+  await take('sheet-clean', `/m/${await tag('Two-tone')}?stage=clean`, 'Go on', { theme: 'dark', first: scrollTo('Whitening') })
   await take('sheet-prove', `/m/${await tag('Harbour office')}?stage=prove`, 'Take a reading')
   await take('sheet-narrow', `/m/${await tag('Schoolroom A')}?stage=look`, 'Assemblies', { in: 'narrow' })
   await take('reading-narrow', `/m/${await tag('Harbour office')}?stage=prove`, 'is within limits', {

@@ -40,6 +40,8 @@ const usualLeftG = 0.2
 /** No more than this is forecast: what takes longer wants another way of drying. */
 const horizonHours = 24 * 60
 export const fewestWeighings = 4
+/** So long it has to stand still at least before it counts as dry. Common practice, no source: constant mass is judged over hours. */
+const stillHours = 12
 
 /**
  * From a series of weighings: what it weighs dry, how quickly it dries, and when too little water is left to matter.
@@ -121,7 +123,10 @@ export function judgeDrying({ weighings, errorG = usualErrorG, leftG = usualLeft
   const leftNowG = fit.leftAt(now)
   const reached = (edge: keyof Band) => firstBelow(at => fit.leftAt(at)[edge], leftG)
   const dryAtHours = { low: reached('low'), mid: reached('mid'), high: reached('high') }
-  const dry = leftNowG.high <= leftG
+  // A slow tail hides behind a fit of the quick part: dry is only what has also stood still for a while.
+  const still = hasStoodStill(points, errorG, fit.tau)
+  const fitted = leftNowG.high <= leftG
+  const dry = fitted && still
   const reference = `${points.length} weighings, ± ${three(fit.sigma)} g each; an exponential approach with a time constant of ${three(fit.tau)} h.`
   return {
     state: dry ? 'dry' : 'drying',
@@ -133,7 +138,17 @@ export function judgeDrying({ weighings, errorG = usualErrorG, leftG = usualLeft
     findings: [
       dry
         ? finding('fine', 'drying.dry', `Dry by its mass: at most ${three(Math.max(0, leftNowG.high))} g are left.`, reference)
-        : finding('note', 'drying.drying', `Still drying: ${three(Math.max(0, leftNowG.low))} to ${three(Math.max(0, leftNowG.high))} g are left.`, reference),
+        : fitted
+          ? finding('note', 'drying.still', 'By the curve it is dry, but it has not stood still yet: weigh it again after half a day.', [
+              reference,
+              'Water that sits deep follows a slower law of its own, and shows only in time.',
+            ])
+          : finding(
+              'note',
+              'drying.drying',
+              `Still drying: ${three(Math.max(0, leftNowG.low))} to ${three(Math.max(0, leftNowG.high))} g are left.`,
+              reference,
+            ),
       ...(dryAtHours.high >= horizonHours && !dry
         ? [
             finding(
@@ -155,6 +170,16 @@ export function judgeDrying({ weighings, errorG = usualErrorG, leftG = usualLeft
       ...scattered,
     ],
   }
+}
+
+/**
+ * Whether the mass has stood still: half a day, or twice the time constant, within three times the error of weighing. Half a gram that leaves with a time
+ * constant of two days is seen by then.
+ */
+function hasStoodStill(points: readonly { at: number; value: number }[], errorG: number, tauHours: number): boolean {
+  const last = points.at(-1)!
+  const since = points.findLastIndex(p => last.at - p.at >= Math.max(stillHours, 2 * tauHours))
+  return since >= 0 && points.slice(since).every(p => p.value - last.value <= 3 * errorG)
 }
 
 /** The first instant, to a minute, at which something that falls is no more than an amount; the horizon where it is not reached before. */

@@ -71,6 +71,21 @@ describe('drying', () => {
     expect(early).toBeLessThanOrEqual(3)
   })
 
+  it('is not taken in by water that leaves slowly behind a quick fit', () => {
+    // Two laws at once: 20 g with a time constant of 2 h, and 1.5 g that sits deep with one of 40 h.
+    const deep = (t: number) => 1.5 * Math.exp(-t / 40)
+    for (let seed = 1; seed <= 60; seed++) {
+      const random = seeded(seed)
+      for (const upTo of [5, 6, 7, 8]) {
+        const weighings = [0, 1, 2, 4, 8, 12, 16, 24]
+          .slice(0, upTo)
+          .map(t => ({ atHours: t, massG: 300 + 20 * Math.exp(-t / 2) + deep(t) + 0.05 * normal(random) }))
+        const now = weighings.at(-1)!.atHours
+        if (judgeDrying({ weighings, errorG: 0.05, leftG: 0.2 }).state === 'dry') expect(deep(now)).toBeLessThan(0.2)
+      }
+    }
+  })
+
   it('does not say more than it can', () => {
     expect(judgeDrying({ weighings: series(6, [0, 1, 2]) }).state).toBe('too-few')
     expect(judgeDrying({ weighings: [0, 1, 2, 3].map(h => ({ atHours: h, massG: 300 - h })), errorG: 0.3 }).state).toBe('cannot-tell')
@@ -103,6 +118,13 @@ describe('whitening', () => {
     }
     expect(asked).toBeGreaterThan(150)
     expect(past / asked).toBeLessThan(0.02)
+  })
+
+  it('goes in small steps where methods were mixed', () => {
+    const measured = [part(0, 24), part(4, 18), part(8, 14)]
+    expect(forecastWhitening({ reference, measured }).nextHours).toBeGreaterThan(2)
+    const mixed = forecastWhitening({ reference, measured, mixed: true })
+    expect([mixed.nextHours, mixed.findings.at(-1)!.code]).toEqual([2, 'whitening.mixed'])
   })
 
   it('says stop: done, no gain, or overdone', () => {

@@ -1,5 +1,5 @@
 import type { CautionName } from '../safety/cautions'
-import type { Material, Method, Soil } from './words'
+import { type Material, type Method, type Soil, materialNames } from './words'
 
 /**
  * What a method does to a material, and whether it does anything about a soil. One row says one thing of several materials or soils;
@@ -20,37 +20,12 @@ const boards = ['bare-board', 'masked-board'] as const
 const contacts = ['gold-contacts', 'tin-contacts'] as const
 const metals = ['bare-steel', 'aluminium', 'painted-metal'] as const
 const wontBath = ['membrane', 'conductive-ink', 'wood', 'paper', 'transformer', 'speaker', 'tube-coating', 'foam'] as const
+const allBut = (...spared: Material[]) => materialNames.filter(m => !spared.includes(m))
 const soaks = 'It soaks up water and keeps it: layers part, windings rust, cones and labels are lost.'
 
 export const methodTable: Record<Method, MethodRows> = {
   'leave': {
-    on: [
-      [
-        'suited',
-        [
-          'abs',
-          'painted-metal',
-          'bare-steel',
-          'aluminium',
-          'gold-contacts',
-          'tin-contacts',
-          'legends',
-          'rubber',
-          'foam',
-          'wood',
-          'paper',
-          'glass',
-          'speaker',
-          'transformer',
-          'tube-coating',
-          'membrane',
-          'conductive-ink',
-          'bare-board',
-          'masked-board',
-        ],
-        'What is left alone is not harmed by us.',
-      ],
-    ],
+    on: [['suited', materialNames, 'What is left alone is not harmed by us.']],
     against: [
       ['suited', ['yellowing', 'ink', 'dust', 'smoke-film'], 'It does no harm where it lies; some of it is patina.'],
       ['careful', ['grease', 'adhesive', 'rust'], 'It goes on slowly; look at it again.'],
@@ -199,27 +174,7 @@ export const methodTable: Record<Method, MethodRows> = {
       ['suited', ['bare-steel'], 'Fine wool or a soft pad, then oil or wax.'],
       ['careful', ['abs'], 'Textured plastic bears a soft pad; smooth plastic is dulled for good.'],
       ['careful', ['aluminium', 'tin-contacts'], 'Lightly, along the grain; nothing of it may stay inside.'],
-      [
-        'never',
-        [
-          'gold-contacts',
-          'legends',
-          'painted-metal',
-          'rubber',
-          'foam',
-          'membrane',
-          'conductive-ink',
-          'paper',
-          'speaker',
-          'glass',
-          'tube-coating',
-          'wood',
-          'bare-board',
-          'masked-board',
-          'transformer',
-        ],
-        'It takes off the print, the plating, the mask or the finish.',
-      ],
+      ['never', allBut('bare-steel', 'abs', 'aluminium', 'tin-contacts'), 'It takes off the print, the plating, the mask or the finish.'],
     ],
     against: [
       ['suited', ['rust'], 'It takes rust off mechanically.'],
@@ -264,29 +219,7 @@ export const methodTable: Record<Method, MethodRows> = {
     on: [
       ['suited', ['bare-steel'], 'In a bath of it, rinsed, dried at once, then oiled; screws are counted and go back.'],
       ['careful', ['painted-metal'], 'On the spot only: it creeps under paint.'],
-      [
-        'never',
-        [
-          'aluminium',
-          'gold-contacts',
-          'tin-contacts',
-          'bare-board',
-          'masked-board',
-          'abs',
-          'legends',
-          'rubber',
-          'foam',
-          'membrane',
-          'conductive-ink',
-          'wood',
-          'paper',
-          'transformer',
-          'speaker',
-          'glass',
-          'tube-coating',
-        ],
-        'An acid, or a chelate for iron; it attacks it or stays in it.',
-      ],
+      ['never', allBut('bare-steel', 'painted-metal'), 'An acid, or a chelate for iron; it attacks it or stays in it.'],
     ],
     against: [['suited', ['rust'], 'It takes rust off to the metal.']],
   },
@@ -295,29 +228,7 @@ export const methodTable: Record<Method, MethodRows> = {
     on: [
       ['suited', ['abs'], 'Cream under film, a bath, vapour or sun; followed by measured colour, turned, and stopped in time.'],
       ['careful', ['legends'], 'Some print fades; mask it, or try where it cannot be seen.'],
-      [
-        'never',
-        [
-          'painted-metal',
-          'bare-steel',
-          'aluminium',
-          'gold-contacts',
-          'tin-contacts',
-          'bare-board',
-          'masked-board',
-          'rubber',
-          'foam',
-          'membrane',
-          'conductive-ink',
-          'wood',
-          'paper',
-          'transformer',
-          'speaker',
-          'glass',
-          'tube-coating',
-        ],
-        'Peroxide attacks it; metal inserts, labels and foam come off first.',
-      ],
+      ['never', allBut('abs', 'legends'), 'Peroxide attacks it; metal inserts, labels and foam come off first.'],
     ],
     against: [['suited', ['yellowing'], 'It takes the yellow off, most of it; it may come back.']],
   },

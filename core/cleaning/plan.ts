@@ -94,6 +94,11 @@ const dryHours: Partial<Record<Method, number>> = {
   'ultrasonic': 12,
   'rust-remover': 3,
 }
+/** What dries after a method, and for how long at least; nothing after a dry one. */
+export function waitAfter(method: Method, part: string): PlannedStep['wait'] {
+  const hours = dryHours[method]
+  return hours ? { what: `${part} drying after: ${methods[method].toLowerCase()}`, hours } : null
+}
 /** From so many minutes of cosmetic work on, a short test comes first. */
 const worthTestingMinutes = 45
 const cosmetic: readonly Soil[] = ['smoke-film', 'grease', 'adhesive', 'ink', 'yellowing', 'rust']
@@ -172,7 +177,7 @@ function stepsOf(part: PlanPart, schools: CleaningSchools, findings: Finding[]):
     })
     if (stayOut.length || part.socketed)
       put(1, 'take-off', {
-        says: `Take off ${lower(part.name)}: ${[...stayOut.map(m => materials[m].toLowerCase()), ...(part.socketed ? ['chips in sockets'] : [])].join(', ')}`,
+        says: `Take off or keep dry, ${lower(part.name)}: ${[...stayOut.map(m => materials[m].toLowerCase()), ...(part.socketed ? ['chips in sockets'] : [])].join(', ')}`,
         why: 'It must not get wet; what is taken off is counted out, and counted back.',
         minutes: 20,
       })
@@ -186,7 +191,6 @@ function stepsOf(part: PlanPart, schools: CleaningSchools, findings: Finding[]):
       cautions: ['mains'],
     })
   for (const job of jobs) {
-    const hours = dryHours[job.method]
     const what = `${job.soils.map(s => soils[s].toLowerCase()).join(', ')} on ${job.materials.map(m => materials[m].toLowerCase()).join(', ')}`
     put(job.phase, 'method', {
       method: job.method,
@@ -194,7 +198,7 @@ function stepsOf(part: PlanPart, schools: CleaningSchools, findings: Finding[]):
       why: `${upper(what)}.${job.careful.length ? ` With care: ${job.careful.join(' ')}` : ''}`,
       minutes: minutesOf[job.method],
       cautions: [...(methodTable[job.method].caution ?? [])],
-      wait: hours ? { what: `${part.name} drying after: ${methods[job.method].toLowerCase()}`, hours } : null,
+      wait: waitAfter(job.method, part.name),
     })
   }
   const chemical = jobs.filter(j => j.method === 'acid-neutralise' || j.method === 'alkali-neutralise')

@@ -13,6 +13,8 @@ export interface WhiteningInput {
   hoursNow?: number
   /** The difference in b* at which it counts as done. */
   goalB?: number
+  /** Whether it was treated in more than one way: an hour of one is not an hour of another. */
+  mixed?: boolean
   /** Time constants in hours that parts of this kind had here before. */
   similarTauHours?: number[]
 }
@@ -53,6 +55,15 @@ export const fewestColours = 3
 /** Where nothing is known: this long, and measure. Eight hours under cream in a box are a clear change: common practice, no source. */
 const firstHours = 4
 const horizonHours = 500
+/** Where methods were mixed no curve can be trusted far. */
+const mixedHours = 2
+const mixedFinding = finding(
+  'care',
+  'whitening.mixed',
+  `It was treated in more than one way: ${mixedHours} h at most, then measure.`,
+  'An hour in the sun, under a lamp and in a bath are counted alike, and are not.',
+  commonPractice,
+)
 const twice = 1.96
 
 /**
@@ -62,7 +73,7 @@ const twice = 1.96
  * From three colours on the approach is fitted; before that the time constants of similar parts stand in, where there are some.
  * @throws InputError for colours and hours that are none
  */
-export function forecastWhitening({ reference, measured, hoursNow, goalB = usualGoalB, similarTauHours = [] }: WhiteningInput): WhiteningResult {
+export function forecastWhitening({ reference, measured, hoursNow, goalB = usualGoalB, mixed = false, similarTauHours = [] }: WhiteningInput): WhiteningResult {
   if (!measured.length) throw new InputError('measured', measured, 'At least one measured colour of the part, please.')
   if (measured.length > 200) throw new InputError('measured', measured.length, 'Up to 200 colours, please.')
   if (!(goalB > 0 && goalB <= 20)) throw new InputError('goalB', goalB, 'Goal: a difference in b* of more than 0 and up to 20, please.')
@@ -98,6 +109,19 @@ export function forecastWhitening({ reference, measured, hoursNow, goalB = usual
   const tauHours = usable && fit.bounded ? fit.tau : null
   if (stop) return { ...base, ...stop, endB, tauHours, wantedHours: null, nextHours: 0, overshootRisk: null, curve, basis: usable ? 'fit' : 'none' }
 
+  if (usable && mixed) {
+    const told = fromFit(fit, { now, last: last.hours, goalB, nowB, nowBError, measuredNow })
+    return {
+      ...base,
+      ...told,
+      nextHours: Math.min(told.nextHours, mixedHours),
+      findings: [...told.findings, mixedFinding],
+      curve,
+      endB,
+      tauHours,
+      basis: 'fit',
+    }
+  }
   if (usable) return { ...base, ...fromFit(fit, { now, last: last.hours, goalB, nowB, nowBError, measuredNow }), curve, endB, tauHours, basis: 'fit' }
   return {
     ...base,

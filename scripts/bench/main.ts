@@ -1,5 +1,6 @@
 /** `npm run bench`: speed, memory and accuracy of what is heavy. Prints figures; judges nothing, for machines differ. */
 import { built } from '../lib/setup.mjs'
+import { benchCleaning } from './cleaning'
 import { benchCorrosion } from './corrosion'
 import { benchCollection } from './collection'
 import { benchFirstView } from './first-view'
@@ -10,6 +11,7 @@ const wanted = process.argv.slice(2)
 const run = async (name: string, bench: () => Promise<void>) => (wanted.length && !wanted.includes(name) ? undefined : bench())
 
 await run('corrosion', benchCorrosion)
+await run('cleaning', benchCleaning)
 console.log(`Memory of this process: ${Math.round(process.memoryUsage().rss / 2 ** 20)} MB`)
 await built()
 await run('first-view', benchFirstView)

@@ -13,6 +13,7 @@ export const cleaningWhiteningForecast = defineTool({
     measured: z.array(MeasuredColour.extend({ hours: n })).max(200),
     hoursNow: n.optional(),
     goalB: n.optional(),
+    mixed: z.boolean().optional(),
     similarTauHours: z.array(n).max(100).optional(),
   }),
   output: z.object({

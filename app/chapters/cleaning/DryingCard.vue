@@ -30,7 +30,7 @@ const pointsOf = (d: Drying) => d.weighings.map((w): [number, number] => [(Date.
       <p>
         <template v-if="one.dryAt">Dry at the latest {{ times.moment(one.dryAt) }}. </template>
         <strong>Weigh again {{ times.moment(one.weighAt) }}.</strong>
-        <span class="hint"> {{ one.weighings.length }} weighings since {{ times.moment(one.startedAt) }}.</span>
+        <span class="hint">&ensp;{{ one.weighings.length }} weighings since {{ times.moment(one.startedAt) }}.</span>
       </p>
       <LineChart
         v-if="one.weighings.length > 1"

@@ -22,7 +22,8 @@ const initialOf = ({ name, materials: made, soils: soiled, works, socketed }: Pa
   ({ name, materials: made, soils: soiled, works, socketed }) as Partial<CommandRequest<'say-cleaning-part'>>
 const blank: Partial<CommandRequest<'say-cleaning-part'>> = { name: '', materials: [], soils: ['dust'], works: 'not-known', socketed: false }
 const list = <K extends string>(names: Record<K, string>, keys: readonly K[], none: string) => keys.map(k => names[k].toLowerCase()).join(', ') || none
-const state = computed(() => (cleaning.value.guesses.length ? 'open' : cleaning.value.parts.length ? 'done' : 'none'))
+const unplanned = computed(() => !cleaning.value.parts.length && props.sheet.cleanings.length > 0)
+const state = computed(() => (unplanned.value ? 'none' : cleaning.value.guesses.length ? 'open' : cleaning.value.parts.length ? 'done' : 'none'))
 </script>
 
 <template>

@@ -11,7 +11,9 @@ const cleaning = computed(() => props.sheet.cleaning)
 const open = computed(() => cleaning.value.steps.filter(s => s.state === 'open'))
 const settled = computed(() => cleaning.value.steps.filter(s => s.state !== 'open'))
 const minutes = computed(() => open.value.reduce((sum, s) => sum + s.minutes, 0))
-const state = computed(() => (open.value.length || !cleaning.value.steps.length ? 'open' : 'done'))
+/** A machine that was cleaned without a plan needs none. */
+const unplanned = computed(() => !cleaning.value.steps.length && props.sheet.cleanings.length > 0)
+const state = computed(() => (unplanned.value ? 'none' : open.value.length || !cleaning.value.steps.length ? 'open' : 'done'))
 const at = ref<number>()
 const shown = computed(() => open.value.find(s => s.id === at.value)?.id ?? open.value[0]?.id)
 const personOf = (id: number | null) => session.crew.find(p => p.id === id)?.name
@@ -25,7 +27,7 @@ const schools = computed(
   <OneCard
     title="Plan"
     :state="state"
-    :result="open.length ? `${open.length} steps, about ${minutes} min` : `All ${settled.length} steps done or left out`"
+    :result="unplanned ? 'Cleaned without one' : open.length ? `${open.length} steps, about ${minutes} min` : `All ${settled.length} steps done or left out`"
     :hint="
       open.length
         ? `${open.length} to do, about ${minutes} minutes; ${settled.length} done or left out.`

@@ -1,7 +1,7 @@
 import { checkContaminationStep } from '#core/cleaning/contamination'
 import { lookUp } from '#core/cleaning/methods'
 import { methodTable } from '#core/cleaning/method-table'
-import { planCleaning } from '#core/cleaning/plan'
+import { planCleaning, waitAfter } from '#core/cleaning/plan'
 import { wetNow } from '#core/cleaning/rules'
 import { type Material, materials, methods, soils, workings } from '#core/cleaning/words'
 import { InputError } from '#core/kernel/input-error'
@@ -126,6 +126,7 @@ export function addCleaningStep(work: MachineWork, { partId, method, soil, minut
       method,
       forbidden.length ? `${methods[method]}: never here. ${forbidden.join(' ')}` : 'Say first what it is made of; the wrong bath spoils it.',
     )
+  const wait = waitAfter(method, part.name)
   const says = `${methods[method]}: ${part.name.charAt(0).toLowerCase()}${part.name.slice(1)}`
   work.tx
     .insert(cleaningSteps)
@@ -139,6 +140,8 @@ export function addCleaningStep(work: MachineWork, { partId, method, soil, minut
       why: `${soils[soil]}. Added by ${work.person.name}.`,
       minutes: Math.round(minutes),
       cautions: [...(methodTable[method].caution ?? [])],
+      waitWhat: wait?.what ?? '',
+      waitHours: wait?.hours ?? null,
     })
     .run()
   work.write('cleaning.step-added', { says })

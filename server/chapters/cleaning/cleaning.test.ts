@@ -62,6 +62,15 @@ describe('the plan of a machine', () => {
     expect([sheet(tag).cleaning.steps, sheet(tag).history.entries.length]).toEqual([[], before])
   })
 
+  it('lets what is added by hand dry as long as what was planned', () => {
+    const tag = guarded()
+    const { partId } = perform(tag, 'say-cleaning-part', { ...part, materials: ['masked-board'] }) as { partId: number }
+    perform(tag, 'add-cleaning-step', { partId, method: 'wet-wash', soil: 'grease', minutes: 40 })
+    const [step] = sheet(tag).cleaning.steps
+    perform(tag, 'do-cleaning-step', { stepId: step!.id, version: step!.version, waitHours: null })
+    expect([step!.waitHours, sheet(tag).gate.inForce]).toEqual([12, 'keep-off'])
+  })
+
   it('takes over what a sister is made of, but not what is on her', () => {
     const { modelId } = on.collection(
       'add-model',
@@ -113,7 +122,7 @@ it('a part dries by its mass: taken up early it is remembered, laid out again an
   expect(() => perform(tag, 'end-drying', { dryingId: early, reason: '' })).toThrow('not dry by its mass')
   perform(tag, 'end-drying', { dryingId: early, reason: 'Wanted tonight' })
   expect(sheet(tag).cleaning.dryings[0]!.endedWet).toBe('Wanted tonight')
-  const late = dry([2, 2, 4, 8, 14])
+  const late = dry([2, 2, 4, 8, 14, 14])
   expect(sheet(tag).cleaning.dryings.at(-1)!.state).toBe('dry')
   perform(tag, 'end-drying', { dryingId: late, reason: '' })
   expect(sheet(tag).power.heard.filter(h => h.finding.code.startsWith('wait.'))).toEqual([])

@@ -51,6 +51,9 @@ describe('axe finds nothing', () => {
       ['safety/gate', 'What would open it'],
       ['condition/triage', 'is best supported'],
       ['condition/corrosion-area', 'Choose a picture'],
+      ['cleaning/methods', 'Suited'],
+      ['cleaning/whitening-forecast', 'Had it enough'],
+      ['cleaning/colour-match', 'Side by side'],
     ] as const)
       await clean(`/tools/${id}`, seen)
   })
@@ -71,6 +74,8 @@ describe('axe finds nothing', () => {
   it('on every stage of a sheet, and on the label', async () => {
     const tag = await application.tagOf('Harbour office')
     for (const stage of stages) await clean(`/m/${tag}?stage=${stage}`, 'Harbour office', 'Next moves')
+    await clean(`/m/${await application.tagOf('Two-tone')}?stage=clean`, 'Whitening: bezel', 'Go on')
+    await clean(`/m/${await application.tagOf('Lifeboat house')}?stage=clean`, 'Still drying', 'Looked at again: gone')
     await clean(`/m/${tag}/label`, 'Replaced and repaired')
     await clean(`/m/${await application.tagOf('Slipway')}?stage=make-safe`, 'Before the switch', 'Starts there were')
     await clean(`/m/${tag}/start`, 'No start of this machine is running')

@@ -66,6 +66,9 @@ it('nothing is wider than the phone, and whatever is pressed is as tall as a fin
     '/models',
     '/settings',
     ...['arrive', 'look', 'make-safe', 'mend', 'prove'].map(s => `/m/${tag}?stage=${s}`),
+    `/m/${await application.tagOf('Two-tone')}?stage=clean`,
+    `/m/${await application.tagOf('Lifeboat house')}?stage=clean`,
+    '/tools/cleaning/bath',
   ]) {
     await rua.open(path)
     await rua.sees('Jolly Bench')

@@ -16,8 +16,8 @@ const finder = `
   const [kind, name, within] = arguments
   const words = e => (e.getAttribute('aria-label') || e.innerText || e.textContent || '').replace(/\\s+/g, ' ').trim()
   const seen = e => e.getClientRects().length > 0
-  const called = e => e.getAttribute('aria-label') || words(document.getElementById(e.getAttribute('aria-labelledby') || '') || document.createElement('i'))
-  const scopes = within ? [...document.querySelectorAll('form, section, article, [role=dialog], nav, li')].filter(e => seen(e) && (called(e) === within)) : [document]
+  const called = e => e.getAttribute('aria-label') || (e.tagName === 'FIELDSET' && words(e.querySelector('legend'))) || words(document.getElementById(e.getAttribute('aria-labelledby') || '') || document.createElement('i'))
+  const scopes = within ? [...document.querySelectorAll('form, section, article, fieldset, [role=dialog], nav, li')].filter(e => seen(e) && (called(e) === within)) : [document]
   const all = selector => scopes.flatMap(s => [...s.querySelectorAll(selector)]).filter(seen)
   if (kind === 'field') {
     const label = all('label').find(l => words(l) === name && l.control)

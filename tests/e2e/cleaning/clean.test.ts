@@ -1,0 +1,91 @@
+import { expect, it } from 'vitest'
+import { looksAfter } from '#core/cleaning/contamination'
+import { atTheBench } from '../support/bench'
+
+const {
+  application,
+  visitors: [rua],
+} = atTheBench(['rua'])
+const clean = async (nickname: string) => rua.open(`/m/${await application.tagOf(nickname)}?stage=clean`)
+const gate = async () => {
+  const { gate } = (await (
+    await application.ask(`/api/machines/${await application.tagOf('Harbour office')}`, { cookie: await application.cookieOf('ilka') })
+  ).json()) as { gate: { inForce: string } }
+  return gate.inForce
+}
+
+it('what got in goes out step by step, and the gate opens at the last and no earlier', async () => {
+  await clean('Harbour office')
+  expect(await gate()).toBe('guarded-start')
+  await rua.unfold('What got in')
+  await rua.choose('What', 'Liquid', 'Something got in')
+  await rua.fill('Where', 'main board', 'Something got in')
+  await rua.fill('What was seen', 'A tide line under the slots', 'Something got in')
+  await rua.press('Record it', 'Something got in')
+  await rua.sees('Keep off', 'Rinse it with distilled water')
+  await rua.fill('Then it dries for, hours', '', 'Its next step')
+  await rua.press('Rinsed', 'Its next step')
+  await rua.sees('Dry it through, warm and slowly')
+  await rua.press('Dried', 'Its next step')
+  await rua.sees('Look again under everything it may have reached')
+  await rua.press('Looked at again: gone', 'Its next step')
+  await rua.sees('Not looked at yet')
+  expect(await gate()).toBe('keep-off')
+  for (const place of looksAfter('liquid')) await rua.tick(place, 'Its next step')
+  await rua.press('Looked at again: gone', 'Its next step')
+  await rua.sees('Guarded start')
+  expect(await gate()).toBe('guarded-start')
+})
+
+it('a plan is made from what a part is, a bath that would spoil it is refused, and what a step wets keeps the machine off', async () => {
+  await clean('Harbour office')
+  await rua.unfold('Parts and what is on them')
+  await rua.press('Say what it is : Main board')
+  await rua.tick('Speaker', 'What it is made of')
+  await rua.tick('Alkali residue', 'What it is made of')
+  await rua.choose('Does it work today', 'Does not work')
+  await rua.press('Keep', 'What it is made of')
+  await rua.press('Make the plan')
+  await rua.sees('Neutralise with a mild acid: main board', 'then 6 h to dry')
+  await rua.press('Add a step')
+  await rua.pick('Method', 'Ultrasonic bath', 'Add a step')
+  await rua.pick('Against', 'Grease', 'Add a step')
+  await rua.press('Add it', 'Add a step')
+  await rua.sees('Ultrasonic bath: never here. Speaker: It soaks up water and keeps it')
+  await rua.press('Done; it dries for 6 h')
+  await rua.sees('Keep off', 'Main board drying after: neutralise with a mild acid')
+})
+
+it('a yellowed part is followed over four colours to stop, and then no exposure is offered', async () => {
+  await clean('Back door')
+  await rua.unfold('Whitening')
+  const form = 'Follow a part'
+  await rua.fill('Part', 'Space bar', form)
+  const type = async (values: string[], within: string) => {
+    for (const [i, label] of ['L*', 'a*', 'b*'].entries()) await rua.fill(label, values[i]!, within)
+  }
+  await type(['72', '2', '24'], 'Its colour now')
+  await type(['84', '-0.5', '5'], 'The part that was never yellowed')
+  await rua.press('Follow it', form)
+  await rua.sees('Allowed before it is measured again; 0 h so far')
+  for (const [hours, b, says] of [
+    ['4', '15', '3 of 3'],
+    ['4', '10', 'measure'],
+    ['4', '5.6', 'Stop now: it is done'],
+  ] as const) {
+    await rua.press('Expose it')
+    await rua.fill('Hours', hours, 'Expose it')
+    await rua.press('Keep the exposure', 'Expose it')
+    await rua.sees('Measure')
+    await rua.press('Measure its colour')
+    await type(['80', '0', b], 'Its colour now')
+    await rua.press('Keep the colour', 'Measure its colour')
+    await rua.sees(says === '3 of 3' ? 'Δb*' : says)
+  }
+  expect(await rua.offers('Expose it')).toBe(false)
+  await rua.press('End its treatment')
+  await rua.fill('How it ended', 'Matches', 'End its treatment')
+  await rua.press('It has ended', 'End its treatment')
+  // With an error of one in each colour nobody can say more.
+  await rua.sees('Too close to call')
+})
