@@ -66,14 +66,22 @@ export function lookUp(method: Method, material: Material, soil: Soil): { suits:
  * collection decides, then the gentler way. What the table does not know is said so, and never guessed.
  */
 export function rankMethods({ material, soil, works, schools = usualSchools }: MethodsInput): MethodsResult {
-  const ranked = methodNames.map(method => rankOne(method, { material, soil, works, schools }))
+  const key = [material, soil, works, schools.boards, schools.plastic].join()
+  if (!ranked.has(key)) ranked.set(key, rankAnew({ material, soil, works, schools }))
+  return ranked.get(key)!
+}
+/** There are some four thousand different questions, and each has one answer. */
+const ranked = new Map<string, MethodsResult>()
+
+function rankAnew({ material, soil, works, schools }: Required<MethodsInput>): MethodsResult {
+  const all = methodNames.map(method => rankOne(method, { material, soil, works, schools }))
   // Left alone, a soil is not cleaned: it stands behind whatever does something, unless it is the practice here.
   const behind = (r: RankedMethod) => (r.method === 'leave' && !r.school && r.suits !== 'never' ? 150 : 0)
   const order = (r: RankedMethod) => worst[r.suits] * 100 - (r.school ? 50 : 0) + behind(r) + methodNames.indexOf(r.method)
-  ranked.sort((a, b) => order(a) - order(b))
-  const usable = ranked.filter(r => r.suits === 'suited' || r.suits === 'careful')
+  all.sort((a, b) => order(a) - order(b))
+  const usable = all.filter(r => r.suits === 'suited' || r.suits === 'careful')
   return {
-    ranked,
+    ranked: all,
     findings: [
       ...(usable.length
         ? []

@@ -25,6 +25,9 @@ export function recordCleaning({ tx, machine, at, write }: MachineWork, input: C
   write('cleaning.done', input, { subject: { table: 'cleanings', id } })
 }
 
+/** More parts than this nobody cleans apart. */
+const mostParts = 60
+
 const listed = <K extends string>(names: Record<K, string>, keys: readonly K[]) => keys.map(key => names[key].toLowerCase()).join(', ')
 
 function partOf({ tx, machine }: MachineWork, partId: number) {
@@ -38,7 +41,7 @@ function partOf({ tx, machine }: MachineWork, partId: number) {
 }
 
 export function sayCleaningPart(work: MachineWork, { partId, version, ...part }: CommandInput<'say-cleaning-part'>): { partId: number } {
-  const { tx, machine, write } = work
+  const { tx, machine, write, file } = work
   const before = partId === null ? null : partOf(work, partId)
   if (before) expectVersion(work, before, version, before.version, Object.keys(part))
   const twice = tx
@@ -47,6 +50,7 @@ export function sayCleaningPart(work: MachineWork, { partId, version, ...part }:
     .where(and(eq(cleaningParts.machineId, machine.id), eq(cleaningParts.name, part.name)))
     .get()
   if (twice && twice.id !== before?.id) throw new InputError('name', part.name, `Part: ${part.name} is among its parts already.`)
+  if (!before && file().cleaningParts.length >= mostParts) throw new NotNow(`A machine is cleaned in up to ${mostParts} parts.`)
   const { id } = before
     ? tx
         .update(cleaningParts)
