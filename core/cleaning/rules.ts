@@ -30,7 +30,8 @@ export interface CleaningRecord {
 export interface CleaningFacts {
   cleanings: number
   waits: { what: string; until: string; over: boolean }[]
-  contaminated: { says: string; why: string }[]
+  /** The next step of each thing that got in; `waits` where something is drying still. */
+  contaminated: { says: string; why: string; waits: boolean }[]
   dryings: { what: string; weighAt: string; says: string }[]
   cleaningSteps: { open: number; done: number; next: { says: string; why: string } | null }
   whitenings: { name: string; why: string }[]
@@ -49,6 +50,7 @@ export const judgeSeries = ({ startedAt, weighings, errorG, leftG }: Drying, now
 
 /** @param now instant in UTC with milliseconds, as the waits have it */
 export const cleaningFacts = ({ cleanings, waits, contaminations, dryings, cleaningSteps, whitenings }: CleaningRecord, now: string): CleaningFacts => {
+  const wet = wetNow({ waits, dryings }, now).length > 0
   const done = cleaningSteps.filter(s => s.state === 'done').length
   const open = cleaningSteps.filter(s => s.state === 'open')
   return {
@@ -56,7 +58,15 @@ export const cleaningFacts = ({ cleanings, waits, contaminations, dryings, clean
     waits: waits.map(({ what, until }) => ({ what, until, over: until <= now })),
     contaminated: contaminations.flatMap(c => {
       const next = nextCleaningStep(c)
-      return next ? [{ says: next.do, why: `${contaminationKinds[c.kind].title}, ${c.where}: ${contaminationStateNames[c.state].toLowerCase()}.` }] : []
+      return next
+        ? [
+            {
+              says: next.do,
+              why: `${contaminationKinds[c.kind].title}, ${c.where}: ${contaminationStateNames[c.state].toLowerCase()}.`,
+              waits: wet && (next.step === 'dried' || next.step === 'gone'),
+            },
+          ]
+        : []
     }),
     dryings: dryings
       .filter(d => !d.endedAt)
@@ -186,7 +196,8 @@ export const cleaning: Discipline = {
     ],
   },
   moves: m => [
-    ...m.contaminated.map(c => move('harm', 'contamination', 'clean', c)),
+    // What dries is waited for, and said of the wait; an evening deals nothing of it out.
+    ...m.contaminated.map(({ waits, ...c }) => move('harm', waits ? 'wait.contamination' : 'contamination', 'clean', c)),
     ...m.waits.filter(w => w.over).map(w => move('wait-over', 'wait-over', 'clean', { says: `Go on: ${w.what}`, why: 'The wait is over.' })),
     ...m.dryings.filter(d => d.weighAt <= m.now).map(d => move('wait-over', 'weigh', 'clean', { says: `Weigh again: ${d.what}`, why: d.says })),
     ...m.whitenings.map(w => move('wait-over', 'measure-colour', 'clean', { says: `Measure the colour of ${w.name} before it goes on`, why: w.why })),

@@ -113,6 +113,7 @@ const examples: { [K in EntryKind]: [EntryData<K>, string] } = {
   'cleaning.step-done': [{ says: 'Brush and vacuum: case' }, 'Cleaned: brush and vacuum: case.'],
   'cleaning.step-left': [{ says: 'Whitening: bezel', reason: 'It is patina' }, 'Left out: whitening: bezel; It is patina.'],
   'cleaning.step-given': [{ says: 'Soapy water: case', to: 'Rua' }, 'Rua takes: soapy water: case.'],
+  'breakage.logged': [{ what: 'a clip of the lid', how: 'It came off with the tail' }, 'Broke: a clip of the lid. It came off with the tail.'],
   'contamination.found': [{ kind: 'liquid', where: 'main board', says: 'A tide line' }, 'Liquid found, main board: A tide line.'],
   'contamination.stepped': [{ kind: 'liquid', where: 'main board', step: 'gone' }, 'Liquid, main board: looked at again: gone.'],
   'drying.started': [{ what: 'Main board', massG: 332.14 }, 'Laid out to dry: Main board, 332.14 g.'],

@@ -94,6 +94,7 @@ const schools = computed(
         </div>
       </details>
     </div>
+    <BreakagePanel :tag="sheet.tag" />
     <AddPanel v-if="cleaning.parts.length && session.may('add-cleaning-step')" v-slot="{ close }" label="Add a step">
       <CommandForm
         command="add-cleaning-step"

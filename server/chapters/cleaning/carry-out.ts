@@ -11,6 +11,8 @@ import { NotFound, NotNow } from '../../kernel/refusals'
 import { machines } from '../../kernel/trunk'
 import { expectVersion } from '../../kernel/versions'
 import type { MachineWork } from '../../kernel/work'
+import { reportFault } from '../faults/index'
+import { wantPart } from '../parts/index'
 import { people } from '../people/index'
 import { waits } from '../waits/index'
 import { facts, schoolsOf } from './facts'
@@ -203,6 +205,13 @@ export function giveCleaningStep(work: MachineWork, { stepId, version, personId 
     .where(eq(cleaningSteps.id, stepId))
     .run()
   work.write('cleaning.step-given', { says: step.says, to: to?.name ?? '' })
+}
+
+/** Logged, and at once the part that is wanted or the repair to be made. */
+export function logBreakage(work: MachineWork, { what, how, becomes, stops }: CommandInput<'log-breakage'>): void {
+  work.write('breakage.logged', { what, how })
+  if (becomes === 'part') wantPart(work, { name: what, quantity: 1, stopsStart: stops })
+  if (becomes === 'fault') reportFault(work, { symptom: `Broken: ${what}`, firstSeen: '', stopsMachine: stops })
 }
 
 export function findContamination({ tx, machine, at, write }: MachineWork, found: CommandInput<'find-contamination'>): void {

@@ -56,10 +56,10 @@ describe('the plan of a machine', () => {
   it('refuses a bath that would spoil the part, with the reason, and keeps nothing of it', () => {
     const tag = bookIn()
     const { partId } = perform(tag, 'say-cleaning-part', part) as { partId: number }
-    const before = sheet(tag).history.entries.length
+    const before = sheet(tag).history.length
     expect(() => perform(tag, 'add-cleaning-step', { partId, method: 'ultrasonic', soil: 'grease', minutes: 30 })).toThrow('never here. Speaker:')
     expect(() => perform(tag, 'add-cleaning-step', { partId, method: 'alkali-neutralise', soil: 'alkali', minutes: 30 })).toThrow('never here')
-    expect([sheet(tag).cleaning.steps, sheet(tag).history.entries.length]).toEqual([[], before])
+    expect([sheet(tag).cleaning.steps, sheet(tag).history.length]).toEqual([[], before])
   })
 
   it('lets what is added by hand dry as long as what was planned', () => {
@@ -95,6 +95,7 @@ it('liquid goes out step by step, and only looking again under what the checks n
   expect([sheet(tag).gate.inForce, sheet(tag).moves[0]!.code]).toEqual(['keep-off', 'contamination'])
   expect(() => step('dried')).toThrow('First: Rinse it')
   step('rinsed', { waitHours: 8 })
+  expect(sheet(tag).moves.some(m => m.code === 'wait.contamination')).toBe(true)
   expect(() => step('dried')).toThrow('Not yet: Drying after rinsing')
   hours(9)
   perform(tag, 'end-wait', { waitId: sheet(tag).waits[0]!.id })
@@ -103,6 +104,15 @@ it('liquid goes out step by step, and only looking again under what the checks n
   expect(() => step('gone', { lookedAt: looksAfter('liquid').slice(1) })).toThrow('Not looked at yet')
   step('gone', { lookedAt: looksAfter('liquid') })
   expect([sheet(tag).gate.inForce, one().next]).toEqual(['guarded-start', null])
+})
+
+it('a breakage becomes a part wanted or a repair in the same press', () => {
+  const tag = bookIn()
+  const log = (becomes: 'part' | 'fault' | 'nothing') => perform(tag, 'log-breakage', { what: `Clip ${becomes}`, how: 'It was brittle', becomes, stops: false })
+  for (const becomes of ['part', 'fault', 'nothing'] as const) log(becomes)
+  expect(sheet(tag).parts.map(p => p.name)).toEqual(['Clip part'])
+  expect(sheet(tag).faults.map(f => f.symptom)).toEqual(['Broken: Clip fault'])
+  expect(sheet(tag).history.filter(e => e.kind === 'breakage.logged')).toHaveLength(3)
 })
 
 it('a part dries by its mass: taken up early it is remembered, laid out again and dry it is not', () => {

@@ -4,7 +4,7 @@ import { boardSchools, materials, methods, plasticSchools, soils, workings } fro
 import { command } from '../../kernel/contract'
 import { id, keysOf, oneOf, optionalQuantity, optionalText, quantity, text, version } from '../../kernel/fields'
 import { atTheBench } from '../../kernel/roles'
-import { exposureKinds } from './words'
+import { breakageOutcomes, exposureKinds } from './words'
 
 const Lab = {
   l: quantity('', 'L*', { above: 0, upTo: 100 }),
@@ -59,6 +59,17 @@ export const onMachine = {
   'do-cleaning-step': command(atTheBench, z.object({ stepId: id, version, waitHours: optionalQuantity('', 'Hours to dry', { above: 0, upTo: 1000 }) })),
   'leave-cleaning-step': command(atTheBench, z.object({ stepId: id, version, reason: reason('Why it is left out') })),
   'give-cleaning-step': command(atTheBench, z.object({ stepId: id, version, personId: id.nullable() })),
+
+  /** Breakages are logged where they happen, without blame and without a name, and become what they need in the same press. */
+  'log-breakage': command(
+    atTheBench,
+    z.object({
+      what: text('What broke', 100),
+      how: text('How it came about', 300),
+      becomes: oneOf(keysOf(breakageOutcomes), 'What becomes of it'),
+      stops: z.boolean().default(false),
+    }),
+  ),
 
   /** What got in, and its way out again. */
   'find-contamination': command(

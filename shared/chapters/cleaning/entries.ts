@@ -36,6 +36,7 @@ export const entries = {
     d => (d.to ? `${d.to} takes: ${ending(small(d.says))}` : `Nobody in particular takes: ${ending(small(d.says))}`),
     { open: false },
   ),
+  'breakage.logged': entry(z.object({ what: s, how: s }), d => `Broke: ${d.what}. ${ending(d.how)}`),
   'contamination.found': entry(
     z.object({ kind: word<ContaminationKind>(), where: s, says: s }),
     d => `${contaminationKinds[d.kind].title} found, ${d.where}${d.says ? `: ${ending(d.says)}` : '.'}`,

@@ -52,8 +52,15 @@ it('a plan is made from what a part is, a bath that would spoil it is refused, a
   await rua.pick('Against', 'Grease', 'Add a step')
   await rua.press('Add it', 'Add a step')
   await rua.sees('Ultrasonic bath: never here. Speaker: It soaks up water and keeps it')
+  await rua.press('Something broke')
+  await rua.fill('What broke', 'Clip of the card guide', 'Something broke')
+  await rua.fill('How it came about', 'Brittle, it came off with the card', 'Something broke')
+  await rua.press('Log it', 'Something broke')
+  await rua.seesNoMore('How it came about')
   await rua.press('Done; it dries for 6 h')
   await rua.sees('Keep off', 'Main board drying after: neutralise with a mild acid')
+  await rua.open('/parts')
+  await rua.sees('Clip of the card guide')
 })
 
 it('a yellowed part is followed over four colours to stop, and then no exposure is offered', async () => {
