@@ -1,3 +1,6 @@
+import { join } from 'node:path'
+import { By, until } from 'selenium-webdriver'
+import sharp from 'sharp'
 import { expect, it } from 'vitest'
 import { looksAfter } from '#core/cleaning/contamination'
 import { atTheBench } from '../support/bench'
@@ -95,4 +98,43 @@ it('a yellowed part is followed over four colours to stop, and then no exposure 
   await rua.press('It has ended', 'End its treatment')
   // With an error of one in each colour nobody can say more.
   await rua.sees('Too close to call')
+})
+
+it('a colour is taken from a photograph against the neutral on it, and a neutral that is none is refused', async () => {
+  const file = join(application.folder, 'bezel.png')
+  const block = async (background: string) =>
+    await sharp({ create: { width: 300, height: 300, channels: 3, background } })
+      .png()
+      .toBuffer()
+  // Left a grey of L* 49.5 in full light, right the yellowed part; both as sRGB has them.
+  await sharp({ create: { width: 640, height: 320, channels: 3, background: '#0a0a0a' } })
+    .composite([
+      { input: await block('#767676'), left: 10, top: 10 },
+      { input: await block('#c8b88c'), left: 330, top: 10 },
+    ])
+    .png()
+    .toFile(file)
+  await clean('Two-tone')
+  await rua.press('Measure its colour')
+  await rua.show('From a photograph')
+  await rua.giveFiles('Choose a picture', file)
+  const drag = async (target: string, [x0, x1]: [number, number]) => {
+    await rua.press(target)
+    const frame = await rua.driver.wait(until.elementLocated(By.css('[role=application]')), 15_000)
+    await rua.driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', frame)
+    const { width, height } = await frame.getRect()
+    const at = (x: number, y: number) => ({ origin: frame, x: Math.round((x - 0.5) * width), y: Math.round((y - 0.5) * height) })
+    await rua.driver.actions().move(at(x0, 0.2)).press().move(at(x1, 0.8)).release().perform()
+    await rua.sees(`${target.replace(' ✓', '')} ✓`)
+  }
+  await drag('the neutral', [0.05, 0.4])
+  await drag('the part', [0.6, 0.9])
+  await rua.press('Measure the part')
+  await rua.sees('Good to about')
+  // Source: culori; #c8b88c is L* 75.1, b* 24.5 for D65, and #767676 L* 49.6 where the card is said to have 49.5.
+  expect(Math.abs(Number(await rua.valueOf('L*', 'Its colour now')) - 75.1)).toBeLessThan(0.5)
+  expect(Math.abs(Number(await rua.valueOf('b*', 'Its colour now')) - 24.5)).toBeLessThan(0.5)
+  await drag('the neutral ✓', [0.487, 0.513])
+  await rua.press('Measure the part')
+  await rua.sees('The neutral patch is too dark to be measured.')
 })

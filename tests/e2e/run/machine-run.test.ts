@@ -96,6 +96,7 @@ it('a machine goes from the back door to a printed label', async () => {
 
   // Clean, and a wait that shows on the shelf
   await stage('Clean')
+  await ilka.unfold('Beside the plan')
   await ilka.fill('What was cleaned', 'the case')
   await ilka.fill('With what', 'soapy water')
   await ilka.press('Record it')
