@@ -15,9 +15,9 @@ export const text = (what: string, max = 200) =>
 /** Text that may be left out; nothing typed is kept as an empty string. */
 export const optionalText = (what: string, max = 200) => z.string().trim().max(max, `${what}: at most ${max} characters, please.`).default('')
 
-/** One of a fixed list. */
 /** The keys of a table of the core, as a choice among them. */
 export const keysOf = <K extends string>(table: Record<K, unknown>) => Object.keys(table) as [K, ...K[]]
+/** One of a fixed list. */
 export const oneOf = <const T extends readonly [string, ...string[]]>(values: T, what: string) => z.enum(values, { error: `${what}: choose one of the list.` })
 
 type Range = { above: number; upTo: number }
