@@ -7,7 +7,7 @@ const alias = { '#core': room('core'), '#shared': room('shared') }
 export default defineConfig({
   test: {
     projects: [
-      { resolve: { alias }, test: { name: 'core', include: ['core/**/*.test.ts', 'shared/**/*.test.ts', 'app/**/*.test.ts'] } },
+      { resolve: { alias }, test: { name: 'core', include: ['core/**/*.test.ts', 'shared/**/*.test.ts', 'app/**/*.test.ts'], testTimeout: 20_000 } },
       {
         resolve: { alias },
         test: {

@@ -137,9 +137,9 @@ function waitsHeard({ waits }: CleaningRecord, now: string): Heard[] {
 
 /** What is laid out to dry stops it until somebody ends it; what was taken up before it was dry is remembered. */
 function dryingHeard({ dryings }: CleaningRecord): Heard[] {
-  // Of one thing the last time counts: laid out again and dried, it is dry.
-  const last = dryings.filter((d, i) => dryings.findLastIndex(other => other.what === d.what) === i)
-  return last.flatMap(({ what, endedAt, endedWet }): Heard[] => {
+  // Taken up wet, it is heard of until the same thing was laid out again; what lies there now always is.
+  const counted = dryings.filter((d, i) => !d.endedAt || dryings.findLastIndex(other => other.what === d.what) === i)
+  return counted.flatMap(({ what, endedAt, endedWet }): Heard[] => {
     if (!endedAt)
       return [
         heard(
