@@ -7,7 +7,9 @@ export function useStay() {
   const dayMs = 24 * 60 * 60 * 1000
   const today = () => times.localOf(clock.now).slice(0, 10)
   const late = times.localOf(new Date(clock.now.getTime() + lateMs)).slice(11)
-  const typed = ref(times.localOf(clock.now).slice(11) < '20:30' ? usualEnd : late)
+  const started = times.localOf(clock.now).slice(11)
+  // Past midnight it is still the evening before: the usual end lies a day ahead.
+  const typed = ref(started >= '04:00' && started < '20:30' ? usualEnd : late)
   /** A time that has passed already today is meant for after midnight. */
   const until = () => {
     const at = times.instantOf(`${today()}T${typed.value}`)
