@@ -42,6 +42,20 @@ export const immersive: readonly Method[] = ['soapy-water', 'wet-wash', 'ultraso
 const boardLike: readonly Material[] = ['bare-board', 'masked-board', 'gold-contacts', 'tin-contacts']
 export const boardMethod = { spot: 'solvent-wipe', wash: 'wet-wash', ultrasonic: 'ultrasonic' } as const satisfies Record<CleaningSchools['boards'], Method>
 
+/** Methods that touch only the place they are meant for; whatever else the part is made of is not harmed by them. */
+const local: readonly Method[] = ['brush', 'air', 'solvent-wipe']
+
+/** Why a method must not be used on a part made of these; nothing where it may. Without a known material there is nothing to go by. */
+export function refusalOf(method: Method, made: readonly Material[], soil: Soil): string {
+  if (!made.length) return 'Say first what it is made of; the wrong bath spoils it.'
+  const forbidden = made.flatMap(material => {
+    const { suits, why } = lookUp(method, material, soil)
+    return suits === 'never' ? [`${materials[material]}: ${why.find(w => w.fit === 'never')!.says}`] : []
+  })
+  const refused = local.includes(method) ? forbidden.length === made.length : forbidden.length > 0
+  return refused ? `${methods[method]}: never here. ${forbidden.join(' ')}` : ''
+}
+
 /** What the schools for boards differ about; loose dirt is brushed off in all of them. */
 const fouling: readonly Soil[] = ['grease', 'smoke-film', 'electrolyte']
 

@@ -39,13 +39,15 @@ export interface CleaningFacts {
 }
 
 const hourMs = 3_600_000
+const longestHours = 20_000
 /** A series as the instrument takes it: hours since it was laid out. */
 export const judgeSeries = ({ startedAt, weighings, errorG, leftG }: Drying, now: string): DryingResult =>
   judgeDrying({
     weighings: weighings.map(w => ({ atHours: Math.max(0, (Date.parse(w.at) - Date.parse(startedAt)) / hourMs), massG: w.massG })),
     errorG,
     leftG,
-    nowHours: Math.max(0, (Date.parse([now, ...weighings.map(w => w.at)].sort().at(-1)!) - Date.parse(startedAt)) / hourMs),
+    // What was forgotten for years is judged as of the longest that can be judged, never refused.
+    nowHours: Math.min(longestHours, Math.max(0, (Date.parse([now, ...weighings.map(w => w.at)].sort().at(-1)!) - Date.parse(startedAt)) / hourMs)),
   })
 
 /** @param now instant in UTC with milliseconds, as the waits have it */

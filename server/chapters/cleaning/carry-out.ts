@@ -1,9 +1,9 @@
 import { checkContaminationStep } from '#core/cleaning/contamination'
-import { lookUp } from '#core/cleaning/methods'
+import { refusalOf } from '#core/cleaning/methods'
 import { methodTable } from '#core/cleaning/method-table'
 import { planCleaning, waitAfter } from '#core/cleaning/plan'
 import { wetNow } from '#core/cleaning/rules'
-import { type Material, materials, methods, soils, workings } from '#core/cleaning/words'
+import { materials, methods, soils, workings } from '#core/cleaning/words'
 import { InputError } from '#core/kernel/input-error'
 import type { CommandInput } from '#shared/chapters/index'
 import { and, eq } from 'drizzle-orm'
@@ -122,16 +122,8 @@ export function takeOverParts({ tx, machine, write, file }: MachineWork, { from 
 /** A step that somebody wants; what the table forbids for the part is refused with the reason. */
 export function addCleaningStep(work: MachineWork, { partId, method, soil, minutes }: CommandInput<'add-cleaning-step'>): void {
   const part = partOf(work, partId)
-  const forbidden = part.materials.flatMap((material: Material) => {
-    const { suits, why } = lookUp(method, material, soil)
-    return suits === 'never' ? [`${materials[material]}: ${why.find(w => w.fit === 'never')!.says}`] : []
-  })
-  if (forbidden.length === part.materials.length || (forbidden.length && method !== 'brush' && method !== 'air' && method !== 'solvent-wipe'))
-    throw new InputError(
-      'method',
-      method,
-      forbidden.length ? `${methods[method]}: never here. ${forbidden.join(' ')}` : 'Say first what it is made of; the wrong bath spoils it.',
-    )
+  const refused = refusalOf(method, part.materials, soil)
+  if (refused) throw new InputError('method', method, refused)
   const wait = waitAfter(method, part.name)
   const says = `${methods[method]}: ${part.name.charAt(0).toLowerCase()}${part.name.slice(1)}`
   work.tx
