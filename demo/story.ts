@@ -23,6 +23,9 @@ type ByName = {
   drying?: string
   contamination?: string
   cleaningStep?: string
+  /** Which shared thing is booked, and from how many hours on. */
+  thing?: string
+  inHours?: number
   inspectedBy?: Who
   picture?: PictureName
 }
@@ -44,6 +47,8 @@ type RequestByName<N extends MachineCommandName> = Without<
   | 'whiteningId'
   | 'dryingId'
   | 'contaminationId'
+  | 'thingId'
+  | 'from'
   | 'inspectedById'
   | 'until'
   | 'answerBy'

@@ -16,6 +16,7 @@ import { small } from '../demo/machines/small'
 import { models, type ModelKey } from '../demo/models'
 import { people } from '../demo/people'
 import { supplies } from '../demo/supplies'
+import { shelf, things } from '../demo/workshop'
 import type { PictureName } from '../demo/photographs/index'
 import type { Step, Story } from '../demo/story'
 import { openDatabase } from '../server/db/connection'
@@ -24,6 +25,7 @@ import { rememberFile } from '../server/chapters/look/index'
 import { findBySignIn, firstStart } from '../server/chapters/people/index'
 import { practiceOf } from '../server/chapters/practice/index'
 import { openStart } from '../server/chapters/starts/index'
+import { workshopNow } from '../server/chapters/workshop/index'
 import { workOff } from '../server/kernel/caretaker'
 import * as kernel from '../server/kernel/perform'
 import { machineByTag, machineSheet } from '../server/kernel/sheet'
@@ -66,6 +68,8 @@ for (const { signInName, skills } of people) {
   if (skills.length) performOnCollection(bench, coordinator, 'grant-skills', { personId: id, version, skills: [...skills] })
 }
 for (const supply of supplies) performOnCollection(bench, coordinator, 'add-supply', commands['add-supply'].parse(supply))
+for (const thing of things) performOnCollection(bench, coordinator, 'add-thing', commands['add-thing'].parse(thing))
+for (const material of shelf) performOnCollection(bench, coordinator, 'add-material', commands['add-material'].parse(material))
 performOnCollection(bench, coordinator, 'set-practice', {
   version: practiceOf(db).version,
   name: 'Skerrow Head Signal Museum',
@@ -181,6 +185,7 @@ async function takeStep(story: Story, { who, command, input }: Step) {
   const contamination = named(input.contamination, sheet.cleaning.contaminations, 'where')
   const cleaningStep = named(input.cleaningStep, sheet.cleaning.steps, 'says')
   const supply = named(input.supply, sheet.power.supplies, 'name')
+  const thing = input.thing ? named(input.thing, workshopNow(db, now.toISOString()).things, 'name') : undefined
   if (command === 'begin-start') return attendStart(tag, who, input as unknown as Attended)
   // Rows that are there once a machine, or once a kind, start at version 0.
   const own =
@@ -208,6 +213,8 @@ async function takeStep(story: Story, { who, command, input }: Step) {
     whiteningId: whitening?.id,
     dryingId: drying?.id,
     contaminationId: contamination?.id,
+    thingId: thing?.id,
+    from: new Date(now.getTime() + Number(input.inHours ?? 0) * 60 * 60 * 1000).toISOString(),
     ...(input.picture ? { hash: await take(input.picture as PictureName), name: `${String(input.picture)}.jpg` } : {}),
     ...(command === 'keep-corrosion' && shown ? await measured(shown.hash, input.inputs as CorrosionInputs) : {}),
     version: (own ?? cleaningStep ?? contamination ?? battery ?? step ?? shown ?? assembly ?? fault ?? part ?? claim ?? sheet.power).version,

@@ -35,6 +35,7 @@ export const stageViews: Record<Stage, StageView> = {
   'clean': stage(
     lazy(() => import('./cleaning/CleanStage.vue')),
     'cleaning',
+    'workshop',
   ),
   'mend': stage(
     lazy(() => import('./faults/MendStage.vue')),

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { amountWords } from '#core/cleaning/shelf'
 import type { Page } from '#shared/kernel/answers'
 import type { SupplyView } from '#shared/chapters/supplies/index'
 import type { WantedPart } from '#shared/chapters/parts/index'
@@ -12,6 +13,8 @@ const { found, trouble } = useCollection<{ parts: Page<WantedPart>; supplies: Su
   '/api/parts',
   () => ({ page: page.value, size: pageSize }),
 )
+const { materials } = useWorkshop()
+const lowOnShelf = computed(() => materials.value.filter(m => m.wantedSince))
 const parts = computed(() => found.value?.parts.rows)
 const groups = computed(() =>
   [
@@ -29,7 +32,7 @@ const groups = computed(() =>
     </header>
     <p v-if="trouble" role="alert" class="text-stop">{{ trouble }}</p>
     <p v-else-if="!parts" role="status" class="hint">Fetching…</p>
-    <EmptyPlace v-else-if="!parts.length" says="Nothing is wanted. Parts are put on this list from a machine’s sheet, under Mend." />
+    <EmptyPlace v-else-if="!parts.length && !lowOnShelf.length" says="Nothing is wanted. Parts are put on this list from a machine’s sheet, under Mend." />
     <OneCard v-for="group in groups" :key="group.title" :title="group.title">
       <table class="w-full text-left">
         <thead>
@@ -53,6 +56,15 @@ const groups = computed(() =>
           </tr>
         </tbody>
       </table>
+    </OneCard>
+    <OneCard v-if="lowOnShelf.length" title="For the shelf" hint="Materials that run low.">
+      <template #aside><NuxtLink to="/workshop" class="button button-quiet">The shelf</NuxtLink></template>
+      <ul class="grid divide-y divide-line">
+        <li v-for="one in lowOnShelf" :key="one.id" class="flex flex-wrap items-baseline gap-x-3 py-1.5">
+          <span class="font-semibold">{{ one.name }}</span><span class="figure">{{ amountWords(one.amount, one.unit) }} left</span
+          ><span class="hint ml-auto">{{ times.day(one.wantedSince!) }}</span>
+        </li>
+      </ul>
     </OneCard>
     <PageTurner v-if="found" v-model:page="page" :size="pageSize" :total="found.parts.total" what="parts" />
     <SuppliesCard v-if="found" :supplies="found.supplies" />

@@ -2,6 +2,7 @@ import { commonPractice, finding } from '../kernel/finding'
 import { type Discipline, move, step } from '../planning/discipline'
 import { type Heard, contradiction, heard, slug } from '../safety/heard'
 import { type Contamination, contaminationKinds, contaminationStateNames, nextCleaningStep } from './contamination'
+import { type ThingKind, thingKinds, wets } from './bookings'
 import { type DryingResult, judgeDrying } from './drying'
 
 /** A part that is laid out to dry, and weighed as it does. */
@@ -16,10 +17,19 @@ export interface Drying {
   leftG: number
   weighings: readonly { at: string; massG: number }[]
 }
+/** Something of a machine in a tank, an oven, a box or under a lamp, from one instant to another. */
+export interface BookedPlace {
+  what: string
+  kind: ThingKind
+  from: string
+  until: string
+}
 export interface CleaningRecord {
   cleanings: readonly unknown[]
   /** Waits that nobody has ended. */
   waits: readonly { what: string; until: string }[]
+  /** Places in shared things that nobody has said it came out of. */
+  bookings: readonly BookedPlace[]
   contaminations: readonly Contamination[]
   dryings: readonly Drying[]
   /** Steps of the plan, in their order. */
@@ -33,6 +43,7 @@ export interface CleaningFacts {
   /** The next step of each thing that got in; `waits` where something is drying still. */
   contaminated: { says: string; why: string; waits: boolean }[]
   dryings: { what: string; weighAt: string; says: string }[]
+  bookings: { what: string; where: string; from: string; until: string; over: boolean }[]
   cleaningSteps: { open: number; done: number; next: { says: string; why: string } | null }
   whitenings: { name: string; why: string }[]
   relooks: { name: string; on: string; over: boolean }[]
@@ -51,13 +62,17 @@ export const judgeSeries = ({ startedAt, weighings, errorG, leftG }: Drying, now
   })
 
 /** @param now instant in UTC with milliseconds, as the waits have it */
-export const cleaningFacts = ({ cleanings, waits, contaminations, dryings, cleaningSteps, whitenings }: CleaningRecord, now: string): CleaningFacts => {
-  const wet = wetNow({ waits, dryings }, now).length > 0
+export const cleaningFacts = (
+  { cleanings, waits, bookings, contaminations, dryings, cleaningSteps, whitenings }: CleaningRecord,
+  now: string,
+): CleaningFacts => {
+  const wet = wetNow({ waits, dryings, bookings }, now).length > 0
   const done = cleaningSteps.filter(s => s.state === 'done').length
   const open = cleaningSteps.filter(s => s.state === 'open')
   return {
     cleanings: cleanings.length + done,
     waits: waits.map(({ what, until }) => ({ what, until, over: until <= now })),
+    bookings: bookings.map(({ what, kind, from, until }) => ({ what, where: thingKinds[kind].toLowerCase(), from, until, over: until <= now })),
     contaminated: contaminations.flatMap(c => {
       const next = nextCleaningStep(c)
       return next
@@ -89,9 +104,10 @@ export const cleaningFacts = ({ cleanings, waits, contaminations, dryings, clean
 }
 
 /** What of it is wet just now, in words: waits in which something dries, and series that are not dry yet. */
-export const wetNow = ({ waits, dryings }: Pick<CleaningRecord, 'waits' | 'dryings'>, now: string): string[] => [
+export const wetNow = ({ waits, dryings, bookings }: Pick<CleaningRecord, 'waits' | 'dryings' | 'bookings'>, now: string): string[] => [
   ...waits.filter(w => wet.test(w.what) && w.until > now).map(w => w.what),
   ...dryings.filter(d => !d.endedAt && judgeSeries(d, now).state !== 'dry').map(d => `${d.what} is not dry by its mass`),
+  ...bookings.filter(b => wets.includes(b.kind) && b.from <= now).map(b => `${b.what} lies in a ${thingKinds[b.kind].toLowerCase()}`),
 ]
 
 /** Waits in which something of the machine is wet, hot or away; waits for the post or an answer; by what is written of them. */
@@ -166,6 +182,26 @@ function dryingHeard({ dryings }: CleaningRecord): Heard[] {
   })
 }
 
+/**
+ * What lies in a tank, an oven or a box is wet or hot, and away; it stays so until somebody says that it is out. Under a lamp lies
+ * a part of the case. Common practice, no source.
+ */
+const bookingsHeard = ({ bookings }: CleaningRecord, now: string): Heard[] =>
+  bookings
+    .filter(b => b.from <= now)
+    .map(({ what, kind }) =>
+      heard(
+        finding(
+          kind === 'light' ? 'care' : 'stop',
+          `wait.in.${slug(what)}`,
+          `It lies in a ${thingKinds[kind].toLowerCase()}, and nobody has said that it is out: ${what}.`,
+          wets.includes(kind) ? 'What is wet conducts.' : 'What is away is not in the machine, and what dries is not dry yet.',
+          commonPractice,
+        ),
+        'Take it out, look at it, and say that it is out.',
+      ),
+    )
+
 /** Electrolyte left on a board conducts and eats; liquid and dirt are heard through the facts for power. */
 const electrolyteHeard = ({ contaminations }: CleaningRecord): Heard[] =>
   contaminations.flatMap(c => {
@@ -188,7 +224,7 @@ const electrolyteHeard = ({ contaminations }: CleaningRecord): Heard[] =>
 
 /** Cleaning goes on when a wait has run out: drying, soaking, an answer by post. */
 export const cleaning: Discipline = {
-  heard: (record, now) => [...waitsHeard(record, now), ...dryingHeard(record), ...electrolyteHeard(record)],
+  heard: (record, now) => [...waitsHeard(record, now), ...bookingsHeard(record, now), ...dryingHeard(record), ...electrolyteHeard(record)],
   steps: {
     clean: m => [
       step('A cleaning recorded', m.cleanings > 0),
@@ -201,6 +237,9 @@ export const cleaning: Discipline = {
     // What dries is waited for, and said of the wait; an evening deals nothing of it out.
     ...m.contaminated.map(({ waits, ...c }) => move('harm', waits ? 'wait.contamination' : 'contamination', 'clean', c)),
     ...m.waits.filter(w => w.over).map(w => move('wait-over', 'wait-over', 'clean', { says: `Go on: ${w.what}`, why: 'The wait is over.' })),
+    ...m.bookings
+      .filter(b => b.over)
+      .map(b => move('wait-over', 'booking-over', 'clean', { says: `Take it out: ${b.what}`, why: `Its time in the ${b.where} is over.` })),
     ...m.dryings.filter(d => d.weighAt <= m.now).map(d => move('wait-over', 'weigh', 'clean', { says: `Weigh again: ${d.what}`, why: d.says })),
     ...m.whitenings.map(w => move('wait-over', 'measure-colour', 'clean', { says: `Measure the colour of ${w.name} before it goes on`, why: w.why })),
     ...(m.cleaningSteps.next ? [move('clean', 'cleaning-step', 'clean', m.cleaningSteps.next)] : []),
@@ -210,5 +249,5 @@ export const cleaning: Discipline = {
         move('retest', 'relook', 'clean', { says: `Look again whether the yellow came back: ${r.name}`, why: 'The day that was set for it has come.' }),
       ),
   ],
-  due: m => [...m.waits.map(w => w.until), ...m.dryings.map(d => d.weighAt), ...m.relooks.map(r => r.on)],
+  due: m => [...m.waits.map(w => w.until), ...m.bookings.flatMap(b => [b.from, b.until]), ...m.dryings.map(d => d.weighAt), ...m.relooks.map(r => r.on)],
 }

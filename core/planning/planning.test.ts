@@ -35,6 +35,7 @@ describe('the next moves', () => {
     ],
     ['consent', { ours: false }],
     ['wait-over', { waits: [{ what: 'drying', until: '2026-03-03T18:59:59.999Z' }] }],
+    ['booking-over', { bookings: [{ what: 'Bezel', kind: 'light', from: '2026-03-02T19:00:00.000Z', until: '2026-03-03T18:59:59.999Z' }] }],
     ['contamination', { contaminations: [{ kind: 'dirt', where: 'fan', state: 'present', at: '2026-03-02T10:00:00.000Z' }] }],
     [
       'weigh',

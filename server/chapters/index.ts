@@ -24,6 +24,7 @@ import { startsChapter, startsView } from './starts/index'
 import { stewardshipChapter, stewardshipFacts, stewardshipView } from './stewardship/index'
 import { suppliesChapter } from './supplies/index'
 import { waitsChapter } from './waits/index'
+import { workshopChapter, workshopView } from './workshop/index'
 
 /**
  * Every chapter on the server, in the order of the work; what follows only hands on. Chapters and kernel know of each other,
@@ -38,6 +39,7 @@ const chapters = once((): ServerChapter[] => [
   startsChapter,
   waitsChapter,
   cleaningChapter,
+  workshopChapter,
   faultsChapter,
   partsChapter,
   provingChapter,
@@ -98,6 +100,7 @@ export const views = once((): { [C in ChapterName]: (input: ViewInput) => ViewOf
   starts: startsView,
   waits: nothing,
   cleaning: cleaningView,
+  workshop: workshopView,
   faults: faultsView,
   parts: partsView,
   proving: provingView,

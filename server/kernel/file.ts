@@ -1,6 +1,7 @@
 import type { Assessment } from '#core/planning/assess'
 import type { ArriveRows } from '../chapters/arrive/rows'
 import type { CleaningRows } from '../chapters/cleaning/rows'
+import type { WorkshopRows } from '../chapters/workshop/rows'
 import type { FaultsRows } from '../chapters/faults/rows'
 import type { HomeRows } from '../chapters/home/rows'
 import type { LookRows } from '../chapters/look/rows'
@@ -42,6 +43,7 @@ export type MachineFile = {
   StartsRows &
   WaitsRows &
   CleaningRows &
+  WorkshopRows &
   FaultsRows &
   PartsRows &
   ProvingRows &

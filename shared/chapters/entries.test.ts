@@ -138,6 +138,16 @@ const examples: { [K in EntryKind]: [EntryData<K>, string] } = {
   'fault.changed': [{ from: 'a', to: 'Rolling picture', stopsMachine: false }, 'Fault now reads: Rolling picture; it does not stop the machine.'],
   'fault.observed': [{ symptom: 'No picture', says: 'Set a channel off?' }, 'Observed on “No picture”: Set a channel off?'],
   'fault.repaired': [{ symptom: 'No picture', did: 'Retuned', closes: false }, 'Repair on “No picture”: Retuned. It did not close it.'],
+  'thing.added': [{ name: 'Long tank', kind: 'tank' }, 'Tank to share: Long tank.'],
+  'thing.changed': [{ name: 'Long tank', kind: 'tank', active: false }, 'Tank Long tank is gone.'],
+  'shelf.added': [{ name: 'White vinegar', amount: 1000, unit: 'ml' }, 'On the shelf: 1000 ml of White vinegar.'],
+  'shelf.changed': [{ name: 'White vinegar', amount: 400, unit: 'ml', active: true }, 'The shelf now has 400 ml of White vinegar.'],
+  'shelf.used': [{ name: 'White vinegar', amount: 25, unit: 'ml', what: 'Main board' }, 'Used 25 ml of White vinegar: Main board.'],
+  'booking.made': [{ thing: 'Oven', what: 'Main board', from: '2026-03-03T19:00:00.000Z', until: '2026-03-04T07:00:00.000Z' }, 'Booked Oven for Main board.'],
+  'booking.ended': [
+    { thing: 'Oven', what: 'Main board', from: '2026-03-03T19:00:00.000Z', until: '2026-03-04T07:00:00.000Z', began: true },
+    'Out of Oven: Main board.',
+  ],
   'part.wanted': [{ name: 'Fuse', quantity: 2, stopsStart: true }, 'Wanted: 2 × Fuse; it cannot be started without.'],
   'part.settled': [{ name: 'Fuse', outcome: 'fitted' }, 'Fuse: found and fitted.'],
   'rails.expected': [
@@ -230,9 +240,13 @@ describe('every kind of entry', () => {
       'practice.set',
       'provenance.recorded',
       'session.ended',
+      'shelf.added',
+      'shelf.changed',
       'start.begun',
       'supply.added',
       'supply.changed',
+      'thing.added',
+      'thing.changed',
     ])
     // Who cleaned is kept, and not told.
     expect(sentenceOf('cleaning.done', examples['cleaning.done'][0])).not.toContain('Hanneke')

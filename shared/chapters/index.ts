@@ -21,6 +21,7 @@ import { starts } from './starts/index'
 import { stewardship } from './stewardship/index'
 import { supplies } from './supplies/index'
 import { waits } from './waits/index'
+import { workshop } from './workshop/index'
 
 /** Every chapter, in the order of the work. All names and types below follow from this list. */
 export const chapters = {
@@ -32,6 +33,7 @@ export const chapters = {
   starts,
   waits,
   cleaning,
+  workshop,
   faults,
   parts,
   proving,

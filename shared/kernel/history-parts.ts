@@ -7,7 +7,7 @@ export const historyParts = {
     title: 'Found and claimed',
     kinds: ['assembly.', 'damage.', 'check.', 'intervention.', 'claim.', 'photograph.', 'opening.', 'date-code.', 'accessory.'],
   },
-  work: { title: 'Work and waits', kinds: ['job.', 'cleaning.', 'wait.', 'stage.', 'bench.'] },
+  work: { title: 'Work and waits', kinds: ['job.', 'cleaning.', 'booking.', 'shelf.', 'drying.', 'whitening.', 'wait.', 'stage.', 'bench.'] },
 } as const satisfies Record<string, { title: string; kinds: readonly string[] }>
 export type HistoryPart = keyof typeof historyParts
 export const historyPartNames = Object.keys(historyParts) as HistoryPart[]

@@ -78,6 +78,7 @@ export const settled: MachineRecord = {
   cleaningSteps: [],
   whitenings: [],
   waits: [],
+  bookings: [],
   faults: [],
   partNeeds: [],
   signOff: undefined,

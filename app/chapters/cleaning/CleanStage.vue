@@ -2,7 +2,7 @@
 import type { SheetOf } from '#shared/chapters/index'
 
 /** Clean, in the order of the work: what got in, the plan, what dries, what is whitened, the waits. */
-defineProps<{ sheet: SheetOf<'cleaning'> }>()
+defineProps<{ sheet: SheetOf<'cleaning' | 'workshop'> }>()
 </script>
 
 <template>
@@ -10,6 +10,7 @@ defineProps<{ sheet: SheetOf<'cleaning'> }>()
     <ContaminationCard :sheet="sheet" />
     <PlanCard :sheet="sheet" />
     <PartsToCleanCard :sheet="sheet" />
+    <SharedThingsCard :sheet="sheet" />
     <DryingCard :sheet="sheet" />
     <WhiteningCard :sheet="sheet" />
     <WaitsCard :sheet="sheet" />

@@ -6,6 +6,7 @@ const props = defineProps<{ tag: string; step: SheetOf<'cleaning'>['cleaning']['
 const session = useSession()
 const { submitCommand: done, busy, failure } = useCommand('do-cleaning-step', () => props.tag)
 const { submitCommand: give } = useCommand('give-cleaning-step', () => props.tag)
+const uses = ref<{ materialId: number; amount: number }[]>([])
 const mine = computed(() => props.step.personId !== null && props.step.personId === session.person?.id)
 const known = computed(() => ({ stepId: props.step.id, version: props.step.version }))
 </script>
@@ -14,9 +15,10 @@ const known = computed(() => ({ stepId: props.step.id, version: props.step.versi
   <div class="grid gap-2 border-l-4 border-enamel pl-3">
     <p class="text-[0.9375rem]">{{ step.why }}</p>
     <div v-if="step.cautions.length" class="grid gap-2 sm:grid-cols-2"><CautionNote v-for="about in step.cautions" :key="about" :about="about" /></div>
+    <UsedFromShelf v-if="step.kind === 'method' && session.may('do-cleaning-step')" v-model="uses" />
     <p v-if="failure" role="alert" class="text-stop">{{ failure }}</p>
     <div v-if="session.may('do-cleaning-step')" class="flex flex-wrap items-center gap-2">
-      <button type="button" class="button button-main" :disabled="busy" @click="done({ ...known, waitHours: null })">
+      <button type="button" class="button button-main" :disabled="busy" @click="done({ ...known, waitHours: null, uses })">
         {{ step.waitHours ? `Done; it dries for ${step.waitHours} h` : 'Done' }}
       </button>
       <button type="button" class="button" @click="give({ ...known, personId: mine ? null : session.person!.id })">

@@ -20,6 +20,7 @@ export const places = [
   { to: '/', name: 'Today' },
   { to: '/store', name: 'Store' },
   { to: '/parts', name: 'Parts' },
+  { to: '/workshop', name: 'Workshop' },
   { to: '/models', name: 'Models' },
   { to: '/tools', name: 'Tool wall' },
   { to: '/settings', name: 'Settings' },

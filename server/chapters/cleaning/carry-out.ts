@@ -14,7 +14,8 @@ import type { MachineWork } from '../../kernel/work'
 import { reportFault } from '../faults/index'
 import { wantPart } from '../parts/index'
 import { people } from '../people/index'
-import { waits } from '../waits/index'
+import { beginDrying } from '../waits/index'
+import { useMaterial } from '../workshop/index'
 import { facts, schoolsOf } from './facts'
 import { cleaningParts, cleaningSchools, cleaningSteps, cleanings, contaminations } from './schema'
 
@@ -158,7 +159,7 @@ function openStep(work: MachineWork, stepId: number, version: number) {
 }
 
 /** Done, and what it wetted dries: the wait begins at once, and the gate hears of it. */
-export function doCleaningStep(work: MachineWork, { stepId, version, waitHours }: CommandInput<'do-cleaning-step'>): void {
+export function doCleaningStep(work: MachineWork, { stepId, version, waitHours, uses }: CommandInput<'do-cleaning-step'>): void {
   const { tx, at, person, write } = work
   const step = openStep(work, stepId, version)
   tx.update(cleaningSteps)
@@ -166,15 +167,10 @@ export function doCleaningStep(work: MachineWork, { stepId, version, waitHours }
     .where(eq(cleaningSteps.id, stepId))
     .run()
   write('cleaning.step-done', { says: step.says })
+  for (const used of uses) useMaterial(work, { ...used, what: step.says })
   // Longer than the plan has it, as somebody likes; never shorter, for what is wet conducts.
   const hours = step.waitHours === null ? null : Math.max(step.waitHours, waitHours ?? 0)
-  if (hours !== null) startDryWait(work, step.waitWhat, hours)
-}
-
-function startDryWait({ tx, machine, at, now, write }: MachineWork, what: string, hours: number): void {
-  const until = new Date(now.getTime() + hours * 3_600_000).toISOString()
-  tx.insert(waits).values({ machineId: machine.id, what, until, startedAt: at }).run()
-  write('wait.started', { what, until })
+  if (hours !== null) beginDrying(work, step.waitWhat, hours)
 }
 
 export function leaveCleaningStep(work: MachineWork, { stepId, version, reason }: CommandInput<'leave-cleaning-step'>): void {
@@ -226,5 +222,5 @@ export function stepContamination(work: MachineWork, { contaminationId, version,
     .where(eq(contaminations.id, contaminationId))
     .run()
   write('contamination.stepped', { kind: before.kind, where: before.where, step })
-  if ((step === 'rinsed' || step === 'washed') && waitHours !== null) startDryWait(work, `Drying after rinsing: ${before.where}`, waitHours)
+  if ((step === 'rinsed' || step === 'washed') && waitHours !== null) beginDrying(work, `Drying after rinsing: ${before.where}`, waitHours)
 }

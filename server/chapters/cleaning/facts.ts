@@ -29,6 +29,7 @@ export function coloursOf(
 export const facts = (file: MachineFile): CleaningRecord & { contaminations: MachineFile['contaminations'] } => ({
   cleanings: file.cleanings,
   waits: file.waits,
+  bookings: file.bookings,
   contaminations: file.contaminations,
   dryings: file.dryings.map(d => ({ ...d, weighings: file.weighings.filter(w => w.dryingId === d.id) })),
   cleaningSteps: file.cleaningSteps,

@@ -5,8 +5,18 @@ import { NotFound, NotNow } from '../../kernel/refusals'
 import type { MachineWork } from '../../kernel/work'
 import { waits } from './schema'
 
-export function startWait({ tx, machine, at, write }: MachineWork, { what, until }: CommandInput<'start-wait'>): void {
-  if (until <= at) throw new InputError('until', until, 'Until: that time has passed already. Choose one in the future.')
+const hourMs = 3_600_000
+
+export function startWait(work: MachineWork, { what, until }: CommandInput<'start-wait'>): void {
+  if (until <= work.at) throw new InputError('until', until, 'Until: that time has passed already. Choose one in the future.')
+  begin(work, what, until)
+}
+
+/** What is wet dries: the wait begins at once, and the gate hears of it. */
+export const beginDrying = (work: MachineWork, what: string, hours: number): void =>
+  begin(work, what, new Date(work.now.getTime() + hours * hourMs).toISOString())
+
+function begin({ tx, machine, at, write }: MachineWork, what: string, until: string): void {
   tx.insert(waits).values({ machineId: machine.id, what, until, startedAt: at }).run()
   write('wait.started', { what, until })
 }

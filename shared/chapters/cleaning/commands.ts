@@ -4,6 +4,7 @@ import { boardSchools, materials, methods, plasticSchools, soils, workings } fro
 import { command } from '../../kernel/contract'
 import { id, keysOf, oneOf, optionalQuantity, optionalText, quantity, text, version } from '../../kernel/fields'
 import { atTheBench } from '../../kernel/roles'
+import { Used } from '../workshop/index'
 import { breakageOutcomes, exposureKinds } from './words'
 
 const Lab = {
@@ -56,7 +57,16 @@ export const onMachine = {
       minutes: quantity('', 'Minutes', { above: 0, upTo: 600 }),
     }),
   ),
-  'do-cleaning-step': command(atTheBench, z.object({ stepId: id, version, waitHours: optionalQuantity('', 'Hours to dry', { above: 0, upTo: 1000 }) })),
+  'do-cleaning-step': command(
+    atTheBench,
+    z.object({
+      stepId: id,
+      version,
+      waitHours: optionalQuantity('', 'Hours to dry', { above: 0, upTo: 1000 }),
+      /** What it used up of the shelf. */
+      uses: z.array(Used).max(12).default([]),
+    }),
+  ),
   'leave-cleaning-step': command(atTheBench, z.object({ stepId: id, version, reason: reason('Why it is left out') })),
   'give-cleaning-step': command(atTheBench, z.object({ stepId: id, version, personId: id.nullable() })),
 

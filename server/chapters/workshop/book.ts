@@ -1,0 +1,90 @@
+import { type Booking, judgeBooking } from '#core/cleaning/bookings'
+import { waitAfter } from '#core/cleaning/plan'
+import { wetNow } from '#core/cleaning/rules'
+import { InputError } from '#core/kernel/input-error'
+import type { CommandInput } from '#shared/chapters/index'
+import { and, asc, eq, isNull } from 'drizzle-orm'
+import type { Tx } from '../../kernel/journal'
+import { NotFound, NotNow } from '../../kernel/refusals'
+import type { MachineWork } from '../../kernel/work'
+import { practiceOf } from '../practice/index'
+import { beginDrying } from '../waits/index'
+import { bookings, sharedThings } from './schema'
+
+const hourMs = 3_600_000
+/** Nobody knows what will be wanted further ahead. */
+const furthestDays = 400
+/** More at once in one thing nobody keeps apart. */
+const mostBookings = 200
+
+/** What a thing is booked for and has not come out of; what nobody took out counts until somebody does. */
+export const bookingsOf = (tx: Tx, thingId: number) =>
+  tx
+    .select()
+    .from(bookings)
+    .where(and(eq(bookings.thingId, thingId), isNull(bookings.endedAt)))
+    .orderBy(asc(bookings.from))
+    .limit(mostBookings)
+    .all()
+
+/** An instant as the collection's clock shows it. */
+const onTheWall = (tx: Tx, at: string) =>
+  new Intl.DateTimeFormat('en-GB', {
+    timeZone: practiceOf(tx).zone,
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    hour: '2-digit',
+    minute: '2-digit',
+  }).format(new Date(at))
+
+/** Books a place in a shared thing; where it does not fit, the reasons and the next time it would. */
+export function bookThing(
+  { tx, machine, person, at, now, write }: MachineWork,
+  { thingId, hours, ...asked }: CommandInput<'book-thing'>,
+): { bookingId: number } {
+  const thing = tx.select().from(sharedThings).where(eq(sharedThings.id, thingId)).get()
+  if (!thing?.active) throw new InputError('thingId', thingId, 'Where: choose one that is here.')
+  const until = new Date(Date.parse(asked.from) + hours * hourMs).toISOString()
+  if (until <= at) throw new InputError('from', asked.from, 'From: that time is over already.')
+  if (Date.parse(asked.from) > now.getTime() + furthestDays * 24 * hourMs)
+    throw new InputError('from', asked.from, `From: up to ${furthestDays} days ahead, please.`)
+  const others = bookingsOf(tx, thingId)
+  if (others.length >= mostBookings) throw new NotNow(`${thing.name} is booked ${mostBookings} times already. End what is over first.`)
+  const wanted: Booking = { ...asked, until }
+  // Somebody who forgot to say that it is out still has it in there.
+  const lying = others.map(o => (o.until <= at ? { ...o, until: new Date(now.getTime() + 1).toISOString() } : o))
+  const { fits, freeFrom, findings } = judgeBooking({ thing, others: lying, wanted })
+  if (!fits)
+    throw new NotNow(
+      freeFrom ? `${thing.name} is taken then. It would fit from ${onTheWall(tx, freeFrom)}.` : `${thing.name} does not suit.`,
+      findings.flatMap(f => [f.says, ...f.because]),
+    )
+  const { id } = tx
+    .insert(bookings)
+    .values({ machineId: machine.id, thingId, kind: thing.kind, by: person.name, ...wanted })
+    .returning()
+    .get()
+  write('booking.made', { thing: thing.name, what: asked.what, from: asked.from, until })
+  return { bookingId: id }
+}
+
+/** Out, or given back before it began. What comes out of a bath is wet, and dries as long as after a wash. */
+export function endBooking(work: MachineWork, { bookingId }: CommandInput<'end-booking'>): void {
+  const { tx, machine, at, write, file } = work
+  const booking = tx
+    .select()
+    .from(bookings)
+    .where(and(eq(bookings.id, bookingId), eq(bookings.machineId, machine.id)))
+    .get()
+  if (!booking) throw new NotFound(`${machine.tag} has no such booking.`)
+  if (booking.endedAt) throw new NotNow('Somebody has ended this booking already.')
+  const began = booking.from <= at
+  const { name } = tx.select().from(sharedThings).where(eq(sharedThings.id, booking.thingId)).get()!
+  tx.update(bookings).set({ endedAt: at }).where(eq(bookings.id, bookingId)).run()
+  write('booking.ended', { thing: name, what: booking.what, from: booking.from, until: booking.until, began })
+  if (!began || booking.kind !== 'tank') return
+  const others = file().bookings.filter(b => b.id !== bookingId)
+  const wait = waitAfter('wet-wash', booking.what)!
+  if (!wetNow({ waits: file().waits, dryings: [], bookings: others }, at).length) beginDrying(work, wait.what, wait.hours)
+}
