@@ -25,6 +25,7 @@ type ByName = {
   cleaningStep?: string
   /** Which shared thing is booked, and from how many hours on. */
   thing?: string
+  damage?: string
   inHours?: number
   inspectedBy?: Who
   picture?: PictureName
@@ -48,6 +49,7 @@ type RequestByName<N extends MachineCommandName> = Without<
   | 'dryingId'
   | 'contaminationId'
   | 'thingId'
+  | 'damageId'
   | 'from'
   | 'inspectedById'
   | 'until'

@@ -185,6 +185,7 @@ async function takeStep(story: Story, { who, command, input }: Step) {
   const contamination = named(input.contamination, sheet.cleaning.contaminations, 'where')
   const cleaningStep = named(input.cleaningStep, sheet.cleaning.steps, 'says')
   const supply = named(input.supply, sheet.power.supplies, 'name')
+  const damage = input.damage ? sheet.damages.find(d => d.where === input.damage) : undefined
   const thing = input.thing ? named(input.thing, workshopNow(db, now.toISOString()).things, 'name') : undefined
   if (command === 'begin-start') return attendStart(tag, who, input as unknown as Attended)
   // Rows that are there once a machine, or once a kind, start at version 0.
@@ -214,10 +215,11 @@ async function takeStep(story: Story, { who, command, input }: Step) {
     dryingId: drying?.id,
     contaminationId: contamination?.id,
     thingId: thing?.id,
+    damageId: damage?.id,
     from: new Date(now.getTime() + Number(input.inHours ?? 0) * 60 * 60 * 1000).toISOString(),
     ...(input.picture ? { hash: await take(input.picture as PictureName), name: `${String(input.picture)}.jpg` } : {}),
     ...(command === 'keep-corrosion' && shown ? await measured(shown.hash, input.inputs as CorrosionInputs) : {}),
-    version: (own ?? cleaningStep ?? contamination ?? battery ?? step ?? shown ?? assembly ?? fault ?? part ?? claim ?? sheet.power).version,
+    version: (own ?? cleaningStep ?? damage ?? contamination ?? battery ?? step ?? shown ?? assembly ?? fault ?? part ?? claim ?? sheet.power).version,
     until,
     answerBy: until,
   }

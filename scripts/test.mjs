@@ -44,7 +44,8 @@ async function browserReady() {
   return (await run('apt-get', ['install', '-y', '-qq', 'chromium', 'chromium-driver'])) === 0
 }
 
-await installed()
+// Packages and browser come over the network, and are waited for together.
+await Promise.all([installed(), step('browser at hand', browserReady)])
 await must('npx', ['nuxt', 'prepare', '--logLevel=silent'])
 // Two lanes on two cores: what reads the sources, and what runs them.
 await Promise.all([
@@ -54,7 +55,6 @@ await Promise.all([
     await step('unit tests', tests('core'))
   })(),
   (async () => {
-    await step('browser at hand', browserReady)
     await step('build', () =>
       built().then(
         () => true,

@@ -75,6 +75,7 @@ const named = (m: { nickname: string; name: string }) => m.nickname || m.name
               {{ today.waiting.total - today.waiting.rows.length }} more wait for longer.
             </p>
           </OneCard>
+          <BookedSoon />
           <OneCard v-if="evening && !evening.dealtAt" title="Next moves" hint="One for each machine on the bench.">
             <EmptyPlace v-if="!today.moves.rows.length" says="Nothing on the bench asks for a move." />
             <ul v-else class="grid divide-y divide-line">

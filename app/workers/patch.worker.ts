@@ -1,12 +1,6 @@
 import { expose } from 'comlink'
-import { type PatchResult, patchColour } from '#core/cleaning/patch-colour'
+import { type PatchBox as Box, type PatchResult, patchColour } from '#core/cleaning/patch-colour'
 
-interface Box {
-  x: number
-  y: number
-  width: number
-  height: number
-}
 /** More pixels of an area say no more about its mean. */
 const mostAcross = 1200
 

@@ -2,7 +2,7 @@ import { converter, differenceCiede2000 } from 'culori'
 import { describe, expect, it } from 'vitest'
 import { seeded } from '../kernel/random'
 import { deltaE00, matchColour, yellownessOf, yellownessOfXyz } from './colour'
-import { neutrals, patchColour } from './patch-colour'
+import { boxesOverlap, neutrals, patchColour } from './patch-colour'
 
 const lab = (l: number, a: number, b: number) => ({ l, a, b })
 
@@ -80,6 +80,16 @@ describe('a colour measured on a photograph', () => {
       if (deltaE00(measured!, colour) <= 1.96 * measured!.error) within++
     }
     expect(within / tries).toBeGreaterThan(0.95)
+  })
+
+  it('is not taken of an area that shares some of its neutral', () => {
+    const box = { x: 0.2, y: 0.2, width: 0.2, height: 0.2 }
+    expect([
+      boxesOverlap(box, { ...box, x: 0.39 }),
+      boxesOverlap(box, { ...box, x: 0.4 }),
+      boxesOverlap(box, { ...box, y: 0.41 }),
+      boxesOverlap(box, box),
+    ]).toEqual([true, false, false, true])
   })
 
   it('refuses what is clipped, dark, unevenly lit, too small, or has no neutral', () => {

@@ -77,6 +77,15 @@ let table: Float64Array | undefined
 /** Light for each value of a channel. */
 const linear = () => (table ??= Float64Array.from({ length: 256 }, (_, v) => convertRgbToLrgb({ r: v / 255, g: v / 255, b: v / 255 }).r))
 
+export interface PatchBox {
+  x: number
+  y: number
+  width: number
+  height: number
+}
+/** Whether two areas share some of the picture: then the part would be measured against itself. */
+export const boxesOverlap = (a: PatchBox, b: PatchBox): boolean => a.x < b.x + b.width && b.x < a.x + a.width && a.y < b.y + b.height && b.y < a.y + a.height
+
 /**
  * The colour of an area on a photograph, put right by a neutral patch on the same photograph: each channel is scaled so that the patch comes out
  * grey and as light as it is known to be, which takes out the colour of the light and the exposure.

@@ -1,4 +1,4 @@
-import type { DamageKind } from '../condition/damage'
+import { type DamageKind, damageKinds } from '../condition/damage'
 import { type Finding, finding } from '../kernel/finding'
 import type { CautionName } from '../safety/cautions'
 import { methodTable } from './method-table'
@@ -250,11 +250,19 @@ export const guessMaterials = (name: string): Material[] => [...(byName.find(([w
 /** What damage that was marked says of the soil; what a stain is, nobody can tell from its mark. Common practice, no source. */
 const soilOfDamage: Partial<Record<DamageKind, Soil>> = { 'rust': 'rust', 'growth': 'mould', 'tide-line': 'dust' }
 /** @param leaked whether a battery of the machine has leaked: only then is a crust taken for its residue */
-export function guessSoils(damages: readonly { kind: DamageKind; where: string }[], leaked: 'alkali' | 'acid' | null): Soil[] {
-  const found = damages.flatMap(({ kind, where }): Soil[] => {
+export function guessSoils(damages: readonly { kind: DamageKind; where: string; patina?: string }[], leaked: 'alkali' | 'acid' | null): Soil[] {
+  const found = damages.flatMap(({ kind, where, patina }): Soil[] => {
+    // What is left as patina is no soil to be cleaned off.
+    if (patina) return []
     if (kind === 'crust') return leaked ? [leaked] : ['electrolyte']
     if (kind === 'stain' && /yellow/i.test(where)) return ['yellowing']
     return soilOfDamage[kind] ? [soilOfDamage[kind]] : []
   })
   return soilNames.filter(s => s === 'dust' || found.includes(s))
 }
+
+/** What somebody has left as patina, so that nobody tries again. */
+export const patinaLeft = (damages: readonly { kind: DamageKind; where: string; patina: string }[]): Finding[] =>
+  damages
+    .filter(d => d.patina)
+    .map(d => finding('note', 'plan.patina-left', `${damageKinds[d.kind]}, ${d.where}: it stays as patina; leave it alone.`, d.patina))

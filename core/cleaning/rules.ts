@@ -32,6 +32,8 @@ export interface CleaningRecord {
   bookings: readonly BookedPlace[]
   contaminations: readonly Contamination[]
   dryings: readonly Drying[]
+  bareCoppers: readonly { where: string; sealedAt: string | null }[]
+  countedParts: readonly { what: string; out: number; back: number | null }[]
   /** Steps of the plan, in their order. */
   cleaningSteps: readonly { state: 'open' | 'done' | 'left'; says: string; why: string; kind: string; minutes: number }[]
   /** Parts that are being whitened: hours since the last colour, and how many colours there are. */
@@ -44,6 +46,8 @@ export interface CleaningFacts {
   contaminated: { says: string; why: string; waits: boolean }[]
   dryings: { what: string; weighAt: string; says: string }[]
   bookings: { what: string; where: string; from: string; until: string; over: boolean }[]
+  unsealed: string[]
+  countedOut: { what: string; out: number }[]
   cleaningSteps: { open: number; done: number; next: { says: string; why: string } | null }
   whitenings: { name: string; why: string }[]
   relooks: { name: string; on: string; over: boolean }[]
@@ -62,10 +66,8 @@ export const judgeSeries = ({ startedAt, weighings, errorG, leftG }: Drying, now
   })
 
 /** @param now instant in UTC with milliseconds, as the waits have it */
-export const cleaningFacts = (
-  { cleanings, waits, bookings, contaminations, dryings, cleaningSteps, whitenings }: CleaningRecord,
-  now: string,
-): CleaningFacts => {
+export const cleaningFacts = (record: CleaningRecord, now: string): CleaningFacts => {
+  const { cleanings, waits, bookings, contaminations, dryings, bareCoppers, countedParts, cleaningSteps, whitenings } = record
   const wet = wetNow({ waits, dryings, bookings }, now).length > 0
   const done = cleaningSteps.filter(s => s.state === 'done').length
   const open = cleaningSteps.filter(s => s.state === 'open')
@@ -93,6 +95,8 @@ export const cleaningFacts = (
         const { weighAgainAtHours, findings } = judgeSeries(d, at)
         return { what: d.what, weighAt: new Date(Date.parse(d.startedAt) + weighAgainAtHours * hourMs).toISOString(), says: findings[0]?.says ?? '' }
       }),
+    unsealed: bareCoppers.filter(c => !c.sealedAt).map(c => c.where),
+    countedOut: countedParts.filter(c => c.back === null).map(({ what, out: many }) => ({ what, out: many })),
     cleaningSteps: { open: open.length, done, next: open[0] ? { says: open[0].says, why: open[0].why } : null },
     whitenings: whitenings
       .filter(w => !w.endedAt && w.hoursSinceColour > 0)
@@ -230,6 +234,8 @@ export const cleaning: Discipline = {
       step('A cleaning recorded', m.cleanings > 0),
       ...(m.cleaningSteps.open + m.cleaningSteps.done ? [step('Every step of the plan', m.cleaningSteps.open === 0)] : []),
       ...(m.contaminated.length ? [step('What got in is gone', false)] : []),
+      ...(m.unsealed.length ? [step('Bare copper sealed', false)] : []),
+      ...(m.countedOut.length ? [step('What was counted out is back', false)] : []),
       step('Every wait over', m.cleanings > 0 && m.waits.length === 0 && m.dryings.length === 0),
     ],
   },
@@ -243,6 +249,15 @@ export const cleaning: Discipline = {
     ...m.dryings.filter(d => d.weighAt <= m.now).map(d => move('wait-over', 'weigh', 'clean', { says: `Weigh again: ${d.what}`, why: d.says })),
     ...m.whitenings.map(w => move('wait-over', 'measure-colour', 'clean', { says: `Measure the colour of ${w.name} before it goes on`, why: w.why })),
     ...(m.cleaningSteps.next ? [move('clean', 'cleaning-step', 'clean', m.cleaningSteps.next)] : []),
+    ...m.unsealed.map(where =>
+      move('clean', 'seal-copper', 'clean', { says: `Seal bare copper: ${where}`, why: 'Bare copper corrodes again; the pads are kept free.' }),
+    ),
+    ...m.countedOut.map(c =>
+      move('clean', 'count-parts-back', 'clean', {
+        says: `Put back and count: ${c.out} × ${c.what}`,
+        why: 'They were counted out; the photograph is the map.',
+      }),
+    ),
     ...m.relooks
       .filter(r => r.over)
       .map(r =>

@@ -152,6 +152,8 @@ export const gannets: Story[] = [
         extent: 'a hand’s breadth',
         severity: 'clear',
       }),
+      did(180, 'hanneke', 'record-damage', { assembly: 'Case', kind: 'stain', where: 'ring on the lid', extent: '80 mm', severity: 'slight' }),
+      did(178, 'hanneke', 'leave-as-patina', { damage: 'ring on the lid', reason: 'The mess table left it; it tells where it stood' }),
       assessed(180, 'hanneke', { battery: 'none-fitted', liquidOrDirt: 'yes', pictureTube: 'enclosed' }),
       did(179, 'ilka', 'put-on-bench', { onBench: false }),
     ],

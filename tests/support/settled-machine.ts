@@ -79,6 +79,8 @@ export const settled: MachineRecord = {
   whitenings: [],
   waits: [],
   bookings: [],
+  bareCoppers: [],
+  countedParts: [],
   faults: [],
   partNeeds: [],
   signOff: undefined,

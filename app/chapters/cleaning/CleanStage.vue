@@ -11,6 +11,8 @@ defineProps<{ sheet: SheetOf<'cleaning' | 'workshop'> }>()
     <PlanCard :sheet="sheet" />
     <PartsToCleanCard :sheet="sheet" />
     <SharedThingsCard :sheet="sheet" />
+    <CountedCard :sheet="sheet" />
+    <CopperCard :sheet="sheet" />
     <DryingCard :sheet="sheet" />
     <WhiteningCard :sheet="sheet" />
     <WaitsCard :sheet="sheet" />

@@ -57,7 +57,7 @@ const state = computed(() => (unplanned.value ? 'none' : cleaning.value.guesses.
             :aria-expanded="open === key"
             @click="open = open === key ? undefined : key"
           >
-            {{ said ? 'Change it' : 'Say what it is' }}<span class="sr-only">: {{ part.name }}</span>
+            {{ said ? 'Change it' : 'Say what it is' }}<span class="sr-only"> {{ part.name }}</span>
           </button>
           <button
             v-if="said && session.may('drop-cleaning-part')"

@@ -1,11 +1,7 @@
 <script setup lang="ts">
+import type { PatchBox as Box } from '#core/cleaning/patch-colour'
+
 /** A picture on which boxes are drawn, by dragging or by keys: arrows move the box, with Shift they size it. */
-export interface Box {
-  x: number
-  y: number
-  width: number
-  height: number
-}
 defineProps<{ url: string; areas: Record<string, Box> }>()
 const emit = defineEmits<{ box: [box: Box] }>()
 const frame = useTemplateRef<HTMLElement>('frame')

@@ -6,16 +6,22 @@ import type { SheetOf } from '#shared/chapters/index'
 /** Yellowed parts, each followed by its measured colour until it has had enough. */
 const props = defineProps<{ sheet: SheetOf<'cleaning'> }>()
 const session = useSession()
-const all = computed(() => props.sheet.cleaning.whitenings.map(part => ({ part, forecast: forecastOf(part) })))
-const running = computed(() => all.value.filter(w => !w.part.endedAt))
-const state = computed(() => (running.value.length ? 'open' : all.value.length ? 'done' : 'none'))
+const parts = computed(() => props.sheet.cleaning.whitenings)
+const forecasts = useForecasts(() => parts.value)
+const running = computed(() => parts.value.filter(p => !p.endedAt))
+const state = computed(() => (running.value.length ? 'open' : parts.value.length ? 'done' : 'none'))
 const result = computed(
   () =>
-    all.value
-      .map(
-        ({ part, forecast }) =>
-          `${part.name}: ${part.endedAt ? matchWords[matchColour({ part: part.colours.at(-1)!, reference: part.reference }).match].toLowerCase() : whiteningWords[forecast.state].toLowerCase()}`,
-      )
+    parts.value
+      .map(part => {
+        const forecast = forecasts.value[part.id]
+        const word = part.endedAt
+          ? matchWords[matchColour({ part: part.colours.at(-1)!, reference: part.reference }).match]
+          : forecast
+            ? whiteningWords[forecast.state]
+            : 'reckoning…'
+        return `${part.name}: ${word.toLowerCase()}`
+      })
       .join('; ') || 'No part is followed',
 )
 const lab = { l: '', a: '', b: '', error: '1' } as never
@@ -23,8 +29,11 @@ const lab = { l: '', a: '', b: '', error: '1' } as never
 
 <template>
   <OneCard title="Whitening" hint="Two plastics on one machine are two parts. It is measured before, and after every exposure." :state="state" :result="result">
-    <WhiteningPart v-for="{ part, forecast } in all" :key="part.id" :tag="sheet.tag" :part="part" :forecast="forecast" />
-    <AddPanel v-if="session.may('follow-whitening')" v-slot="{ close }" label="Follow a part" :open="!all.length">
+    <template v-for="part in parts" :key="part.id">
+      <WhiteningPart v-if="forecasts[part.id]" :tag="sheet.tag" :part="part" :forecast="forecasts[part.id]!" />
+      <p v-else role="status" class="hint">Reckoning how {{ part.name }} goes on…</p>
+    </template>
+    <AddPanel v-if="session.may('follow-whitening')" v-slot="{ close }" label="Follow a part" :open="!parts.length">
       <CommandForm
         command="follow-whitening"
         :machine="sheet.tag"

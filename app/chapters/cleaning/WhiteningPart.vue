@@ -118,7 +118,8 @@ const rebound = computed(() => {
           />
         </CommandForm>
       </AddPanel>
-      <AddPanel v-if="!part.endedAt" v-slot="{ close }" label="End its treatment" :open="stopped">
+      <SunHoursPanel v-if="!part.endedAt && session.may('import-exposures')" :tag="tag" :whitening-id="part.id" />
+      <AddPanel v-if="!part.endedAt" :key="String(stopped)" v-slot="{ close }" label="End its treatment" :open="stopped">
         <CommandForm
           command="end-whitening"
           :machine="tag"

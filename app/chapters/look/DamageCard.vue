@@ -23,7 +23,8 @@ const severityInk = { slight: 'text-note', clear: 'text-care', severe: 'text-sto
         ><span :class="severityInk[damage.severity]">{{ severityNames[damage.severity] }}</span
         ><span>{{ [damage.assembly, damage.where].filter(Boolean).join(', ') }}</span
         ><span class="hint">{{ damage.extent }}</span
-        ><NuxtLink v-if="damage.photographId" :to="`/m/${sheet.tag}/photo/${damage.photographId}`" class="ml-auto text-sm">On its photograph</NuxtLink>
+        ><NuxtLink v-if="damage.photographId" :to="`/m/${sheet.tag}/photo/${damage.photographId}`" class="ml-auto text-sm">On its photograph</NuxtLink
+        ><PatinaLine :tag="sheet.tag" :damage="damage" class="w-full" />
       </li>
     </ul>
     <AddPanel v-if="session.may('record-damage')" v-slot="{ close }" label="Record damage">

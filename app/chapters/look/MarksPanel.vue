@@ -45,6 +45,7 @@ function begin(form: MarkForm, text: string) {
           <span :class="severityInk[mark.severity]">{{ severityNames[mark.severity].toLowerCase() }}</span>
         </button>
         <p class="hint">{{ [mark.assembly, mark.where, mark.extent].filter(Boolean).join(', ') }}</p>
+        <PatinaLine :tag="sheet.tag" :damage="mark" />
         <template v-if="chosen === mark.id && session.may('change-damage')">
           <button
             type="button"

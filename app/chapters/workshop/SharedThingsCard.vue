@@ -22,14 +22,19 @@ const result = computed(() => props.sheet.bookings.map(b => `${b.what}: ${b.thin
   >
     <template #aside><NuxtLink to="/workshop" class="button button-quiet">Who has what, and when</NuxtLink></template>
     <ul v-if="sheet.bookings.length" class="grid divide-y divide-line border-y border-line">
-      <li v-for="one in sheet.bookings" :key="one.id" class="flex flex-wrap items-center gap-x-3 gap-y-1 py-2">
-        <SandGlass v-if="began(one.from)" :until="one.until" class="text-lg" />
-        <span class="font-semibold">{{ one.what }}</span><span
-          >{{ one.thing }}<template v-if="one.bath">, {{ one.bath }}</template
-          ><template v-if="one.maxC !== null">, at most {{ one.maxC }} °C</template></span
-        ><span class="hint">{{ times.moment(one.from) }} to {{ times.moment(one.until) }}{{ one.place && `, ${one.place}` }}</span>
-        <button v-if="session.may('end-booking')" type="button" class="button ml-auto" :disabled="busy" @click="end({ bookingId: one.id })">
-          {{ began(one.from) ? 'It is out' : 'Give it back' }}<span class="sr-only">: {{ one.what }}</span>
+      <li v-for="one in sheet.bookings" :key="one.id" class="flex items-center gap-3 py-1.5">
+        <div class="min-w-0 flex-1">
+          <p class="flex flex-wrap items-center gap-x-3">
+            <SandGlass v-if="began(one.from)" :until="one.until" class="text-lg" /><strong>{{ one.what }}</strong
+            ><span
+              >{{ one.thing }}<template v-if="one.bath">, {{ one.bath }}</template
+              ><template v-if="one.maxC !== null">, at most {{ one.maxC }} °C</template></span
+            >
+          </p>
+          <p class="hint">{{ times.moment(one.from) }} to {{ times.moment(one.until) }}{{ one.place && `, ${one.place}` }}</p>
+        </div>
+        <button v-if="session.may('end-booking')" type="button" class="button" :disabled="busy" @click="end({ bookingId: one.id })">
+          {{ began(one.from) ? 'It is out' : 'Give it back' }}<span class="sr-only"> {{ one.what }}</span>
         </button>
       </li>
     </ul>

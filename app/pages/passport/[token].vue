@@ -6,7 +6,8 @@ import type { Passport } from '#shared/chapters/home/index'
 
 definePageMeta({ layout: 'plain' })
 const route = useRoute()
-const { data } = await useFetch<Passport | ErrorAnswer>(`/api/passport/${String(route.params.token)}`, { ignoreResponseError: true })
+const token = String(route.params.token)
+const { data } = await useFetch<Passport | ErrorAnswer>(`/api/passport/${token}`, { ignoreResponseError: true })
 const passport = computed(() => (data.value && !('error' in data.value) ? data.value : undefined))
 useHead({
   title: () => (passport.value ? `Passport of ${passport.value.name} ${passport.value.tag}` : 'Passport'),
@@ -45,6 +46,16 @@ const day = (at: string) => new Intl.DateTimeFormat('en-GB', { day: 'numeric', m
           rules.
         </p>
       </header>
+      <section v-if="passport.pictures" class="grid gap-2">
+        <h2>Before and after</h2>
+        <BeforeAfter
+          :left="{ src: `/api/passport/${token}/before`, alt: passport.pictures.before.caption }"
+          :right="{ src: `/api/passport/${token}/after`, alt: passport.pictures.after.caption }"
+          :width-px="passport.pictures.before.widthPx"
+          :height-px="passport.pictures.before.heightPx"
+        />
+        <p class="hint">Left: {{ passport.pictures.before.caption }}. Right: {{ passport.pictures.after.caption }}.</p>
+      </section>
       <section v-if="passport.partsSought.length">
         <h2>Parts sought</h2>
         <ul class="ml-5 list-disc">

@@ -160,3 +160,69 @@ it('a yellowed part is followed to stop, and no exposure is taken after that', (
   perform(tag, 'end-whitening', { whiteningId: one().id, outcome: 'Matches the other half', relookOn: '2099-05-01' })
   expect(one().outcome).toBe('Matches the other half')
 })
+
+describe('what is laid bare, taken off or left', () => {
+  it('bare copper is a next move until it is sealed with its pads free, and what hardens keeps the machine off', () => {
+    const tag = guarded()
+    perform(tag, 'find-bare-copper', { where: 'beside the battery' })
+    expect(sheet(tag).moves.map(m => m.says)).toContain('Seal bare copper: beside the battery')
+    const [copper] = sheet(tag).cleaning.coppers
+    const seal = (padsFree: boolean) => perform(tag, 'seal-copper', { copperId: copper!.id, version: 1, withWhat: 'lacquer', padsFree })
+    expect(() => seal(false)).toThrow('Pads: clear them first')
+    seal(true)
+    expect(sheet(tag).moves.map(m => m.says)).not.toContain('Seal bare copper: beside the battery')
+    expect(sheet(tag).gate.inForce).toBe('keep-off')
+    expect(() => seal(true)).toThrow('sealed it already')
+  })
+
+  it('small parts come back by their count; those that are missing are said, and wanted in the same press', () => {
+    const tag = bookIn()
+    perform(tag, 'count-parts-out', { what: 'Keycaps', out: 73, photographId: null })
+    expect(() => perform(tag, 'count-parts-out', { what: 'Keycaps', out: 73, photographId: null })).toThrow('out already')
+    const [counted] = sheet(tag).cleaning.counted
+    const back = (many: number, more: object = {}) => perform(tag, 'count-parts-back', { countedId: counted!.id, version: 1, back: many, ...more })
+    expect(() => back(74)).toThrow('73 were counted out')
+    expect(() => back(72)).toThrow('1 of 73 are missing')
+    back(72, { note: 'went down the sink', wants: true })
+    expect(sheet(tag).parts).toMatchObject([{ name: 'Keycaps', quantity: 1, stopsStart: false }])
+    expect(
+      sheet(tag)
+        .moves.map(m => m.says)
+        .join(),
+    ).not.toContain('Put back and count')
+  })
+
+  it('a stain that stays as patina is no soil any more, is told wherever somebody would try again, and crust never stays', () => {
+    const tag = bookIn()
+    const assemblyId = sheet(tag).assemblies.find(a => a.name === 'Case')!.id
+    perform(tag, 'record-damage', { assemblyId, kind: 'stain', where: 'yellowed lid', extent: '', severity: 'clear' })
+    perform(tag, 'record-damage', { assemblyId, kind: 'crust', where: 'battery', extent: '', severity: 'clear' })
+    const soiled = () => sheet(tag).cleaning.guesses.find(g => g.name === 'Case')!.soils
+    expect(soiled()).toContain('yellowing')
+    const [stain, crust] = sheet(tag).damages
+    perform(tag, 'leave-as-patina', { damageId: stain!.id, version: 1, reason: 'Its years at the ferry' })
+    expect(soiled()).not.toContain('yellowing')
+    expect(sheet(tag).cleaning.findings.map(f => f.says)).toEqual(['Stain, yellowed lid: it stays as patina; leave it alone.'])
+    expect(() => perform(tag, 'leave-as-patina', { damageId: crust!.id, version: 1, reason: 'Looks old' })).toThrow('Crust goes on doing harm')
+    // What turns out to be no stain is patina no longer.
+    perform(tag, 'change-damage', { damageId: stain!.id, version: 2, assemblyId, kind: 'growth', where: 'lid', extent: '', severity: 'clear' })
+    expect(sheet(tag).damages[0]!.patina).toBe('')
+  })
+
+  it('days in the sun are taken in once, and none after the colours said stop', () => {
+    const tag = bookIn()
+    perform(tag, 'follow-whitening', { name: 'Bezel', plastic: '', goalB: 1, reference: grey, first: { l: 72, a: 2, b: 24, error: 0.3 } })
+    const { id } = sheet(tag).cleaning.whitenings[0]!
+    hours(72)
+    const take = (...days: [string, number][]) => perform(tag, 'import-exposures', { whiteningId: id, days: days.map(([day, h]) => ({ day, hours: h })) })
+    expect(() => take(['2026-03-01', 4])).toThrow('2026-03-01 lies outside')
+    expect(() => take(['2026-03-09', 4])).toThrow('2026-03-09 lies outside')
+    take(['2026-03-04', 4], ['2026-03-05', 5.5])
+    expect(() => take(['2026-03-04', 4])).toThrow('on record already')
+    expect(take(['2026-03-04', 4], ['2026-03-06', 2])).toEqual({ days: 1 })
+    expect(sheet(tag).cleaning.whitenings[0]).toMatchObject({ hours: 11.5 })
+    perform(tag, 'measure-colour', { whiteningId: id, l: 85, a: -0.6, b: 3, error: 0.3 })
+    hours(48)
+    expect(() => take(['2026-03-07', 3])).toThrow('Only days before its last colour')
+  })
+})

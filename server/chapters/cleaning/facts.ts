@@ -31,6 +31,8 @@ export const facts = (file: MachineFile): CleaningRecord & { contaminations: Mac
   waits: file.waits,
   bookings: file.bookings,
   contaminations: file.contaminations,
+  bareCoppers: file.bareCoppers,
+  countedParts: file.countedParts,
   dryings: file.dryings.map(d => ({ ...d, weighings: file.weighings.filter(w => w.dryingId === d.id) })),
   cleaningSteps: file.cleaningSteps,
   whitenings: file.whitenings.map(w => {

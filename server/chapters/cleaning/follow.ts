@@ -109,6 +109,37 @@ export function expose(work: MachineWork, { whiteningId, ...exposure }: CommandI
   write('whitening.exposed', { name: part.name, ...exposure }, { subject: { table: 'whiteningExposures', id } })
 }
 
+/** A day counts as its noon, so that a colour taken in the evening comes after it. */
+const noonOf = (day: string) => `${day}T12:00:00.000Z`
+
+/** Days in the sun, from a table: those that are not on record yet. None after the colours said stop. */
+export function importExposures(work: MachineWork, { whiteningId, days }: CommandInput<'import-exposures'>): { days: number } {
+  const { tx, machine, at, write, file } = work
+  const part = whiteningOf(work, whiteningId)
+  if (part.endedAt) throw new NotNow('Its treatment has ended. Follow it anew to treat it again.')
+  const { colours, exposures, hours } = coloursOf(file(), part)
+  const fresh = days.filter(d => !exposures.some(e => e.how === 'sun' && e.at === noonOf(d.day)))
+  if (!fresh.length) throw new NotNow('All of these days are on record already.')
+  const first = colours[0]!.at.slice(0, 10)
+  const outside = fresh.find(d => d.day < first || noonOf(d.day) > at)
+  if (outside) throw new InputError('days', outside.day, `${outside.day} lies outside: from ${first}, when its first colour was measured, to today, please.`)
+  if (new Set(fresh.map(d => d.day)).size < fresh.length) throw new InputError('days', null, 'A day stands in it twice.')
+  const { state, findings } = forecastWhitening({ reference: part.reference, measured: colours, hoursNow: hours, goalB: part.goalB })
+  const stopped = (state === 'overdone' || state === 'stop-done') && fresh.some(d => noonOf(d.day) > colours.at(-1)!.at)
+  if (stopped)
+    throw new NotNow(
+      `${whiteningWords[state]}. Only days before its last colour can be taken in.`,
+      findings.map(f => f.says),
+    )
+  for (const day of fresh)
+    tx.insert(whiteningExposures)
+      .values({ machineId: machine.id, whiteningId, at: noonOf(day.day), how: 'sun', hours: day.hours, note: 'from a table' })
+      .run()
+  const sorted = fresh.map(d => d.day).sort()
+  write('whitening.sunned', { name: part.name, days: fresh.length, hours: fresh.reduce((sum, d) => sum + d.hours, 0), from: sorted[0]!, to: sorted.at(-1)! })
+  return { days: fresh.length }
+}
+
 export function endWhitening(work: MachineWork, { whiteningId, outcome, relookOn }: CommandInput<'end-whitening'>): void {
   const { tx, at, write, file } = work
   const part = whiteningOf(work, whiteningId)

@@ -14,9 +14,10 @@ import {
   stepContamination,
   takeOverParts,
 } from './carry-out'
-import { endDrying, endWhitening, expose, followWhitening, measureColour, startDrying, weigh } from './follow'
+import { endDrying, endWhitening, expose, followWhitening, importExposures, measureColour, startDrying, weigh } from './follow'
+import { countBack, countOut, findBareCopper, sealCopper } from './loose'
 import { rows } from './rows'
-import { cleanings, contaminations, weighings, whiteningColours, whiteningExposures } from './schema'
+import { bareCoppers, cleanings, contaminations, weighings, whiteningColours, whiteningExposures } from './schema'
 
 /** Clean: what can be done, and what is loaded with a machine. */
 export const cleaningChapter = serverChapter({
@@ -34,16 +35,21 @@ export const cleaningChapter = serverChapter({
     'log-breakage': logBreakage,
     'find-contamination': findContamination,
     'step-contamination': stepContamination,
+    'find-bare-copper': findBareCopper,
+    'seal-copper': sealCopper,
+    'count-parts-out': countOut,
+    'count-parts-back': countBack,
     'start-drying': startDrying,
     'weigh': weigh,
     'end-drying': endDrying,
     'follow-whitening': followWhitening,
     'measure-colour': measureColour,
     'expose': expose,
+    'import-exposures': importExposures,
     'end-whitening': endWhitening,
   },
   rows,
-  strikeable: { cleanings, contaminations, weighings, whiteningColours, whiteningExposures },
+  strikeable: { bareCoppers, cleanings, contaminations, weighings, whiteningColours, whiteningExposures },
 })
 export * from './carry-out'
 export * from './follow'

@@ -1,9 +1,11 @@
 import { type RowsOf, all, single, standing } from '../../kernel/rows'
 import {
+  bareCoppers,
   cleaningParts,
   cleaningSchools,
   cleaningSteps,
   cleanings,
+  countedParts,
   contaminations,
   dryings,
   weighings,
@@ -18,6 +20,8 @@ export const rows = {
   cleaningParts: all(cleaningParts),
   cleaningSteps: all(cleaningSteps),
   contaminations: standing(contaminations),
+  bareCoppers: standing(bareCoppers),
+  countedParts: all(countedParts),
   dryings: all(dryings),
   weighings: standing(weighings),
   whitenings: all(whitenings),

@@ -2,7 +2,7 @@ import type { ContaminationKind, ContaminationState } from '#core/cleaning/conta
 import type { StepKind } from '#core/cleaning/plan'
 import type { BoardSchool, Material, Method, PlasticSchool, Soil, Working } from '#core/cleaning/words'
 import type { CautionName } from '#core/safety/cautions'
-import type { ExposureKind } from '#shared/chapters/cleaning/index'
+import type { ExposureKind, Sealant } from '#shared/chapters/cleaning/index'
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core'
 import { flag, key, struckBy, version, words } from '../../kernel/columns'
 import { machineId } from '../../kernel/trunk'
@@ -85,6 +85,40 @@ export const contaminations = sqliteTable(
     struckBy: struckBy(),
   },
   t => [index('contaminations_machine').on(t.machineId)],
+)
+
+/** Copper that cleaning laid bare. */
+export const bareCoppers = sqliteTable(
+  'bare_coppers',
+  {
+    id: key(),
+    machineId: machineId(),
+    version: version(),
+    where: text('where').notNull(),
+    at: text('at').notNull(),
+    sealedAt: text('sealed_at'),
+    sealedWith: text('sealed_with').$type<Sealant>(),
+    struckBy: struckBy(),
+  },
+  t => [index('bare_coppers_machine').on(t.machineId)],
+)
+
+/** Small parts that were taken off by count; the photograph is the map of where each goes back. */
+export const countedParts = sqliteTable(
+  'counted_parts',
+  {
+    id: key(),
+    machineId: machineId(),
+    version: version(),
+    what: text('what').notNull(),
+    out: integer('out').notNull(),
+    back: integer('back'),
+    /** A plain number, for photographs know of machines already. */
+    photographId: integer('photograph_id'),
+    note: words('note'),
+    at: text('at').notNull(),
+  },
+  t => [index('counted_parts_machine').on(t.machineId)],
 )
 
 export const dryings = sqliteTable(

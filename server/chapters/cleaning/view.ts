@@ -1,5 +1,5 @@
 import { looksAfter, nextCleaningStep } from '#core/cleaning/contamination'
-import { guessMaterials, guessSoils, planCleaning } from '#core/cleaning/plan'
+import { guessMaterials, guessSoils, patinaLeft, planCleaning } from '#core/cleaning/plan'
 import { judgeSeries, wetNow } from '#core/cleaning/rules'
 import type { ViewOf } from '#shared/chapters/index'
 import { and, count, eq, gt, isNotNull, ne } from 'drizzle-orm'
@@ -26,7 +26,7 @@ export function cleaningView({ tx, file, now }: ViewInput): ViewOf<'cleaning'> {
       parts: file.cleaningParts.map(({ machineId: _, ...part }) => part),
       guesses: guessesOf(file),
       steps: file.cleaningSteps.map(({ machineId: _, ...step }) => step),
-      findings: planCleaning({ parts: file.cleaningParts, schools }).findings,
+      findings: [...planCleaning({ parts: file.cleaningParts, schools }).findings, ...patinaLeft(file.damages)],
       sisters: sistersWithParts(tx, file),
       contaminations: file.contaminations.map(c => ({
         id: c.id,
@@ -40,6 +40,12 @@ export function cleaningView({ tx, file, now }: ViewInput): ViewOf<'cleaning'> {
         looks: [...looksAfter(c.kind)],
       })),
       wet: wetNow(record, now),
+      coppers: file.bareCoppers.map(({ id, version, where, at, sealedAt, sealedWith }) => ({ id, version, where, at, sealedAt, sealedWith })),
+      counted: file.countedParts.map(({ id, version, what, out, back, note, at, photographId }) => {
+        const map = file.photographs.find(p => p.id === photographId)
+        return { id, version, what, out, back, note, at, photograph: map ? { id: map.id, hash: map.hash, caption: map.caption || map.name } : null }
+      }),
+      maps: file.photographs.map(({ id, caption, name }) => ({ id, caption: caption || name })),
       dryings: record.dryings.map((d, i) => seriesOf(d, file.dryings[i]!.id, now)),
       whitenings: file.whitenings.map(w => ({
         id: w.id,

@@ -1,4 +1,5 @@
 import { lifeNames } from '#core/planning/stages'
+import { InputError } from '#core/kernel/input-error'
 import { judgeLife } from '#core/retest/life'
 import type { CommandInput } from '#shared/chapters/index'
 import { and, eq } from 'drizzle-orm'
@@ -6,7 +7,7 @@ import { randomBytes } from 'node:crypto'
 import { NotFound, NotNow } from '../../kernel/refusals'
 import { machines } from '../../kernel/trunk'
 import type { MachineWork } from '../../kernel/work'
-import { questions } from './schema'
+import { passportPictures, questions } from './schema'
 
 /** Chooses the life it leads. @throws NotNow for one that runs before visitors while it is off or not signed off, with the reasons */
 export function chooseLife(work: MachineWork, { life }: CommandInput<'choose-life'>): void {
@@ -28,6 +29,24 @@ export function switchPassport({ tx, machine, write }: MachineWork, { on }: Comm
   const passportToken = machine.passportToken ?? randomBytes(24).toString('base64url')
   tx.update(machines).set({ passportOn: on, passportToken }).where(eq(machines.id, machine.id)).run()
   write('passport.switched', { on })
+}
+
+/** Chooses the two photographs that the passport shows; neither takes them off it. */
+export function showBeforeAfter({ tx, machine, write, file }: MachineWork, chosen: CommandInput<'show-before-after'>): void {
+  const { beforeId, afterId } = chosen
+  if ((beforeId === null) !== (afterId === null) || (beforeId !== null && beforeId === afterId))
+    throw new InputError('afterId', afterId, 'Before and after: two photographs, please, or neither.')
+  const captionOf = (id: number | null) => {
+    const photograph = file().photographs.find(p => p.id === id)
+    if (id !== null && !photograph) throw new NotFound(`${machine.tag} has no such photograph.`)
+    return photograph ? photograph.caption || photograph.name : ''
+  }
+  const said = { before: captionOf(beforeId), after: captionOf(afterId) }
+  tx.insert(passportPictures)
+    .values({ machineId: machine.id, ...chosen })
+    .onConflictDoUpdate({ target: passportPictures.machineId, set: chosen })
+    .run()
+  write('passport.pictures', said)
 }
 
 export function askQuestion({ tx, machine, write }: MachineWork, { question }: CommandInput<'ask-question'>): void {

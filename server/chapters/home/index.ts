@@ -1,11 +1,17 @@
 import { serverChapter } from '../../kernel/chapter'
-import { askQuestion, chooseLife, settleQuestion, switchPassport } from './carry-out'
+import { askQuestion, chooseLife, settleQuestion, showBeforeAfter, switchPassport } from './carry-out'
 import { rows } from './rows'
 import { search } from './search'
 
 /** Home: what can be done, and what is loaded with a machine. */
 export const homeChapter = serverChapter({
-  onMachine: { 'choose-life': chooseLife, 'ask-question': askQuestion, 'settle-question': settleQuestion, 'switch-passport': switchPassport },
+  onMachine: {
+    'choose-life': chooseLife,
+    'ask-question': askQuestion,
+    'settle-question': settleQuestion,
+    'show-before-after': showBeforeAfter,
+    'switch-passport': switchPassport,
+  },
   rows,
   search,
 })

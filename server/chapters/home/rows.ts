@@ -1,5 +1,5 @@
-import { type RowsOf, all } from '../../kernel/rows'
-import { questions } from './schema'
+import { type RowsOf, all, single } from '../../kernel/rows'
+import { passportPictures, questions } from './schema'
 
-export const rows = { questions: all(questions) }
+export const rows = { questions: all(questions), passportPictures: single(passportPictures) }
 export type HomeRows = RowsOf<typeof rows>

@@ -1,4 +1,4 @@
-import { index, sqliteTable, text } from 'drizzle-orm/sqlite-core'
+import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core'
 import { key, words } from '../../kernel/columns'
 import { machineId } from '../../kernel/trunk'
 
@@ -7,3 +7,10 @@ export const questions = sqliteTable(
   { id: key(), machineId: machineId(), question: text('question').notNull(), answer: words('answer'), settledAt: text('settled_at') },
   t => [index('questions_machine').on(t.machineId)],
 )
+
+/** Two photographs for the passport. Plain numbers, for photographs know of machines already. */
+export const passportPictures = sqliteTable('passport_pictures', {
+  machineId: machineId().primaryKey(),
+  beforeId: integer('before_id'),
+  afterId: integer('after_id'),
+})

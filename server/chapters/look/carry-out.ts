@@ -3,6 +3,7 @@ import { checksOf } from '#core/condition/rules'
 import type { Db } from '../../db/connection'
 import type { ImageFile } from '../../files/image-file'
 import { v7 as uuidv7 } from 'uuid'
+import { damageKinds, mayStay } from '#core/condition/damage'
 import { rateMeasured } from '#core/condition/corrosion-rating'
 import { gradeAgainst } from '#core/condition/grades'
 import { checkMark, mmPerPx } from '#core/condition/marks'
@@ -67,21 +68,40 @@ export function recordDamage(work: MachineWork, input: CommandInput<'record-dama
   work.write('damage.recorded', { assembly, kind, where, extent, severity }, { subject: { table: 'damages', id } })
 }
 
-export function changeDamage(work: MachineWork, { damageId, version, ...found }: CommandInput<'change-damage'>): void {
-  const damage = work.tx
+function damageOf({ tx, machine }: MachineWork, damageId: number) {
+  const damage = tx
     .select()
     .from(damages)
-    .where(and(eq(damages.id, damageId), eq(damages.machineId, work.machine.id), isNull(damages.struckBy)))
+    .where(and(eq(damages.id, damageId), eq(damages.machineId, machine.id), isNull(damages.struckBy)))
     .get()
-  if (!damage) throw new NotFound(`${work.machine.tag} has no such damage.`)
+  if (!damage) throw new NotFound(`${machine.tag} has no such damage.`)
+  return damage
+}
+
+export function changeDamage(work: MachineWork, { damageId, version, ...found }: CommandInput<'change-damage'>): void {
+  const damage = damageOf(work, damageId)
   expectVersion(work, damage, version, damage.version, ['assemblyId', 'kind', 'where', 'extent', 'severity'])
   work.tx
     .update(damages)
-    .set({ ...found, at: work.at, version: damage.version + 1 })
+    .set({ ...found, patina: mayStay(found.kind) ? damage.patina : '', at: work.at, version: damage.version + 1 })
     .where(eq(damages.id, damageId))
     .run()
   const { assemblyId, ...rest } = found
   work.write('damage.changed', { assembly: assemblyName(work, assemblyId), ...rest })
+}
+
+/** Leaves a stain or wear as patina, with the reason, so that nobody tries again; without one it is taken back. */
+export function leaveAsPatina(work: MachineWork, { damageId, version, reason }: CommandInput<'leave-as-patina'>): void {
+  const damage = damageOf(work, damageId)
+  expectVersion(work, damage, version, damage.version, ['patina'])
+  if (!mayStay(damage.kind)) throw new InputError('damageId', damageId, `${damageKinds[damage.kind]} goes on doing harm; only a stain or wear stays as patina.`)
+  if (!reason && !damage.patina) throw new InputError('reason', reason, 'Why it stays: say in a few words why.')
+  work.tx
+    .update(damages)
+    .set({ patina: reason, version: damage.version + 1 })
+    .where(eq(damages.id, damageId))
+    .run()
+  work.write('damage.patina', { assembly: assemblyName(work, damage.assemblyId), kind: damage.kind, where: damage.where, reason })
 }
 
 /** The checks that damage asks for and nobody has done yet. */

@@ -37,6 +37,8 @@ export const damages = sqliteTable(
     /** Where it is marked: photograph and shape. A plain number, for photographs know of machines already. */
     photographId: integer('photograph_id'),
     mark: text('mark', { mode: 'json' }).$type<Mark>(),
+    /** Why it stays as patina; empty where it is not left. */
+    patina: words('patina'),
     struckBy: struckBy(),
   },
   t => [index('damages_machine').on(t.machineId)],

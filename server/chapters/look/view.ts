@@ -1,4 +1,5 @@
 import { rateMeasured } from '#core/condition/corrosion-rating'
+import { mayStay } from '#core/condition/damage'
 import { measureMark } from '#core/condition/marks'
 import { checksOf } from '#core/condition/rules'
 import type { ViewOf } from '#shared/chapters/index'
@@ -67,7 +68,7 @@ export function lookView({ tx, file }: ViewInput): ViewOf<'look'> {
   const photographs = photographsOf(tx, file, nameOf)
   return {
     assemblies: file.assemblies.map(({ id, version, name, presence, grade, note }) => ({ id, version, name, presence, grade, note })),
-    damages: file.damages.map(({ id, version, assemblyId, kind, where, extent, severity, photographId, mark }) => {
+    damages: file.damages.map(({ id, version, assemblyId, kind, where, extent, severity, photographId, mark, patina }) => {
       const photograph = photographs.find(p => p.id === photographId)
       const measured = mark && photograph ? measureMark(mark, photograph, photograph.scale).extent : ''
       return {
@@ -81,6 +82,8 @@ export function lookView({ tx, file }: ViewInput): ViewOf<'look'> {
         severity,
         photographId: photograph?.id ?? null,
         mark: photograph ? mark : null,
+        patina,
+        mayStay: mayStay(kind),
       }
     }),
     photographs,

@@ -1,6 +1,5 @@
 import { type Booking, judgeBooking } from '#core/cleaning/bookings'
 import { waitAfter } from '#core/cleaning/plan'
-import { wetNow } from '#core/cleaning/rules'
 import { InputError } from '#core/kernel/input-error'
 import type { CommandInput } from '#shared/chapters/index'
 import { and, asc, eq, isNull } from 'drizzle-orm'
@@ -84,7 +83,10 @@ export function endBooking(work: MachineWork, { bookingId }: CommandInput<'end-b
   tx.update(bookings).set({ endedAt: at }).where(eq(bookings.id, bookingId)).run()
   write('booking.ended', { thing: name, what: booking.what, from: booking.from, until: booking.until, began })
   if (!began || booking.kind !== 'tank') return
-  const others = file().bookings.filter(b => b.id !== bookingId)
+  // Only what is known to dry already needs no wait of its own; that something else dries says nothing of this.
+  const named = (text: string) => text.toLowerCase().includes(booking.what.toLowerCase())
+  const { waits, dryings } = file()
+  const dries = waits.some(w => w.until > at && named(w.what) && /\bdry/i.test(w.what)) || dryings.some(d => !d.endedAt && named(d.what))
   const wait = waitAfter('wet-wash', booking.what)!
-  if (!wetNow({ waits: file().waits, dryings: [], bookings: others }, at).length) beginDrying(work, wait.what, wait.hours)
+  if (!dries) beginDrying(work, wait.what, wait.hours)
 }

@@ -64,6 +64,10 @@ describe('a shared thing', () => {
     perform(tag, 'end-booking', { bookingId: sheet(tag).bookings[0]!.id })
     expect(sheet(tag).waits.map(w => w.what)).toEqual(['Main board drying after: wet wash and low bake'])
     expect(sheet(tag).gate.inForce).toBe('keep-off')
+    // That something else dries says nothing of what comes out now.
+    perform(tag, 'book-thing', place(tank, { what: 'Keyboard', bath: 'distilled water' }))
+    perform(tag, 'end-booking', { bookingId: sheet(tag).bookings[0]!.id })
+    expect(sheet(tag).waits.map(w => w.what)).toContain('Keyboard drying after: wet wash and low bake')
     // Given back before it began, nothing was wet.
     const dry = bookIn()
     perform(dry, 'book-thing', place(tank, { from: later(2), bath: 'distilled water' }))

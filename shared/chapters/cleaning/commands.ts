@@ -1,11 +1,12 @@
 import { z } from 'zod'
 import { contaminationKinds, contaminationSteps } from '#core/cleaning/contamination'
+import { mostSunDays } from '#core/cleaning/sun-hours'
 import { boardSchools, materials, methods, plasticSchools, soils, workings } from '#core/cleaning/words'
 import { command } from '../../kernel/contract'
 import { id, keysOf, oneOf, optionalQuantity, optionalText, quantity, text, version } from '../../kernel/fields'
 import { atTheBench } from '../../kernel/roles'
 import { Used } from '../workshop/index'
-import { breakageOutcomes, exposureKinds } from './words'
+import { breakageOutcomes, exposureKinds, sealants } from './words'
 
 const Lab = {
   l: quantity('', 'L*', { above: 0, upTo: 100 }),
@@ -14,6 +15,7 @@ const Lab = {
   error: quantity('', 'Error', { above: -0.001, upTo: 20 }).default(1),
 }
 const grams = (what: string) => quantity('', what, { above: 0, upTo: 200_000 })
+const pieces = (what: string, above: number) => quantity('', what, { above, upTo: 5000 }).pipe(z.number().int(`${what}: a whole number, please.`))
 const reason = (what: string) => text(what, 300).min(5, `${what}: say in a few words why.`)
 
 export const onMachine = {
@@ -97,6 +99,23 @@ export const onMachine = {
     }),
   ),
 
+  /** Copper that cleaning laid bare, until it is sealed. */
+  'find-bare-copper': command(atTheBench, z.object({ where: text('Where', 120) })),
+  'seal-copper': command(atTheBench, z.object({ copperId: id, version, withWhat: oneOf(keysOf(sealants), 'With what'), padsFree: z.boolean() })),
+
+  /** Keycaps and other small parts: out by count, with a photograph for their map, and back by count. */
+  'count-parts-out': command(atTheBench, z.object({ what: text('What', 80), out: pieces('How many', 0), photographId: id.nullable().default(null) })),
+  'count-parts-back': command(
+    atTheBench,
+    z.object({
+      countedId: id,
+      version,
+      back: pieces('How many came back', -1),
+      note: optionalText('Where the others are', 200),
+      wants: z.boolean().default(false),
+    }),
+  ),
+
   'start-drying': command(
     atTheBench,
     z.object({
@@ -130,6 +149,17 @@ export const onMachine = {
       temperatureC: optionalQuantity('', 'Temperature in °C', { above: -30, upTo: 90 }),
       turned: z.boolean().default(false),
       note: optionalText('What changed', 200),
+    }),
+  ),
+  /** Days in the sun, from a table. */
+  'import-exposures': command(
+    atTheBench,
+    z.object({
+      whiteningId: id,
+      days: z
+        .array(z.object({ day: z.iso.date({ error: 'A day, such as 2027-05-01.' }), hours: quantity('', 'Hours', { above: 0, upTo: 24 }) }))
+        .min(1, 'No day with sun is in it.')
+        .max(mostSunDays, `Up to ${mostSunDays} days at once, please.`),
     }),
   ),
   'end-whitening': command(

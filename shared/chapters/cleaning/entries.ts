@@ -3,7 +3,7 @@ import { type ContaminationKind, type ContaminationStep, contaminationKinds, con
 import { boardSchools, plasticSchools } from '#core/cleaning/words'
 import { ending, entry, observed } from '../../kernel/contract'
 import { word } from '../../kernel/fields'
-import { type ExposureKind, exposureKinds } from './words'
+import { type ExposureKind, type Sealant, exposureKinds, sealants } from './words'
 
 const s = z.string()
 const n = z.number()
@@ -46,6 +46,15 @@ export const entries = {
     z.object({ kind: word<ContaminationKind>(), where: s, step: word<ContaminationStep>() }),
     d => `${contaminationKinds[d.kind].title}, ${d.where}: ${small(contaminationStateNames[d.step])}.`,
   ),
+  'copper.bare': entry(z.object({ where: s }), d => `Bare copper after cleaning: ${ending(d.where)}`),
+  'copper.sealed': entry(
+    z.object({ where: s, withWhat: word<Sealant>() }),
+    d => `Bare copper sealed, ${d.where}: ${small(sealants[d.withWhat])}, pads kept free.`,
+  ),
+  'counted.out': entry(z.object({ what: s, out: n }), d => `Counted out: ${d.out} × ${ending(d.what)}`),
+  'counted.back': entry(z.object({ what: s, out: n, back: n, note: s }), d =>
+    d.back === d.out ? `Counted back, all of them: ${d.out} × ${ending(d.what)}` : `Counted back: ${d.back} of ${d.out} × ${d.what}. ${ending(d.note)}`,
+  ),
   'drying.started': entry(z.object({ what: s, massG: n }), d => `Laid out to dry: ${d.what}, ${grams(d.massG)}.`),
   'drying.weighed': entry(z.object({ what: s, massG: n, says: s }), d => `Weighed ${d.what}: ${grams(d.massG)}. ${d.says}`, observed),
   'drying.ended': entry(z.object({ what: s, reason: s }), d =>
@@ -73,6 +82,10 @@ export const entries = {
         .filter(Boolean)
         .join(', ')}.`,
     observed,
+  ),
+  'whitening.sunned': entry(
+    z.object({ name: s, days: n, hours: n, from: s, to: s }),
+    d => `${d.name} in the sun, from a table: ${Number(d.hours.toFixed(1))} h on ${d.days} ${d.days === 1 ? 'day' : 'days'}, ${d.from} to ${d.to}.`,
   ),
   'whitening.ended': entry(
     z.object({ name: s, outcome: s, relookOn: s.nullable() }),

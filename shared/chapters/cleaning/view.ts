@@ -6,7 +6,7 @@ import { boardSchools, materials, methods, plasticSchools, soils, workings } fro
 import { cautions } from '#core/safety/cautions'
 import { keysOf } from '../../kernel/fields'
 import { Band, Finding, MeasuredColour } from '../../kernel/shapes'
-import { exposureKinds } from './words'
+import { exposureKinds, sealants } from './words'
 
 const id = z.number()
 const n = z.number()
@@ -58,6 +58,12 @@ export const view = z.object({
       }),
     ),
     wet: z.array(s),
+    coppers: z.array(z.object({ id, version: n, where: s, at: s, sealedAt: s.nullable(), sealedWith: z.enum(keysOf(sealants)).nullable() })),
+    counted: z.array(
+      z.object({ id, version: n, what: s, out: n, back: n.nullable(), note: s, at: s, photograph: z.object({ id, hash: s, caption: s }).nullable() }),
+    ),
+    /** Photographs that may be the map of where small parts go back. */
+    maps: z.array(z.object({ id, caption: s })),
     dryings: z.array(
       z.object({
         id,

@@ -6,7 +6,9 @@ import { gateVerdicts } from '#core/safety/gate'
 const s = z.string()
 const b = z.boolean()
 
-export const view = z.object({ passport: z.object({ on: b, path: s.nullable() }) })
+const Picture = z.object({ caption: s, takenAt: s, widthPx: z.number(), heightPx: z.number() })
+
+export const view = z.object({ passport: z.object({ on: b, path: s.nullable(), beforeId: z.number().nullable(), afterId: z.number().nullable() }) })
 
 /** What anybody with the link may read: no donor, owner, price, place or person. */
 export const Passport = z.object({
@@ -26,6 +28,8 @@ export const Passport = z.object({
   questions: z.array(s),
   dateCodes: z.array(s),
   made: s,
+  /** Fetched under the same link, by `before` and `after`. */
+  pictures: z.object({ before: Picture, after: Picture }).nullable(),
   history: z.array(z.object({ at: s, says: s })),
   proof: z.object({ entries: z.number(), hash: s }),
 })

@@ -26,6 +26,10 @@ export const entries = {
     d =>
       `Damage now reads: ${severityNames[d.severity].toLowerCase()} ${damageKinds[d.kind].toLowerCase()}${d.assembly && ` on ${d.assembly.toLowerCase()}`}, ${d.where}${d.extent && `, ${d.extent}`}.`,
   ),
+  'damage.patina': entry(z.object({ assembly: s, kind: word<keyof typeof damageKinds>(), where: s, reason: s }), d => {
+    const what = `${damageKinds[d.kind]}${d.assembly && ` on ${d.assembly.toLowerCase()}`}, ${d.where}`
+    return d.reason ? `${what}: stays as patina. ${ending(d.reason)}` : `${what}: no longer left as patina.`
+  }),
   'check.settled': entry(
     z.object({ says: s, outcome: word<CheckOutcome>(), note: s }),
     d => `${ending(d.says)} ${checkOutcomeNames[d.outcome]}${d.note && `: ${d.note}`}.`,

@@ -53,6 +53,9 @@ export const view = z.object({
       mark: MarkShape.nullable(),
       assembly: s,
       kind: z.enum(Object.keys(damageKinds) as [keyof typeof damageKinds]),
+      /** Why it stays as patina; empty where it is not left. */
+      patina: s,
+      mayStay: b,
       where: s,
       extent: s,
       severity: z.enum(severities),

@@ -1,3 +1,4 @@
+import { writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { By, until } from 'selenium-webdriver'
 import sharp from 'sharp'
@@ -43,7 +44,7 @@ it('what got in goes out step by step, and the gate opens at the last and no ear
 it('a plan is made from what a part is, a bath that would spoil it is refused, and what a step wets keeps the machine off', async () => {
   await clean('Harbour office')
   await rua.unfold('Parts and what is on them')
-  await rua.press('Say what it is : Main board')
+  await rua.press('Say what it is Main board')
   await rua.tick('Speaker', 'What it is made of')
   await rua.tick('Alkali residue', 'What it is made of')
   await rua.choose('Does it work today', 'Does not work')
@@ -93,7 +94,6 @@ it('a yellowed part is followed over four colours to stop, and then no exposure 
     await rua.sees(says === '3 of 3' ? 'Δb*' : says)
   }
   expect(await rua.offers('Expose it')).toBe(false)
-  await rua.press('End its treatment')
   await rua.fill('How it ended', 'Matches', 'End its treatment')
   await rua.press('It has ended', 'End its treatment')
   // With an error of one in each colour nobody can say more.
@@ -137,4 +137,45 @@ it('a colour is taken from a photograph against the neutral on it, and a neutral
   await drag('the neutral ✓', [0.487, 0.513])
   await rua.press('Measure the part')
   await rua.sees('The neutral patch is too dark to be measured.')
+})
+
+it('keycaps come back by their count, the missing one is wanted; bare copper is sealed; days in the sun come from a table; a stain stays', async () => {
+  await clean('Harbour office')
+  await rua.unfold('Small parts')
+  await rua.fill('What', 'Keycaps', 'Count something out')
+  await rua.fill('How many', '73', 'Count something out')
+  await rua.press('They are out', 'Count something out')
+  await rua.fill('How many came back', '72', 'Count them back')
+  await rua.fill('Where the others are', 'Went down the sink', 'Count them back')
+  await rua.choose('The missing ones', 'The missing ones are wanted', 'Count them back')
+  await rua.press('They are back', 'Count them back')
+  await rua.sees('72 of 73 × Keycaps back')
+  await rua.unfold('Bare copper')
+  await rua.fill('Where', 'beside the battery', 'Copper lies bare')
+  await rua.press('Record it', 'Copper lies bare')
+  await rua.sees('Seal bare copper: beside the battery')
+  await rua.choose('With what', 'Plain lacquer', 'Seal it')
+  await rua.press('It is sealed', 'Seal it')
+  await rua.sees('Pads: clear them first')
+  await rua.tick('The pads are free', 'Seal it')
+  await rua.press('It is sealed', 'Seal it')
+  await rua.sees('Keep off', 'Lacquer hardening: beside the battery')
+  await rua.open('/parts')
+  await rua.sees('Keycaps')
+
+  const day = (ago: number) => new Date(Date.now() - ago * 86_400_000).toISOString().slice(0, 10)
+  const table = join(application.folder, 'sun.csv')
+  writeFileSync(table, `date;hours\n${day(1)};3,5\nyesterday;2\n`)
+  await clean('Two-tone')
+  await rua.press('Days in the sun, from a table')
+  await rua.giveFiles('Table as CSV', table)
+  await rua.sees('1 day with sun', 'Line 3: “yesterday” is no day')
+  await rua.press('Keep this day')
+  await rua.sees('17.5 h so far')
+
+  await rua.open(`/m/${await application.tagOf('Two-tone')}?stage=look`)
+  await rua.press('Leave it as patina lower half')
+  await rua.fill('Why it stays', 'Its years in the sun of the chart room', 'Leave it as patina')
+  await rua.press('Keep', 'Leave it as patina')
+  await rua.sees('Stays as patina. Its years in the sun')
 })

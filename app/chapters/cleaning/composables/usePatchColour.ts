@@ -1,5 +1,4 @@
-import type { Box } from '~/chapters/cleaning/PatchPicture.vue'
-import { type Neutral, type PatchColour, neutrals } from '#core/cleaning/patch-colour'
+import { type Neutral, type PatchBox as Box, type PatchColour, boxesOverlap, neutrals } from '#core/cleaning/patch-colour'
 import type { Finding } from '#core/kernel/finding'
 import { wrap } from 'comlink'
 import type { PatchBench } from '~/workers/patch.worker'
@@ -35,6 +34,11 @@ export function usePatchColour() {
   const setBox = (box: Box) => (areas.value = { ...areas.value, [target.value]: box })
 
   async function measure(of: string): Promise<PatchColour | null> {
+    trouble.value = ''
+    if (boxesOverlap(areas.value[of]!, areas.value.neutral!)) {
+      trouble.value = 'The two boxes overlap: the part would be measured against itself. Draw them apart.'
+      return null
+    }
     busy.value = true
     const worker = new PatchWorker()
     try {

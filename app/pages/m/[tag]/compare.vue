@@ -6,13 +6,15 @@ import type { PhotographView } from '#shared/chapters/look/index'
 const route = useRoute()
 const times = useTimes()
 const tag = computed(() => String(route.params.tag))
-const { sheet, trouble } = useSheet(tag, ['look'])
+const { sheet, trouble } = useSheet(tag, ['look', 'home'])
 useHead({ title: () => `Compare ${tag.value}` })
 
 const pick = (name: 'a' | 'b') => computed(() => sheet.value?.photographs.find(p => p.id === Number(route.query[name])))
 const [a, b] = [pick('a'), pick('b')]
 const over = ref(false)
-const divider = ref(50)
+const session = useSession()
+const { submitCommand: show, busy, failure } = useCommand('show-before-after', () => tag.value)
+const shown = computed(() => sheet.value?.passport.beforeId === a.value?.id && sheet.value?.passport.afterId === b.value?.id)
 const whenTaken = (p: PhotographView) => (p.takenAt ? times.exact(`${p.takenAt}Z`) : `added ${times.day(p.at)}`)
 const choose = (name: 'a' | 'b', id: string) => navigateTo({ query: { ...route.query, [name]: id } }, { replace: true })
 </script>
@@ -50,6 +52,15 @@ const choose = (name: 'a' | 'b', id: string) => navigateTo({ query: { ...route.q
         </select>
       </div>
     </div>
+    <div v-if="a && b && a.id !== b.id && session.may('show-before-after')" class="flex flex-wrap items-center gap-3">
+      <button type="button" class="button" :disabled="busy" @click="show(shown ? { beforeId: null, afterId: null } : { beforeId: a.id, afterId: b.id })">
+        {{ shown ? 'Take them off the passport' : 'Show these on the passport, before and after' }}
+      </button>
+      <span class="hint">{{
+        sheet.passport.on ? 'Its passport is open to anybody who has the link.' : 'Its passport is switched off; they are shown once it is on.'
+      }}</span>
+      <span v-if="failure" role="alert" class="text-stop">{{ failure }}</span>
+    </div>
     <EmptyPlace v-if="!a || !b" says="Choose two photographs; they stand here beside each other." />
     <div v-else-if="!over" class="grid gap-3 sm:grid-cols-2">
       <figure v-for="p in [a, b]" :key="p.id" class="grid gap-1">
@@ -58,22 +69,12 @@ const choose = (name: 'a' | 'b', id: string) => navigateTo({ query: { ...route.q
       </figure>
     </div>
     <figure v-else class="grid gap-2">
-      <div
-        class="relative mx-auto max-h-[60dvh] w-full max-w-4xl overflow-hidden border border-line bg-[#20292b]"
-        :style="{ aspectRatio: `${a.widthPx} / ${a.heightPx}` }"
-      >
-        <img :src="photographUrl(b.hash, 'working')" :alt="b.caption || b.name" class="absolute inset-0 h-full w-full object-contain" />
-        <img
-          :src="photographUrl(a.hash, 'working')"
-          :alt="a.caption || a.name"
-          class="absolute inset-0 h-full w-full object-contain"
-          :style="{ clipPath: `inset(0 ${100 - divider}% 0 0)` }"
-        />
-        <span aria-hidden="true" class="absolute inset-y-0 w-0.5 bg-white outline-1 outline-black" :style="{ left: `${divider}%` }" />
-      </div>
-      <label class="grid gap-1"
-        ><span class="font-semibold">Divider</span><input v-model.number="divider" type="range" min="0" max="100" step="1" class="w-full accent-enamel"
-      /></label>
+      <BeforeAfter
+        :left="{ src: photographUrl(a.hash, 'working'), alt: a.caption || a.name }"
+        :right="{ src: photographUrl(b.hash, 'working'), alt: b.caption || b.name }"
+        :width-px="a.widthPx"
+        :height-px="a.heightPx"
+      />
       <figcaption class="hint">
         Left of the divider: {{ a.caption || a.name }}, {{ whenTaken(a) }}. Right: {{ b.caption || b.name }}, {{ whenTaken(b) }}.
       </figcaption>

@@ -1,5 +1,5 @@
 import { getRouterParam } from 'h3'
-import { passportOf } from '../../chapters/home/index'
+import { passportOf } from '../../../chapters/home/index'
 
 /** Open to anybody who has the link. */
 export default defineAnswer(event => passportOf(useBench(), getRouterParam(event, 'token') ?? ''))
