@@ -72,7 +72,6 @@ async function startOf(onTag: string) {
   })
   standIn.scenario('shorted')
   await visitor.sees('Off now', 'Still on')
-  await shoot('first-start-off-now')
   await visitor.press('It is off')
   await visitor.press('End the start and keep the readings')
   await visitor.sees('Called off')
@@ -118,6 +117,7 @@ try {
     },
   })
   await take('tool-wall', '/tools', 'Every instrument on its own')
+  await take('workshop', '/workshop', 'On the shelf')
   const { passport } = (await (await application.ask(`/api/machines/${await tag('Weather club')}`, { cookie })).json()) as MachineSheet
   await take('passport', passport.path!, 'machine passport')
   // Last: what is typed there is a draft, and would stand in the bar of every other picture.

@@ -17,7 +17,7 @@ const booked = computed(() =>
     <ul class="grid divide-y divide-line">
       <li v-for="one in booked" :key="one.id" class="grid gap-0.5 py-1.5 first:pt-0">
         <div class="flex flex-wrap items-center gap-2">
-          <SandGlass v-if="one.began" :until="one.until" class="w-26" /><TagTape :tag="one.tag" small /><NuxtLink
+          <SandGlass v-if="one.began" :until="one.until" class="w-16" /><TagTape :tag="one.tag" small /><NuxtLink
             :to="{ path: `/m/${one.tag}`, query: { stage: 'clean' } }"
             class="text-ink"
             >{{ one.machine }}: {{ one.what }}</NuxtLink
