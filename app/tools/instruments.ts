@@ -15,6 +15,8 @@ import MethodsInstrument from './MethodsInstrument.vue'
 import NeutraliseInstrument from './NeutraliseInstrument.vue'
 import OffStateInstrument from './OffStateInstrument.vue'
 import PeroxideInstrument from './PeroxideInstrument.vue'
+import PatchPlanInstrument from './PatchPlanInstrument.vue'
+import ProbePlanInstrument from './ProbePlanInstrument.vue'
 import RailsInstrument from './RailsInstrument.vue'
 import SupplyMatchInstrument from './SupplyMatchInstrument.vue'
 import TraceInstrument from './TraceInstrument.vue'
@@ -44,4 +46,6 @@ export const instruments: Record<string, Component> = {
   'cleaning/neutralise': NeutraliseInstrument,
   'cleaning/peroxide': PeroxideInstrument,
   'cleaning/whitening-forecast': WhiteningForecastInstrument,
+  'continuity/probe-plan': ProbePlanInstrument,
+  'continuity/patch-plan': PatchPlanInstrument,
 }

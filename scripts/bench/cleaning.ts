@@ -1,21 +1,10 @@
-import { performance } from 'node:perf_hooks'
 import { judgeDrying } from '#core/cleaning/drying'
 import { patchColour } from '#core/cleaning/patch-colour'
 import { type PlanPart, planCleaning } from '#core/cleaning/plan'
 import { forecastWhitening } from '#core/cleaning/whitening-forecast'
 import { materialNames, soilNames } from '#core/cleaning/words'
 import { seeded } from '#core/kernel/random'
-import { row } from './row'
-
-/** The median of a few runs, in milliseconds. */
-function median(runs: number, work: () => unknown): string {
-  const times = Array.from({ length: runs }, () => {
-    const began = performance.now()
-    work()
-    return performance.now() - began
-  }).sort((a, b) => a - b)
-  return `${times[Math.floor(runs / 2)]!.toFixed(1)} ms`
-}
+import { median, row } from './row'
 
 /** How long the instruments of cleaning take at their largest. */
 export function benchCleaning(): Promise<void> {

@@ -1,6 +1,7 @@
 /** `npm run bench`: speed, memory and accuracy of what is heavy. Prints figures; judges nothing, for machines differ. */
 import { built } from '../lib/setup.mjs'
 import { benchCleaning } from './cleaning'
+import { benchContinuity } from './continuity'
 import { benchCorrosion } from './corrosion'
 import { benchCollection } from './collection'
 import { benchFirstView } from './first-view'
@@ -12,6 +13,7 @@ const run = async (name: string, bench: () => Promise<void>) => (wanted.length &
 
 await run('corrosion', benchCorrosion)
 await run('cleaning', benchCleaning)
+await run('continuity', benchContinuity)
 console.log(`Memory of this process: ${Math.round(process.memoryUsage().rss / 2 ** 20)} MB`)
 await built()
 await run('first-view', benchFirstView)

@@ -8,6 +8,8 @@ import { cleaningWhiteningForecast } from './cleaning-whitening-forecast'
 import { conditionCorrosionArea } from './condition-corrosion-area'
 import { conditionCorrosionRating } from './condition-corrosion-rating'
 import { conditionTriage } from './condition-triage'
+import { continuityPatchPlan } from './continuity-patch-plan'
+import { continuityProbePlan } from './continuity-probe-plan'
 import { identifyDateCode } from './identify-date-code'
 import { identifyDating } from './identify-dating'
 import { powerBattery } from './power-battery'
@@ -44,6 +46,8 @@ export const tools = [
   cleaningDrying,
   cleaningColourMatch,
   cleaningWhiteningForecast,
+  continuityProbePlan,
+  continuityPatchPlan,
 ] as unknown as Tool[]
 
 export const toolById = (id: string) => tools.find(tool => tool.id === id)

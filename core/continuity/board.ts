@@ -1,0 +1,77 @@
+import { InputError } from '../kernel/input-error'
+
+/** Which side of a board a pin can be reached from. */
+export const sides = ['front', 'back', 'both'] as const
+export type Side = (typeof sides)[number]
+
+/** One end of a net: a pin of a part. */
+export interface BoardPin {
+  part: string
+  pin: string
+  net: string
+  /** Place on the board seen from the front, in millimetres; nothing where nobody knows it. */
+  xMm?: number
+  yMm?: number
+  side?: Side
+  /** Its part sits in a socket. */
+  socketed?: boolean
+}
+
+/** Limits that a person could need, with room to spare: a large main board has 5 000 nets and 30 000 pins. */
+export const mostPins = 60_000
+export const longestName = 120
+
+/** How a pin is written: `U7.12`. */
+export const pinName = ({ part, pin }: Pick<BoardPin, 'part' | 'pin'>) => `${part}.${pin}`
+
+/** The pins of each net, in the order in which they came. */
+export function netsOf(pins: readonly BoardPin[]): Map<string, BoardPin[]> {
+  const nets = new Map<string, BoardPin[]>()
+  for (const pin of pins) {
+    const there = nets.get(pin.net)
+    if (there) there.push(pin)
+    else nets.set(pin.net, [pin])
+  }
+  return nets
+}
+
+/** Pins that belong to no net, as the formats write them. */
+export const isNoNet = (net: string) => net === '' || /^(n\/?c|no[ _-]?net|unconnected[-_(].*|no_connect.*)$/i.test(net)
+
+/**
+ * Supply and ground by their usual names; somebody may say otherwise. Common practice, no source.
+ * Numbers alone are no supply: `5` is a net of a schematic, `+5` and `5V` are not.
+ */
+export const isSupplyNet = (net: string) =>
+  /^(.*\/)?(a?d?gnd[a-z0-9]*|ground|earth|vss|vee|vcc\d*|vdd\d*|vbb|0v|[+-]\d+(v\d*|[.,]\d+v?)?v?|\d+v\d*|[+-]?v(bat|in|bus))$/i.test(net.trim())
+
+/** @throws InputError for boards that are too large, pins without a name, or a pin that stands in two nets */
+export function checkPins(pins: readonly BoardPin[], field = 'pins'): void {
+  if (!pins.length) throw new InputError(field, 0, 'Pins: there is none. Give the pins of the board with their nets.')
+  if (pins.length > mostPins) throw new InputError(field, pins.length, `Pins: up to ${mostPins}, please; these are ${pins.length}.`)
+  const seen = new Map<string, string>()
+  pins.forEach((p, i) => {
+    if (!p.part.trim() || !p.pin.trim() || !p.net.trim())
+      throw new InputError(`${field}.${i}`, pinName(p), `Pin ${i + 1}: part, pin and net have to be said, such as U7, 12, D3.`)
+    if ([p.part, p.pin, p.net].some(name => name.length > longestName))
+      throw new InputError(`${field}.${i}`, '', `Pin ${i + 1}: a name is longer than ${longestName} characters.`)
+    const name = pinName(p)
+    const before = seen.get(name)
+    if (before !== undefined && before !== p.net)
+      throw new InputError(`${field}.${i}`, name, `${name} stands in two nets: ${before} and ${p.net}. One of the two is wrong, or they are one net.`)
+    seen.set(name, p.net)
+    if ((p.xMm === undefined) !== (p.yMm === undefined)) throw new InputError(`${field}.${i}`, name, `${name}: a place takes both x and y, in mm.`)
+    if (p.xMm !== undefined && !(Math.abs(p.xMm) <= 5000 && Math.abs(p.yMm!) <= 5000))
+      throw new InputError(`${field}.${i}`, name, `${name}: its place lies more than 5 m off.`)
+  })
+}
+
+/** Orders names as people count: U2 before U10. */
+export const byName = new Intl.Collator('en', { numeric: true }).compare
+
+export interface Spot {
+  xMm: number
+  yMm: number
+}
+export const hasPlace = <P extends { xMm?: number; yMm?: number }>(p: P): p is P & Spot => p.xMm !== undefined && p.yMm !== undefined
+export const distanceMm = (a: Spot, b: Spot) => Math.hypot(a.xMm - b.xMm, a.yMm - b.yMm)
