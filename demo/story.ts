@@ -175,5 +175,12 @@ export const attended = (
   start: { atProbe: Who; atSwitch: Who; scenario: ScenarioName; load?: 'loaded' | 'unloaded'; secondsEach?: number },
 ): Step => ({ daysAgo, who, command: 'begin-start', input: { load: 'loaded', secondsEach: 14, ...start } })
 
+/** A probe sheet that was begun and answered as the made-up board reads it, with these nets parted at a place; a wire bridges the first of them at the end. */
+export const probed = (
+  daysAgo: number,
+  who: Who,
+  sheet: { title: string; outline?: [number, number][]; parts?: string[]; answers: number; parted: Record<string, number>; bridge?: boolean },
+): Step => ({ daysAgo, who, command: 'begin-probe-sheet', input: { leadsOhm: 0.2, oneHop: false, otherIssueRead: true, ...sheet } })
+
 /** Moves through the stages in order, some days between each. */
 export const moved = (daysAgo: number, who: Who, stage: CommandRequest<'move-to-stage'>['stage']): Step => did(daysAgo, who, 'move-to-stage', { stage })

@@ -9,10 +9,12 @@ import { measureCorrosionNow } from '#core/condition/corrosion-area'
 import { countdownSeconds } from '#core/power/start-ritual'
 import { type ScenarioName, simulatedMachine } from '../instruments/meter/simulated-machine'
 import { chapterNames, commands, type MachineCommandName } from '#shared/chapters/index'
+import { rowOf } from '#shared/chapters/continuity/index'
 import type { CorrosionInputs } from '#shared/kernel/shapes'
 import { desks } from '../demo/machines/desks'
 import { gannets } from '../demo/machines/gannets'
 import { small } from '../demo/machines/small'
+import { mainBoard, readsBetween } from '../demo/boards'
 import { models, type ModelKey } from '../demo/models'
 import { people } from '../demo/people'
 import { supplies } from '../demo/supplies'
@@ -23,6 +25,7 @@ import { openDatabase } from '../server/db/connection'
 import { copyOf, keepImage } from '../server/files/image-file'
 import { rememberFile } from '../server/chapters/look/index'
 import { findBySignIn, firstStart } from '../server/chapters/people/index'
+import { probeSheetOf } from '../server/chapters/continuity/index'
 import { practiceOf } from '../server/chapters/practice/index'
 import { openStart } from '../server/chapters/starts/index'
 import { workshopNow } from '../server/chapters/workshop/index'
@@ -89,6 +92,24 @@ const modelIds = new Map(
     (performOnCollection(bench, coordinator, 'add-model', commands['add-model'].parse(model)) as { modelId: number }).modelId,
   ]),
 )
+
+for (const [key, issue] of [
+  ['petrel-8', '3'],
+  ['petrel-8s', '4'],
+] as const)
+  performOnCollection(
+    bench,
+    coordinator,
+    'add-board',
+    commands['add-board'].parse({
+      modelId: modelIds.get(key),
+      name: 'Main board',
+      issue,
+      fileName: `petrel-issue-${issue}.csv`,
+      format: 'table',
+      rows: mainBoard.map(rowOf),
+    }),
+  )
 
 /** All that happened, oldest first, whichever machine it happened to. */
 const stories: Story[] = [...gannets, ...desks, ...small]
@@ -169,6 +190,41 @@ function attendStart(tag: string, who: string, { atProbe, atSwitch, scenario, lo
   close(row.id, ms)
 }
 
+interface Probed {
+  title: string
+  outline?: [number, number][]
+  parts?: string[]
+  answers: number
+  parted: Record<string, number>
+  bridge?: boolean
+}
+/** A sheet as it was probed that evening: as many checks as the story says, answered as the made-up board reads; then a wire. */
+function probe(tag: string, who: string, { answers, parted, bridge, ...sheet }: Probed) {
+  const person = findBySignIn(db, who)!
+  const [board] = machineSheet(bench, tag, chapterNames).continuity.boards
+  const { result } = kernel.performOnMachine(bench, person, tag, 'begin-probe-sheet', commands['begin-probe-sheet'].parse({ boardId: board!.id, ...sheet }))
+  const { sheetId } = result as { sheetId: number }
+  const now = () => probeSheetOf(db, tag, sheetId, person.id)
+  for (let i = 0; i < answers; i++) {
+    const next = now().checks.find(c => c.contact === null)
+    if (!next) break
+    const ohm = readsBetween(next.a.name, next.b.name, parted)
+    performOnMachine(
+      bench,
+      person,
+      tag,
+      'answer-probe',
+      commands['answer-probe'].parse({ checkId: next.id, readingsOhm: [ohm === null ? null : ohm + 0.2], heard: null }),
+    )
+  }
+  const broken = now().nets.find(n => n.state === 'broken' && n.breaks[0])
+  if (!bridge || !broken) return
+  const { a, b } = broken.breaks[0]!
+  const wire = { sheetId, net: broken.net, a, b, lengthMm: 46, awg: 30, afterOhm: 0.5 }
+  performOnMachine(bench, person, tag, 'fit-patch', commands['fit-patch'].parse(wire))
+  performOnMachine(bench, person, tag, 'end-probe-sheet', { sheetId, note: '' })
+}
+
 async function takeStep(story: Story, { who, command, input }: Step) {
   const tag = tags.get(story)!
   const sheet = machineSheet(bench, tag, chapterNames)
@@ -187,6 +243,7 @@ async function takeStep(story: Story, { who, command, input }: Step) {
   const supply = named(input.supply, sheet.power.supplies, 'name')
   const damage = input.damage ? sheet.damages.find(d => d.where === input.damage) : undefined
   const thing = input.thing ? named(input.thing, workshopNow(db, now.toISOString()).things, 'name') : undefined
+  if (command === 'begin-probe-sheet') return probe(tag, who, input as unknown as Probed)
   if (command === 'begin-start') return attendStart(tag, who, input as unknown as Attended)
   // Rows that are there once a machine, or once a kind, start at version 0.
   const own =

@@ -40,6 +40,7 @@ export const stageViews: Record<Stage, StageView> = {
   'mend': stage(
     lazy(() => import('./faults/MendStage.vue')),
     'faults',
+    'continuity',
     'parts',
   ),
   'prove': stage(

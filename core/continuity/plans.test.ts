@@ -6,6 +6,7 @@ import { type BoardPin, checkPins, isSupplyNet, pinName } from './board'
 import { judgeContact } from './contact'
 import { Joined, spanningTree } from './join'
 import { netFound } from './net-state'
+import { readPairs, withPairs } from './pairs'
 import { planPatch } from './patch-plan'
 import { planProbes } from './probe-plan'
 import { crossing, insideOf } from './zone'
@@ -336,5 +337,27 @@ describe('a spanning tree', () => {
       [2, 3],
     ])
     expect(spanningTree(3, (a, b) => (a === 0 && b === 1 ? 1 : Infinity))).toEqual([[0, 1]])
+  })
+})
+
+describe('pin pairs from a schematic', () => {
+  it('are read as they are read aloud, with their page; bad lines are told', () => {
+    const { pairs, problems } = readPairs('page 3\nU7.12 - R31.1\nU7.13 R32.1, p. 4\nU7.14=U8.2\nhello\nU1.1 - U1.1\n')
+    expect(pairs).toEqual([
+      { a: 'U7.12', b: 'R31.1', page: '3' },
+      { a: 'U7.13', b: 'R32.1', page: '4' },
+      { a: 'U7.14', b: 'U8.2', page: '3' },
+    ])
+    expect(problems.map(p => p.line)).toEqual([5, 6])
+  })
+  it('join what they touch into one net, and tell where two that had names became one', () => {
+    const pair = (a: string, b: string) => ({ a, b, page: '' })
+    const { pins, merged } = withPairs(
+      [pin('U1.1', 'A'), pin('U2.1', 'A'), pin('U3.1', 'B')],
+      [pair('U2.1', 'U9.1'), pair('U8.1', 'U8.2'), pair('U9.1', 'U3.1')],
+    )
+    const netOf = (name: string) => pins.find(p => pinName(p) === name)!.net
+    expect([netOf('U1.1'), netOf('U9.1'), netOf('U3.1'), netOf('U8.1'), netOf('U8.2')]).toEqual(['A', 'A', 'A', 'U8.1', 'U8.1'])
+    expect(merged.map(m => m.nets)).toEqual([['A', 'B']])
   })
 })

@@ -1,5 +1,6 @@
 import { type CleaningRecord, cleaningFacts } from '../cleaning/rules'
 import { type ConditionRecord, conditionFacts } from '../condition/rules'
+import { type ContinuityRecord, continuityFacts } from '../continuity/rules'
 import { type DiagnosisRecord, diagnosisFacts } from '../diagnosis/rules'
 import { type IdentifyRecord, identifyFacts } from '../identify/rules'
 import { finding } from '../kernel/finding'
@@ -26,6 +27,7 @@ export type MachineRecord = Pick<TrunkFacts, 'stage' | 'life'> &
   SafetyRecord &
   CleaningRecord &
   DiagnosisRecord &
+  ContinuityRecord &
   PartsRecord &
   RetestRecord
 
@@ -62,7 +64,14 @@ export function assess(record: MachineRecord, now: string): Assessment {
     }
   }
   const trunk: TrunkFacts = { stage: record.stage, life: record.life, bookedInAt: record.bookedInAt, now }
-  const plain = { ...identifyFacts(record), ...stewardshipFacts(record), ...cleaningFacts(record, now), ...diagnosisFacts(record), ...partsFacts(record) }
+  const plain = {
+    ...identifyFacts(record),
+    ...stewardshipFacts(record),
+    ...cleaningFacts(record, now),
+    ...diagnosisFacts(record),
+    ...continuityFacts(record),
+    ...partsFacts(record),
+  }
   const conditionKnown = read('its condition', () => conditionFacts(record), { assemblies: [], checks: [], interventionsOpen: 0, growing: [], gradedWrong: [] })
   const openingKnown = read('its opening', () => openingFacts(record), openingUnknown)
   const powerKnown = read('its power', () => powerFactsKnown(record, now), powerUnknown)

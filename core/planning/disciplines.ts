@@ -1,5 +1,6 @@
 import { cleaning } from '../cleaning/rules'
 import { condition } from '../condition/rules'
+import { continuity } from '../continuity/rules'
 import { diagnosis } from '../diagnosis/rules'
 import { identify } from '../identify/rules'
 import { opening } from '../opening/rules'
@@ -12,4 +13,4 @@ import type { Discipline } from './discipline'
 import { home } from './rules'
 
 /** Every discipline, in the order in which their steps stand within a stage. */
-export const disciplines: Discipline[] = [identify, stewardship, condition, opening, safety, cleaning, diagnosis, parts, power, retest, home]
+export const disciplines: Discipline[] = [identify, stewardship, condition, opening, safety, cleaning, diagnosis, continuity, parts, power, retest, home]

@@ -42,6 +42,16 @@ const dangers: Record<string, [Change, 'keep-off' | 'not-yet-assessed' | 'guarde
   'a board in a tank': [add('bookings', { what: 'Main board', kind: 'tank', from: earlier, until: '2026-04-01T00:00:00.000Z' }), 'keep-off'],
   'a board in an oven whose time is over': [add('bookings', { what: 'Main board', kind: 'oven', from: earlier, until: later }), 'keep-off'],
   'a bezel under a lamp': [add('bookings', { what: 'Bezel', kind: 'light', from: earlier, until: '2026-04-01T00:00:00.000Z' }), 'guarded-start'],
+  'a supply joined to a signal on a probe sheet': [
+    add('probeSheets', { title: 'x', endedAt: later, total: 1, answered: 1, broken: [], doubtful: [], shorts: [{ nets: ['+5V', 'D0'], supply: true }] }),
+    'keep-off',
+  ],
+  'two signals joined on a probe sheet': [
+    add('probeSheets', { title: 'x', endedAt: null, total: 1, answered: 1, broken: [], doubtful: [], shorts: [{ nets: ['D1', 'D0'], supply: false }] }),
+    'guarded-start',
+  ],
+  'a broken net': [add('probeSheets', { title: 'x', endedAt: null, total: 1, answered: 1, broken: ['D0'], doubtful: [], shorts: [] }), 'guarded-start'],
+  'a net in doubt': [add('probeSheets', { title: 'x', endedAt: null, total: 1, answered: 1, broken: [], doubtful: ['D0'], shorts: [] }), 'guarded-start'],
   'a bulge': [add('damages', { kind: 'bulge', severity: 'clear', where: 'C3', assemblyId: 1, at: later }), 'keep-off'],
   'a burn': [add('damages', { kind: 'burn', severity: 'slight', where: 'R7', assemblyId: 1, at: later }), 'keep-off'],
   'a tide line': [add('damages', { kind: 'tide-line', severity: 'slight', where: 'lower edge', assemblyId: 1, at: later }), 'keep-off'],

@@ -1,5 +1,6 @@
 import type { CleaningFacts } from '../cleaning/rules'
 import type { ConditionFacts } from '../condition/rules'
+import type { ContinuityFacts } from '../continuity/rules'
 import type { DiagnosisFacts } from '../diagnosis/rules'
 import type { IdentifyFacts } from '../identify/rules'
 import type { OpeningFacts } from '../opening/rules'
@@ -30,5 +31,6 @@ export type MachineKnown = TrunkFacts &
   SafetyFacts &
   CleaningFacts &
   DiagnosisFacts &
+  ContinuityFacts &
   PartsFacts &
   RetestFacts

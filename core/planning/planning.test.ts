@@ -55,6 +55,8 @@ describe('the next moves', () => {
     ],
     ['measure-colour', { whitenings: [{ name: 'Bezel', endedAt: null, relookOn: null, hoursSinceColour: 4, colours: 2 }] }],
     ['relook', { whitenings: [{ name: 'Bezel', endedAt: '2025-03-01T10:00:00.000Z', relookOn: '2026-03-01', hoursSinceColour: 0, colours: 4 }] }],
+    ['probe', { probeSheets: [{ title: 'x', endedAt: null, total: 3, answered: 1, broken: [], doubtful: [], shorts: [] }] }],
+    ['patch', { probeSheets: [{ title: 'x', endedAt: null, total: 3, answered: 3, broken: ['D3'], doubtful: [], shorts: [] }] }],
     ['seal-copper', { bareCoppers: [{ where: 'below IC3', sealedAt: null }] }],
     ['count-parts-back', { countedParts: [{ what: 'Keycaps', out: 73, back: null }] }],
     ['cleaning-step', { cleaningSteps: [{ state: 'open', says: 'Brush', why: 'Dust.', kind: 'method', minutes: 15 }] }],

@@ -1,4 +1,4 @@
-import { assessed, did, external, graded, inOrder, marked, measuredOff, moved, places, read, shot, type Story, undid, whitened } from '../story'
+import { assessed, did, external, graded, inOrder, marked, measuredOff, moved, probed, places, read, shot, type Story, undid, whitened } from '../story'
 
 /** First to last pin of a 16-pin package, on every photograph of a Petrel 8S board. */
 const pinRow = { from: places([171, 454])[0]!, to: places([325, 454])[0]!, distanceMm: 17.78 }
@@ -26,6 +26,7 @@ export const small: Story[] = [
       lastPowered: '1999',
       place: 'Bench 1',
       claims: ['Worked when stored'],
+      variant: 'Issue 4',
       accessories: ['External supply'],
       dateCodes: [
         { part: 'clock chip', code: '8603' },
@@ -72,6 +73,17 @@ export const small: Story[] = [
         state: 'leaking',
         fitted: true,
         charging: 'yes',
+      }),
+      probed(1, 'baraka', {
+        title: 'Beside the nickel barrel',
+        outline: [
+          [55, 18],
+          [63, 18],
+          [63, 46],
+          [55, 46],
+        ],
+        answers: 48,
+        parted: { D2: 100 },
       }),
     ],
   },
@@ -212,6 +224,7 @@ export const small: Story[] = [
       moved(50, 'rua', 'mend'),
       did(50, 'rua', 'report-fault', { symptom: 'Starts one time in three', stopsMachine: true }),
       did(44, 'rua', 'observe-fault', { fault: 'Starts one time in three', says: 'Reset line slow to rise; single-wipe sockets' }),
+      probed(42, 'rua', { title: 'Keyboard data lines', parts: ['J1'], answers: 400, parted: { KD3: 12 }, bridge: true }),
       did(44, 'rua', 'want-part', { name: '40-pin turned-pin socket', quantity: 2, stopsStart: false }),
       did(9, 'rua', 'start-wait', { what: 'sockets in the post', hours: 24 * 12 }),
     ],

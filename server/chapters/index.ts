@@ -7,6 +7,7 @@ import type { MachineWork, Work } from '../kernel/work'
 import { once } from '../kernel/once'
 import { arriveChapter, arriveFacts, arriveView } from './arrive/index'
 import { cleaningChapter, cleaningFacts, cleaningView } from './cleaning/index'
+import { continuityChapter, continuityFacts, continuityView } from './continuity/index'
 import { faultsChapter, faultsFacts, faultsView } from './faults/index'
 import { homeChapter, homeView } from './home/index'
 import { listsChapter } from './lists/index'
@@ -41,6 +42,7 @@ const chapters = once((): ServerChapter[] => [
   cleaningChapter,
   workshopChapter,
   faultsChapter,
+  continuityChapter,
   partsChapter,
   provingChapter,
   homeChapter,
@@ -73,6 +75,7 @@ export const recordOf = (file: MachineFile): MachineRecord => ({
   ...powerFacts(file),
   ...cleaningFacts(file),
   ...faultsFacts(file),
+  ...continuityFacts(file),
   ...partsFacts(file),
   ...provingFacts(file),
 })
@@ -102,6 +105,7 @@ export const views = once((): { [C in ChapterName]: (input: ViewInput) => ViewOf
   cleaning: cleaningView,
   workshop: workshopView,
   faults: faultsView,
+  continuity: continuityView,
   parts: partsView,
   proving: provingView,
   home: homeView,

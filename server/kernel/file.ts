@@ -1,6 +1,7 @@
 import type { Assessment } from '#core/planning/assess'
 import type { ArriveRows } from '../chapters/arrive/rows'
 import type { CleaningRows } from '../chapters/cleaning/rows'
+import type { ContinuityRows } from '../chapters/continuity/rows'
 import type { WorkshopRows } from '../chapters/workshop/rows'
 import type { FaultsRows } from '../chapters/faults/rows'
 import type { HomeRows } from '../chapters/home/rows'
@@ -44,6 +45,7 @@ export type MachineFile = {
   WaitsRows &
   CleaningRows &
   WorkshopRows &
+  ContinuityRows &
   FaultsRows &
   PartsRows &
   ProvingRows &

@@ -82,7 +82,8 @@ export async function requireLeave(event: H3Event, command: CommandName): Promis
 }
 
 /** The body, read as JSON and checked. @throws TooLarge, ZodError */
-export const readInput = async <S extends z.ZodType>(event: H3Event, schema: S): Promise<z.output<S>> => schema.parse((await readJson(event)) ?? {})
+export const readInput = async <S extends z.ZodType>(event: H3Event, schema: S, largestBytes?: number): Promise<z.output<S>> =>
+  schema.parse((await readJson(event, largestBytes)) ?? {})
 
 /** The body, read as JSON. @throws TooLarge, InputError */
 export async function readJson(event: H3Event, largestBytes = largestBodyBytes): Promise<unknown> {

@@ -138,6 +138,30 @@ const examples: { [K in EntryKind]: [EntryData<K>, string] } = {
   'fault.changed': [{ from: 'a', to: 'Rolling picture', stopsMachine: false }, 'Fault now reads: Rolling picture; it does not stop the machine.'],
   'fault.observed': [{ symptom: 'No picture', says: 'Set a channel off?' }, 'Observed on “No picture”: Set a channel off?'],
   'fault.repaired': [{ symptom: 'No picture', did: 'Retuned', closes: false }, 'Repair on “No picture”: Retuned. It did not close it.'],
+  'board.added': [
+    { model: 'Petrel 8S', name: 'Main board', issue: 'B', pins: 412, nets: 96, file: 'petrel.csv' },
+    'Board of Petrel 8S: Main board, issue B, 96 nets and 412 pins from petrel.csv.',
+  ],
+  'board.pairs': [{ name: 'Main board', pairs: 12 }, 'Main board: 12 pin pairs added from the schematic.'],
+  'board.pin-struck': [
+    { name: 'Main board', pin: 'U7.12', reason: 'Not connected on this issue' },
+    'Main board: U7.12 is not as the file has it. Not connected on this issue.',
+  ],
+  'board.changed': [{ name: 'Main board', issue: 'B', active: false }, 'Board Main board, issue B is used no more.'],
+  'probe.begun': [
+    { title: 'Below the battery', board: 'Main board', checks: 84, otherIssue: 'A' },
+    'Probe sheet begun: Below the battery; Main board, 84 checks, by a file of issue A, which is not this board’s.',
+  ],
+  'probe.answered': [{ a: 'U7.12', b: 'R31.1', net: 'D3', contact: 'open', ohm: null, expected: false }, 'Probed U7.12 to R31.1, D3: open; not as expected.'],
+  'probe.again': [{ a: 'U7.12', b: 'R31.1', why: 'after cleaning' }, 'To be asked again, U7.12 to R31.1: after cleaning.'],
+  'probe.ended': [
+    { title: 'Below the battery', broken: 2, shorts: 0, left: 0, note: '' },
+    'Probe sheet ended: Below the battery; 2 broken, 0 joined that should not be, 0 not asked.',
+  ],
+  'patch.fitted': [
+    { net: 'D3', a: 'U7.12', b: 'R31.1', lengthMm: 42, awg: 30, contact: 'joined', ohm: 0.3 },
+    'Wire fitted on D3, U7.12 to R31.1, 42 mm of gauge 30; after it joined, 0.3 Ω.',
+  ],
   'damage.patina': [{ assembly: 'Case', kind: 'stain', where: 'lid', reason: 'The keeper’s cup' }, 'Stain on case, lid: stays as patina. The keeper’s cup.'],
   'copper.bare': [{ where: 'below IC3' }, 'Bare copper after cleaning: below IC3.'],
   'copper.sealed': [{ where: 'below IC3', withWhat: 'lacquer' }, 'Bare copper sealed, below IC3: plain lacquer, pads kept free.'],
@@ -215,6 +239,10 @@ describe('every kind of entry', () => {
         .filter(kind => !isOpen(kind))
         .sort(),
     ).toEqual([
+      'board.added',
+      'board.changed',
+      'board.pairs',
+      'board.pin-struck',
       'claim.judged',
       'claim.recorded',
       'cleaning.step-given',

@@ -4,6 +4,7 @@ import { SheetHead } from '../kernel/machine'
 import type { Role } from '../kernel/roles'
 import { arrive } from './arrive/index'
 import { cleaning } from './cleaning/index'
+import { continuity } from './continuity/index'
 import { faults } from './faults/index'
 import { home } from './home/index'
 import { lists } from './lists/index'
@@ -35,6 +36,7 @@ export const chapters = {
   cleaning,
   workshop,
   faults,
+  continuity,
   parts,
   proving,
   home,
@@ -69,6 +71,8 @@ export type CommandName = MachineCommandName | CollectionCommandName
 export const commands = Object.fromEntries(Object.entries(declared).map(([name, command]) => [name, command.input])) as {
   [N in CommandName]: (typeof declared)[N]['input']
 }
+/** The largest request that a command takes, where that is more than usual. */
+export const largestBodyOf = (name: CommandName): number | undefined => (declared[name] as { largestBodyBytes?: number }).largestBodyBytes
 export type CommandInput<N extends CommandName> = z.output<(typeof commands)[N]>
 export type CommandRequest<N extends CommandName> = z.input<(typeof commands)[N]>
 export const commandNames = Object.keys(declared) as CommandName[]

@@ -12,8 +12,14 @@ export interface Command<S extends z.ZodType = z.ZodType> {
   may: readonly Role[]
   /** The shape of its request, with a message at every field that says what would do. */
   input: S
+  /** The largest request that it takes, where that is more than usual. */
+  largestBodyBytes?: number
 }
-export const command = <S extends z.ZodType>(may: readonly Role[], input: S): Command<S> => ({ may, input })
+export const command = <S extends z.ZodType>(may: readonly Role[], input: S, more: Pick<Command, 'largestBodyBytes'> = {}): Command<S> => ({
+  may,
+  input,
+  ...more,
+})
 
 /**
  * A kind of entry in the history, and the one sentence it reads as: on screen, in print, in exports.

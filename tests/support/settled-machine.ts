@@ -79,6 +79,7 @@ export const settled: MachineRecord = {
   whitenings: [],
   waits: [],
   bookings: [],
+  probeSheets: [],
   bareCoppers: [],
   countedParts: [],
   faults: [],

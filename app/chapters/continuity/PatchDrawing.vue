@@ -63,6 +63,8 @@ const size = computed(() => Math.max(frame.value.width, frame.value.height) / 40
         </g>
       </g>
     </svg>
-    <figcaption class="hint">Seen from the {{ mirrored ? 'back, mirrored' : 'front' }}. Filled: a leg; open: a bare pad; red: a bare via.</figcaption>
+    <figcaption class="hint">
+      Seen from the {{ mirrored ? 'back, mirrored' : 'front' }}. Filled: a leg to solder to; open: a bare pad or a socket; red: a bare via.
+    </figcaption>
   </figure>
 </template>

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import type { SheetOf } from '#shared/chapters/index'
 
-defineProps<{ sheet: SheetOf<'faults' | 'parts'> }>()
+defineProps<{ sheet: SheetOf<'faults' | 'parts' | 'continuity'> }>()
 </script>
 
 <template>
   <StageFrame>
     <FaultsCard :sheet="sheet" />
+    <ProbeCard :sheet="sheet" />
     <PartsCard :sheet="sheet" />
   </StageFrame>
 </template>

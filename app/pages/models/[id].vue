@@ -63,6 +63,7 @@ const lists = computed(() =>
           {{ model.here - model.machines.length }} more; find them in the <NuxtLink :to="{ path: '/store', query: { find: model.name } }">store</NuxtLink>.
         </p>
       </OneCard>
+      <BoardsCard :model-id="Number(route.params.id)" />
       <div class="grid items-start gap-4 md:grid-cols-2">
         <OneCard v-for="list in lists" :key="list.title" :title="list.title"
           ><p v-if="!list.lines.length" class="hint">{{ list.none }}</p>

@@ -1,6 +1,6 @@
 import { type H3Event, getRouterParam } from 'h3'
 import { InputError } from '#core/kernel/input-error'
-import { type CollectionCommandName, type CommandInput, commands, isCollectionCommand } from '#shared/chapters/index'
+import { type CollectionCommandName, type CommandInput, commands, isCollectionCommand, largestBodyOf } from '#shared/chapters/index'
 import type { CommandAnswer, LiveChange } from '#shared/kernel/answers'
 import type { Hashed } from '../../kernel/chapter'
 import { closeAll, findPerson, type PersonRow, sealOf } from '../../chapters/people/index'
@@ -12,7 +12,7 @@ export default defineAnswer(async (event): Promise<CommandAnswer> => {
   const name = getRouterParam(event, 'command') ?? ''
   if (!isCollectionCommand(name)) throw new NotFound(`There is no command ${name}.`)
   const person = await requireLeave(event, name)
-  const given = await readInput(event, commands[name])
+  const given = await readInput(event, commands[name], largestBodyOf(name))
   if ('oldPassword' in given) await expectPassword(person, given.oldPassword)
   const input = await withPasswordHashed(given)
   const bench = useBench()

@@ -1,0 +1,77 @@
+<script setup lang="ts">
+import type { SheetOf } from '#shared/chapters/index'
+
+/** Which board, and which parts of it stand in the damage: the checks are planned from that. */
+const props = defineProps<{ tag: string; boards: SheetOf<'continuity'>['continuity']['boards'] }>()
+const emit = defineEmits<{ done: [] }>()
+const boardOf = (boardId: unknown) => props.boards.find(b => b.id === boardId)
+const listed = (text: unknown) =>
+  String(text ?? '')
+    .split(/[\s,;]+/)
+    .filter(Boolean)
+const parts = ref('')
+const bridges = ref('')
+const outline = ref('')
+const ids = [useId(), useId(), useId()]
+const bridgeRows = computed(() =>
+  bridges.value
+    .split('\n')
+    .map(line => line.trim().split(/[\s,;=]+/))
+    .filter(([part]) => part)
+    .map(([part = '', ohm = '']) => ({ part, ohm })),
+)
+const corners = computed(() => {
+  const numbers = listed(outline.value).map(Number)
+  return numbers.length >= 6 && numbers.length % 2 === 0 && numbers.every(Number.isFinite)
+    ? Array.from({ length: numbers.length / 2 }, (_, i): [number, number] => [numbers[2 * i]!, numbers[2 * i + 1]!])
+    : null
+})
+const fixed = computed(() => ({ parts: listed(parts.value), bridges: bridgeRows.value, outline: corners.value }))
+async function begun(result: unknown) {
+  emit('done')
+  await navigateTo(`/m/${props.tag}/probe/${(result as { sheetId: number }).sheetId}`)
+}
+</script>
+
+<template>
+  <CommandForm
+    command="begin-probe-sheet"
+    :machine="tag"
+    :initial="{ boardId: boards[0]!.id, title: '', oneHop: true, leadsOhm: '0.2' as never, otherIssueRead: false }"
+    :fixed="fixed"
+    label="Begin a probe sheet"
+    submit="Plan the checks"
+    @done="begun"
+  >
+    <template #default="{ values }">
+      <CautionNote about="mains" />
+      <div class="grid gap-3 sm:grid-cols-2">
+        <PickField
+          name="boardId"
+          label="Board"
+          :options="boards.map(b => ({ value: b.id, label: `${b.name}${b.issue && `, issue ${b.issue}`}: ${b.nets} nets` }))"
+        /><TextField name="title" label="What is probed" hint="Such as below the battery" />
+      </div>
+      <div class="grid gap-3 sm:grid-cols-2">
+        <FieldFrame :id="ids[0]!" label="Parts in the damage" hint="Such as U7 U8 R31"
+          ><input :id="ids[0]" v-model="parts" class="entry figure" autocomplete="off"
+        /></FieldFrame>
+        <FieldFrame :id="ids[1]!" label="Or its outline on the board, in mm" hint="x y of each corner, such as 0 0 40 0 40 30 0 30"
+          ><input :id="ids[1]" v-model="outline" class="entry figure" autocomplete="off"
+        /></FieldFrame>
+        <FieldFrame :id="ids[2]!" label="Resistors and printed jumpers between nets" hint="Part and ohms, one a line; else they are not asked">
+          <textarea :id="ids[2]" v-model="bridges" class="entry figure" rows="2" />
+        </FieldFrame>
+        <TextField name="leadsOhm" label="The leads, tip to tip, Ω" numeric hint="Taken off every reading" />
+      </div>
+      <TickField name="oneHop" label="Nets one part further too" />
+      <div v-if="!boardOf(values.boardId)?.sameIssue" class="border-l-4 border-care bg-care-wash p-3">
+        <p>
+          <strong>Its file is of issue {{ boardOf(values.boardId)?.issue || 'unknown' }}.</strong> Whether this machine’s board is the same, nobody has said:
+          pins may differ. Strike what does not fit, under Models.
+        </p>
+        <TickField name="otherIssueRead" label="I have read this" />
+      </div>
+    </template>
+  </CommandForm>
+</template>

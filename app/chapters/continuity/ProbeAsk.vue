@@ -1,0 +1,88 @@
+<script setup lang="ts">
+import { type Contact, contactNames } from '#core/continuity/contact'
+import type { ProbeCheck } from '#shared/chapters/continuity/index'
+
+/** One pair in big type: what is expected, the reading, or what was heard. */
+const props = defineProps<{
+  check: ProbeCheck
+  busy: boolean
+  failure: string
+  last?: { id: number; a: string; b: string; contact: Contact; says: string; because: string }
+}>()
+const typed = defineModel<string>('typed', { required: true })
+const beyond = defineModel<boolean>('beyond', { required: true })
+const emit = defineEmits<{ send: [said: string]; again: [checkId: number] }>()
+const meter = useMeter()
+onMounted(() => meter.look())
+const id = useId()
+const field = useTemplateRef<HTMLInputElement>('field')
+watch(
+  () => props.check.id,
+  () => nextTick(() => field.value?.focus({ preventScroll: true })),
+  { immediate: true, flush: 'post' },
+)
+const expected = computed(() => {
+  const { kind, expectOhm } = props.check
+  if (kind === 'short') return 'Open is expected: two nets side by side.'
+  if (kind === 'bridge') return `About ${three(expectOhm ?? 0)} Ω is expected.`
+  return kind === 'rail' ? 'Joined is expected, to the rail.' : 'Joined is expected.'
+})
+const where = (end: ProbeCheck['a']) =>
+  [end.side === 'both' ? '' : `on the ${end.side}`, end.socketed ? 'in a socket: probe beyond it' : ''].filter(Boolean).join(', ')
+const keys: Contact[] = ['joined', 'high', 'open', 'wobbling']
+async function fromMeter() {
+  const figure = await meter.read('ohms')
+  if (figure !== undefined) emit('send', figure)
+}
+</script>
+
+<template>
+  <section class="card grid gap-3" aria-label="The check at hand">
+    <p class="flex flex-wrap items-baseline gap-x-4">
+      <span class="figure font-semibold">{{ check.netA === check.netB ? check.netA : `${check.netA} and ${check.netB}` }}</span>
+      <span>{{ expected }}</span>
+    </p>
+    <p v-if="check.why" class="border-l-4 border-care bg-care-wash px-3 py-1">{{ check.why }}</p>
+    <div class="grid grid-cols-2 gap-3" aria-live="polite">
+      <div v-for="end in [check.a, check.b]" :key="end.name" class="border border-edge bg-mat px-3 py-2">
+        <p class="figure text-[clamp(1.3rem,7vw,2.25rem)] leading-tight font-semibold break-all">{{ end.name }}</p>
+        <p class="hint">{{ where(end) }}&nbsp;</p>
+      </div>
+    </div>
+    <form class="grid gap-3" @submit.prevent="typed.trim() && emit('send', typed)">
+      <FieldFrame :id="id" v-slot="{ described }" label="Reading in Ω" hint="OL for open; or j, h, o, w for what you heard" :message="failure">
+        <input
+          :id="id"
+          ref="field"
+          v-model="typed"
+          class="entry reading"
+          inputmode="text"
+          autocomplete="off"
+          :aria-describedby="described"
+          :aria-invalid="!!failure"
+        />
+      </FieldFrame>
+      <p class="flex flex-wrap gap-2">
+        <button type="submit" class="button button-main" :disabled="busy || !typed.trim()">Keep the reading</button>
+        <button v-if="meter.there.value" type="button" class="button" :disabled="busy || meter.busy.value" @click="fromMeter">
+          {{ meter.busy.value ? 'Until it stands still…' : 'Take it from the meter' }}
+        </button>
+        <span class="hint">{{ meter.told.value }}</span>
+      </p>
+      <div class="grid grid-cols-4 gap-2" role="group" aria-label="What you heard">
+        <button v-for="key in keys" :key="key" type="button" class="button min-h-12 justify-center px-1!" :disabled="busy" @click="emit('send', key)">
+          {{ contactNames[key] }}
+        </button>
+      </div>
+      <p class="hint">A buzzer sounds up to some tens of ohms; the ohms tell more. Press lightly: a finger closes a crack.</p>
+      <label class="flex min-h-11 items-center gap-2"
+        ><input v-model="beyond" type="checkbox" class="h-5 w-5 accent-enamel" />Asked from beyond the socket, without pressure on the pin</label
+      >
+    </form>
+    <p v-if="last" role="status" class="border-t border-line pt-2">
+      <span class="figure">{{ last.a }} – {{ last.b }}</span
+      >: <strong>{{ contactNames[last.contact].toLowerCase() }}</strong>. <span class="hint">{{ last.because }}</span>
+      <button type="button" class="ml-2 underline max-[899px]:min-h-11" @click="emit('again', last.id)">Ask it again</button>
+    </p>
+  </section>
+</template>

@@ -1,0 +1,48 @@
+import { useQuery } from '@pinia/colada'
+import type { Contact } from '#core/continuity/contact'
+import type { ProbeSheet } from '#shared/chapters/continuity/index'
+
+const letters: Record<string, Contact> = { j: 'joined', h: 'high', o: 'open', w: 'wobbling' }
+
+/** A probe sheet, and the check that whoever is here is at: taken from the server, so that two people never do one twice. */
+export function useProbing(tag: () => string, sheetId: () => number) {
+  const api = useApi()
+  const { data, error } = useQuery<ProbeSheet>({
+    key: () => ['machine', tag(), 'probe', sheetId()],
+    query: () => api.get<ProbeSheet>(`/api/machines/${encodeURIComponent(tag())}/probe/${sheetId()}`),
+  })
+  const { submitCommand: take, failure: notTaken } = useCommand('take-probe', tag)
+  const { submitCommand: answer, busy, failure } = useCommand('answer-probe', tag)
+  const at = ref<number | null>()
+  const typed = ref('')
+  const beyond = ref(false)
+  const last = ref<{ id: number; a: string; b: string; contact: Contact; says: string; because: string }>()
+  const check = computed(() => data.value?.checks.find(c => c.id === at.value && c.contact === null))
+
+  async function next() {
+    const { result } = await take({ sheetId: sheetId() })
+    if (!result) return
+    at.value = (result as { checkId: number | null }).checkId
+    typed.value = ''
+    beyond.value = data.value?.checks.find(c => c.id === at.value)?.beyond ?? false
+  }
+
+  /** Sends what was read, typed or heard; one letter stands for what the buzzer said. */
+  async function send(said: Contact | string) {
+    const asked = check.value
+    if (!asked) return
+    const heard = letters[said.trim().toLowerCase()] ?? (['joined', 'high', 'open', 'wobbling'].includes(said) ? (said as Contact) : null)
+    const readings = heard
+      ? []
+      : said
+          .split(/[;\n]+/)
+          .map(r => r.trim())
+          .filter(Boolean)
+    const { result, fields } = await answer({ checkId: asked.id, readingsOhm: readings as never, heard, beyond: beyond.value })
+    if (fields) failure.value = Object.values(fields)[0] ?? failure.value
+    if (!result) return
+    last.value = { id: asked.id, a: asked.a.name, b: asked.b.name, ...(result as { contact: Contact; says: string; because: string }) }
+    await next()
+  }
+  return { sheet: data, trouble: computed(() => error.value?.message ?? ''), check, at, typed, beyond, last, busy, failure, notTaken, next, send }
+}

@@ -1,0 +1,87 @@
+<script setup lang="ts">
+import { PhPrinter } from '@phosphor-icons/vue'
+
+/** A probe sheet: one pair at a time, what the nets are by now, all checks for paper. */
+const route = useRoute()
+const session = useSession()
+const tag = computed(() => String(route.params.tag))
+const { sheet, trouble, check, at, typed, beyond, last, busy, failure, notTaken, next, send } = useProbing(
+  () => tag.value,
+  () => Number(route.params.id),
+)
+const { submitCommand: askAgain } = useCommand('ask-probe-again', () => tag.value)
+useHead({ title: () => (sheet.value ? `Probing ${sheet.value.title}` : 'Probe sheet') })
+const may = computed(() => session.may('answer-probe'))
+watch(
+  () => sheet.value?.id,
+  id => id !== undefined && may.value && !sheet.value!.endedAt && void next(),
+  { immediate: true },
+)
+async function again(checkId: number) {
+  const { result } = await askAgain({ checkId, why: 'Doubted by whoever probed it' })
+  if (result !== undefined) await next()
+}
+const print = () => window.print()
+</script>
+
+<template>
+  <p v-if="trouble" role="alert" class="card">{{ trouble }}</p>
+  <p v-else-if="!sheet" role="status" class="hint">Fetching the sheet…</p>
+  <div v-else class="grid max-w-5xl gap-4">
+    <header class="flex flex-wrap items-end justify-between gap-3">
+      <div>
+        <p><NuxtLink :to="`/m/${tag}?stage=mend`">Back to its sheet</NuxtLink> <TagTape :tag="tag" small class="align-middle" /></p>
+        <h1>{{ sheet.title }}</h1>
+        <p class="text-ink-2">
+          {{ sheet.board }}{{ sheet.issue && `, issue ${sheet.issue}` }}; <span class="figure">{{ sheet.answered }} of {{ sheet.total }}</span> checks; leads
+          {{ three(sheet.leadsOhm) }} Ω
+        </p>
+      </div>
+      <button type="button" class="button no-print" @click="print"><PhPrinter aria-hidden="true" />Print the sheet</button>
+    </header>
+    <p v-if="sheet.otherIssue" class="border-l-4 border-care bg-care-wash px-3 py-2">
+      <strong>The file is of issue {{ sheet.issue || 'unknown' }}</strong
+      >, which is not known to be this machine’s. Pins may differ: look at the board before you believe a break.
+    </p>
+    <div class="no-print grid gap-4">
+      <CautionNote about="mains" />
+      <p v-if="notTaken" role="alert" class="card text-stop">{{ notTaken }}</p>
+      <ProbeAsk
+        v-if="may && check"
+        v-model:typed="typed"
+        v-model:beyond="beyond"
+        :check="check"
+        :busy="busy"
+        :failure="failure"
+        :last="last"
+        @send="send"
+        @again="again"
+      />
+      <EmptyPlace v-else-if="sheet.endedAt" says="This sheet has been ended. A check that is asked again opens it." />
+      <EmptyPlace v-else-if="at === null" :says="sheet.answered < sheet.total ? 'Others are at what is left.' : 'All checks are answered.'">
+        <button v-if="sheet.answered < sheet.total" type="button" class="button" @click="next">Look again</button>
+      </EmptyPlace>
+      <NetStates :tag="tag" :sheet="sheet" />
+      <AddPanel v-if="!sheet.endedAt && session.may('end-probe-sheet')" v-slot="{ close }" label="End this sheet">
+        <CommandForm
+          command="end-probe-sheet"
+          :machine="tag"
+          :initial="{ note: '' }"
+          :fixed="{ sheetId: sheet.id }"
+          label="End this sheet"
+          submit="End it"
+          @done="close()"
+          ><TextField
+            name="note"
+            label="What is left"
+            :hint="sheet.answered < sheet.total ? `${sheet.total - sheet.answered} checks are not answered` : 'Nothing; a word if you like'"
+        /></CommandForm>
+      </AddPanel>
+    </div>
+    <details class="card print:hidden">
+      <summary class="font-semibold">All {{ sheet.total }} checks</summary>
+      <CheckTable :sheet="sheet" />
+    </details>
+    <div class="hidden print:block"><CheckTable :sheet="sheet" /></div>
+  </div>
+</template>

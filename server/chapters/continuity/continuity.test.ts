@@ -1,0 +1,182 @@
+import { describe, expect, it } from 'vitest'
+import { type CommandRequest, commands } from '#shared/chapters/index'
+import { rowOf } from '#shared/chapters/continuity/index'
+import type { BoardPin } from '#core/continuity/board'
+import { goodFacts as good } from '../../../tests/support/good-facts'
+import { serverBench } from '../../../tests/support/server-bench'
+import { findPerson } from '../people/index'
+import { boardsOf, probeSheetOf } from './index'
+
+const on = serverBench()
+const { perform, sheet } = on
+const collection = <N extends 'add-model' | 'add-board' | 'add-pairs' | 'strike-board-pin'>(name: N, input: CommandRequest<N>) =>
+  on.collection(name, commands[name].parse(input))
+const pin = (part: string, no: number, net: string, xMm: number, more: Partial<BoardPin> = {}): BoardPin => ({
+  part,
+  pin: String(no),
+  net,
+  xMm,
+  yMm: no * 2.54,
+  side: 'both',
+  ...more,
+})
+/** A data line over four parts, a second one, and a supply beside it. */
+const board: BoardPin[] = [
+  ...[0, 20, 40, 60].map((x, i) => pin(`U${i + 1}`, 1, 'D0', x, { socketed: i === 0 })),
+  ...[0, 40].map((x, i) => pin(`U${i * 2 + 1}`, 2, 'D1', x)),
+  pin('U1', 3, '+5V', 0),
+  pin('J1', 3, '+5V', 90),
+]
+function ready(variant = 'issue B') {
+  const { modelId } = collection('add-model', {
+    name: `Petrel ${Math.random()}`,
+    maker: 'Tarnwick Instruments',
+    variants: [],
+    usualKit: [],
+    assemblies: [],
+    knownFaults: [],
+    rails: [],
+  } as never) as { modelId: number }
+  const { boardId } = collection('add-board', { modelId, name: 'Main board', issue: 'B', fileName: 'petrel.csv', format: 'table', rows: board.map(rowOf) }) as {
+    boardId: number
+  }
+  const tag = on.bookIn({ modelId, variant })
+  const begin = (more: object = {}) =>
+    (perform(tag, 'begin-probe-sheet', { boardId, title: 'Below the battery', parts: ['U1'], leadsOhm: 0.3, ...more }) as { sheetId: number }).sheetId
+  return { tag, modelId, boardId, begin }
+}
+const of = (tag: string, sheetId: number) => probeSheetOf(on.db, tag, sheetId, on.ilka.id)
+/** Answers every check that is open as a made-up board would, until none is. */
+function probeAll(tag: string, sheetId: number, says: (a: string, b: string, beyond: boolean) => (number | null)[]) {
+  for (let guard = 0; guard < 60; guard++) {
+    const next = of(tag, sheetId).checks.find(c => c.contact === null)
+    if (!next) return
+    perform(tag, 'answer-probe', { checkId: next.id, readingsOhm: says(next.a.name, next.b.name, next.beyond) })
+  }
+  throw new Error('It never ends.')
+}
+/** Between U2 and U3 the line is gone. */
+const left = ['U1.1', 'U2.1']
+const broken = (a: string, b: string) =>
+  a.endsWith('.1') && left.includes(a) !== left.includes(b) ? [null] : a.split('.')[1] === b.split('.')[1] ? [0.5] : [null]
+
+describe('a probe sheet', () => {
+  it('finds a break between its two ends, is bridged by a wire with a good reading after it, and the gate hears of both', () => {
+    const { tag, begin } = ready()
+    perform(tag, 'expect-rails', { rails: [{ name: '+5 V', nominalV: 5 }] })
+    perform(tag, 'assess-power', { version: 1, facts: good, inspectedById: on.ilka.id })
+    perform(tag, 'measure-off-state', { rail: '+5 V', ohm: 200, reversedOhm: 300, leadsOhm: 0.2, loadAttached: false, rising: false })
+    const sheetId = begin()
+    expect(of(tag, sheetId).checks.filter(c => c.kind === 'whole' && c.netA === 'D0')).toHaveLength(3)
+    expect(sheet(tag).moves.map(m => m.says)).toContain('Go on probing: Below the battery')
+    probeAll(tag, sheetId, broken)
+    const d0 = () => of(tag, sheetId).nets.find(n => n.net === 'D0')!
+    expect(d0()).toMatchObject({ state: 'broken', breaks: expect.arrayContaining([{ a: 'U2.1', b: 'U3.1' }]) as unknown })
+    expect(d0().pieces.map(p => p.map(e => e.name).sort())).toEqual([left, ['U3.1', 'U4.1']])
+    expect(of(tag, sheetId).nets.find(n => n.net === 'D1')!.state).toBe('whole')
+    expect(JSON.stringify(sheet(tag).power.gate)).toContain('Broken nets: D0.')
+    const wire = { sheetId, net: 'D0', a: 'U2.1', b: 'U3.1', lengthMm: 22, awg: 30 }
+    expect(() => perform(tag, 'fit-patch', { ...wire, b: 'U9.9', afterOhm: 0.5 })).toThrow('U9.9 is no end of D0')
+    expect(perform(tag, 'fit-patch', { ...wire, afterOhm: null })).toEqual({ contact: 'open' })
+    expect(d0().state).toBe('broken')
+    expect(perform(tag, 'fit-patch', { ...wire, afterOhm: 0.6 })).toEqual({ contact: 'joined' })
+    expect(d0().state).toBe('whole')
+    expect(JSON.stringify(sheet(tag).power.gate)).not.toContain('Broken nets')
+    expect(sheet(tag).continuity.patches.map(p => p.contact)).toEqual(['open', 'joined'])
+  })
+
+  it('asks what wobbled again from beyond the socket, and calls nothing whole before', () => {
+    const { tag, begin } = ready()
+    const sheetId = begin()
+    const wobble = (a: string, b: string, beyond: boolean) =>
+      a.endsWith('.2') && b.endsWith('.2') && !beyond ? [0.4, null, 0.5] : broken('', '') && a.split('.')[1] === b.split('.')[1] ? [0.5] : [null]
+    const first = of(tag, sheetId).checks.find(c => c.netA === 'D1')!
+    perform(tag, 'answer-probe', { checkId: first.id, readingsOhm: wobble(first.a.name, first.b.name, false) })
+    expect(of(tag, sheetId)).toMatchObject({ doubtful: ['D1'] })
+    const again = of(tag, sheetId).checks.find(c => c.netA === 'D1' && c.kind === 'whole' && c.contact === null)!
+    expect(again).toMatchObject({ beyond: true, why: expect.stringContaining('without pressure on the pin') as string })
+    perform(tag, 'answer-probe', { checkId: again.id, readingsOhm: [0.5] })
+    expect(of(tag, sheetId).nets.find(n => n.net === 'D1')!.state).toBe('whole')
+  })
+
+  it('stops the machine where a supply is joined to a signal, until it was asked again and found open', () => {
+    const { tag, begin } = ready()
+    const sheetId = begin()
+    const short = of(tag, sheetId).checks.find(c => c.kind === 'short' && [c.netA, c.netB].includes('+5V'))!
+    perform(tag, 'answer-probe', { checkId: short.id, readingsOhm: [3] })
+    expect(of(tag, sheetId).shorts).toMatchObject([{ supply: true }])
+    expect(sheet(tag).gate.inForce).toBe('keep-off')
+    perform(tag, 'ask-probe-again', { checkId: short.id, why: 'Solder bridge cleared' })
+    const again = of(tag, sheetId).checks.find(c => c.kind === 'short' && c.contact === null && [c.netA, c.netB].includes('+5V'))!
+    perform(tag, 'answer-probe', { checkId: again.id, readingsOhm: [null] })
+    expect(of(tag, sheetId).shorts).toEqual([])
+  })
+
+  it('gives two people different checks, and the same one to whoever comes back', () => {
+    const { tag, begin } = ready()
+    const sheetId = begin()
+    on.collection('add-person', { name: 'Rua', signInName: 'rua', role: 'volunteer', passwordHash: 'x' } as never)
+    const rua = findPerson(on.db, 2)!
+    const take = (person = on.ilka) => (perform(tag, 'take-probe', { sheetId }, person) as { checkId: number }).checkId
+    const mine = take()
+    expect(take()).toBe(mine)
+    const hers = take(rua)
+    expect(hers).not.toBe(mine)
+    perform(tag, 'answer-probe', { checkId: mine, heard: 'open' })
+    expect(() => perform(tag, 'answer-probe', { checkId: mine, heard: 'open' }, rua)).toThrow('answered already')
+    expect(take()).not.toBe(hers)
+    // What somebody left lying is free again after a while.
+    on.now = new Date(on.now.getTime() + 121_000)
+    expect(take()).toBeLessThanOrEqual(hers)
+  })
+
+  it('says when the file is of another issue, goes by what was struck, and does not end with checks left without a word', () => {
+    const { tag, boardId, modelId, begin } = ready('issue C')
+    expect(() => begin()).toThrow('The file is of issue B, and this machine’s board is issue C')
+    collection('strike-board-pin', { boardId, pin: 'U4.1', reason: 'Not connected on this issue' })
+    const sheetId = begin({ otherIssueRead: true })
+    expect(of(tag, sheetId)).toMatchObject({ otherIssue: true })
+    expect(of(tag, sheetId).checks.filter(c => c.kind === 'whole' && c.netA === 'D0')).toHaveLength(2)
+    expect(boardsOf(on.db, modelId)[0]).toMatchObject({ parts: ['J1', 'U1', 'U2', 'U3', 'U4'], struck: [{ pin: 'U4.1' }] })
+    expect(() => perform(tag, 'end-probe-sheet', { sheetId, note: '' })).toThrow('are not answered')
+    perform(tag, 'end-probe-sheet', { sheetId, note: 'Goes to the donor shelf' })
+    expect(
+      sheet(tag)
+        .moves.map(m => m.says)
+        .join(),
+    ).not.toContain('Go on probing')
+  })
+
+  it('does not open while the machine is being powered', () => {
+    const { tag, begin } = ready()
+    perform(tag, 'expect-rails', { rails: [{ name: '+5 V', nominalV: 5 }] })
+    perform(tag, 'assess-power', { version: 1, facts: good, inspectedById: on.ilka.id })
+    perform(tag, 'measure-off-state', { rail: '+5 V', ohm: 200, reversedOhm: 300, leadsOhm: 0.2, loadAttached: false, rising: false })
+    on.collection('add-person', { name: 'Rua', signInName: 'rua', role: 'volunteer', passwordHash: 'x' } as never)
+    perform(tag, 'begin-start', {
+      atProbe: 2,
+      atSwitch: on.ilka.id,
+      byMeter: false,
+      load: 'loaded',
+      currentLimitA: 0.3,
+      warm: null,
+      checked: sheet(tag).power.startChecks.map(c => c.code),
+    } as never)
+    expect(() => begin()).toThrow('It is being powered just now')
+  })
+
+  it('takes pairs from the schematic, and tells where two nets became one', () => {
+    const { modelId, boardId } = ready()
+    expect(
+      collection('add-pairs', {
+        boardId,
+        version: 1,
+        pairs: [
+          { a: 'U4.1', b: 'R9.1', page: '3' },
+          { a: 'U1.1', b: 'U1.2', page: '3' },
+        ],
+      }),
+    ).toEqual({ merged: 1 })
+    expect(boardsOf(on.db, modelId)[0]).toMatchObject({ pins: 9, nets: 2, version: 2 })
+  })
+})

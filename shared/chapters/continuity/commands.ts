@@ -1,0 +1,88 @@
+import { z } from 'zod'
+import { contacts } from '#core/continuity/contact'
+import { command } from '../../kernel/contract'
+import { id, meterReading, oneOf, optionalText, quantity, text, version } from '../../kernel/fields'
+import { atTheBench } from '../../kernel/roles'
+import { PinRows } from './shapes'
+
+const Pin = text('Pin', 130)
+const ohm = meterReading('Ω', 'Reading', { above: -1, upTo: 1e9 })
+
+export const onMachine = {
+  'begin-probe-sheet': command(
+    atTheBench,
+    z.object({
+      boardId: id,
+      title: text('What is probed', 80),
+      parts: z.array(text('Part', 120)).max(200).default([]),
+      outline: z
+        .array(z.tuple([z.number(), z.number()]))
+        .max(500)
+        .nullable()
+        .default(null),
+      oneHop: z.boolean().default(false),
+      leadsOhm: quantity('Ω', 'The leads, tip to tip', { above: -0.001, upTo: 10 }),
+      bridges: z
+        .array(z.object({ part: text('Part', 120), ohm: quantity('Ω', 'Its value', { above: 0, upTo: 1e8 }) }))
+        .max(200)
+        .default([]),
+      /** The file is of another issue than this machine's board, and somebody has read that. */
+      otherIssueRead: z.boolean().default(false),
+    }),
+  ),
+  /** Takes the next check that nobody else is at. */
+  'take-probe': command(atTheBench, z.object({ sheetId: id })),
+  'answer-probe': command(
+    atTheBench,
+    z.object({
+      checkId: id,
+      /** What the meter showed, one after the other; or what somebody heard. */
+      readingsOhm: z.array(ohm).max(20).default([]),
+      heard: oneOf(contacts, 'What the meter said').nullable().default(null),
+      beyond: z.boolean().default(false),
+    }),
+  ),
+  'ask-probe-again': command(atTheBench, z.object({ checkId: id, why: text('Why', 160) })),
+  'end-probe-sheet': command(atTheBench, z.object({ sheetId: id, note: optionalText('What is left', 200) })),
+  'fit-patch': command(
+    atTheBench,
+    z.object({
+      sheetId: id,
+      net: text('Net', 120),
+      a: Pin,
+      b: Pin,
+      lengthMm: quantity('', 'Length in mm', { above: 0, upTo: 2000 }),
+      awg: quantity('', 'Gauge', { above: 9, upTo: 40 }).pipe(z.number().int('Gauge: a whole number, please.')),
+      afterOhm: ohm,
+    }),
+  ),
+} as const
+
+export const onCollection = {
+  'add-board': command(
+    atTheBench,
+    z.object({
+      modelId: id,
+      name: text('Board', 60),
+      issue: optionalText('Issue', 40),
+      fileName: optionalText('File', 120),
+      format: optionalText('Format', 30),
+      rows: PinRows,
+    }),
+    // Thirty thousand pins with their places.
+    { largestBodyBytes: 5_000_000 },
+  ),
+  'add-pairs': command(
+    atTheBench,
+    z.object({
+      boardId: id,
+      version,
+      pairs: z
+        .array(z.object({ a: Pin, b: Pin, page: z.string().trim().max(20).default('') }))
+        .min(1)
+        .max(2000),
+    }),
+  ),
+  'strike-board-pin': command(atTheBench, z.object({ boardId: id, pin: Pin, reason: text('What is wrong', 200) })),
+  'change-board': command(atTheBench, z.object({ boardId: id, version, name: text('Board', 60), issue: optionalText('Issue', 40), active: z.boolean() })),
+} as const

@@ -1,0 +1,40 @@
+import { z } from 'zod'
+import { type Contact, contactNames } from '#core/continuity/contact'
+import { closed, ending, entry } from '../../kernel/contract'
+import { word } from '../../kernel/fields'
+
+const s = z.string()
+const n = z.number()
+const b = z.boolean()
+const ohms = (ohm: number | null) => (ohm === null ? '' : `, ${Number(ohm.toPrecision(3))} Ω`)
+
+export const entries = {
+  'board.added': entry(
+    z.object({ model: s, name: s, issue: s, pins: n, nets: n, file: s }),
+    d => `Board of ${d.model}: ${d.name}${d.issue && `, issue ${d.issue}`}, ${d.nets} nets and ${d.pins} pins${d.file && ` from ${d.file}`}.`,
+    closed,
+  ),
+  'board.pairs': entry(z.object({ name: s, pairs: n }), d => `${d.name}: ${d.pairs} pin pairs added from the schematic.`, closed),
+  'board.pin-struck': entry(z.object({ name: s, pin: s, reason: s }), d => `${d.name}: ${d.pin} is not as the file has it. ${ending(d.reason)}`, closed),
+  'board.changed': entry(
+    z.object({ name: s, issue: s, active: b }),
+    d => `Board ${d.name}${d.issue && `, issue ${d.issue}`} ${d.active ? 'was changed' : 'is used no more'}.`,
+    closed,
+  ),
+  'probe.begun': entry(
+    z.object({ title: s, board: s, checks: n, otherIssue: s }),
+    d => `Probe sheet begun: ${d.title}; ${d.board}, ${d.checks} checks${d.otherIssue && `, by a file of issue ${d.otherIssue}, which is not this board’s`}.`,
+  ),
+  'probe.answered': entry(
+    z.object({ a: s, b: s, net: s, contact: word<Contact>(), ohm: n.nullable(), expected: b }),
+    d => `Probed ${d.a} to ${d.b}, ${d.net}: ${contactNames[d.contact].toLowerCase()}${ohms(d.ohm)}${d.expected ? '' : '; not as expected'}.`,
+  ),
+  'probe.again': entry(z.object({ a: s, b: s, why: s }), d => `To be asked again, ${d.a} to ${d.b}: ${ending(d.why)}`),
+  'probe.ended': entry(z.object({ title: s, broken: n, shorts: n, left: n, note: s }), d =>
+    `Probe sheet ended: ${d.title}; ${d.broken} broken, ${d.shorts} joined that should not be, ${d.left} not asked. ${d.note && ending(d.note)}`.trim(),
+  ),
+  'patch.fitted': entry(
+    z.object({ net: s, a: s, b: s, lengthMm: n, awg: n, contact: word<Contact>(), ohm: n.nullable() }),
+    d => `Wire fitted on ${d.net}, ${d.a} to ${d.b}, ${d.lengthMm} mm of gauge ${d.awg}; after it ${contactNames[d.contact].toLowerCase()}${ohms(d.ohm)}.`,
+  ),
+} as const

@@ -1,0 +1,9 @@
+import { chapter } from '../../kernel/contract'
+import { onCollection, onMachine } from './commands'
+import { entries } from './entries'
+import { view } from './view'
+
+/** Continuity: boards with their nets, probe sheets, patch wires. */
+export const continuity = chapter({ name: 'continuity', onMachine, onCollection, entries, view })
+export { PinRow, pinOf, rowOf } from './shapes'
+export type { BoardView, ProbeCheck, ProbeSheet } from './view'

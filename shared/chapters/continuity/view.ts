@@ -1,0 +1,75 @@
+import { z } from 'zod'
+import { contacts } from '#core/continuity/contact'
+import { netStates } from '#core/continuity/net-state'
+import { probeKinds } from '#core/continuity/probe-plan'
+
+const id = z.number()
+const n = z.number()
+const s = z.string()
+const b = z.boolean()
+
+const BoardLine = z.object({ id, name: s, issue: s, nets: n, pins: n })
+const Short = z.object({ nets: z.tuple([s, s]), supply: b })
+const SheetLine = z.object({
+  id,
+  title: s,
+  board: s,
+  issue: s,
+  otherIssue: b,
+  total: n,
+  answered: n,
+  broken: z.array(s),
+  doubtful: z.array(s),
+  shorts: z.array(Short),
+  startedAt: s,
+  endedAt: s.nullable(),
+})
+const Patch = z.object({ id, sheetId: n, net: s, a: s, b: s, lengthMm: n, awg: n, afterOhm: n.nullable(), contact: z.enum(contacts), by: s, at: s })
+
+export const view = z.object({
+  continuity: z.object({
+    /** Boards of its model; `sameIssue` where the file is of the issue that this machine is said to have. */
+    boards: z.array(BoardLine.extend({ sameIssue: b })),
+    sheets: z.array(SheetLine),
+    patches: z.array(Patch),
+  }),
+})
+
+/** A board as its model's page shows it. */
+export const BoardView = BoardLine.extend({
+  version: n,
+  fileName: s,
+  format: s,
+  active: b,
+  at: s,
+  parts: z.array(s),
+  struck: z.array(z.object({ pin: s, reason: s, by: s, at: s })),
+})
+export type BoardView = z.infer<typeof BoardView>
+
+const End = z.object({ name: s, xMm: n.nullable(), yMm: n.nullable(), side: z.enum(['front', 'back', 'both']), socketed: b })
+export const ProbeCheck = z.object({
+  id,
+  kind: z.enum(probeKinds),
+  a: End,
+  b: End,
+  netA: s,
+  netB: s,
+  expectOhm: n.nullable(),
+  beyond: b,
+  why: s,
+  contact: z.enum(contacts).nullable(),
+  ohm: n.nullable(),
+  by: s,
+  at: s,
+  /** Who is at it just now, where somebody else is. */
+  takenBy: s,
+})
+export type ProbeCheck = z.infer<typeof ProbeCheck>
+export const ProbeSheet = SheetLine.extend({
+  leadsOhm: n,
+  checks: z.array(ProbeCheck),
+  nets: z.array(z.object({ net: s, supply: b, state: z.enum(netStates), pieces: z.array(z.array(End)), breaks: z.array(z.object({ a: s, b: s })) })),
+  patches: z.array(Patch),
+})
+export type ProbeSheet = z.infer<typeof ProbeSheet>

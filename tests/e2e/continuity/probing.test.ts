@@ -1,0 +1,86 @@
+import { writeFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { expect, it } from 'vitest'
+import { atTheBench } from '../support/bench'
+
+const {
+  application,
+  visitors: [rua, hanneke],
+} = atTheBench(['rua', 'hanneke'])
+
+/** Two lines over four parts and three; the first is gone between the second and the third part, a leg of the second wobbles. */
+const nets = { D0: ['U1.1', 'U2.1', 'U3.1', 'U4.1'], D1: ['U1.2', 'U2.2', 'U3.2'] }
+const table = [
+  'net,part,pin,x,y',
+  ...Object.entries(nets).flatMap(([net, ends]) => ends.map(e => [net, ...e.split('.'), Number(e[1]) * 20, Number(e.split('.')[1]) * 2.54].join())),
+]
+const near = ['U1.1', 'U2.1']
+let wobbled = false
+/** What the meter shows between two pins of it. */
+function shows(a: string, b: string, beyond: boolean): string {
+  if (a.split('.')[1] !== b.split('.')[1]) return 'OL'
+  if (a.endsWith('.2') && [a, b].includes('U1.2') && !beyond) {
+    wobbled = true
+    return '0.4; OL; 0.6'
+  }
+  return a.endsWith('.1') && near.includes(a) !== near.includes(b) ? 'OL' : '0.5'
+}
+const pair = async (who: typeof rua) =>
+  (await who.driver.executeScript<string[]>(
+    `return [...document.querySelectorAll('section[aria-label="The check at hand"] p.figure')].map(p => p.textContent.trim())`,
+  )) ?? []
+const ticked = (who: typeof rua) =>
+  who.driver.executeScript<boolean>(`return document.querySelector('section[aria-label="The check at hand"] input[type=checkbox]').checked`)
+
+it('a board comes from a file, a zone is probed pair by pair by two people, the break is found and bridged, what wobbled is asked again', async () => {
+  const file = join(application.folder, 'lumen-main.csv')
+  writeFileSync(file, [...table, 'D9,U9'].join('\n'))
+  await rua.open('/models')
+  await rua.press('Lumen')
+  await rua.press('Add a board')
+  await rua.giveFiles('From a file', file)
+  await rua.sees('2 nets, 7 pins', 'Line 9: pin is empty.')
+  await rua.fill('Issue', 'B', 'Add a board')
+  await rua.press('Keep this board', 'Add a board')
+  await rua.sees('Main board, issue B')
+
+  await rua.open(`/m/${await application.tagOf('Two-tone')}?stage=mend`)
+  await rua.unfold('Probing and patches')
+  await rua.fill('What is probed', 'Under the supply', 'Begin a probe sheet')
+  await rua.fill('Parts in the damage', 'U1', 'Begin a probe sheet')
+  await rua.press('Plan the checks', 'Begin a probe sheet')
+  await rua.sees('Say that you have read this: pins may differ.')
+  await rua.tick('I have read this', 'Begin a probe sheet')
+  await rua.press('Plan the checks', 'Begin a probe sheet')
+  await rua.sees('which is not known to be this machine’s', '0 of 6 checks')
+  expect(await rua.violations()).toEqual([])
+
+  await hanneke.open(new URL(await rua.driver.getCurrentUrl()).pathname)
+  await hanneke.sees('Reading in Ω')
+  expect(await pair(hanneke)).not.toEqual(await pair(rua))
+  await hanneke.fill('Reading in Ω', 'nonsense')
+  await hanneke.press('Keep the reading')
+  await hanneke.sees('nonsense')
+
+  for (let asked = 0; asked < 30; asked++) {
+    for (const who of [hanneke, rua]) {
+      const [a, b] = await pair(who)
+      if (!a || !b) continue
+      await who.fill('Reading in Ω', shows(a, b, await ticked(who)))
+      await who.press('Keep the reading')
+      await who.driver.wait(async () => (await pair(who)).join() !== [a, b].join() || (await who.text()).includes('All checks are answered'), 10_000)
+    }
+    if ((await rua.text()).includes('All checks are answered')) break
+    if (!(await pair(rua)).length && (await rua.offers('Look again'))) await rua.press('Look again')
+  }
+  expect(wobbled).toBe(true)
+  await rua.sees('1 whole, 1 broken, 0 in doubt', 'between U2.1 and U3.1')
+  await rua.press('Bridge D0')
+  await rua.sees('1 wire joins its 2 pieces.')
+  await rua.fill('After it, Ω', '0.5', 'A wire is fitted')
+  await rua.press('It is fitted', 'A wire is fitted')
+  await rua.sees('2 whole, 0 broken')
+  expect((await rua.print()).byteLength).toBeGreaterThan(10_000)
+  await rua.press('Back to its sheet')
+  await rua.sees('Wires fitted', 'U2.1 – U3.1')
+})
