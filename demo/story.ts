@@ -50,6 +50,7 @@ type RequestByName<N extends MachineCommandName> = Without<
   | 'contaminationId'
   | 'thingId'
   | 'damageId'
+  | 'boardId'
   | 'from'
   | 'inspectedById'
   | 'until'

@@ -273,6 +273,7 @@ async function takeStep(story: Story, { who, command, input }: Step) {
     contaminationId: contamination?.id,
     thingId: thing?.id,
     damageId: damage?.id,
+    boardId: sheet.continuity.boards[0]?.id,
     from: new Date(now.getTime() + Number(input.inHours ?? 0) * 60 * 60 * 1000).toISOString(),
     ...(input.picture ? { hash: await take(input.picture as PictureName), name: `${String(input.picture)}.jpg` } : {}),
     ...(command === 'keep-corrosion' && shown ? await measured(shown.hash, input.inputs as CorrosionInputs) : {}),

@@ -12,6 +12,8 @@ export interface ContactInput {
   leadsOhm?: number
   /** What is expected between the two: 0 for a trace, the value of a resistor or a printed jumper else. */
   expectOhm?: number
+  /** Nothing at all is expected between them: two nets side by side. */
+  expectOpen?: boolean
 }
 export interface ContactResult {
   contact: Contact
@@ -26,6 +28,12 @@ const traceOhm = 2
 const openOhm = 100_000
 /** A part between two nets may differ from its value by so much, and stay what it is. Common practice, no source. */
 const partShare = 0.3
+/**
+ * Side by side, two nets are joined below the first, and nothing but chips and resistors lies between them above the second.
+ * Common practice, no source.
+ */
+const shortOhm = 10
+const throughPartsOhm = 1000
 /** Printed conductive jumpers: 4, 100 or 300 Ω are fine where 200 to 300 is usual. Common practice, no source. */
 export const printedJumperOhm = 250
 const printedUpToOhm = 400
@@ -34,19 +42,20 @@ const printedUpToOhm = 400
  * What is between two pins, from readings taken while the probes stood still.
  * Readings that do not agree are wobbling: a crack that a finger closes. Nothing is *joined* by one good reading among bad ones.
  */
-export function judgeContact({ readingsOhm, leadsOhm = 0, expectOhm = 0 }: ContactInput): ContactResult {
+export function judgeContact({ readingsOhm, leadsOhm = 0, expectOhm = 0, expectOpen = false }: ContactInput): ContactResult {
   const told = (contact: Contact, ohm: number | null, level: Finding['level'], says: string, because: string): ContactResult => ({
     contact,
     ohm,
     findings: [finding(level, `contact.${contact}`, says, because, commonPractice)],
   })
   const each = readingsOhm.map(r => (r === null ? null : Math.max(0, r - leadsOhm)))
-  const kinds = new Set(each.map(r => kindOf(r, expectOhm)))
+  const kinds = new Set(each.map(r => (expectOpen ? apartOf(r) : kindOf(r, expectOhm))))
   const figures = each.filter((r): r is number => r !== null).sort((a, b) => a - b)
   const middle = figures[Math.floor((figures.length - 1) / 2)] ?? null
   const expected = expectOhm > 0 ? ` ${words(expectOhm)} is expected.` : ''
   if (!each.length) return told('wobbling', null, 'care', 'Nothing was read.', 'Hold the probes still until the figure stands.')
-  const spread = figures.length > 1 ? figures.at(-1)! - figures[0]! : 0
+  // Between nets that are not joined a figure wanders, and what it wanders to says enough.
+  const spread = figures.length > 1 && !expectOpen ? figures.at(-1)! - figures[0]! : 0
   if (kinds.size > 1 || spread > Math.max(1.5, 0.25 * (middle ?? 0)))
     return told(
       'wobbling',
@@ -56,6 +65,12 @@ export function judgeContact({ readingsOhm, leadsOhm = 0, expectOhm = 0 }: Conta
       `The readings do not agree: ${each.map(r => (r === null ? 'open' : words(r))).join(', ')}. Probe pressure closes a cracked trace and hides it.`,
     )
   const kind = [...kinds][0]!
+  if (expectOpen) {
+    const shown = middle === null ? 'No reading.' : `${words(middle)} with the leads taken off.`
+    if (kind === 'open') return told('open', middle, 'fine', 'Not joined.', shown)
+    if (kind === 'joined') return told('joined', middle, 'stop', 'Joined, and they should not be.', `${shown} Solder, crust or a hair of copper between them.`)
+    return told('high', middle, 'care', 'Something lies between them.', `${shown} A part may, or dirt that conducts: look, clean, and ask again.`)
+  }
   if (kind === 'open') return told('open', middle, 'stop', 'Open: the two are not joined.', `${middle === null ? 'No reading' : words(middle)}.${expected}`)
   if (kind === 'high')
     return told(
@@ -76,5 +91,6 @@ function kindOf(ohm: number | null, expectOhm: number): Exclude<Contact, 'wobbli
   if (expectOhm !== printedJumperOhm && ohm < expectOhm * (1 - partShare) - traceOhm) return 'high'
   return ohm <= upTo ? 'joined' : 'high'
 }
+const apartOf = (ohm: number | null): Exclude<Contact, 'wobbling'> => (ohm === null || ohm > throughPartsOhm ? 'open' : ohm <= shortOhm ? 'joined' : 'high')
 const words = (ohm: number) =>
   ohm >= 1e6 ? `${Number((ohm / 1e6).toPrecision(3))} MΩ` : ohm >= 1e3 ? `${Number((ohm / 1e3).toPrecision(3))} kΩ` : `${Number(ohm.toPrecision(3))} Ω`

@@ -169,6 +169,13 @@ describe('a contact', () => {
   })
 })
 
+describe('two nets side by side', () => {
+  // Common practice, no source: chips and pull-up resistors between two lines read some kiloohm and more.
+  it.each([[0.3, 'joined'], [8, 'joined'], [120, 'high'], [4700, 'open'], [null, 'open']])('that read %s are %s', (ohm, contact) => {
+    expect(judgeContact({ readingsOhm: [ohm], expectOpen: true }).contact).toBe(contact)
+  })
+})
+
 describe('a net', () => {
   const ends = ['U1.1', 'U2.1', 'U3.1', 'U4.1'].map((name, i) => pin(name, 'A', i * 10, 0))
   const answer = (a: number, b: number, contact: 'joined' | 'open' | 'wobbling' | 'high', beyond = false) => ({

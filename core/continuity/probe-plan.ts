@@ -106,7 +106,7 @@ export function planProbes(input: ProbePlanInput): ProbePlan {
       }
     if (probes.length) groups.push({ hub, probes, at })
   }
-  const shorts = shortsIn(pins, inside, index)
+  const shorts = shortsIn(pins, inside, index, isSupply)
   pairByPair += shorts.pairs
   const probes = [...inOrder(pins, groups).flatMap(g => g.probes), ...bridgesOf(pins, wanted, bridges), ...shorts.probes]
   if (probes.length > mostProbes)
@@ -197,13 +197,19 @@ function bridgesOf(pins: readonly BoardPin[], wanted: ReadonlySet<string>, bridg
   })
 }
 
-/** Neighbours of different nets inside the zone, one check for each two nets. */
-function shortsIn(pins: readonly BoardPin[], inside: ReadonlySet<number>, index: ReadonlyMap<string, number>): { probes: Probe[]; pairs: number } {
+/** Neighbours of different nets inside the zone, one check for each two nets; two supplies are not asked. */
+function shortsIn(
+  pins: readonly BoardPin[],
+  inside: ReadonlySet<number>,
+  index: ReadonlyMap<string, number>,
+  isSupply: (net: string) => boolean,
+): { probes: Probe[]; pairs: number } {
   const probes: Probe[] = []
   const done = new Set<string>()
   let pairs = 0
   const pair = (a: BoardPin, b: BoardPin) => {
-    if (a.net === b.net) return
+    // Rail to rail everything on the board lies between: that is measured at the supply, with the power off.
+    if (a.net === b.net || (isSupply(a.net) && isSupply(b.net))) return
     pairs++
     const key = [a.net, b.net].sort().join('\n')
     if (done.has(key)) return

@@ -148,6 +148,10 @@ const examples: { [K in EntryKind]: [EntryData<K>, string] } = {
     'Main board: U7.12 is not as the file has it. Not connected on this issue.',
   ],
   'board.changed': [{ name: 'Main board', issue: 'B', active: false }, 'Board Main board, issue B is used no more.'],
+  'board.registered': [
+    { board: 'Main board', photograph: 'Board as found', places: 5, residualMm: 0.314, mirrored: true },
+    'Main board found on the photograph “Board as found”, seen from its back, by 5 pins; 0.31 mm are left.',
+  ],
   'probe.begun': [
     { title: 'Below the battery', board: 'Main board', checks: 84, otherIssue: 'A' },
     'Probe sheet begun: Below the battery; Main board, 84 checks, by a file of issue A, which is not this board’s.',
@@ -277,6 +281,8 @@ describe('every kind of entry', () => {
       'person.renamed',
       'person.skilled',
       'practice.set',
+      'probe.again',
+      'probe.answered',
       'provenance.recorded',
       'session.ended',
       'shelf.added',

@@ -2,7 +2,7 @@
 import type { SheetOf } from '#shared/chapters/index'
 
 /** Which board, and which parts of it stand in the damage: the checks are planned from that. */
-const props = defineProps<{ tag: string; boards: SheetOf<'continuity'>['continuity']['boards'] }>()
+const props = defineProps<{ tag: string; boards: SheetOf<'continuity'>['continuity']['boards']; zones: SheetOf<'continuity'>['continuity']['zones'] }>()
 const emit = defineEmits<{ done: [] }>()
 const boardOf = (boardId: unknown) => props.boards.find(b => b.id === boardId)
 const listed = (text: unknown) =>
@@ -65,6 +65,18 @@ async function begun(result: unknown) {
         <TextField name="leadsOhm" label="The leads, tip to tip, Ω" numeric hint="Taken off every reading" />
       </div>
       <TickField name="oneHop" label="Nets one part further too" />
+      <p v-if="zones.some(z => z.boardId === values.boardId)" class="flex flex-wrap items-baseline gap-x-3 gap-y-1">
+        <span class="hint">Damage outlined on a photograph of it:</span>
+        <button
+          v-for="zone in zones.filter(z => z.boardId === values.boardId)"
+          :key="zone.says"
+          type="button"
+          class="button"
+          @click="outline = zone.outline.flat().join(' ')"
+        >
+          {{ zone.says }}
+        </button>
+      </p>
       <div v-if="!boardOf(values.boardId)?.sameIssue" class="border-l-4 border-care bg-care-wash p-3">
         <p>
           <strong>Its file is of issue {{ boardOf(values.boardId)?.issue || 'unknown' }}.</strong> Whether this machine’s board is the same, nobody has said:

@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { type Contact, contactNames } from '#core/continuity/contact'
-import type { ProbeCheck } from '#shared/chapters/continuity/index'
+import type { BoardPicture, ProbeCheck } from '#shared/chapters/continuity/index'
 
 /** One pair in big type: what is expected, the reading, or what was heard. */
 const props = defineProps<{
   check: ProbeCheck
+  /** Photographs on which its board has been found. */
+  pictures: BoardPicture[]
   busy: boolean
   failure: string
   last?: { id: number; a: string; b: string; contact: Contact; says: string; because: string }
@@ -49,36 +51,41 @@ async function fromMeter() {
         <p class="hint">{{ where(end) }}&nbsp;</p>
       </div>
     </div>
-    <form class="grid gap-3" @submit.prevent="typed.trim() && emit('send', typed)">
-      <FieldFrame :id="id" v-slot="{ described }" label="Reading in Ω" hint="OL for open; or j, h, o, w for what you heard" :message="failure">
-        <input
-          :id="id"
-          ref="field"
-          v-model="typed"
-          class="entry reading"
-          inputmode="text"
-          autocomplete="off"
-          :aria-describedby="described"
-          :aria-invalid="!!failure"
-        />
-      </FieldFrame>
-      <p class="flex flex-wrap gap-2">
-        <button type="submit" class="button button-main" :disabled="busy || !typed.trim()">Keep the reading</button>
-        <button v-if="meter.there.value" type="button" class="button" :disabled="busy || meter.busy.value" @click="fromMeter">
-          {{ meter.busy.value ? 'Until it stands still…' : 'Take it from the meter' }}
-        </button>
-        <span class="hint">{{ meter.told.value }}</span>
-      </p>
-      <div class="grid grid-cols-4 gap-2" role="group" aria-label="What you heard">
-        <button v-for="key in keys" :key="key" type="button" class="button min-h-12 justify-center px-1!" :disabled="busy" @click="emit('send', key)">
-          {{ contactNames[key] }}
-        </button>
+    <div class="grid items-start gap-4" :class="pictures.length ? 'lg:grid-cols-[minmax(0,1fr)_26rem]' : ''">
+      <form class="grid gap-3" @submit.prevent="typed.trim() && emit('send', typed)">
+        <FieldFrame :id="id" v-slot="{ described }" label="Reading in Ω" hint="OL for open; or j, h, o, w for what you heard" :message="failure">
+          <input
+            :id="id"
+            ref="field"
+            v-model="typed"
+            class="entry reading"
+            inputmode="text"
+            autocomplete="off"
+            :aria-describedby="described"
+            :aria-invalid="!!failure"
+          />
+        </FieldFrame>
+        <p class="flex flex-wrap gap-2">
+          <button type="submit" class="button button-main" :disabled="busy || !typed.trim()">Keep the reading</button>
+          <button v-if="meter.there.value" type="button" class="button" :disabled="busy || meter.busy.value" @click="fromMeter">
+            {{ meter.busy.value ? 'Until it stands still…' : 'Take it from the meter' }}
+          </button>
+          <span class="hint">{{ meter.told.value }}</span>
+        </p>
+        <div class="grid grid-cols-4 gap-2" role="group" aria-label="What you heard">
+          <button v-for="key in keys" :key="key" type="button" class="button min-h-12 justify-center px-1!" :disabled="busy" @click="emit('send', key)">
+            {{ contactNames[key] }}
+          </button>
+        </div>
+        <p class="hint">A buzzer sounds up to some tens of ohms; the ohms tell more. Press lightly: a finger closes a crack.</p>
+        <label class="flex min-h-11 items-center gap-2"
+          ><input v-model="beyond" type="checkbox" class="h-5 w-5 accent-enamel" />Asked from beyond the socket, without pressure on the pin</label
+        >
+      </form>
+      <div v-if="pictures.length" class="grid gap-3">
+        <PinsOnPicture v-for="picture in pictures.slice(0, 2)" :key="picture.id" :picture="picture" :check="check" />
       </div>
-      <p class="hint">A buzzer sounds up to some tens of ohms; the ohms tell more. Press lightly: a finger closes a crack.</p>
-      <label class="flex min-h-11 items-center gap-2"
-        ><input v-model="beyond" type="checkbox" class="h-5 w-5 accent-enamel" />Asked from beyond the socket, without pressure on the pin</label
-      >
-    </form>
+    </div>
     <p v-if="last" role="status" class="border-t border-line pt-2">
       <span class="figure">{{ last.a }} – {{ last.b }}</span
       >: <strong>{{ contactNames[last.contact].toLowerCase() }}</strong>. <span class="hint">{{ last.because }}</span>

@@ -54,8 +54,19 @@ const result = computed(() => all.value.sheets.map(s => `${s.title}: ${s.answere
     <EmptyPlace v-if="!all.boards.length && !all.sheets.length" says="No board of this model is known. With its nets, the fewest checks are worked out here.">
       <NuxtLink to="/models" class="button">Go to the models</NuxtLink>
     </EmptyPlace>
+    <ul v-if="all.pictures.length" aria-label="Found on photographs">
+      <li v-for="one in all.pictures" :key="one.id">
+        Found on <NuxtLink :to="`/m/${sheet.tag}/photo/${one.photographId}`">{{ one.caption }}</NuxtLink><span class="hint"
+          >{{ one.mirrored ? ', from its back' : '' }};
+          {{ one.residualMm === null ? 'how well it fits is not known' : `fits to ${one.residualMm.toFixed(2)} mm` }}</span
+        >
+      </li>
+    </ul>
+    <AddPanel v-if="all.boards.length && all.photographs.length && session.may('register-board')" v-slot="{ close }" label="Find the board on a photograph">
+      <RegisterForm :sheet="sheet" @done="close()" />
+    </AddPanel>
     <AddPanel v-if="all.boards.length && session.may('begin-probe-sheet')" v-slot="{ close }" label="Begin a probe sheet" :open="!all.sheets.length">
-      <BeginSheet :tag="sheet.tag" :boards="all.boards" @done="close()" />
+      <BeginSheet :tag="sheet.tag" :boards="all.boards" :zones="all.zones" @done="close()" />
     </AddPanel>
   </OneCard>
 </template>

@@ -6,7 +6,6 @@ import type { SupplyView } from '#shared/chapters/supplies/index'
 /** The external and bench supplies that the collection keeps; a machine's sheet offers those that suit. */
 defineProps<{ supplies: SupplyView[] }>()
 const session = useSession()
-const open = ref<number>()
 const typedOf = ({ voltageV, kind, polarity, currentA, regulated, unloadedV, outerMm, innerMm }: Partial<Supply>) => ({
   voltageV: voltageV ?? '',
   kind: kind ?? null,
@@ -36,36 +35,27 @@ const words = {
       says="No supply is on record. With their labels here, a machine’s sheet says which one suits and which would harm it."
     />
     <ul v-else class="grid divide-y divide-line border-y border-line">
-      <li v-for="supply in supplies" :key="supply.id" class="grid gap-2 py-1.5">
-        <div class="flex flex-wrap items-baseline gap-x-4">
-          <span class="figure font-semibold">{{ supply.name }}</span><span
-            >{{ labelWords(supply.label) }}{{ supply.label.regulated === false ? ', not regulated' : '' }}</span
-          ><span class="hint">{{ supply.place }}</span
-          ><span v-if="!supply.active" class="text-ink-2">Gone</span
-          ><button
-            v-if="session.may('change-supply')"
-            type="button"
-            class="ml-auto text-sm underline"
-            :aria-expanded="open === supply.id"
-            @click="open = open === supply.id ? undefined : supply.id"
-          >
-            {{ open === supply.id ? 'Close' : 'Change' }}<span class="sr-only"> {{ supply.name }}</span>
-          </button>
-        </div>
-        <CommandForm
-          v-if="open === supply.id"
-          command="change-supply"
-          :initial="{ name: supply.name, place: supply.place, label: typedOf(supply.label), active: supply.active } as Partial<CommandRequest<'change-supply'>>"
-          :fixed="{ supplyId: supply.id, version: supply.version }"
-          :words="words"
-          :label="`Change ${supply.name}`"
-          submit="Keep"
-          keeps
-          class="bg-mat p-3"
-          @done="open = undefined"
-          ><SupplyFields /><TickField name="active" label="Still here"
-        /></CommandForm>
-      </li>
+      <ChangeableRow v-for="supply in supplies" :key="supply.id" :name="supply.name" :may="session.may('change-supply')" :gone="supply.active ? '' : 'Gone'">
+        <span class="figure font-semibold">{{ supply.name }}</span><span
+          >{{ labelWords(supply.label) }}{{ supply.label.regulated === false ? ', not regulated' : '' }}</span
+        ><span class="hint">{{ supply.place }}</span>
+        <template #form="{ close }">
+          <CommandForm
+            command="change-supply"
+            :initial="
+              { name: supply.name, place: supply.place, label: typedOf(supply.label), active: supply.active } as Partial<CommandRequest<'change-supply'>>
+            "
+            :fixed="{ supplyId: supply.id, version: supply.version }"
+            :words="words"
+            :label="`Change ${supply.name}`"
+            submit="Keep"
+            keeps
+            class="bg-mat p-3"
+            @done="close()"
+            ><SupplyFields /><TickField name="active" label="Still here"
+          /></CommandForm>
+        </template>
+      </ChangeableRow>
     </ul>
     <AddPanel v-if="session.may('add-supply')" v-slot="{ close }" label="Add a supply"
       ><CommandForm command="add-supply" :initial="blank" label="Add a supply" submit="Add it" @done="close()"><SupplyFields /></CommandForm

@@ -8,7 +8,6 @@ defineProps<{ things: ThingView[] }>()
 const session = useSession()
 const times = useTimes()
 const clock = useClock()
-const open = ref<number>()
 /** The calendar begins at the last midnight of the collection's clock. */
 const since = computed(() => times.instantOf(`${times.localOf(clock.now).slice(0, 10)}T00:00`)!)
 type Typed = Partial<CommandRequest<'add-thing'>>
@@ -24,50 +23,41 @@ const words = { name: 'Name', kind: 'What it is', place: 'Where', roomL: 'Room',
     hint="The days ahead. A place is booked from a machine’s sheet, under Clean; two share only where room, warmth and bath fit."
   >
     <EmptyPlace v-if="!things.length" says="Nothing to share is on record. Once a tank or an oven stands here, a machine’s sheet can book it." />
-    <ul v-else class="grid gap-4">
-      <li v-for="thing in things" :key="thing.id" class="grid gap-1">
-        <div class="flex flex-wrap items-baseline gap-x-3">
-          <h3>{{ thing.name }}</h3>
-          <span>{{ thingKinds[thing.kind] }}, {{ thingLimits(thing) }}</span
-          ><span class="hint">{{ [thing.place, thing.limits].filter(Boolean).join('; ') }}</span
-          ><span v-if="!thing.active" class="text-ink-2">Gone</span
-          ><button
-            v-if="session.may('change-thing')"
-            type="button"
-            class="ml-auto text-sm underline max-[899px]:min-h-11"
-            :aria-expanded="open === thing.id"
-            @click="open = open === thing.id ? undefined : thing.id"
-          >
-            {{ open === thing.id ? 'Close' : 'Change' }}<span class="sr-only"> {{ thing.name }}</span>
-          </button>
-        </div>
-        <CommandForm
-          v-if="open === thing.id"
-          command="change-thing"
-          :initial="typedOf(thing)"
-          :fixed="{ thingId: thing.id, version: thing.version }"
-          :words="words"
-          :label="`Change ${thing.name}`"
-          submit="Keep"
-          keeps
-          class="bg-mat p-3"
-          @done="open = undefined"
-          ><ThingFields /><TickField name="active" label="Still here"
-        /></CommandForm>
-        <ThingTimeline v-if="thing.active" :thing="thing" :from="since" :days="4" class="max-[899px]:hidden" />
-        <ul v-if="thing.bookings.length" class="text-[0.9375rem]">
-          <li v-for="one in thing.bookings" :key="one.id" class="flex flex-wrap items-baseline gap-x-2">
-            <TagTape :tag="one.tag" small /><NuxtLink
-              :to="{ path: `/m/${one.tag}`, query: { stage: 'clean' } }"
-              class="inline-flex min-h-6 items-center text-ink max-[899px]:min-h-11"
-              >{{ one.machine }}: {{ one.what }}</NuxtLink
-            ><span class="hint"
-              >{{ times.moment(one.from) }} to {{ times.moment(one.until) }}; {{ three(one.roomL) }} l{{ one.maxC === null ? '' : `, at most ${one.maxC} °C`
-              }}{{ one.bath && `, ${one.bath}` }}; {{ one.by }}</span
-            ><span v-if="one.until <= clock.now.toISOString()" class="text-care">Its time is over; nobody has said that it is out.</span>
-          </li>
-        </ul>
-      </li>
+    <ul v-else class="grid gap-2">
+      <ChangeableRow v-for="thing in things" :key="thing.id" :name="thing.name" :may="session.may('change-thing')" :gone="thing.active ? '' : 'Gone'">
+        <h3>{{ thing.name }}</h3>
+        <span>{{ thingKinds[thing.kind] }}, {{ thingLimits(thing) }}</span
+        ><span class="hint">{{ [thing.place, thing.limits].filter(Boolean).join('; ') }}</span>
+        <template #below>
+          <ThingTimeline v-if="thing.active" :thing="thing" :from="since" :days="4" class="max-[899px]:hidden" />
+          <ul v-if="thing.bookings.length" class="text-[0.9375rem]">
+            <li v-for="one in thing.bookings" :key="one.id" class="flex flex-wrap items-baseline gap-x-2">
+              <TagTape :tag="one.tag" small /><NuxtLink
+                :to="{ path: `/m/${one.tag}`, query: { stage: 'clean' } }"
+                class="inline-flex min-h-6 items-center text-ink max-[899px]:min-h-11"
+                >{{ one.machine }}: {{ one.what }}</NuxtLink
+              ><span class="hint"
+                >{{ times.moment(one.from) }} to {{ times.moment(one.until) }}; {{ three(one.roomL) }} l{{ one.maxC === null ? '' : `, at most ${one.maxC} °C`
+                }}{{ one.bath && `, ${one.bath}` }}; {{ one.by }}</span
+              ><span v-if="one.until <= clock.now.toISOString()" class="text-care">Its time is over; nobody has said that it is out.</span>
+            </li>
+          </ul>
+        </template>
+        <template #form="{ close }">
+          <CommandForm
+            command="change-thing"
+            :initial="typedOf(thing)"
+            :fixed="{ thingId: thing.id, version: thing.version }"
+            :words="words"
+            :label="`Change ${thing.name}`"
+            submit="Keep"
+            keeps
+            class="bg-mat p-3"
+            @done="close()"
+            ><ThingFields /><TickField name="active" label="Still here"
+          /></CommandForm>
+        </template>
+      </ChangeableRow>
     </ul>
     <AddPanel v-if="session.may('add-thing')" v-slot="{ close }" label="Add a tank, an oven or a lamp"
       ><CommandForm command="add-thing" :initial="blank" label="Add something to share" submit="Add it" @done="close()"><ThingFields /></CommandForm

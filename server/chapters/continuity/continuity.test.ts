@@ -4,8 +4,10 @@ import { rowOf } from '#shared/chapters/continuity/index'
 import type { BoardPin } from '#core/continuity/board'
 import { goodFacts as good } from '../../../tests/support/good-facts'
 import { serverBench } from '../../../tests/support/server-bench'
+import { files } from '../look/index'
 import { findPerson } from '../people/index'
 import { boardsOf, probeSheetOf } from './index'
+import { sameIssue } from './probe'
 
 const on = serverBench()
 const { perform, sheet } = on
@@ -147,6 +149,17 @@ describe('a probe sheet', () => {
     ).not.toContain('Go on probing')
   })
 
+  it.each([
+    ['4', 'Issue 4', true],
+    ['B', 'Board issue B: memory in sockets', true],
+    ['B', 'rev. b', true],
+    ['a', 'A', true],
+    ['A', 'Two drives and a blank', false],
+    ['4', 'Issue 40', false],
+    ['4', '', false],
+    ['', '', false],
+  ])('takes issue “%s” of a file for that of a machine said to be “%s”: %s', (issue, variant, same) => expect(sameIssue(issue, variant)).toBe(same))
+
   it('does not open while the machine is being powered', () => {
     const { tag, begin } = ready()
     perform(tag, 'expect-rails', { rails: [{ name: '+5 V', nominalV: 5 }] })
@@ -163,6 +176,59 @@ describe('a probe sheet', () => {
       checked: sheet(tag).power.startChecks.map(c => c.code),
     } as never)
     expect(() => begin()).toThrow('It is being powered just now')
+  })
+
+  it('is planned for damage that was outlined on a photograph, once the board has been found on it; what does not fit is not kept', () => {
+    const { tag, boardId } = ready()
+    on.db
+      .insert(files)
+      .values({ hash: 'd'.repeat(64), mime: 'image/jpeg', bytes: 1, widthPx: 1000, heightPx: 500, keptAt: on.now.toISOString() })
+      .run()
+    const { photographId } = perform(tag, 'add-photograph', { hash: 'd'.repeat(64), name: 'board.jpg', caption: 'Board' } as never) as { photographId: number }
+    // Ten pixels to the millimetre, 50 pixels in from the left and 100 from the top.
+    const seen = (pin: string, off = 0) => {
+      const p = board.find(b => `${b.part}.${b.pin}` === pin)!
+      return { pin, x: (p.xMm! * 10 + 50 + off) / 1000, y: (p.yMm! * 10 + 100) / 500 }
+    }
+    const register = (pairs: object[]) => perform(tag, 'register-board', { boardId, photographId, pairs } as never)
+    expect(() => register([seen('U1.1'), seen('U4.1'), { ...seen('U1.2'), pin: 'U9.9' }])).toThrow('the board has no such pin')
+    expect(() => register([seen('U1.1'), seen('U4.1', 60), seen('U1.3'), seen('J1.3'), seen('U3.2')])).toThrow('It does not fit')
+    expect(register([seen('U1.1'), seen('U4.1'), seen('U1.3'), seen('J1.3')])).toMatchObject({ says: 'It fits.' })
+    perform(tag, 'record-damage', {
+      kind: 'crust',
+      where: 'round U1',
+      extent: '',
+      severity: 'clear',
+      photographId,
+      mark: {
+        form: 'polygon',
+        points: [
+          [0.03, 0.2],
+          [0.07, 0.2],
+          [0.07, 0.4],
+          [0.03, 0.4],
+        ],
+      },
+    } as never)
+    const { zones, pictures } = sheet(tag).continuity
+    expect(pictures).toMatchObject([{ mirrored: false, residualMm: expect.closeTo(0, 6) as number }])
+    // By hand: 0.03 of 1000 px is 30 px, 20 px left of the board's edge; 0.2 of 500 px is its upper edge.
+    expect(zones).toMatchObject([
+      {
+        says: 'Crust, round U1',
+        outline: [
+          [-2, 0],
+          [2, 0],
+          [2, 10],
+          [-2, 10],
+        ],
+      },
+    ])
+    const { sheetId } = perform(tag, 'begin-probe-sheet', { boardId, title: 'Crust', outline: zones[0]!.outline, leadsOhm: 0.2 } as never) as {
+      sheetId: number
+    }
+    expect(new Set(of(tag, sheetId).nets.map(n => n.net))).toEqual(new Set(['D0', 'D1', '+5V']))
+    expect(of(tag, sheetId).pictures).toHaveLength(1)
   })
 
   it('takes pairs from the schematic, and tells where two nets became one', () => {

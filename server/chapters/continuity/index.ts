@@ -1,5 +1,6 @@
 import { serverChapter } from '../../kernel/chapter'
 import { addBoard, addPairs, changeBoard, strikeBoardPin } from './boards'
+import { registerBoard } from './pictures'
 import { answerProbe, askProbeAgain, beginProbeSheet, endProbeSheet, fitPatch, takeProbe } from './probe'
 import { rows } from './rows'
 
@@ -7,6 +8,7 @@ import { rows } from './rows'
 export const continuityChapter = serverChapter({
   onMachine: {
     'begin-probe-sheet': beginProbeSheet,
+    'register-board': registerBoard,
     'take-probe': takeProbe,
     'answer-probe': answerProbe,
     'ask-probe-again': askProbeAgain,

@@ -65,8 +65,13 @@ export function beginProbeSheet(work: MachineWork, input: CommandInput<'begin-pr
   return { sheetId: id }
 }
 
-/** Whether a board's issue is the one that a machine is said to have; what nobody has said is not the same. */
-export const sameIssue = (issue: string, variant: string) => issue !== '' && new RegExp(`(^|\\W)${issue.replace(/[^\w.-]/g, '.')}(\\W|$)`, 'i').test(variant)
+/** Whether a board's issue is the one that a machine is said to have; what nobody has said is not the same, nor is a letter that stands in other words. */
+export function sameIssue(issue: string, variant: string): boolean {
+  const wanted = issue.trim().toLowerCase()
+  const said = variant.trim().toLowerCase()
+  const named = /\b(?:issue|rev(?:ision)?\.?|version)\s*([\w.-]+?)(?![\w-])/g
+  return wanted !== '' && (said === wanted || [...said.matchAll(named)].some(m => m[1]!.replace(/\.$/, '') === wanted))
+}
 
 function sheetOf({ tx, machine }: MachineWork, sheetId: number): Sheet {
   const sheet = tx
@@ -120,7 +125,9 @@ export function answerProbe(
   // A resistor is not told from a trace by the buzzer.
   if (!readingsOhm.length && check.kind === 'bridge' && heard === 'joined')
     throw new InputError('readingsOhm', '', `Reading: about ${check.expectOhm} Ω is expected here; the buzzer alone does not tell. Type what the meter shows.`)
-  const judged = readingsOhm.length ? judgeContact({ readingsOhm, leadsOhm: sheet.leadsOhm, expectOhm: check.expectOhm ?? 0 }) : null
+  const judged = readingsOhm.length
+    ? judgeContact({ readingsOhm, leadsOhm: sheet.leadsOhm, expectOhm: check.expectOhm ?? 0, expectOpen: check.kind === 'short' })
+    : null
   const contact = judged?.contact ?? heard!
   const ohm = judged?.ohm ?? null
   tx.update(probeChecks)
@@ -202,7 +209,7 @@ function tally(tx: Tx, sheetId: number): void {
   for (const c of checks) if (c.kind !== 'whole' && c.kind !== 'rail' && c.contact !== null) newest.set([c.a, c.b].sort().join('\n'), c)
   const last = [...newest.values()]
   const shorts = last
-    .filter(c => c.kind === 'short' && (c.contact === 'joined' || c.contact === 'high'))
+    .filter(c => c.kind === 'short' && c.contact === 'joined')
     .map(c => ({ nets: [c.netA, c.netB] as [string, string], supply: isSupplyNet(c.netA) || isSupplyNet(c.netB) }))
   const bridges = last.filter(c => c.kind === 'bridge' && c.contact !== 'joined')
   const named = (state: string) => nets.filter(n => n.state === state).map(n => n.net)
@@ -214,7 +221,7 @@ function tally(tx: Tx, sheetId: number): void {
       doubtful: [
         ...named('doubtful'),
         ...bridges.filter(c => c.contact !== 'open').map(netWords),
-        ...last.filter(c => c.kind === 'short' && c.contact === 'wobbling').map(netWords),
+        ...last.filter(c => c.kind === 'short' && (c.contact === 'wobbling' || c.contact === 'high')).map(netWords),
       ],
       shorts,
     })

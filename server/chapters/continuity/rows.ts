@@ -1,5 +1,5 @@
 import { type RowsOf, all } from '../../kernel/rows'
-import { patches, probeSheets } from './schema'
+import { boardPictures, patches, probeSheets } from './schema'
 
-export const rows = { probeSheets: all(probeSheets), patches: all(patches) }
+export const rows = { boardPictures: all(boardPictures), probeSheets: all(probeSheets), patches: all(patches) }
 export type ContinuityRows = RowsOf<typeof rows>

@@ -42,6 +42,25 @@ export const boardStrikes = sqliteTable(
   t => [index('board_strikes_board').on(t.boardId)],
 )
 
+/** Photographs on which a board has been found, by the pins that somebody pointed out. */
+export const boardPictures = sqliteTable(
+  'board_pictures',
+  {
+    id: key(),
+    machineId: machineId(),
+    /** Plain numbers, for boards belong to models, and photographs know of machines already. */
+    boardId: integer('board_id').notNull(),
+    photographId: integer('photograph_id').notNull(),
+    perspective: flag('perspective'),
+    pairs: text('pairs', { mode: 'json' }).$type<{ pin: string; x: number; y: number }[]>().notNull(),
+    matrix: text('matrix', { mode: 'json' }).$type<number[]>().notNull(),
+    residualMm: real('residual_mm'),
+    mirrored: flag('mirrored'),
+    at: text('at').notNull(),
+  },
+  t => [index('board_pictures_machine').on(t.machineId)],
+)
+
 /** A probe sheet, with what it has shown by now. */
 export const probeSheets = sqliteTable(
   'probe_sheets',

@@ -3,10 +3,13 @@ import type { BoardView, ProbeSheet } from '#shared/chapters/continuity/index'
 import type { ViewOf } from '#shared/chapters/index'
 import { and, asc, desc, eq } from 'drizzle-orm'
 import type { MachineFile, ViewInput } from '../../kernel/file'
+import type { Db } from '../../db/connection'
 import type { Tx } from '../../kernel/journal'
 import { NotFound } from '../../kernel/refusals'
 import { machineByTag } from '../../kernel/sheet'
 import { people } from '../people/index'
+import { loadFile } from '../../kernel/load'
+import { picturesOf, zonesOf } from './pictures'
 import { sameIssue } from './probe'
 import { boardStrikes, boards, patches, probeChecks, probeNets, probeSheets } from './schema'
 
@@ -43,7 +46,9 @@ const wire = ({ id, sheetId, net, a, b, lengthMm, awg, afterOhm, contact, by, at
 const without = { id: boards.id, name: boards.name, issue: boards.issue, nets: boards.nets, pins: boards.pins }
 
 /** Boards of its model, its probe sheets, and the wires that it keeps for life. */
-export function continuityView({ tx, file: { machine, probeSheets: sheets, patches: wires } }: ViewInput): ViewOf<'continuity'> {
+export function continuityView({ tx, file }: ViewInput): ViewOf<'continuity'> {
+  const { machine, probeSheets: sheets, patches: wires } = file
+  const { photographs, pictures } = picturesOf(tx, file)
   const of =
     machine.modelId === null
       ? []
@@ -53,7 +58,16 @@ export function continuityView({ tx, file: { machine, probeSheets: sheets, patch
           .where(and(eq(boards.modelId, machine.modelId), eq(boards.active, true)))
           .orderBy(asc(boards.name))
           .all()
-  return { continuity: { boards: of.map(b => ({ ...b, sameIssue: sameIssue(b.issue, machine.variant) })), sheets: sheets.map(line), patches: wires.map(wire) } }
+  return {
+    continuity: {
+      boards: of.map(b => ({ ...b, sameIssue: sameIssue(b.issue, machine.variant) })),
+      sheets: sheets.map(line),
+      patches: wires.map(wire),
+      pictures,
+      photographs,
+      zones: zonesOf(file, pictures),
+    },
+  }
 }
 
 /** Every board of a model, with its parts and what was struck of it. */
@@ -86,7 +100,7 @@ export function boardsOf(tx: Tx, modelId: number): BoardView[] {
 }
 
 /** A probe sheet with all its checks, and what its nets are by now. @throws NotFound */
-export function probeSheetOf(tx: Tx, tag: string, sheetId: number, personId: number): ProbeSheet {
+export function probeSheetOf(tx: Db, tag: string, sheetId: number, personId: number): ProbeSheet {
   const machine = machineByTag(tx, tag)
   const sheet = tx
     .select()
@@ -108,6 +122,7 @@ export function probeSheetOf(tx: Tx, tag: string, sheetId: number, personId: num
   return {
     ...line(sheet),
     leadsOhm: sheet.leadsOhm,
+    pictures: picturesOf(tx, loadFile(tx, machine.id)).pictures.filter(p => p.boardId === sheet.boardId),
     checks: checks.map(({ id, kind, a, b, netA, netB, expectOhm, beyond, why, contact, ohm, by, at, takenBy }) => ({
       id,
       kind,

@@ -30,6 +30,19 @@ export const onMachine = {
       otherIssueRead: z.boolean().default(false),
     }),
   ),
+  /** Where the board lies on a photograph, by pins that somebody has found on it. */
+  'register-board': command(
+    atTheBench,
+    z.object({
+      boardId: id,
+      photographId: id,
+      perspective: z.boolean().default(false),
+      pairs: z
+        .array(z.object({ pin: Pin, x: z.number().min(0).max(1), y: z.number().min(0).max(1) }))
+        .min(3, 'Places: three pins at least.')
+        .max(60),
+    }),
+  ),
   /** Takes the next check that nobody else is at. */
   'take-probe': command(atTheBench, z.object({ sheetId: id })),
   'answer-probe': command(

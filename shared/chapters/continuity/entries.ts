@@ -21,6 +21,11 @@ export const entries = {
     d => `Board ${d.name}${d.issue && `, issue ${d.issue}`} ${d.active ? 'was changed' : 'is used no more'}.`,
     closed,
   ),
+  'board.registered': entry(
+    z.object({ board: s, photograph: s, places: n, residualMm: n.nullable(), mirrored: b }),
+    d =>
+      `${d.board} found on the photograph “${d.photograph}”${d.mirrored ? ', seen from its back,' : ''} by ${d.places} pins${d.residualMm === null ? '' : `; ${d.residualMm.toFixed(2)} mm are left`}.`,
+  ),
   'probe.begun': entry(
     z.object({ title: s, board: s, checks: n, otherIssue: s }),
     d => `Probe sheet begun: ${d.title}; ${d.board}, ${d.checks} checks${d.otherIssue && `, by a file of issue ${d.otherIssue}, which is not this board’s`}.`,
@@ -28,8 +33,10 @@ export const entries = {
   'probe.answered': entry(
     z.object({ a: s, b: s, net: s, contact: word<Contact>(), ohm: n.nullable(), expected: b }),
     d => `Probed ${d.a} to ${d.b}, ${d.net}: ${contactNames[d.contact].toLowerCase()}${ohms(d.ohm)}${d.expected ? '' : '; not as expected'}.`,
+    // Hundreds of them; a passport tells what came of the sheet.
+    closed,
   ),
-  'probe.again': entry(z.object({ a: s, b: s, why: s }), d => `To be asked again, ${d.a} to ${d.b}: ${ending(d.why)}`),
+  'probe.again': entry(z.object({ a: s, b: s, why: s }), d => `To be asked again, ${d.a} to ${d.b}: ${ending(d.why)}`, closed),
   'probe.ended': entry(z.object({ title: s, broken: n, shorts: n, left: n, note: s }), d =>
     `Probe sheet ended: ${d.title}; ${d.broken} broken, ${d.shorts} joined that should not be, ${d.left} not asked. ${d.note && ending(d.note)}`.trim(),
   ),

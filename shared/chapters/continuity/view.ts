@@ -26,12 +26,33 @@ const SheetLine = z.object({
 })
 const Patch = z.object({ id, sheetId: n, net: s, a: s, b: s, lengthMm: n, awg: n, afterOhm: n.nullable(), contact: z.enum(contacts), by: s, at: s })
 
+/** A photograph on which a board has been found. */
+export const BoardPicture = z.object({
+  id,
+  boardId: n,
+  photographId: n,
+  hash: s,
+  caption: s,
+  widthPx: n,
+  heightPx: n,
+  /** Photograph in pixels from board in mm, row by row. */
+  matrix: z.array(n),
+  residualMm: n.nullable(),
+  mirrored: b,
+})
+export type BoardPicture = z.infer<typeof BoardPicture>
+
 export const view = z.object({
   continuity: z.object({
     /** Boards of its model; `sameIssue` where the file is of the issue that this machine is said to have. */
     boards: z.array(BoardLine.extend({ sameIssue: b })),
     sheets: z.array(SheetLine),
     patches: z.array(Patch),
+    pictures: z.array(BoardPicture),
+    /** Damage that is outlined on such a photograph, as its outline on the board in mm. */
+    zones: z.array(z.object({ boardId: n, says: s, outline: z.array(z.tuple([n, n])) })),
+    /** Photographs that a board may be found on. */
+    photographs: z.array(z.object({ id, hash: s, caption: s, widthPx: n, heightPx: n })),
   }),
 })
 
@@ -68,6 +89,7 @@ export const ProbeCheck = z.object({
 export type ProbeCheck = z.infer<typeof ProbeCheck>
 export const ProbeSheet = SheetLine.extend({
   leadsOhm: n,
+  pictures: z.array(BoardPicture),
   checks: z.array(ProbeCheck),
   nets: z.array(z.object({ net: s, supply: b, state: z.enum(netStates), pieces: z.array(z.array(End)), breaks: z.array(z.object({ a: s, b: s })) })),
   patches: z.array(Patch),

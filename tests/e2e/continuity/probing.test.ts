@@ -49,13 +49,30 @@ it('a board comes from a file, a zone is probed pair by pair by two people, the 
 
   await rua.open(`/m/${await application.tagOf('Two-tone')}?stage=mend`)
   await rua.unfold('Probing and patches')
+  await rua.press('Find the board on a photograph')
+  for (const [pin, x, y] of [
+    ['U1.1', 0.2, 0.2],
+    ['U4.1', 0.8, 0.2],
+    ['U1.2', 0.2, 0.3],
+  ] as const) {
+    await rua.driver.executeScript(
+      `const e = document.querySelector('[role=application]'), r = e.getBoundingClientRect(); e.dispatchEvent(new MouseEvent('click', { clientX: r.left + r.width * arguments[0], clientY: r.top + r.height * arguments[1], bubbles: true }))`,
+      x,
+      y,
+    )
+    await rua.fill('Pin', pin)
+    await rua.press('Add this place')
+  }
+  await rua.press('Find the board on it')
+  await rua.sees('Found on Bezel, half yellow', 'how well it fits is not known')
+
   await rua.fill('What is probed', 'Under the supply', 'Begin a probe sheet')
   await rua.fill('Parts in the damage', 'U1', 'Begin a probe sheet')
   await rua.press('Plan the checks', 'Begin a probe sheet')
   await rua.sees('Say that you have read this: pins may differ.')
   await rua.tick('I have read this', 'Begin a probe sheet')
   await rua.press('Plan the checks', 'Begin a probe sheet')
-  await rua.sees('which is not known to be this machine’s', '0 of 6 checks')
+  await rua.sees('which is not known to be this machine’s', '0 of 6 checks', 'Bezel, half yellow; how well it fits is not known')
   expect(await rua.violations()).toEqual([])
 
   await hanneke.open(new URL(await rua.driver.getCurrentUrl()).pathname)

@@ -51,6 +51,7 @@ const print = () => window.print()
         v-model:typed="typed"
         v-model:beyond="beyond"
         :check="check"
+        :pictures="sheet.pictures"
         :busy="busy"
         :failure="failure"
         :last="last"
