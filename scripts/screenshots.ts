@@ -1,6 +1,5 @@
 /** `npm run screenshots`: one current picture of each main view in docs/screenshots, made from a fresh demo. */
 import { writeFileSync } from 'node:fs'
-import { Key } from 'selenium-webdriver'
 import type { MachineSheet } from '#shared/chapters/index'
 import { startStandIn } from '../instruments/meter/stand-in'
 import { startApplication } from '../tests/e2e/support/application'
@@ -121,14 +120,8 @@ try {
   const { passport } = (await (await application.ask(`/api/machines/${await tag('Weather club')}`, { cookie })).json()) as MachineSheet
   await take('passport', passport.path!, 'machine passport')
   // Last: what is typed there is a draft, and would stand in the bar of every other picture.
-  await take('job-lot', '/book-in/lot', '2 machines ready, 1 with something wrong.', {
-    first: async () => {
-      await visitor.fill('From whom, all', 'the pilot office')
-      await visitor.fill('Model or description, row 1', 'Gannet')
-      await visitor.fill('Serial number, row 1', `G-101${Key.ENTER}G-102${Key.ENTER}G-103`)
-      await visitor.fill('Weight in kg, row 3', 'heavy')
-    },
-  })
+  const { continuity } = (await (await application.ask(`/api/machines/${await tag('Schoolroom A')}?show=continuity`, { cookie })).json()) as MachineSheet
+  await take('probe', `/m/${await tag('Schoolroom A')}/probe/${continuity.sheets[0]!.id}`, 'Reading in Ω')
   await take('book-in', '/book-in', 'Known model.', { first: () => visitor.fill('Model or description', 'Petrel 8S') })
 } finally {
   await visitor.leaves()

@@ -19,7 +19,8 @@ watch(photographId, () => ([pairs.value, at.value] = [[], undefined]))
 
 function point(event: MouseEvent) {
   const { left, top, width, height } = (event.currentTarget as HTMLElement).getBoundingClientRect()
-  at.value = { x: (event.clientX - left) / width, y: (event.clientY - top) / height }
+  // Before the picture has come there is nothing to point at.
+  if (width > 0 && height > 0) at.value = { x: (event.clientX - left) / width, y: (event.clientY - top) / height }
 }
 const steps: Record<string, [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }
 function key(event: KeyboardEvent) {

@@ -20,7 +20,7 @@ const inOrder = computed(() =>
   <div class="stage grid gap-x-2 gap-y-1">
     <div class="sticky top-12 z-20 -mx-1 flex flex-wrap items-center gap-x-2 border-b border-line bg-mat px-1">
       <slot name="decides" :scrolled="scrolled" />
-      <nav aria-label="In this stage" class="flex flex-wrap text-sm max-[899px]:w-0 max-[899px]:min-w-full max-[899px]:flex-nowrap max-[899px]:overflow-x-auto">
+      <nav aria-label="In this stage" class="flex flex-wrap text-sm">
         <button
           v-for="part in inOrder"
           :key="part.title"

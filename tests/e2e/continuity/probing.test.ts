@@ -50,6 +50,13 @@ it('a board comes from a file, a zone is probed pair by pair by two people, the 
   await rua.open(`/m/${await application.tagOf('Two-tone')}?stage=mend`)
   await rua.unfold('Probing and patches')
   await rua.press('Find the board on a photograph')
+  await rua.driver.wait(
+    () =>
+      rua.driver.executeScript<boolean>(
+        `return document.querySelector('[role=application] img')?.complete && document.querySelector('[role=application]').clientHeight > 100`,
+      ),
+    10_000,
+  )
   for (const [pin, x, y] of [
     ['U1.1', 0.2, 0.2],
     ['U4.1', 0.8, 0.2],
