@@ -171,7 +171,13 @@ describe('a contact', () => {
 
 describe('two nets side by side', () => {
   // Common practice, no source: chips and pull-up resistors between two lines read some kiloohm and more.
-  it.each([[0.3, 'joined'], [8, 'joined'], [120, 'high'], [4700, 'open'], [null, 'open']])('that read %s are %s', (ohm, contact) => {
+  it.each([
+    [0.3, 'joined'],
+    [8, 'joined'],
+    [120, 'high'],
+    [4700, 'open'],
+    [null, 'open'],
+  ])('that read %s are %s', (ohm, contact) => {
     expect(judgeContact({ readingsOhm: [ohm], expectOpen: true }).contact).toBe(contact)
   })
 })

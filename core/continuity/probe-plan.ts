@@ -152,13 +152,28 @@ function hubOf(pins: readonly BoardPin[], ends: readonly number[], inside: Reado
   const rank = (i: number) => Number(inside.has(i)) * 2 + Number(pins[i]!.socketed ?? false)
   const best = Math.min(...ends.map(rank))
   const candidates = ends.filter(i => rank(i) === best)
-  const far = (i: number) => ends.reduce((sum, j) => sum + between(pins[i]!, pins[j]!), 0)
+  // Of a net with very many ends the middle says nearly the same, in no time.
+  const middle = ends.length > manyEnds ? middleOf(ends.map(i => pins[i]!)) : null
+  const far = (i: number) => (middle ? between(pins[i]!, middle) : ends.reduce((sum, j) => sum + between(pins[i]!, pins[j]!), 0))
   return candidates.map(i => [far(i), i] as const).sort((a, b) => a[0] - b[0] || byName(pinName(pins[a[1]]!), pinName(pins[b[1]]!)))[0]![1]
+}
+/** From so many ends on, a net is walked band by band instead of end by end. */
+const manyEnds = 300
+const bandMm = 10
+function middleOf(ends: readonly BoardPin[]): BoardPin {
+  const placed = ends.filter(hasPlace)
+  const mean = (of: (p: (typeof placed)[number]) => number) => placed.reduce((sum, p) => sum + of(p), 0) / placed.length
+  return { part: '', pin: '', net: '', ...(placed.length ? { xMm: mean(p => p.xMm), yMm: mean(p => p.yMm) } : {}) }
 }
 const between = (a: BoardPin, b: BoardPin) => (hasPlace(a) && hasPlace(b) ? distanceMm(a, b) : a.part === b.part ? 5 : 50)
 
 /** The ends in the order in which the other probe visits them: the nearest each time. */
 function walkFrom(pins: readonly BoardPin[], from: number, ends: readonly number[]): number[] {
+  if (ends.length > manyEnds) {
+    const band = (i: number) => Math.floor((pins[i]!.yMm ?? 0) / bandMm)
+    const along = (i: number) => (pins[i]!.xMm ?? 0) * (band(i) % 2 ? -1 : 1)
+    return [...ends].sort((a, b) => band(a) - band(b) || along(a) - along(b))
+  }
   const left = [...ends]
   const way: number[] = []
   for (let at = from; left.length;) {
