@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { type Booking, type SharedThing, bornC, judgeBooking } from './bookings'
+import { type Booking, type BookingInput, type SharedThing, bornC, judgeBooking } from './bookings'
 import { judgeMaterial, runsLow, takeFrom } from './shelf'
 
 // The rules are common practice, no source; room and warmth are checked hour by hour, reckoned apart.
@@ -17,22 +17,32 @@ const job = (what: string, from: number, until: number, more: Partial<Booking> =
   bath: '',
   ...more,
 })
-const codes = (input: Parameters<typeof judgeBooking>[0]) => judgeBooking(input).findings.map(f => f.code)
+const judge = (input: Omit<BookingInput, 'now'> & { now?: string }) => judgeBooking({ now: '2026-01-01T00:00:00.000Z', ...input })
+const codes = (input: Parameters<typeof judge>[0]) => judge(input).findings.map(f => f.code)
 
 describe('a place in a shared thing', () => {
   it('is given where room is left at every moment, and else from the moment it would be', () => {
     const others = [job('Board', 0, 12), job('Case', 6, 20)]
-    expect(judgeBooking({ thing: oven, others, wanted: job('Keys', 13, 15) })).toMatchObject({ fits: true, beside: ['Case'], heldC: 40 })
-    expect(judgeBooking({ thing: oven, others, wanted: job('Keys', 2, 8) })).toMatchObject({ fits: false, freeFrom: at(12) })
+    expect(judge({ thing: oven, others, wanted: job('Keys', 13, 15) })).toMatchObject({ fits: true, beside: ['Case'], heldC: 40 })
+    expect(judge({ thing: oven, others, wanted: job('Keys', 2, 8) })).toMatchObject({ fits: false, freeFrom: at(12) })
     expect(codes({ thing: oven, others, wanted: job('Keys', 2, 8) })).toEqual(['booking.no-room'])
     // Those that follow each other do not lie in it together.
-    expect(judgeBooking({ thing: oven, others: [job('Board', 0, 12, { roomL: 60 })], wanted: job('Keys', 12, 14, { roomL: 60 }) }).fits).toBe(true)
-    expect(judgeBooking({ thing: oven, others, wanted: job('Desk', 30, 31, { roomL: 61 }) })).toMatchObject({ fits: false, freeFrom: null })
+    expect(judge({ thing: oven, others: [job('Board', 0, 12, { roomL: 60 })], wanted: job('Keys', 12, 14, { roomL: 60 }) }).fits).toBe(true)
+    expect(judge({ thing: oven, others, wanted: job('Desk', 30, 31, { roomL: 61 }) })).toMatchObject({ fits: false, freeFrom: null })
+  })
+
+  it('is taken still by what is over and has not come out, and by that not for ever', () => {
+    const others = [job('Board', 0, 6), job('Case', 9, 12)]
+    const wanted = job('Desk', 8, 9, { roomL: 40 })
+    expect(judge({ thing: oven, others, wanted, now: at(8) })).toMatchObject({ fits: false, freeFrom: at(12) })
+    expect(codes({ thing: oven, others, wanted, now: at(8) })).toEqual(['booking.no-room', 'booking.overdue'])
+    expect(judge({ thing: oven, others, wanted: job('Desk', 13, 14, { roomL: 40 }), now: at(8) }).fits).toBe(true)
+    expect(judge({ thing: oven, others: others.slice(0, 1), wanted, now: at(8) }).freeFrom).toBeNull()
   })
 
   it('is as warm as the coolest part bears', () => {
     const labels = job('Paper labels', 0, 10, { maxC: 35, roomL: 5 })
-    expect(judgeBooking({ thing: oven, others: [labels], wanted: job('Board', 2, 6) }).heldC).toBe(35)
+    expect(judge({ thing: oven, others: [labels], wanted: job('Board', 2, 6) }).heldC).toBe(35)
     expect(codes({ thing: oven, others: [labels], wanted: job('Board', 2, 6, { minC: 40, maxC: 50 }) })).toEqual(['booking.too-cool'])
     expect(codes({ thing: oven, others: [job('Board', 0, 10, { minC: 40, maxC: 50 })], wanted: job('Labels', 2, 6, { maxC: 35 }) })).toEqual([
       'booking.too-cool',
@@ -53,10 +63,10 @@ describe('a place in a shared thing', () => {
   it('in a tank is shared only in the same bath', () => {
     const others = [job('Keys', 0, 6, { bath: 'Soapy water', roomL: 10 })]
     expect(codes({ thing: tank, others, wanted: job('Board', 2, 4, { bath: 'distilled water', roomL: 10 }) })).toEqual(['booking.other-bath'])
-    expect(judgeBooking({ thing: tank, others, wanted: job('Board', 2, 4, { bath: 'soapy water ', roomL: 10 }) }).fits).toBe(true)
-    expect(() => judgeBooking({ thing: tank, others, wanted: job('Board', 2, 4) })).toThrow('Bath: say what is in the tank')
-    expect(() => judgeBooking({ thing: oven, others: [], wanted: job('Board', 2, 4, { maxC: null }) })).toThrow('Oven is heated: say how warm the part may get')
-    expect(() => judgeBooking({ thing: oven, others: [], wanted: job('Board', 4, 4) })).toThrow('has to end after it begins')
+    expect(judge({ thing: tank, others, wanted: job('Board', 2, 4, { bath: 'soapy water ', roomL: 10 }) }).fits).toBe(true)
+    expect(() => judge({ thing: tank, others, wanted: job('Board', 2, 4) })).toThrow('Bath: say what is in the tank')
+    expect(() => judge({ thing: oven, others: [], wanted: job('Board', 2, 4, { maxC: null }) })).toThrow('Oven is heated: say how warm the part may get')
+    expect(() => judge({ thing: oven, others: [], wanted: job('Board', 4, 4) })).toThrow('has to end after it begins')
   })
 
   it('is told as an hour-by-hour count tells it, and what is offered instead is the first hour at which it fits', () => {
@@ -83,7 +93,7 @@ describe('a place in a shared thing', () => {
     fc.assert(
       fc.property(fc.array(some, { maxLength: 6 }), some, (list, one) => {
         const [others, wanted] = [list.map(asJob), asJob(one, 99)]
-        const result = judgeBooking({ thing: oven, others, wanted })
+        const result = judge({ thing: oven, others, wanted })
         expect(result.fits).toBe(fitsByHour(others, wanted))
         if (result.fits) return
         const later = (hour: number) => ({ ...wanted, from: at(hour), until: at(hour + one.lasts) })

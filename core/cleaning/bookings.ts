@@ -32,9 +32,11 @@ export interface Booking {
 }
 export interface BookingInput {
   thing: SharedThing
-  /** What it is booked for already. */
+  /** What it is booked for already, and has not come out of. */
   others: readonly Booking[]
   wanted: Booking
+  /** What is over by now and has not come out still lies in it. Instant in UTC. */
+  now: string
 }
 export interface BookingResult {
   fits: boolean
@@ -57,7 +59,7 @@ const degrees = (c: number) => `${Number(c.toPrecision(3))} °C`
  * of which the coolest decides, and in a tank only in the same bath. Common practice, no source.
  * @throws InputError for times that are none, or a warmth that nobody could hold
  */
-export function judgeBooking({ thing, others, wanted }: BookingInput): BookingResult {
+export function judgeBooking({ thing, others: booked, wanted, now }: BookingInput): BookingResult {
   if (!(wanted.until > wanted.from)) throw new InputError('hours', wanted.until, 'Hours: it has to end after it begins.')
   if (!(wanted.roomL > 0)) throw new InputError('roomL', wanted.roomL, 'Room in l: more than 0, please.')
   if (wanted.minC !== null && wanted.maxC !== null && wanted.minC > wanted.maxC)
@@ -66,11 +68,25 @@ export function judgeBooking({ thing, others, wanted }: BookingInput): BookingRe
     throw new InputError('maxC', null, `${thing.name} is heated: say how warm the part may get, in °C, for the coolest part decides.`)
   if (thing.kind === 'tank' && !wanted.bath.trim()) throw new InputError('bath', '', 'Bath: say what is in the tank; two jobs share it only in the same bath.')
 
+  const overdue = booked.filter(o => o.until <= now)
+  const justAfter = new Date(Date.parse(now) + 1).toISOString()
+  const others = booked.map(o => (overdue.includes(o) ? { ...o, until: justAfter } : o))
   const alone = against(thing, wanted, [])
   const found = against(thing, wanted, others)
   if (found.fits) return found
-  const freeFrom = alone.fits ? earliest(thing, others, wanted) : null
-  return { ...found, freeFrom }
+  // When what is overdue comes out nobody knows, so that its end is no time to offer.
+  const ends = others.map(o => o.until).filter(end => end !== justAfter)
+  const lies = overdue.filter(o => coincide({ ...o, until: justAfter }, wanted))
+  if (lies.length)
+    found.findings.push(
+      finding(
+        'care',
+        'booking.overdue',
+        `Its time is over, and nobody has said that it is out: ${lies.map(o => o.what).join(', ')}.`,
+        'Take it out, and say so.',
+      ),
+    )
+  return { ...found, freeFrom: alone.fits ? earliest(thing, others, wanted, ends) : null }
 }
 
 function against(thing: SharedThing, wanted: Booking, others: readonly Booking[]): BookingResult {
@@ -144,9 +160,9 @@ const room = (list: readonly Booking[]) => list.reduce((sum, o) => sum + o.roomL
 const sameBath = (bath: string) => bath.trim().toLowerCase()
 
 /** The first end of another job from which it fits, as long as it is wanted. */
-function earliest(thing: SharedThing, others: readonly Booking[], wanted: Booking): string | null {
+function earliest(thing: SharedThing, others: readonly Booking[], wanted: Booking, offered: readonly string[]): string | null {
   const lastsMs = Date.parse(wanted.until) - Date.parse(wanted.from)
-  const ends = [...new Set(others.map(o => o.until))].filter(end => end > wanted.from).sort()
+  const ends = [...new Set(offered)].filter(end => end > wanted.from).sort()
   return ends.find(from => against(thing, { ...wanted, from, until: new Date(Date.parse(from) + lastsMs).toISOString() }, others).fits) ?? null
 }
 

@@ -114,6 +114,16 @@ export const wetNow = ({ waits, dryings, bookings }: Pick<CleaningRecord, 'waits
   ...bookings.filter(b => wets.includes(b.kind) && b.from <= now).map(b => `${b.what} lies in a ${thingKinds[b.kind].toLowerCase()}`),
 ]
 
+/** Whether a part is known to dry already, by a wait or a series that names it; that something else dries says nothing of it. */
+export function driesAlready(
+  what: string,
+  { waits, dryings }: Pick<CleaningRecord, 'waits'> & { dryings: readonly Pick<Drying, 'what' | 'endedAt'>[] },
+  now: string,
+): boolean {
+  const named = (text: string) => text.toLowerCase().includes(what.toLowerCase())
+  return waits.some(w => w.until > now && named(w.what) && /\bdry/i.test(w.what)) || dryings.some(d => !d.endedAt && named(d.what))
+}
+
 /** Waits in which something of the machine is wet, hot or away; waits for the post or an answer; by what is written of them. */
 const wet = /\bdry|oven|\bbak|wet\b|rins|wash|soak(?! test)|\bbath|damp|neutralis|vinegar|varnish|lacquer|\bmask\b/i
 const elsewhere = /\bpost\b|parcel|deliver|order|answer|reply|letter|owner|quote|arriv|\bpart\b|soak test|overnight|without mains|run(s|ning)?\b|clock/i

@@ -34,6 +34,9 @@ const partShare = 0.3
  */
 const shortOhm = 10
 const throughPartsOhm = 1000
+/** Readings that stand still agree within so much, or within so large a share of their middle. Common practice, no source. */
+const agreeOhm = 1.5
+const agreeShare = 0.25
 /** Printed conductive jumpers: 4, 100 or 300 Ω are fine where 200 to 300 is usual. Common practice, no source. */
 export const printedJumperOhm = 250
 const printedUpToOhm = 400
@@ -56,7 +59,7 @@ export function judgeContact({ readingsOhm, leadsOhm = 0, expectOhm = 0, expectO
   if (!each.length) return told('wobbling', null, 'care', 'Nothing was read.', 'Hold the probes still until the figure stands.')
   // Between nets that are not joined a figure wanders, and what it wanders to says enough.
   const spread = figures.length > 1 && !expectOpen ? figures.at(-1)! - figures[0]! : 0
-  if (kinds.size > 1 || spread > Math.max(1.5, 0.25 * (middle ?? 0)))
+  if (kinds.size > 1 || spread > Math.max(agreeOhm, agreeShare * (middle ?? 0)))
     return told(
       'wobbling',
       middle,

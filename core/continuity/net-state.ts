@@ -105,6 +105,7 @@ function nearest(ends: readonly BoardPin[], index: ReadonlyMap<string, number>, 
     }
   return [best[1], best[2]]
 }
+/** How far apart, in mm; of what has no place, farther than any board, so that known places come first. */
 const apartMm = (a: BoardPin, b: BoardPin) => (hasPlace(a) && hasPlace(b) ? Math.hypot(a.xMm - b.xMm, a.yMm - b.yMm) : 1000)
 
 /** The stretch of the shortest way between two ends on which the pieces part; the pair itself where places are not known. */

@@ -13,6 +13,10 @@ export interface Landing extends Spot {
   /** A leg of a part to solder to; else a bare pad, which lifts. */
   leg?: boolean
 }
+/** Ends of a piece as a wire can reach them: what goes through the board is a leg, a socket or a pad is none. Ends without a place are left out. */
+export const landingsOf = (piece: readonly { name: string; xMm: number | null; yMm: number | null; side: Side; socketed: boolean }[]): Landing[] =>
+  piece.flatMap(e => (e.xMm === null || e.yMm === null ? [] : [{ name: e.name, xMm: e.xMm, yMm: e.yMm, side: e.side, leg: e.side === 'both' && !e.socketed }]))
+
 export interface KeepOut {
   outline: readonly (readonly [xMm: number, yMm: number])[]
   /** A socket, a mounting hole, a slot, a hot part. */

@@ -3,12 +3,13 @@ import { UndirectedGraph } from 'graphology'
 import dijkstra from 'graphology-shortest-path/dijkstra'
 import { describe, expect, it } from 'vitest'
 import { type BoardPin, checkPins, isSupplyNet, pinName } from './board'
-import { judgeContact } from './contact'
+import { type Contact, judgeContact } from './contact'
 import { Joined, spanningTree } from './join'
 import { netFound } from './net-state'
 import { readPairs, withPairs } from './pairs'
 import { planPatch } from './patch-plan'
 import { planProbes } from './probe-plan'
+import { type SheetCheck, asExpected, netOnSheet, sameIssue, tallyOf } from './sheet'
 import { crossing, insideOf } from './zone'
 
 /** A made-up board: parts in rows, each with its pins 2.54 mm apart, nets dealt over them. */
@@ -372,5 +373,56 @@ describe('pin pairs from a schematic', () => {
     const netOf = (name: string) => pins.find(p => pinName(p) === name)!.net
     expect([netOf('U1.1'), netOf('U9.1'), netOf('U3.1'), netOf('U8.1'), netOf('U8.2')]).toEqual(['A', 'A', 'A', 'U8.1', 'U8.1'])
     expect(merged.map(m => m.nets)).toEqual([['A', 'B']])
+  })
+})
+
+describe('a sheet', () => {
+  it.each([
+    ['4', 'Issue 4', true],
+    ['B', 'Board issue B: memory in sockets', true],
+    ['B', 'rev. b', true],
+    ['a', 'A', true],
+    ['A', 'Two drives and a blank', false],
+    ['4', 'Issue 40', false],
+    ['4', '', false],
+    ['', '', false],
+  ])('takes issue “%s” of a file for that of a machine said to be “%s”: %s', (issue, variant, same) => expect(sameIssue(issue, variant)).toBe(same))
+
+  const ends = ['U1.1', 'U2.1', 'U3.1'].map((name, i) => pin(name, '+5V', i * 10, 0))
+  const check = (a: string, b: string, contact: Contact | null, at: string, more: Partial<SheetCheck> = {}): SheetCheck => ({
+    kind: 'rail',
+    a,
+    b,
+    netA: '+5V',
+    netB: '+5V',
+    beyond: false,
+    contact,
+    at,
+    ...more,
+  })
+  it('takes a rail for broken no longer than its newest answer says so, and asks nothing of its ends that were left out', () => {
+    const open = check('U1.1', 'U2.1', 'open', '1')
+    expect(netOnSheet(ends, [open], [], true)).toMatchObject({ found: { state: 'broken' }, grows: null })
+    expect(netOnSheet(ends, [open, check('U1.1', 'U2.1', 'joined', '2', { beyond: true })], [], true).found.state).toBe('not-yet')
+    expect(netOnSheet(ends, [check('U1.1', 'U2.1', 'wobbling', '1')], [], true).grows).toMatchObject({ beyond: true })
+  })
+  it('joins by a wire with a good reading after it, and by no other; what is open afterwards counts again', () => {
+    const asked = [check('U1.1', 'U2.1', 'open', '1', { kind: 'whole' }), check('U2.1', 'U3.1', 'joined', '2', { kind: 'whole' })]
+    const wire = (contact: Contact) => [{ a: 'U1.1', b: 'U2.1', contact, at: '3' }]
+    expect(netOnSheet(ends, asked, wire('high'), false).found.state).toBe('broken')
+    expect(netOnSheet(ends, asked, wire('joined'), false).found.state).toBe('whole')
+    expect(netOnSheet(ends, [...asked, check('U1.1', 'U3.1', 'open', '4', { kind: 'whole' })], wire('joined'), false).found.state).toBe('doubtful')
+  })
+  it('counts of the same two pins the newest, and tells a short from what only lies between', () => {
+    const short = (contact: Contact, at: string) => check('U1.1', 'U1.2', contact, at, { kind: 'short', netB: 'D0' })
+    expect(tallyOf([short('joined', '1')], [])).toMatchObject({ answered: 1, shorts: [{ nets: ['+5V', 'D0'], supply: true }] })
+    expect(tallyOf([short('joined', '1'), short('open', '2')], [])).toMatchObject({ shorts: [], doubtful: [] })
+    expect(tallyOf([short('high', '1')], [])).toMatchObject({ shorts: [], doubtful: ['+5V and D0'] })
+    expect([asExpected('short', 'joined'), asExpected('short', 'open'), asExpected('whole', 'joined'), asExpected('bridge', 'high')]).toEqual([
+      false,
+      true,
+      true,
+      false,
+    ])
   })
 })

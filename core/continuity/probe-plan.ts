@@ -165,6 +165,7 @@ function middleOf(ends: readonly BoardPin[]): BoardPin {
   const mean = (of: (p: (typeof placed)[number]) => number) => placed.reduce((sum, p) => sum + of(p), 0) / placed.length
   return { part: '', pin: '', net: '', ...(placed.length ? { xMm: mean(p => p.xMm), yMm: mean(p => p.yMm) } : {}) }
 }
+/** How far apart, in mm. Where places are not known, a guess that keeps the pins of one part together: own rule, no source. */
 const between = (a: BoardPin, b: BoardPin) => (hasPlace(a) && hasPlace(b) ? distanceMm(a, b) : a.part === b.part ? 5 : 50)
 
 /** The ends in the order in which the other probe visits them: the nearest each time. */

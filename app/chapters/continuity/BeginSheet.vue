@@ -26,7 +26,9 @@ const corners = computed(() => {
     ? Array.from({ length: numbers.length / 2 }, (_, i): [number, number] => [numbers[2 * i]!, numbers[2 * i + 1]!])
     : null
 })
-const fixed = computed(() => ({ parts: listed(parts.value), bridges: bridgeRows.value, outline: corners.value }))
+const outlineTrouble = computed(() => (outline.value.trim() && !corners.value ? 'x and y of three corners or more, in mm, such as 0 0 40 0 40 30.' : undefined))
+// What cannot be read is sent as no corners, and refused: a zone must not silently be smaller than somebody meant.
+const fixed = computed(() => ({ parts: listed(parts.value), bridges: bridgeRows.value, outline: outlineTrouble.value ? [] : corners.value }))
 async function begun(result: unknown) {
   emit('done')
   await navigateTo(`/m/${props.tag}/probe/${(result as { sheetId: number }).sheetId}`)
@@ -56,7 +58,7 @@ async function begun(result: unknown) {
         <FieldFrame :id="ids[0]!" label="Parts in the damage" hint="Such as U7 U8 R31"
           ><input :id="ids[0]" v-model="parts" class="entry figure" autocomplete="off"
         /></FieldFrame>
-        <FieldFrame :id="ids[1]!" label="Or its outline on the board, in mm" hint="x y of each corner, such as 0 0 40 0 40 30 0 30"
+        <FieldFrame :id="ids[1]!" label="Or its outline on the board, in mm" hint="x y of each corner, such as 0 0 40 0 40 30 0 30" :message="outlineTrouble"
           ><input :id="ids[1]" v-model="outline" class="entry figure" autocomplete="off"
         /></FieldFrame>
         <FieldFrame :id="ids[2]!" label="Resistors and printed jumpers between nets" hint="Part and ohms, one a line; else they are not asked">

@@ -7,8 +7,7 @@ const props = defineProps<{ tag: string; sheetId: number; net: ProbeSheet['nets'
 const session = useSession()
 const current = ref('0.05')
 const side = ref<'front' | 'back'>('back')
-const amps = computed(() => Number(current.value.replace(',', '.')) || 0.05)
-const patch = computed(() => patchOf(props.net, amps.value, side.value))
+const patch = computed(() => patchOf(props.net, current.value, side.value))
 const sides = [
   { value: 'back' as const, label: 'On the back' },
   { value: 'front' as const, label: 'On the front' },

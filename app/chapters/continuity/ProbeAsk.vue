@@ -20,7 +20,8 @@ const id = useId()
 const field = useTemplateRef<HTMLInputElement>('field')
 watch(
   () => props.check.id,
-  () => nextTick(() => field.value?.focus({ preventScroll: true })),
+  // On a phone the keyboard would cover the keys that are pressed.
+  () => window.matchMedia('(pointer: fine)').matches && nextTick(() => field.value?.focus({ preventScroll: true })),
   { immediate: true, flush: 'post' },
 )
 const expected = computed(() => {

@@ -5,7 +5,8 @@ import type { ThingView } from '#shared/chapters/workshop/index'
 const props = defineProps<{ typed: object; things: ThingView[] }>()
 defineEmits<{ later: [at: string] }>()
 const times = useTimes()
-const result = computed(() => bookingOf(props.typed, props.things))
+const clock = useClock()
+const result = computed(() => bookingOf(props.typed, props.things, clock.now.toISOString()))
 </script>
 
 <template>

@@ -7,7 +7,6 @@ import { serverBench } from '../../../tests/support/server-bench'
 import { files } from '../look/index'
 import { findPerson } from '../people/index'
 import { boardsOf, probeSheetOf } from './index'
-import { sameIssue } from './probe'
 
 const on = serverBench()
 const { perform, sheet } = on
@@ -148,17 +147,6 @@ describe('a probe sheet', () => {
         .join(),
     ).not.toContain('Go on probing')
   })
-
-  it.each([
-    ['4', 'Issue 4', true],
-    ['B', 'Board issue B: memory in sockets', true],
-    ['B', 'rev. b', true],
-    ['a', 'A', true],
-    ['A', 'Two drives and a blank', false],
-    ['4', 'Issue 40', false],
-    ['4', '', false],
-    ['', '', false],
-  ])('takes issue “%s” of a file for that of a machine said to be “%s”: %s', (issue, variant, same) => expect(sameIssue(issue, variant)).toBe(same))
 
   it('does not open while the machine is being powered', () => {
     const { tag, begin } = ready()

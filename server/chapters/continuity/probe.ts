@@ -1,7 +1,7 @@
 import { isSupplyNet, netsOf } from '#core/continuity/board'
 import { type Contact, judgeContact } from '#core/continuity/contact'
-import { type Answer, netFound } from '#core/continuity/net-state'
 import { planProbes } from '#core/continuity/probe-plan'
+import { asExpected, netOnSheet, netWords, sameIssue, tallyOf } from '#core/continuity/sheet'
 import { InputError } from '#core/kernel/input-error'
 import type { CommandInput } from '#shared/chapters/index'
 import { and, asc, count, eq, isNull, or } from 'drizzle-orm'
@@ -65,14 +65,6 @@ export function beginProbeSheet(work: MachineWork, input: CommandInput<'begin-pr
   return { sheetId: id }
 }
 
-/** Whether a board's issue is the one that a machine is said to have; what nobody has said is not the same, nor is a letter that stands in other words. */
-export function sameIssue(issue: string, variant: string): boolean {
-  const wanted = issue.trim().toLowerCase()
-  const said = variant.trim().toLowerCase()
-  const named = /\b(?:issue|rev(?:ision)?\.?|version)\s*([\w.-]+?)(?![\w-])/g
-  return wanted !== '' && (said === wanted || [...said.matchAll(named)].some(m => m[1]!.replace(/\.$/, '') === wanted))
-}
-
 function sheetOf({ tx, machine }: MachineWork, sheetId: number): Sheet {
   const sheet = tx
     .select()
@@ -134,14 +126,11 @@ export function answerProbe(
     .set({ contact, ohm, beyond: check.beyond || beyond, by: person.name, at })
     .where(eq(probeChecks.id, checkId))
     .run()
-  const expected = check.kind === 'short' ? contact === 'open' : contact === 'joined'
-  write('probe.answered', { a: check.a, b: check.b, net: netWords(check), contact, ohm, expected })
+  write('probe.answered', { a: check.a, b: check.b, net: netWords(check), contact, ohm, expected: asExpected(check.kind, contact) })
   if (check.kind === 'whole' || check.kind === 'rail') settleNet(tx, sheet.id, check.netA)
   tally(tx, sheet.id)
   return { contact, says: judged?.findings[0]?.says ?? '', because: judged?.findings[0]?.because[0] ?? '' }
 }
-
-const netWords = ({ netA, netB }: Pick<Check, 'netA' | 'netB'>) => (netA === netB ? netA : `${netA} and ${netB}`)
 
 /** What the answers and the wires of one net say of it; what is unclear is put on the sheet. */
 function settleNet(tx: Tx, sheetId: number, net: string): void {
@@ -169,33 +158,13 @@ function settleNet(tx: Tx, sheetId: number, net: string): void {
     .from(patches)
     .where(and(eq(patches.sheetId, sheetId), eq(patches.net, net)))
     .all()
-  const bridged = wires.filter(w => w.contact === 'joined')
-  const lastWire =
-    bridged
-      .map(w => w.at)
-      .sort()
-      .at(-1) ?? ''
-  const answers: Answer[] = [
-    // What was open before it was bridged says nothing against the wire.
-    ...asked.flatMap(c =>
-      c.contact === null || (c.contact !== 'joined' && c.at <= lastWire) ? [] : [{ a: c.a, b: c.b, contact: c.contact, beyond: c.beyond }],
-    ),
-    ...bridged.map(w => ({ a: w.a, b: w.b, contact: 'joined' as const, beyond: true })),
-  ]
-  const open = asked.filter(c => c.contact === null)
-  const { state, pieces, breaks, ask } = netFound(row.ends, answers)
-  // A rail is proved once for each part; that the other ends were not asked breaks nothing.
-  const railBroken = row.supply && answers.some(a => a.contact === 'open')
-  tx.update(probeNets)
-    .set({ state: row.supply ? (railBroken ? 'broken' : state === 'doubtful' ? 'doubtful' : state === 'whole' ? 'whole' : 'not-yet') : state, pieces, breaks })
-    .where(eq(probeNets.id, row.id))
-    .run()
-  const planned = open.some(c => (c.a === ask?.a && c.b === ask.b) || (c.a === ask?.b && c.b === ask.a))
-  const known = asked.filter(c => c.contact !== null)
-  const grows = ask && !planned && (ask.beyond || (!row.supply && state === 'broken' && !open.length)) && known.length < row.ends.length * 3 + 8
+  const { found, grows } = netOnSheet(row.ends, asked, wires, row.supply)
+  const { state, pieces, breaks } = found
+  tx.update(probeNets).set({ state, pieces, breaks }).where(eq(probeNets.id, row.id)).run()
   if (!grows || countOf(tx, sheetId) >= mostChecks) return
+  const { a, b, beyond, why } = grows
   tx.insert(probeChecks)
-    .values({ sheetId, kind: row.supply ? 'rail' : 'whole', a: ask.a, b: ask.b, netA: net, netB: net, expectOhm: 0, beyond: ask.beyond, why: ask.why })
+    .values({ sheetId, kind: row.supply ? 'rail' : 'whole', a, b, netA: net, netB: net, expectOhm: 0, beyond, why })
     .run()
 }
 
@@ -204,29 +173,8 @@ const countOf = (tx: Tx, sheetId: number) => tx.select({ n: count() }).from(prob
 /** What the sheet has shown by now, kept with it: the machine hears of it. */
 function tally(tx: Tx, sheetId: number): void {
   const checks = tx.select().from(probeChecks).where(eq(probeChecks.sheetId, sheetId)).orderBy(asc(probeChecks.at), asc(probeChecks.id)).all()
-  const nets = tx.select({ net: probeNets.net, supply: probeNets.supply, state: probeNets.state }).from(probeNets).where(eq(probeNets.sheetId, sheetId)).all()
-  const newest = new Map<string, Check>()
-  for (const c of checks) if (c.kind !== 'whole' && c.kind !== 'rail' && c.contact !== null) newest.set([c.a, c.b].sort().join('\n'), c)
-  const last = [...newest.values()]
-  const shorts = last
-    .filter(c => c.kind === 'short' && c.contact === 'joined')
-    .map(c => ({ nets: [c.netA, c.netB] as [string, string], supply: isSupplyNet(c.netA) || isSupplyNet(c.netB) }))
-  const bridges = last.filter(c => c.kind === 'bridge' && c.contact !== 'joined')
-  const named = (state: string) => nets.filter(n => n.state === state).map(n => n.net)
-  tx.update(probeSheets)
-    .set({
-      total: checks.length,
-      answered: checks.filter(c => c.contact !== null).length,
-      broken: [...named('broken'), ...bridges.filter(c => c.contact === 'open').map(netWords)],
-      doubtful: [
-        ...named('doubtful'),
-        ...bridges.filter(c => c.contact !== 'open').map(netWords),
-        ...last.filter(c => c.kind === 'short' && (c.contact === 'wobbling' || c.contact === 'high')).map(netWords),
-      ],
-      shorts,
-    })
-    .where(eq(probeSheets.id, sheetId))
-    .run()
+  const nets = tx.select({ net: probeNets.net, state: probeNets.state }).from(probeNets).where(eq(probeNets.sheetId, sheetId)).all()
+  tx.update(probeSheets).set(tallyOf(checks, nets)).where(eq(probeSheets.id, sheetId)).run()
 }
 
 /** The same two pins once more: after cleaning, after a doubt. */

@@ -1,4 +1,5 @@
 import { type BoardPin, byName, pinName } from '#core/continuity/board'
+import { sameIssue } from '#core/continuity/sheet'
 import type { BoardView, ProbeSheet } from '#shared/chapters/continuity/index'
 import type { ViewOf } from '#shared/chapters/index'
 import { and, asc, desc, eq } from 'drizzle-orm'
@@ -10,7 +11,6 @@ import { machineByTag } from '../../kernel/sheet'
 import { people } from '../people/index'
 import { loadFile } from '../../kernel/load'
 import { picturesOf, zonesOf } from './pictures'
-import { sameIssue } from './probe'
 import { boardStrikes, boards, patches, probeChecks, probeNets, probeSheets } from './schema'
 
 /** Parts of a board that its page names, for whoever types them. */

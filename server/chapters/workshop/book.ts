@@ -1,5 +1,6 @@
 import { type Booking, judgeBooking } from '#core/cleaning/bookings'
 import { waitAfter } from '#core/cleaning/plan'
+import { driesAlready } from '#core/cleaning/rules'
 import { InputError } from '#core/kernel/input-error'
 import type { CommandInput } from '#shared/chapters/index'
 import { and, asc, eq, isNull } from 'drizzle-orm'
@@ -51,12 +52,10 @@ export function bookThing(
   const others = bookingsOf(tx, thingId)
   if (others.length >= mostBookings) throw new NotNow(`${thing.name} is booked ${mostBookings} times already. End what is over first.`)
   const wanted: Booking = { ...asked, until }
-  // Somebody who forgot to say that it is out still has it in there.
-  const lying = others.map(o => (o.until <= at ? { ...o, until: new Date(now.getTime() + 1).toISOString() } : o))
-  const { fits, freeFrom, findings } = judgeBooking({ thing, others: lying, wanted })
+  const { fits, freeFrom, findings } = judgeBooking({ thing, others, wanted, now: at })
   if (!fits)
     throw new NotNow(
-      freeFrom ? `${thing.name} is taken then. It would fit from ${onTheWall(tx, freeFrom)}.` : `${thing.name} does not suit.`,
+      freeFrom ? `${thing.name} is taken then. It would fit from ${onTheWall(tx, freeFrom)}.` : `${thing.name} has no place for it then.`,
       findings.flatMap(f => [f.says, ...f.because]),
     )
   const { id } = tx
@@ -83,10 +82,6 @@ export function endBooking(work: MachineWork, { bookingId }: CommandInput<'end-b
   tx.update(bookings).set({ endedAt: at }).where(eq(bookings.id, bookingId)).run()
   write('booking.ended', { thing: name, what: booking.what, from: booking.from, until: booking.until, began })
   if (!began || booking.kind !== 'tank') return
-  // Only what is known to dry already needs no wait of its own; that something else dries says nothing of this.
-  const named = (text: string) => text.toLowerCase().includes(booking.what.toLowerCase())
-  const { waits, dryings } = file()
-  const dries = waits.some(w => w.until > at && named(w.what) && /\bdry/i.test(w.what)) || dryings.some(d => !d.endedAt && named(d.what))
   const wait = waitAfter('wet-wash', booking.what)!
-  if (!dries) beginDrying(work, wait.what, wait.hours)
+  if (!driesAlready(booking.what, file(), at)) beginDrying(work, wait.what, wait.hours)
 }

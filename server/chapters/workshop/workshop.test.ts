@@ -47,7 +47,7 @@ describe('a shared thing', () => {
     ).toEqual(['Main board', 'Keyboard'])
     // What nobody took out still lies there, though its time is over.
     on.now = new Date(on.now.getTime() + 13 * 3_600_000)
-    expect(() => perform(second, 'book-thing', place(oven, { what: 'Case' }))).toThrow('taken then')
+    expect(() => perform(second, 'book-thing', place(oven, { what: 'Case' }))).toThrow('has no place for it then')
   })
 
   it('keeps a machine off while it lies there, and what comes out of a bath dries first', () => {
