@@ -21,7 +21,7 @@ const field = useTemplateRef<HTMLInputElement>('field')
 watch(
   () => props.check.id,
   // On a phone the keyboard would cover the keys that are pressed.
-  () => window.matchMedia('(pointer: fine)').matches && nextTick(() => field.value?.focus({ preventScroll: true })),
+  () => !window.matchMedia('(pointer: coarse)').matches && nextTick(() => field.value?.focus({ preventScroll: true })),
   { immediate: true, flush: 'post' },
 )
 const expected = computed(() => {
