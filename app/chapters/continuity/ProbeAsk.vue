@@ -40,7 +40,7 @@ async function fromMeter() {
 </script>
 
 <template>
-  <section class="card grid gap-3" aria-label="The check at hand">
+  <section class="card grid gap-3" aria-label="The check at hand" :aria-busy="busy">
     <p class="flex flex-wrap items-baseline gap-x-4">
       <span class="figure font-semibold">{{ check.netA === check.netB ? check.netA : `${check.netA} and ${check.netB}` }}</span>
       <span>{{ expected }}</span>
@@ -62,6 +62,7 @@ async function fromMeter() {
             class="entry reading"
             inputmode="text"
             autocomplete="off"
+            :readonly="busy"
             :aria-describedby="described"
             :aria-invalid="!!failure"
           />

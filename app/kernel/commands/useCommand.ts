@@ -4,6 +4,12 @@ import type { CommandName, CommandRequest } from '#shared/chapters/index'
 
 type Refused = ErrorAnswer['error']
 
+/** A request on its way, and the id it went under. */
+export interface Unanswered {
+  body: string
+  id: string
+}
+
 const savedShowsForMs = 4000
 
 /** Sends one command and keeps what became of it: busy, kept, refused with reasons, or overtaken by somebody else. */
@@ -16,18 +22,18 @@ export function useCommand<N extends CommandName>(name: MaybeRefOrGetter<N>, tag
   const because = ref<string[]>([])
   const stale = shallowRef<Refused>()
 
-  /** The same request sent again after the connection failed is the same command: it is carried out once. */
-  let unanswered: { body: string; id: string } | undefined
+  /** The same request sent again after the connection failed, or after the page went, is the same command: it is carried out once. */
+  const unanswered = shallowRef<Unanswered>()
   async function sent(input: CommandRequest<N>) {
     const body = JSON.stringify([toValue(name), toValue(tag), input])
-    const id = unanswered?.body === body ? unanswered.id : uuidv7()
-    unanswered = { body, id }
+    const id = unanswered.value?.body === body ? unanswered.value.id : uuidv7()
+    unanswered.value = { body, id }
     try {
       const answer = await api.command(toValue(name), input, toValue(tag), id)
-      unanswered = undefined
+      unanswered.value = undefined
       return answer
     } catch (error) {
-      if (error instanceof ApiError && error.status !== 0) unanswered = undefined
+      if (error instanceof ApiError && error.status !== 0) unanswered.value = undefined
       throw error
     }
   }
@@ -58,5 +64,5 @@ export function useCommand<N extends CommandName>(name: MaybeRefOrGetter<N>, tag
     }
   }
 
-  return { submitCommand, busy, saved, failure, because, stale }
+  return { submitCommand, busy, saved, failure, because, stale, unanswered }
 }

@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { useLocalStorage } from '@vueuse/core'
 import type { CommandName } from '#shared/chapters/index'
+import type { Unanswered } from '../commands/useCommand'
 
 /** What somebody has typed into a form and not sent yet; it lies in the browser of the bench, and is shown to nobody else. */
 export interface Draft {
@@ -15,6 +16,8 @@ export interface Draft {
   /** What the form said when typing began, and the version it had then. */
   start: Record<string, unknown>
   version?: number
+  /** It was on its way when the page went: sent again unchanged it is the same command. */
+  unanswered?: Unanswered
   at: string
 }
 

@@ -26,7 +26,7 @@ const props = defineProps<{
 const emit = defineEmits<{ done: [result: unknown] }>()
 const times = useTimes()
 
-const { submitCommand, busy, saved, failure, because, stale } = useCommand(
+const { submitCommand, busy, saved, failure, because, stale, unanswered } = useCommand(
   () => props.command,
   () => props.machine,
 )
@@ -45,6 +45,7 @@ const keptApart = computed(() => {
 })
 const mayKeep = !neverKept.includes(props.command)
 const draft = mayKeep ? drafts.read(keptApart.value) : undefined
+unanswered.value = draft?.unanswered
 
 /** What the row said when typing began, and the version it had then; not one that arrived since. */
 const start = ref(copyOf(draft?.start ?? props.initial))
@@ -77,6 +78,7 @@ function keepDraft() {
     values: copyOf(values),
     start: start.value,
     ...(version.value === undefined ? {} : { version: version.value }),
+    ...(unanswered.value ? { unanswered: unanswered.value } : {}),
   })
 }
 const keepSoon = useDebounceFn(keepDraft, 250)

@@ -20,6 +20,7 @@ it('one sees what the other does, without reloading', async () => {
   await ilka.fill('Symptom', 'Cursor does not blink')
   await ilka.press('Report it')
   await baraka.sees('Cursor does not blink')
+  await ilka.seesNoMore('not sent')
 })
 
 it('a stale edit is offered both versions, and either can be kept', async () => {
@@ -75,6 +76,7 @@ it('merges what two people found of different facts, and asks in the words of th
   await ilka.sees('Fan: missing or stuck')
   // Mine was kept where we differed; what a colleague had added stays.
   expect(await entered()).toMatchObject({ fan: 'missing', pictureTube: 'open', smoke: 'traced' })
+  await ilka.seesNoMore('not sent')
 })
 
 it('finds its way back after the server was restarted', async () => {

@@ -1,4 +1,4 @@
-import { useDebounceFn } from '@vueuse/core'
+import { useDebounceFn, useEventListener } from '@vueuse/core'
 import Papa from 'papaparse'
 import { lookAlikes } from '#core/identify/look-alike'
 import { type LotField, lotFields } from '#core/identify/lot-columns'
@@ -99,6 +99,7 @@ export function useLot() {
     else drafts.drop(lotDraft)
   }
   watch([lines, common, brought], useDebounceFn(keep, 250), { deep: true })
+  useEventListener(window, 'pagehide', keep)
   onBeforeUnmount(keep)
   return {
     lines,

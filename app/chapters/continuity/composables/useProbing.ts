@@ -11,13 +11,15 @@ export function useProbing(tag: () => string, sheetId: () => number) {
     key: () => ['machine', tag(), 'probe', sheetId()],
     query: () => api.get<ProbeSheet>(`/api/machines/${encodeURIComponent(tag())}/probe/${sheetId()}`),
   })
-  const { submitCommand: take, failure: notTaken } = useCommand('take-probe', tag)
-  const { submitCommand: answer, busy, failure } = useCommand('answer-probe', tag)
+  const { submitCommand: take, busy: taking, failure: notTaken } = useCommand('take-probe', tag)
+  const { submitCommand: answer, busy: answering, failure } = useCommand('answer-probe', tag)
   const at = ref<number | null>()
   const typed = ref('')
   const beyond = ref(false)
   const last = ref<{ id: number; a: string; b: string; contact: Contact; says: string; because: string }>()
-  const check = computed(() => data.value?.checks.find(c => c.id === at.value && c.contact === null))
+  /** From the press until the next pair is there: nothing typed meanwhile may land on another pair. */
+  const busy = computed(() => answering.value || taking.value)
+  const check = computed(() => data.value?.checks.find(c => c.id === at.value && (busy.value || c.contact === null)))
 
   async function next() {
     const { result } = await take({ sheetId: sheetId() })
@@ -30,7 +32,7 @@ export function useProbing(tag: () => string, sheetId: () => number) {
   /** Sends what was read, typed or heard; one letter stands for what the buzzer said. */
   async function send(said: Contact | string) {
     const asked = check.value
-    if (!asked) return
+    if (!asked || busy.value) return
     const heard = letters[said.trim().toLowerCase()] ?? (['joined', 'high', 'open', 'wobbling'].includes(said) ? (said as Contact) : null)
     const readings = heard
       ? []
