@@ -1,3 +1,4 @@
+import type { BoardArea } from '#core/continuity/areas'
 import type { BoardPin } from '#core/continuity/board'
 
 /**
@@ -66,6 +67,27 @@ export const mainBoard: BoardPin[] = [
   ...line('J1', [...Array.from({ length: 8 }, (_, i) => `KD${i}`), ...address.slice(8)], 8, 20),
   ...line('J2', [...data, ...address, 'RD', 'WR', 'MREQ', 'IORQ', 'CLK', 'RESET', '+5V', 'GND'], 190, 20),
 ]
+
+/** What its nets do, as somebody has noted it; and what wires keep clear of. */
+const areas: BoardArea[] = [
+  { kind: 'hole', xMm: 2, yMm: 2, widthMm: 6, heightMm: 6 },
+  { kind: 'hole', xMm: 184, yMm: 136, widthMm: 6, heightMm: 6 },
+  { kind: 'hot', xMm: 168, yMm: 70, widthMm: 22, heightMm: 14 },
+  { kind: 'via', xMm: 84, yMm: 30, widthMm: 0, heightMm: 0 },
+  { kind: 'via', xMm: 86, yMm: 55, widthMm: 0, heightMm: 0 },
+  { kind: 'via', xMm: 112, yMm: 44, widthMm: 0, heightMm: 0 },
+]
+export const boardNotes = {
+  functions: [
+    ...data.map((net, bit) => ({ net, does: `data line ${bit} between the processor, its memory and all ports` })),
+    ...address.map((net, bit) => ({ net, does: `address line ${bit}` })),
+    ...Array.from({ length: 8 }, (_, i) => ({ net: `KD${i}`, does: `data line ${i} of the keyboard port` })),
+    { net: 'RESET', does: 'reset of the processor and the ports' },
+    { net: 'CLK', does: 'clock of the processor' },
+    { net: 'RAS', does: 'row strobe of the memory: its refresh hangs on it' },
+  ],
+  areas,
+}
 
 /** What a probe would read between two pins of it, with these nets parted at a place from left to right. */
 export function readsBetween(a: string, b: string, parted: Readonly<Record<string, number>>): number | null {

@@ -14,7 +14,7 @@ import type { CorrosionInputs } from '#shared/kernel/shapes'
 import { desks } from '../demo/machines/desks'
 import { gannets } from '../demo/machines/gannets'
 import { small } from '../demo/machines/small'
-import { mainBoard, readsBetween } from '../demo/boards'
+import { boardNotes, mainBoard, readsBetween } from '../demo/boards'
 import { models, type ModelKey } from '../demo/models'
 import { people } from '../demo/people'
 import { supplies } from '../demo/supplies'
@@ -96,8 +96,8 @@ const modelIds = new Map(
 for (const [key, issue] of [
   ['petrel-8', '3'],
   ['petrel-8s', '4'],
-] as const)
-  performOnCollection(
+] as const) {
+  const { boardId } = performOnCollection(
     bench,
     coordinator,
     'add-board',
@@ -109,7 +109,9 @@ for (const [key, issue] of [
       format: 'table',
       rows: mainBoard.map(rowOf),
     }),
-  )
+  ) as { boardId: number }
+  performOnCollection(bench, coordinator, 'set-board-notes', commands['set-board-notes'].parse({ boardId, version: 1, ...boardNotes }))
+}
 
 /** All that happened, oldest first, whichever machine it happened to. */
 const stories: Story[] = [...gannets, ...desks, ...small]

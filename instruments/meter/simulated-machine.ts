@@ -1,4 +1,5 @@
 import { seeded } from '#core/kernel/random'
+import { type BoardTrouble, boardTroubles } from '#core/simulation/simulated-board'
 
 /**
  * A simulated machine for the stand-in of a meter: what a probe on one of its rails would see. Each scenario is one way in which
@@ -54,6 +55,7 @@ export const scenarios = {
   'overload': { says: 'more than the meter can show', manner: 'overload' },
   'silent': { says: 'the meter stops answering once it is on', manner: 'silent' },
   'garbled': { says: 'the meter sends rubbish once it is on', manner: 'garbled' },
+  ...(Object.fromEntries(Object.entries(boardTroubles).map(([name, says]) => [name, { says }])) as Record<BoardTrouble, Scenario>),
 } satisfies Record<string, Scenario>
 export type ScenarioName = keyof typeof scenarios
 export const scenarioNames = Object.keys(scenarios) as ScenarioName[]

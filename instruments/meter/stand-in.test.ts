@@ -90,6 +90,26 @@ describe('a single measurement', () => {
   })
 })
 
+describe('the probes on a simulated board', () => {
+  const nets = () => Array.from({ length: 6 }, (_, n) => ({ name: `D${n}; "a,b"`, supply: false, pins: ['U1', 'U2', 'U3'].map(u => `${u}.${n}`) }))
+
+  it('read what its faults are, wobble where it is cracked, and leave it for the rails', async () => {
+    const desk = deskAt((await begin({ scenario: 'board-battery' })).port)
+    const between = (a: string, b: string, beyond = false) => desk.read('ohms', { sheetId: 7, a, b, beyond, nets })
+    expect(await between('U1.0', 'U1.1')).toMatchObject({ overload: true, settled: true })
+    const crack = standIn.faults().find(f => f.kind === 'crack')!
+    const other = nets()
+      .find(n => n.pins.includes(crack.pin))!
+      .pins.find(p => p !== crack.pin)!
+    expect(await between(crack.pin, other)).toMatchObject({ settled: false, moved: expect.arrayContaining([null, expect.any(Number)]) as unknown })
+    expect(await between(crack.pin, other, true)).toMatchObject({ overload: true, settled: true })
+    const gone = standIn.faults().find(f => f.kind === 'break')!
+    expect(await between(gone.a, gone.b)).toMatchObject({ overload: true })
+    expect(await desk.read('ohms')).toMatchObject({ overload: false, value: expect.closeTo(380, -1) as number })
+    expect(standIn.faults()).toEqual([])
+  })
+})
+
 describe('a start that the meter watches', () => {
   const plan = { points: [{ rail: '+5 V', nominalV: 5, point: '' }], load: 'loaded' as const, currentLimitA: null, warm: null, mostSeconds: 60, byMeter: true }
   const row = { id: 1, plan, atProbe: 'Rua', atSwitch: 'Teodor' } as unknown as Parameters<typeof open>[0]

@@ -1,4 +1,5 @@
 import { type Server, type Socket, createServer } from 'node:net'
+import { type BoardFault, type SimulatedNet, isBoardTrouble, simulatedBoard } from '#core/simulation/simulated-board'
 import { type Manner, type ScenarioName, scenarioNames, scenarios, simulatedMachine } from './simulated-machine'
 
 /**
@@ -7,6 +8,8 @@ import { type Manner, type ScenarioName, scenarioNames, scenarios, simulatedMach
  * Sources: SCPI-1999, IEEE 488.2, from memory.
  */
 const identity = 'Jolly Bench,Stand-in meter,0,1.0'
+/** Nets of one simulated board. */
+const mostNets = 6000
 const infinity = '9.90000000E+37'
 
 const functions = {
@@ -43,6 +46,8 @@ const shortened: [long: RegExp, short: string][] = [
   [/CATALOG/g, 'CAT'],
   [/SWITCH/g, 'SWIT'],
   [/PROBE/g, 'PROB'],
+  [/BOARD/g, 'BOAR'],
+  [/CLEAR/g, 'CLE'],
   [/INITIATE/g, 'INIT'],
   [/FETCH/g, 'FETC'],
 ]
@@ -52,6 +57,8 @@ export interface StandIn {
   port: number
   scenario: (name: ScenarioName) => void
   switchOn: (on: boolean) => void
+  /** What is wrong with the simulated board; nothing while there is none. */
+  faults: () => readonly BoardFault[]
   unplug: () => void
   close: () => Promise<void>
 }
@@ -69,6 +76,10 @@ export async function startStandIn({
   const errors: string[] = []
   const sockets = new Set<Socket>()
   const set = { scenario, what: 'VOLT:DC' as FunctionName, nominalV: 5, loaded: false, onSince: null as number | null }
+  /** A board under the probes, where there is one: its nets by name, and the two pins. */
+  const board = { nets: new Map<string, SimulatedNet & { pins: string[] }>(), at: null as { a: string; b: string; beyond: boolean } | null }
+  let simulated: ReturnType<typeof simulatedBoard> | undefined
+  const onBoard = () => (simulated ??= simulatedBoard([...board.nets.values()], isBoardTrouble(set.scenario) ? set.scenario : 'board-whole', seed))
   const onSeconds = () => (set.onSince === null ? null : (now() - set.onSince) / 1000)
   const figure = (value: number) =>
     value
@@ -79,6 +90,11 @@ export async function startStandIn({
 
   function reading(): { text: string; manner: Manner } {
     const manner = machine.manner(set.scenario, onSeconds())
+    // While the machine is on, or another thing than ohms is asked, the probes are where they were for the rails.
+    if (board.at && onSeconds() === null && functions[set.what] === 'ohm') {
+      const ohm = onBoard().measure(board.at.a, board.at.b, board.at)
+      return { manner, text: ohm === null ? infinity : figure(ohm) }
+    }
     const value = machine.see(set.scenario, { nominalV: set.nominalV, onSeconds: onSeconds(), loaded: set.loaded })[functions[set.what]]
     // A rail that is on is no place for ohms: a real meter shows overload.
     const impossible = onSeconds() !== null && ['RES', 'FRES', 'CONT', 'DIOD'].includes(set.what)
@@ -137,6 +153,25 @@ export async function startStandIn({
         const name = chosen(argument, scenarioNames)
         if (!name) return wrong(-224, 'Illegal parameter value')
         set.scenario = name as ScenarioName
+        simulated = undefined
+        return
+      }
+      case 'SIM:BOAR:CLE':
+        board.nets.clear()
+        board.at = null
+        simulated = undefined
+        return
+      case 'SIM:BOAR:NET': {
+        const [name, supply, ...pins] = argument.split(',')
+        if (!name || !pins.length || board.nets.size > mostNets) return wrong(-224, 'Illegal parameter value')
+        board.nets.set(name, { name, supply: supply === '1', pins: [...(board.nets.get(name)?.pins ?? []), ...pins] })
+        simulated = undefined
+        return
+      }
+      case 'SIM:BOAR:PROB': {
+        const [a, b, beyond] = argument.split(',')
+        if (!a || !b) return wrong(-224, 'Illegal parameter value')
+        board.at = { a, b, beyond: beyond === '1' }
         return
       }
       case 'SIM:SWIT?':
@@ -191,10 +226,12 @@ export async function startStandIn({
     port: (server.address() as { port: number }).port,
     scenario: name => {
       set.scenario = name
+      simulated = undefined
     },
     switchOn: on => {
       set.onSince = on ? now() : null
     },
+    faults: () => (board.at ? onBoard().faults : []),
     unplug,
     close: () =>
       new Promise(done => {

@@ -4,7 +4,7 @@ import type { MeterReading, MeterView } from '#shared/chapters/practice/index'
 import { NotNow } from '../kernel/refusals'
 import { happen, runningById } from '../starts/running'
 import { MeterTrouble, ScpiClient } from './scpi-client'
-import { type Simulation, readSimulation } from './simulation'
+import { type ProbedPins, type Simulation, placeProbes, readSimulation } from './simulation'
 
 export interface MeterAddress {
   host: string
@@ -13,6 +13,8 @@ export interface MeterAddress {
 
 /** How many readings a single measurement waits for the figure to stand still. */
 const mostReadings = 8
+/** A crack closes and opens again: between two pins so many in a row have to agree. Common practice, no source. */
+const probingReadings = 6
 /** Between two readings of a watched rail, and after trouble before it is tried anew. */
 const pauseMs = { between: 120, afterTrouble: 600 }
 /** Every so many readings of DC, one of AC shows the ripple. */
@@ -20,6 +22,19 @@ const rippleEvery = 8
 
 /** To the millivolt: what lies behind it is the noise of the meter. */
 const shown = (value: number) => Number(value.toFixed(3))
+
+const ofContact = (what: MeterFunction) => what === 'ohms' || what === 'continuity' || what === 'diode'
+const overloadSays = (what: MeterFunction) => (ofContact(what) ? 'Open: more than the meter can show.' : 'Overload: more than the meter can show.')
+
+/** Whether the newest readings agree: one overload is one, two figures in a row stand still; between probed pins all of so many do. */
+function standsStill(values: readonly (number | null)[], what: MeterFunction, wanted: number): boolean {
+  if (wanted > 1) {
+    if (values.length < wanted) return false
+    const [first, ...rest] = values.slice(-wanted)
+    return rest.every(v => (first === null || first === undefined ? v === null : v !== null && isSettled([first, v], what)))
+  }
+  return values.at(-1) === null || isSettled(values.slice(values.lastIndexOf(null) + 1) as number[], what)
+}
 
 /** The one meter of the collection: found, asked, followed while a start runs. */
 export class MeterDesk {
@@ -85,8 +100,12 @@ export class MeterDesk {
     return { host, port, state: this.state, identity: this.identity, simulation: this.simulation }
   }
 
-  /** One measurement that waits until the figure stands still. @throws NotNow while a start has the meter */
-  async read(what: MeterFunction): Promise<MeterReading> {
+  /**
+   * One measurement that waits until the figure stands still.
+   * @param probed the two pins that the probes are on; their figure has to stand for longer
+   * @throws NotNow while a start has the meter
+   */
+  async read(what: MeterFunction, probed?: ProbedPins): Promise<MeterReading> {
     if (this.busyWith !== undefined)
       throw new NotNow(`The meter watches the start of ${runningById(this.busyWith)?.tag ?? 'another machine'}. It is free again when that has ended.`)
     const { unit } = meterFunctions[what]
@@ -97,28 +116,28 @@ export class MeterDesk {
       settled: false,
       unit,
       says: meterStates[state].says,
+      moved: [],
       ...more,
     })
     if (!this.address().host) return told('none')
     try {
       const client = await this.connected()
       this.state = 'ready'
-      const values: number[] = []
+      if (this.simulation) await placeProbes(client, probed)
+      const values: (number | null)[] = []
       while (values.length < mostReadings) {
         const answer = await client.measure(what)
         if (answer.kind === 'nonsense') throw new MeterTrouble('nonsense', answer.text)
-        if (answer.kind === 'overload')
-          return told('ready', {
-            overload: true,
-            settled: true,
-            says:
-              what === 'ohms' || what === 'continuity' || what === 'diode' ? 'Open: more than the meter can show.' : 'Overload: more than the meter can show.',
-          })
-        values.push(answer.value)
-        if (isSettled(values, what)) return told('ready', { value: answer.value, settled: true, says: 'The figure stands still.' })
+        values.push(answer.kind === 'overload' ? null : answer.value)
+        if (standsStill(values, what, probed ? probingReadings : 1)) {
+          const value = values.at(-1)!
+          return value === null
+            ? told('ready', { overload: true, settled: true, says: overloadSays(what) })
+            : told('ready', { value, settled: true, says: 'The figure stands still.' })
+        }
         await pause(pauseMs.between)
       }
-      return told('ready', { value: values.at(-1)!, says: 'The figure does not stand still. Look at the probes, or read it as it moves.' })
+      return told('ready', { value: values.at(-1)!, moved: values, says: 'The figure does not stand still. Look at the probes, or read it as it moves.' })
     } catch (error) {
       return told(this.trouble(error))
     }

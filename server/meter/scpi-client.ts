@@ -12,7 +12,7 @@ export class MeterTrouble extends Error {
   }
 }
 
-const longestAnswerBytes = 512
+const longestAnswerBytes = 2048
 
 /**
  * One connection to an instrument that speaks SCPI over a TCP socket, one question at a time.

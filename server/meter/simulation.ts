@@ -12,3 +12,36 @@ export async function readSimulation(client: ScpiClient, model: string): Promise
   })
   return { scenarios, scenario: (await client.ask('SIM:SCEN?')).trim(), switchedOn: (await client.ask('SIM:SWIT?')).trim() === '1' }
 }
+
+/** Two pins of a board that the probes are on. */
+export interface ProbedPins {
+  sheetId: number
+  a: string
+  b: string
+  beyond: boolean
+  /** The nets of its sheet, asked for once a sheet. */
+  nets: () => { name: string; supply: boolean; pins: string[] }[]
+}
+
+/** The sheet whose board each stand-in has been told of. */
+const told = new WeakMap<ScpiClient, number>()
+/** Pins to a line of commands. */
+const pinsToALine = 20
+const word = (name: string) => encodeURIComponent(name).slice(0, 150)
+
+/** Puts the probes of the stand-in on two pins of a simulated board with these nets, or takes them off it. */
+export async function placeProbes(client: ScpiClient, probed: ProbedPins | undefined): Promise<void> {
+  if (!probed) {
+    if (told.delete(client)) await client.tell('SIM:BOAR:CLE')
+    return
+  }
+  const { sheetId, a, b, beyond, nets } = probed
+  if (told.get(client) !== sheetId) {
+    await client.tell('SIM:BOAR:CLE')
+    for (const { name, supply, pins } of nets())
+      for (let i = 0; i < pins.length; i += pinsToALine)
+        await client.tell(`SIM:BOAR:NET ${[word(name), supply ? 1 : 0, ...pins.slice(i, i + pinsToALine).map(word)].join()}`)
+    told.set(client, sheetId)
+  }
+  await client.tell(`SIM:BOAR:PROB ${[word(a), word(b), beyond ? 1 : 0].join()}`)
+}

@@ -143,6 +143,8 @@ const examples: { [K in EntryKind]: [EntryData<K>, string] } = {
     'Board of Petrel 8S: Main board, issue B, 96 nets and 412 pins from petrel.csv.',
   ],
   'board.pairs': [{ name: 'Main board', pairs: 12 }, 'Main board: 12 pin pairs added from the schematic.'],
+  'board.part-typed': [{ name: 'Main board', part: 'U7', pins: 14 }, 'Main board: U7 typed by hand, 14 pins.'],
+  'board.noted': [{ name: 'Main board', functions: 9, areas: 3 }, 'Main board: what 9 of its nets do, and 3 places that wires keep clear of.'],
   'board.pin-struck': [
     { name: 'Main board', pin: 'U7.12', reason: 'Not connected on this issue' },
     'Main board: U7.12 is not as the file has it. Not connected on this issue.',
@@ -245,7 +247,9 @@ describe('every kind of entry', () => {
     ).toEqual([
       'board.added',
       'board.changed',
+      'board.noted',
       'board.pairs',
+      'board.part-typed',
       'board.pin-struck',
       'claim.judged',
       'claim.recorded',

@@ -29,6 +29,14 @@ const corners = computed(() => {
 const outlineTrouble = computed(() => (outline.value.trim() && !corners.value ? 'x and y of three corners or more, in mm, such as 0 0 40 0 40 30.' : undefined))
 // What cannot be read is sent as no corners, and refused: a zone must not silently be smaller than somebody meant.
 const fixed = computed(() => ({ parts: listed(parts.value), bridges: bridgeRows.value, outline: outlineTrouble.value ? [] : corners.value }))
+/** A corner pressed on the drawing stands in the field too, where it can be put right. */
+const addCorner = (x: number, y: number) => (outline.value = `${outline.value.trim()} ${x} ${y}`.trim())
+const drawn = computed(() => {
+  const numbers = listed(outline.value).map(Number)
+  return numbers.every(Number.isFinite)
+    ? Array.from({ length: Math.floor(numbers.length / 2) }, (_, i): [number, number] => [numbers[2 * i]!, numbers[2 * i + 1]!])
+    : []
+})
 async function begun(result: unknown) {
   emit('done')
   await navigateTo(`/m/${props.tag}/probe/${(result as { sheetId: number }).sheetId}`)
@@ -66,6 +74,17 @@ async function begun(result: unknown) {
         </FieldFrame>
         <TextField name="leadsOhm" label="The leads, tip to tip, Ω" numeric hint="Taken off every reading" />
       </div>
+      <details class="border border-line px-3 py-2">
+        <summary class="font-semibold">Draw it on the board</summary>
+        <ZoneDrawing
+          :board-id="Number(values.boardId)"
+          :corners="drawn"
+          :parts="listed(parts)"
+          @corner="addCorner"
+          @undo="outline = listed(outline).slice(0, -2).join(' ')"
+          @clear="outline = ''"
+        />
+      </details>
       <TickField name="oneHop" label="Nets one part further too" />
       <p v-if="zones.some(z => z.boardId === values.boardId)" class="flex flex-wrap items-baseline gap-x-3 gap-y-1">
         <span class="hint">Damage outlined on a photograph of it:</span>

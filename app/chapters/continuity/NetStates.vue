@@ -11,6 +11,8 @@ const others = computed(() => props.sheet.nets.filter(n => n.state === 'whole' |
 const count = (state: keyof typeof order) => props.sheet.nets.filter(n => n.state === state).length
 /** Checks of a net that nobody has answered yet. */
 const openOf = (net: string) => props.sheet.checks.filter(c => c.contact === null && c.netA === net && c.netB === net).length
+/** What hangs on it, by the notes of the board. */
+const doesOf = (net: string) => props.sheet.explains.find(e => e.net === net)?.does
 const names = (piece: { name: string }[]) => piece.map(e => e.name).join(' ')
 </script>
 
@@ -25,10 +27,11 @@ const names = (piece: { name: string }[]) => piece.map(e => e.name).join(' ')
       <li v-for="net in pressing" :key="net.net" class="grid gap-1 py-2">
         <p class="flex flex-wrap items-baseline gap-x-3">
           <span class="figure font-semibold">{{ net.net }}</span><span :class="inks[net.state]">{{ netStateNames[net.state] }}</span>
+          <span v-if="doesOf(net.net)">{{ doesOf(net.net) }}</span>
           <span v-if="net.breaks[0]" class="hint">between {{ net.breaks[0].a }} and {{ net.breaks[0].b }}</span>
         </p>
         <p class="figure text-sm">{{ net.pieces.map(names).join('  |  ') }}</p>
-        <PatchPanel v-if="net.state === 'broken'" :tag="tag" :sheet-id="sheet.id" :net="net" :asked-yet="openOf(net.net)" />
+        <PatchPanel v-if="net.state === 'broken'" :tag="tag" :sheet-id="sheet.id" :net="net" :areas="sheet.areas" :asked-yet="openOf(net.net)" />
       </li>
     </ul>
     <details v-if="others.length">

@@ -10,7 +10,8 @@ const text = ref('')
 const id = useId()
 const read = computed(() => readPairs(text.value))
 const merged = ref<number>()
-const { submitCommand: add, busy, failure } = useCommand('add-pairs')
+const { submitCommand: add, busy, failure, stale } = useCommand('add-pairs')
+const chartParts = computed(() => props.board.parts.slice(0, 6).join())
 async function addPairs() {
   const { result } = await add({ boardId: props.board.id, version: props.board.version, pairs: read.value.pairs })
   if (!result) return
@@ -21,6 +22,7 @@ async function addPairs() {
 
 <template>
   <div class="grid gap-3 border-l-4 border-line pl-3">
+    <p><NuxtLink :to="`/boards/${board.id}/charts?parts=${encodeURIComponent(chartParts)}`">Pin charts</NuxtLink></p>
     <p class="figure text-sm">{{ board.parts.slice(0, 200).join(' ') }}{{ board.parts.length > 200 ? ' …' : '' }}</p>
     <ul v-if="board.struck.length" aria-label="Not as the file has them">
       <li v-for="one in board.struck" :key="one.pin">
@@ -34,10 +36,13 @@ async function addPairs() {
         </FieldFrame>
         <p v-for="problem in read.problems" :key="problem.line" class="text-stop">Line {{ problem.line }}: {{ problem.message }}</p>
         <p v-if="failure" role="alert" class="text-stop">{{ failure }}</p>
+        <p v-if="stale" role="alert" class="text-care">The board was changed meanwhile; it is shown as it is now. Press again to add these too.</p>
         <p v-if="merged" role="status" class="text-care">{{ merged }} of them made one net of two that had names: one of the two is probably wrong.</p>
         <button type="button" class="button w-fit" :disabled="busy || !read.pairs.length" @click="addPairs">Add {{ read.pairs.length }} pairs</button>
       </div>
     </AddPanel>
+    <AddPanel v-if="session.may('add-part-pins')" label="A part typed by hand"><TypedPart :board-id="board.id" :version="board.version" /></AddPanel>
+    <AddPanel v-if="session.may('set-board-notes')" label="What its nets do, and what wires keep clear of"><BoardNotes :board="board" /></AddPanel>
     <AddPanel v-if="session.may('strike-board-pin')" v-slot="{ close }" label="A pin is not as the file has it">
       <CommandForm
         command="strike-board-pin"

@@ -1,13 +1,15 @@
 <script setup lang="ts">
+import { keptFree } from '#core/continuity/areas'
 import type { CommandRequest } from '#shared/chapters/index'
 import type { ProbeSheet } from '#shared/chapters/continuity/index'
 
 /** The shortest wires across a broken net, drawn; each kept once it is fitted, with the reading after it. */
-const props = defineProps<{ tag: string; sheetId: number; net: ProbeSheet['nets'][number]; askedYet: number }>()
+const props = defineProps<{ tag: string; sheetId: number; net: ProbeSheet['nets'][number]; areas: ProbeSheet['areas']; askedYet: number }>()
 const session = useSession()
 const current = ref('0.05')
 const side = ref<'front' | 'back'>('back')
-const patch = computed(() => patchOf(props.net, current.value, side.value))
+const patch = computed(() => patchOf(props.net, current.value, side.value, props.areas))
+const free = computed(() => keptFree(props.areas))
 const sides = [
   { value: 'back' as const, label: 'On the back' },
   { value: 'front' as const, label: 'On the front' },
@@ -36,7 +38,7 @@ const initial = computed(() => {
       </p>
       <p v-if="patch.trouble" class="text-care">{{ patch.trouble }}</p>
       <template v-if="patch.plan && patch.pieces">
-        <PatchDrawing :pieces="patch.pieces" :keep-outs="[]" :vias="[]" :wires="patch.plan.wires" :mirrored="side === 'back'" />
+        <PatchDrawing :pieces="patch.pieces" :keep-outs="free.keepOuts" :vias="free.vias" :wires="patch.plan.wires" :mirrored="side === 'back'" />
         <ul>
           <li v-for="wire in patch.plan.wires" :key="wire.a + wire.b">
             <span class="figure font-semibold">{{ wire.a }} – {{ wire.b }}</span

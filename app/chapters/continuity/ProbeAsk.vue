@@ -34,7 +34,7 @@ const where = (end: ProbeCheck['a']) =>
   [end.side === 'both' ? '' : `on the ${end.side}`, end.socketed ? 'in a socket: probe beyond it' : ''].filter(Boolean).join(', ')
 const keys: Contact[] = ['joined', 'high', 'open', 'wobbling']
 async function fromMeter() {
-  const figure = await meter.read('ohms')
+  const figure = await meter.read('ohms', { checkId: props.check.id, beyond: beyond.value })
   if (figure !== undefined) emit('send', figure)
 }
 </script>

@@ -1,8 +1,9 @@
 import { MeterQuestion } from '#shared/chapters/practice/index'
+import { probesOf } from '../../chapters/continuity/index'
 
 /** One measurement, once the figure stands still. */
 export default defineAnswer(async event => {
   await requireLeave(event, 'take-reading')
-  const { what } = await readInput(event, MeterQuestion)
-  return await useMeterDesk().read(what)
+  const { what, probing } = await readInput(event, MeterQuestion)
+  return await useMeterDesk().read(what, probing && { ...probesOf(useBench().db, probing.checkId), beyond: probing.beyond })
 })

@@ -103,3 +103,37 @@ export function changeBoard(work: Work, { boardId, version, ...said }: CommandIn
     .run()
   work.write('board.changed', said)
 }
+
+/** Pins of one part, typed by hand: what the board says of them already has to agree. */
+export function addPartPins(work: Work, { boardId, version, part, pins }: CommandInput<'add-part-pins'>): void {
+  const { tx, write } = work
+  const board = boardOf(tx, boardId)
+  expectVersion(work, board, version, board.version, ['name'])
+  const known = board.rows.map(pinOf)
+  const there = new Map(known.map(p => [pinName(p), p.net]))
+  pins.forEach(({ pin, net }, i) => {
+    const before = there.get(pinName({ part, pin }))
+    if (before !== undefined && before !== net)
+      throw new InputError(`pins.${i}`, net, `${part}.${pin} stands in ${before} already. Strike it first, if the board is wrong.`)
+  })
+  const fresh = pins.filter(p => !there.has(pinName({ part, pin: p.pin }))).map(p => ({ part, ...p }))
+  if (!fresh.length) throw new NotNow(`All of these pins of ${part} are on the board already.`)
+  const all = [...known, ...fresh]
+  checkPins(all, 'pins')
+  tx.update(boards)
+    .set({ rows: all.map(rowOf), pins: all.length, nets: netCount(all), version: board.version + 1 })
+    .where(eq(boards.id, boardId))
+    .run()
+  write('board.part-typed', { name: board.name, part, pins: fresh.length })
+}
+
+export function setBoardNotes(work: Work, { boardId, version, functions, areas }: CommandInput<'set-board-notes'>): void {
+  const board = boardOf(work.tx, boardId)
+  expectVersion(work, board, version, board.version, ['functions', 'areas'])
+  work.tx
+    .update(boards)
+    .set({ functions, areas, version: board.version + 1 })
+    .where(eq(boards.id, boardId))
+    .run()
+  work.write('board.noted', { name: board.name, functions: functions.length, areas: areas.length })
+}

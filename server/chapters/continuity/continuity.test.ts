@@ -6,12 +6,14 @@ import { goodFacts as good } from '../../../tests/support/good-facts'
 import { serverBench } from '../../../tests/support/server-bench'
 import { files } from '../look/index'
 import { findPerson } from '../people/index'
-import { boardsOf, probeSheetOf } from './index'
+import { boardsOf, partPinsOf, placesOf, probeSheetOf } from './index'
 
 const on = serverBench()
 const { perform, sheet } = on
-const collection = <N extends 'add-model' | 'add-board' | 'add-pairs' | 'strike-board-pin'>(name: N, input: CommandRequest<N>) =>
-  on.collection(name, commands[name].parse(input))
+const collection = <N extends 'add-model' | 'add-board' | 'add-pairs' | 'add-part-pins' | 'set-board-notes' | 'strike-board-pin'>(
+  name: N,
+  input: CommandRequest<N>,
+) => on.collection(name, commands[name].parse(input))
 const pin = (part: string, no: number, net: string, xMm: number, more: Partial<BoardPin> = {}): BoardPin => ({
   part,
   pin: String(no),
@@ -232,5 +234,37 @@ describe('a probe sheet', () => {
       }),
     ).toEqual({ merged: 1 })
     expect(boardsOf(on.db, modelId)[0]).toMatchObject({ pins: 9, nets: 2, version: 2 })
+  })
+
+  it('takes a part typed by hand where the board does not say otherwise, and tells its pins and places', () => {
+    const { boardId } = ready()
+    const typed = (net: string, version = 1) =>
+      collection('add-part-pins', {
+        boardId,
+        version,
+        part: 'U1',
+        pins: [
+          { pin: '1', net },
+          { pin: '9', net: 'CLK' },
+        ],
+      })
+    expect(() => typed('D7')).toThrow('U1.1 stands in D0 already')
+    typed('D0')
+    expect(() => typed('D0', 2)).toThrow('on the board already')
+    expect(partPinsOf(on.db, boardId, ['U1', 'U99'])).toMatchObject({ parts: [{ part: 'U1', pins: { length: 4 } }] })
+    expect(placesOf(on.db, boardId).parts.find(p => p.part === 'U1')).toMatchObject({ left: 0, right: 0, top: 2.54, bottom: 3 * 2.54 })
+  })
+
+  it('says what hangs on a broken net, by the notes of the board', () => {
+    const { tag, boardId, begin } = ready()
+    collection('set-board-notes', {
+      boardId,
+      version: 1,
+      functions: [{ net: 'D*', does: 'a data line' }],
+      areas: [{ kind: 'socket', xMm: 0, yMm: 0, widthMm: 4, heightMm: 9 }],
+    })
+    const sheetId = begin()
+    probeAll(tag, sheetId, (a, b) => (a.endsWith('.1') && left.includes(a) !== left.includes(b) ? [null] : [0.5]))
+    expect(of(tag, sheetId)).toMatchObject({ broken: ['D0'], explains: [{ net: 'D0', does: 'a data line' }], areas: [{ kind: 'socket' }] })
   })
 })

@@ -1,5 +1,5 @@
 import { serverChapter } from '../../kernel/chapter'
-import { addBoard, addPairs, changeBoard, strikeBoardPin } from './boards'
+import { addBoard, addPairs, addPartPins, changeBoard, setBoardNotes, strikeBoardPin } from './boards'
 import { registerBoard } from './pictures'
 import { answerProbe, askProbeAgain, beginProbeSheet, endProbeSheet, fitPatch, takeProbe } from './probe'
 import { rows } from './rows'
@@ -15,7 +15,14 @@ export const continuityChapter = serverChapter({
     'end-probe-sheet': endProbeSheet,
     'fit-patch': fitPatch,
   },
-  onCollection: { 'add-board': addBoard, 'add-pairs': addPairs, 'strike-board-pin': strikeBoardPin, 'change-board': changeBoard },
+  onCollection: {
+    'add-board': addBoard,
+    'add-pairs': addPairs,
+    'add-part-pins': addPartPins,
+    'strike-board-pin': strikeBoardPin,
+    'set-board-notes': setBoardNotes,
+    'change-board': changeBoard,
+  },
   rows,
 })
 export * from './boards'

@@ -1,5 +1,7 @@
+import type { BoardArea } from '#core/continuity/areas'
 import type { BoardPin } from '#core/continuity/board'
 import type { Contact } from '#core/continuity/contact'
+import type { NetFunction } from '#core/continuity/explained'
 import type { NetState } from '#core/continuity/net-state'
 import type { ProbeKind } from '#core/continuity/probe-plan'
 import type { PinRow } from '#shared/chapters/continuity/index'
@@ -23,6 +25,8 @@ export const boards = sqliteTable(
     nets: integer('nets').notNull(),
     pins: integer('pins').notNull(),
     active: flag('active').default(true),
+    functions: text('functions', { mode: 'json' }).$type<NetFunction[]>().notNull().default([]),
+    areas: text('areas', { mode: 'json' }).$type<BoardArea[]>().notNull().default([]),
     at: text('at').notNull(),
   },
   t => [index('boards_model').on(t.modelId)],

@@ -1,10 +1,13 @@
 import { z } from 'zod'
+import { areaKinds } from '#core/continuity/areas'
 import { contacts } from '#core/continuity/contact'
 import { command } from '../../kernel/contract'
 import { id, meterReading, oneOf, optionalText, quantity, text, version } from '../../kernel/fields'
 import { atTheBench } from '../../kernel/roles'
 import { PinRows } from './shapes'
 
+const mm = z.number().min(-5000).max(5000)
+export const Area = z.object({ kind: oneOf(areaKinds, 'What lies there'), xMm: mm, yMm: mm, widthMm: mm.min(0), heightMm: mm.min(0) })
 const Pin = text('Pin', 130)
 const ohm = meterReading('Ω', 'Reading', { above: -1, upTo: 1e9 })
 
@@ -94,6 +97,29 @@ export const onCollection = {
         .array(z.object({ a: Pin, b: Pin, page: z.string().trim().max(20).default('') }))
         .min(1)
         .max(2000),
+    }),
+  ),
+  /** A part whose pins are typed by hand, off the schematic or off the part. */
+  'add-part-pins': command(
+    atTheBench,
+    z.object({
+      boardId: id,
+      version,
+      part: text('Part', 120),
+      pins: z
+        .array(z.object({ pin: text('Pin', 120), net: text('Net', 120) }))
+        .min(1, 'Pins: say the net of one at least.')
+        .max(400),
+    }),
+  ),
+  /** What its nets do, and what wires keep clear of; both stand beside the file. */
+  'set-board-notes': command(
+    atTheBench,
+    z.object({
+      boardId: id,
+      version,
+      functions: z.array(z.object({ net: text('Net', 120), does: text('What it does', 120) })).max(1000),
+      areas: z.array(Area).max(340),
     }),
   ),
   'strike-board-pin': command(atTheBench, z.object({ boardId: id, pin: Pin, reason: text('What is wrong', 200) })),

@@ -15,6 +15,12 @@ export const entries = {
     closed,
   ),
   'board.pairs': entry(z.object({ name: s, pairs: n }), d => `${d.name}: ${d.pairs} pin pairs added from the schematic.`, closed),
+  'board.part-typed': entry(z.object({ name: s, part: s, pins: n }), d => `${d.name}: ${d.part} typed by hand, ${d.pins} pins.`, closed),
+  'board.noted': entry(
+    z.object({ name: s, functions: n, areas: n }),
+    d => `${d.name}: what ${d.functions} of its nets do, and ${d.areas} places that wires keep clear of.`,
+    closed,
+  ),
   'board.pin-struck': entry(z.object({ name: s, pin: s, reason: s }), d => `${d.name}: ${d.pin} is not as the file has it. ${ending(d.reason)}`, closed),
   'board.changed': entry(
     z.object({ name: s, issue: s, active: b }),

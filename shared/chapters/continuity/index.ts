@@ -6,4 +6,4 @@ import { view } from './view'
 /** Continuity: boards with their nets, probe sheets, patch wires. */
 export const continuity = chapter({ name: 'continuity', onMachine, onCollection, entries, view })
 export { PinRow, pinOf, rowOf } from './shapes'
-export type { BoardPicture, BoardView, ProbeCheck, ProbeSheet } from './view'
+export type { BoardPicture, BoardPlaces, BoardView, PartPins, ProbeCheck, ProbeSheet } from './view'

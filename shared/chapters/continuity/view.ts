@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { contacts } from '#core/continuity/contact'
 import { netStates } from '#core/continuity/net-state'
 import { probeKinds } from '#core/continuity/probe-plan'
+import { Area } from './commands'
 
 const id = z.number()
 const n = z.number()
@@ -12,6 +13,7 @@ const BoardLine = z.object({ id, name: s, issue: s, nets: n, pins: n })
 const Short = z.object({ nets: z.tuple([s, s]), supply: b })
 const SheetLine = z.object({
   id,
+  boardId: n,
   title: s,
   board: s,
   issue: s,
@@ -24,6 +26,7 @@ const SheetLine = z.object({
   startedAt: s,
   endedAt: s.nullable(),
 })
+const Does = z.object({ net: s, does: s })
 const Patch = z.object({ id, sheetId: n, net: s, a: s, b: s, lengthMm: n, awg: n, afterOhm: n.nullable(), contact: z.enum(contacts), by: s, at: s })
 
 /** A photograph on which a board has been found. */
@@ -65,6 +68,8 @@ export const BoardView = BoardLine.extend({
   at: s,
   parts: z.array(s),
   struck: z.array(z.object({ pin: s, reason: s, by: s, at: s })),
+  functions: z.array(Does),
+  areas: z.array(Area),
 })
 export type BoardView = z.infer<typeof BoardView>
 
@@ -93,5 +98,16 @@ export const ProbeSheet = SheetLine.extend({
   checks: z.array(ProbeCheck),
   nets: z.array(z.object({ net: s, supply: b, state: z.enum(netStates), pieces: z.array(z.array(End)), breaks: z.array(z.object({ a: s, b: s })) })),
   patches: z.array(Patch),
+  /** What hangs on its broken and doubtful nets, by the notes of the board. */
+  explains: z.array(Does),
+  areas: z.array(Area),
 })
 export type ProbeSheet = z.infer<typeof ProbeSheet>
+
+/** Parts of a board, each with its pins and their nets. */
+export const PartPins = z.object({ board: s, issue: s, parts: z.array(z.object({ part: s, pins: z.array(z.object({ pin: s, net: s, struck: b })) })) })
+export type PartPins = z.infer<typeof PartPins>
+
+/** Where the parts and pins of a board lie, in mm seen from the front. */
+export const BoardPlaces = z.object({ parts: z.array(z.object({ part: s, left: n, top: n, right: n, bottom: n })), pins: z.array(z.tuple([n, n])) })
+export type BoardPlaces = z.infer<typeof BoardPlaces>

@@ -7,7 +7,11 @@ const b = z.boolean()
 
 const state = z.enum(Object.keys(meterStates) as [MeterState, ...MeterState[]])
 
-export const MeterQuestion = z.object({ what: z.enum(meterFunctionNames as [MeterFunction, ...MeterFunction[]]) })
+export const MeterQuestion = z.object({
+  what: z.enum(meterFunctionNames as [MeterFunction, ...MeterFunction[]]),
+  /** The check whose two pins the probes are on: its figure has to stand still for longer, and a simulated board has to know. */
+  probing: z.object({ checkId: z.number().int().positive(), beyond: z.boolean() }).optional(),
+})
 
 /** What the stand-in of the meter is told of the machine that it simulates. */
 export const SimulationTyped = z.object({ scenario: text('Scenario', 30).optional(), switchedOn: z.boolean().optional() })
@@ -22,7 +26,15 @@ export const MeterView = z.object({
   simulation: z.object({ scenarios: z.array(z.object({ name: s, says: s })), scenario: s, switchedOn: b }).nullable(),
 })
 
-export const MeterReading = z.object({ state, value: z.number().nullable(), overload: b, settled: b, unit: s, says: s })
+export const MeterReading = z.object({
+  state,
+  value: z.number().nullable(),
+  overload: b,
+  settled: b,
+  unit: s,
+  says: s,
+  /** Every figure, where they do not agree; nothing for open. */ moved: z.array(z.number().nullable()),
+})
 
 export type MeterView = z.infer<typeof MeterView>
 export type MeterReading = z.infer<typeof MeterReading>

@@ -1,6 +1,7 @@
 import { writeFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { expect, it } from 'vitest'
+import { afterAll, expect, it } from 'vitest'
+import { type StandIn, startStandIn } from '../../../instruments/meter/stand-in'
 import { atTheBench } from '../support/bench'
 
 const {
@@ -37,13 +38,15 @@ const ready = (who: typeof rua) =>
 const ticked = (who: typeof rua) =>
   who.driver.executeScript<boolean>(`return document.querySelector('section[aria-label="The check at hand"] input[type=checkbox]').checked`)
 
+async function modelOf(name: string) {
+  const { models } = (await (await application.ask('/api/models', { cookie: await application.cookieOf('rua') })).json()) as { models: { id: number; name: string }[] }
+  return models.find(m => m.name === name)!.id
+}
+
 it('a board comes from a file, a zone is probed pair by pair by two people, the break is found and bridged, what wobbled is asked again', async () => {
   const file = join(application.folder, 'lumen-main.csv')
   writeFileSync(file, [...table, 'D9,U9'].join('\n'))
-  const known = (await (await application.ask('/api/models', { cookie: await application.cookieOf('rua') })).json()) as {
-    models: { id: number; name: string }[]
-  }
-  await rua.open(`/models/${known.models.find(m => m.name === 'Lumen')!.id}`)
+  await rua.open(`/models/${await modelOf('Lumen')}`)
   await rua.press('Add a board')
   await rua.giveFiles('From a file', file)
   await rua.sees('2 nets, 7 pins', 'Line 9: pin is empty.')
@@ -113,4 +116,49 @@ it('a board comes from a file, a zone is probed pair by pair by two people, the 
   expect((await rua.print()).byteLength).toBeGreaterThan(10_000)
   await rua.press('Back to its sheet')
   await rua.sees('Wires fitted', 'U2.1 – U3.1')
+})
+
+let standIn: StandIn | undefined
+afterAll(() => standIn?.close())
+
+it('a board with two breaks and a crack is probed with the meter alone: each is found, charts and net functions tell of them', async () => {
+  standIn = await startStandIn({ port: 0, scenario: 'board-battery' })
+  const cookie = await application.cookieOf('ilka')
+  const { practice } = (await (await application.ask('/api/settings', { cookie })).json()) as { practice: { version: number } }
+  const set = { version: practice.version, host: '127.0.0.1', port: standIn.port }
+  expect((await application.ask('/api/collection/set-meter', { method: 'POST', cookie, body: set })).status).toBe(200)
+
+  const file = join(application.folder, 'practice.csv')
+  const lines = Array.from({ length: 5 }, (_, n) => [1, 2, 3, 4].map(u => `L${n},U${u},${n + 1},${u * 20},${n * 2.54}`))
+  writeFileSync(file, ['net,part,pin,x,y', ...lines.flat()].join('\n'))
+  await rua.open(`/models/${await modelOf('Lumen')}`)
+  await rua.press('Add a board')
+  await rua.giveFiles('From a file', file)
+  await rua.fill('Board', 'Practice board', 'Add a board')
+  await rua.press('Keep this board', 'Add a board')
+  await rua.sees('Practice board')
+  await rua.press('Open Practice board')
+  await rua.press('What its nets do, and what wires keep clear of')
+  await rua.fill('What its nets do, one a line', 'L*: a line of the practice port', 'What its nets do')
+  await rua.press('Keep what is noted', 'What its nets do')
+  await rua.sees('Kept.')
+
+  await rua.open(`/m/${await application.tagOf('Two-tone')}?stage=mend`)
+  await rua.unfold('Probing and patches')
+  await rua.press('Begin a probe sheet')
+  await rua.pick('Board', 'Practice board: 5 nets', 'Begin a probe sheet')
+  await rua.fill('What is probed', 'Practice', 'Begin a probe sheet')
+  await rua.fill('Parts in the damage', 'U2', 'Begin a probe sheet')
+  await rua.tick('I have read this', 'Begin a probe sheet')
+  await rua.press('Plan the checks', 'Begin a probe sheet')
+  for (const until = Date.now() + 90_000; Date.now() < until && !(await rua.text()).includes('All checks are answered');) {
+    await rua.press('Take it from the meter')
+    await rua.driver.wait(async () => (await ready(rua)) && !(await rua.text()).includes('Until it stands still'), 10_000)
+  }
+  await rua.sees('2 whole, 3 broken, 0 in doubt', 'a line of the practice port')
+  expect(new Set(standIn.faults().flatMap(f => (f.kind === 'short' ? [] : [f.net]))).size).toBe(3)
+  await rua.press('Pin charts')
+  await rua.sees('U1', 'broken', 'whole')
+  expect(await rua.violations()).toEqual([])
+  expect((await rua.print()).byteLength).toBeGreaterThan(10_000)
 })

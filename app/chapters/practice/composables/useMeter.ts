@@ -17,14 +17,20 @@ export function useMeter() {
     }
   }
 
-  /** @returns the figure once it stands still, `OL` for open or overload, nothing where there is none */
-  async function read(what: MeterFunction): Promise<string | undefined> {
+  const worded = (value: number | null) => (value === null ? 'OL' : String(Number(value.toPrecision(5))))
+
+  /**
+   * @param probing the check whose pins the probes are on: then figures that do not agree are all told
+   * @returns the figure once it stands still, `OL` for open or overload, nothing where there is none
+   */
+  async function read(what: MeterFunction, probing?: { checkId: number; beyond: boolean }): Promise<string | undefined> {
     busy.value = true
     told.value = ''
     try {
-      const reading = await api.send<MeterReading>('/api/meter/read', { what })
+      const reading = await api.send<MeterReading>('/api/meter/read', { what, ...(probing ? { probing } : {}) })
       told.value = reading.says
-      return reading.overload ? 'OL' : reading.value === null ? undefined : String(Number(reading.value.toPrecision(5)))
+      if (probing && !reading.settled && reading.moved.length) return reading.moved.map(worded).join('; ')
+      return reading.overload ? 'OL' : reading.value === null ? undefined : worded(reading.value)
     } catch (error) {
       told.value = (error as Error).message
       return undefined

@@ -21,6 +21,17 @@ async function again(checkId: number) {
   const { result } = await askAgain({ checkId, why: 'Doubted by whoever probed it' })
   if (result !== undefined) await next()
 }
+/** Parts that the sheet asks most, for their charts. */
+const partsOf = computed(() => {
+  const asked = (sheet.value?.checks ?? []).flatMap(c => [c.a.name, c.b.name]).map(name => name.slice(0, name.lastIndexOf('.')))
+  const times = new Map<string, number>()
+  for (const part of asked) times.set(part, (times.get(part) ?? 0) + 1)
+  return [...times]
+    .sort((a, b) => b[1] - a[1])
+    .slice(0, 4)
+    .map(([part]) => part)
+    .join()
+})
 const print = () => window.print()
 </script>
 
@@ -37,7 +48,12 @@ const print = () => window.print()
           {{ three(sheet.leadsOhm) }} Ω
         </p>
       </div>
-      <button type="button" class="button no-print" @click="print"><PhPrinter aria-hidden="true" />Print the sheet</button>
+      <p class="no-print flex flex-wrap items-center gap-3">
+        <NuxtLink class="button" :to="`/boards/${sheet.boardId}/charts?machine=${tag}&sheet=${sheet.id}&parts=${encodeURIComponent(partsOf)}`"
+          >Pin charts</NuxtLink
+        >
+        <button type="button" class="button" @click="print"><PhPrinter aria-hidden="true" />Print the sheet</button>
+      </p>
     </header>
     <p v-if="sheet.otherIssue" class="border-l-4 border-care bg-care-wash px-3 py-2">
       <strong>The file is of issue {{ sheet.issue || 'unknown' }}</strong
@@ -62,6 +78,7 @@ const print = () => window.print()
       <EmptyPlace v-else-if="at === null" :says="sheet.answered < sheet.total ? 'Others are at what is left.' : 'All checks are answered.'">
         <button v-if="sheet.answered < sheet.total" type="button" class="button" @click="next">Look again</button>
       </EmptyPlace>
+      <StandInBoard v-if="may && !sheet.endedAt" />
       <NetStates :tag="tag" :sheet="sheet" />
       <AddPanel v-if="!sheet.endedAt && session.may('end-probe-sheet')" v-slot="{ close }" label="End this sheet">
         <CommandForm

@@ -1,0 +1,27 @@
+<script setup lang="ts">
+import { boardTroubles } from '#core/simulation/simulated-board'
+import type { MeterView } from '#shared/chapters/practice/index'
+
+/** Where the meter is the stand-in: which made-up board it measures, for practice. */
+const api = useApi()
+const session = useSession()
+const meter = useMeter()
+const trouble = ref('')
+const options = Object.entries(boardTroubles).map(([value, label]) => ({ value, label: label[0]!.toUpperCase() + label.slice(1) }))
+const chosen = computed({ get: () => meter.view.value?.simulation?.scenario ?? '', set: scenario => void choose(scenario) })
+async function choose(scenario: string) {
+  trouble.value = ''
+  try {
+    meter.view.value = await api.send<MeterView>('/api/meter/simulation', { scenario })
+  } catch (error) {
+    trouble.value = (error as Error).message
+  }
+}
+</script>
+
+<template>
+  <section v-if="meter.view.value?.simulation && session.may('begin-start')" class="card grid gap-2" aria-label="Stand-in">
+    <p class="hint">The meter is a stand-in: it measures a made-up board with the nets of this sheet, for practice. Nothing of it is this machine’s.</p>
+    <SelectField v-model="chosen" class="max-w-md" label="The made-up board has" :options="[{ value: '', label: 'Choose' }, ...options]" :message="trouble" />
+  </section>
+</template>
