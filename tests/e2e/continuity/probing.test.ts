@@ -1,6 +1,7 @@
 import { writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { afterAll, expect, it } from 'vitest'
+import type { ProbeSheet } from '#shared/chapters/continuity/index'
 import { type StandIn, startStandIn } from '../../../instruments/meter/stand-in'
 import { atTheBench } from '../support/bench'
 
@@ -39,7 +40,9 @@ const ticked = (who: typeof rua) =>
   who.driver.executeScript<boolean>(`return document.querySelector('section[aria-label="The check at hand"] input[type=checkbox]').checked`)
 
 async function modelOf(name: string) {
-  const { models } = (await (await application.ask('/api/models', { cookie: await application.cookieOf('rua') })).json()) as { models: { id: number; name: string }[] }
+  const { models } = (await (await application.ask('/api/models', { cookie: await application.cookieOf('rua') })).json()) as {
+    models: { id: number; name: string }[]
+  }
   return models.find(m => m.name === name)!.id
 }
 
@@ -89,7 +92,17 @@ it('a board comes from a file, a zone is probed pair by pair by two people, the 
   await rua.sees('which is not known to be this machine’s', '0 of 6 checks', 'Bezel, half yellow; how well it fits is not known')
   expect(await rua.violations()).toEqual([])
 
-  await hanneke.open(new URL(await rua.driver.getCurrentUrl()).pathname)
+  const path = new URL(await rua.driver.getCurrentUrl()).pathname
+  const asked = (await (await application.ask(`/api${path.replace('/m/', '/machines/')}`, { cookie: await application.cookieOf('rua') })).json()) as ProbeSheet
+  const { a: six, b: other } = asked.checks[5]!
+  await rua.press('Type in a printed sheet')
+  await rua.fill('Number and reading, one a line', `99 0.4\n6 ${shows(six.name, other.name, false).split(';')[0]}`, 'Type in a printed sheet')
+  await rua.sees('Line 1: the sheet has no check 99.')
+  await rua.press('Keep 1 reading', 'Type in a printed sheet')
+  await rua.sees('1 of 6 checks')
+  expect(await rua.valueOf('Number and reading, one a line')).toBe('99 0.4')
+
+  await hanneke.open(path)
   await hanneke.sees('Reading in Ω')
   expect(await pair(hanneke)).not.toEqual(await pair(rua))
   await hanneke.fill('Reading in Ω', 'nonsense')

@@ -1,8 +1,22 @@
 import { useQuery } from '@pinia/colada'
-import type { Contact } from '#core/continuity/contact'
+import { type Contact, contacts } from '#core/continuity/contact'
 import type { ProbeSheet } from '#shared/chapters/continuity/index'
 
 const letters: Record<string, Contact> = { j: 'joined', h: 'high', o: 'open', w: 'wobbling' }
+
+/** What somebody typed or pressed, as the command takes it: a letter or a word for what the buzzer said, else readings with ; between them. */
+export function saidOf(said: string) {
+  const word = said.trim().toLowerCase()
+  const heard = letters[word] ?? contacts.find(c => c === word) ?? null
+  const readingsOhm = heard
+    ? []
+    : said
+        .split(/[;\n]+/)
+        .map(r => r.trim())
+        .filter(Boolean)
+  // Readings are typed as people write them; the contract reads them.
+  return { heard, readingsOhm: readingsOhm as never }
+}
 
 /** A probe sheet, and the check that whoever is here is at: taken from the server, so that two people never do one twice. */
 export function useProbing(tag: () => string, sheetId: () => number) {
@@ -33,14 +47,7 @@ export function useProbing(tag: () => string, sheetId: () => number) {
   async function send(said: Contact | string) {
     const asked = check.value
     if (!asked || busy.value) return
-    const heard = letters[said.trim().toLowerCase()] ?? (['joined', 'high', 'open', 'wobbling'].includes(said) ? (said as Contact) : null)
-    const readings = heard
-      ? []
-      : said
-          .split(/[;\n]+/)
-          .map(r => r.trim())
-          .filter(Boolean)
-    const { result, fields } = await answer({ checkId: asked.id, readingsOhm: readings as never, heard, beyond: beyond.value })
+    const { result, fields } = await answer({ checkId: asked.id, ...saidOf(said), beyond: beyond.value })
     if (fields) failure.value = Object.values(fields)[0] ?? failure.value
     if (!result) return
     last.value = { id: asked.id, a: asked.a.name, b: asked.b.name, ...(result as { contact: Contact; says: string; because: string }) }

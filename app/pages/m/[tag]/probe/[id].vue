@@ -80,6 +80,7 @@ const print = () => window.print()
       </EmptyPlace>
       <StandInBoard v-if="may && !sheet.endedAt" />
       <NetStates :tag="tag" :sheet="sheet" />
+      <AddPanel v-if="may && !sheet.endedAt" label="Type in a printed sheet"><TypedSheet :tag="tag" :sheet="sheet" /></AddPanel>
       <AddPanel v-if="!sheet.endedAt && session.may('end-probe-sheet')" v-slot="{ close }" label="End this sheet">
         <CommandForm
           command="end-probe-sheet"
