@@ -1,3 +1,4 @@
+import type { SwapOutcome } from '#core/diagnosis/swap'
 import type { CommandRequest, MachineCommandName } from '#shared/chapters/index'
 import type { ContaminationStep } from '#core/cleaning/contamination'
 import type { Point } from '#core/condition/marks'
@@ -51,6 +52,7 @@ type RequestByName<N extends MachineCommandName> = Without<
   | 'thingId'
   | 'damageId'
   | 'boardId'
+  | 'theoryId'
   | 'from'
   | 'inspectedById'
   | 'until'
@@ -129,6 +131,26 @@ export const whitened = (
     did(daysAgo + 0.05, who, 'expose', { whitening: name, how: 'cream', hours, strengthPct: 12, temperatureC: null, turned: true, note: '' }),
     did(daysAgo, who, 'measure-colour', { whitening: name, ...lab(colour) }),
   ]),
+]
+
+/** Swaps of one evening: what was on the bench, and how each test came out. */
+export const swapped = (
+  daysAgo: number,
+  who: Who,
+  fault: string,
+  parts: RequestByName<'set-swap-parts'>['parts'],
+  trials: [parts: string[], outcome: SwapOutcome, minutes: number, more?: { runs?: number; failures?: number; trusted?: boolean }][],
+): Step[] => [
+  did(daysAgo + 0.05, who, 'set-swap-parts', { fault, parts }),
+  ...trials.map(([names, outcome, minutes, more = {}], i) =>
+    did(daysAgo - i * 0.01, who, 'try-on-fault', {
+      fault,
+      area: 'swap',
+      did: 'Swap',
+      minutes,
+      trial: { parts: names, outcome, runs: 1, trusted: true, ...more },
+    }),
+  ),
 ]
 
 /** Readings of one evening, all with the same load. */

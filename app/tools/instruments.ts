@@ -18,6 +18,7 @@ import PeroxideInstrument from './PeroxideInstrument.vue'
 import PatchPlanInstrument from './PatchPlanInstrument.vue'
 import ProbePlanInstrument from './ProbePlanInstrument.vue'
 import RailsInstrument from './RailsInstrument.vue'
+import SwapInstrument from './SwapInstrument.vue'
 import SupplyMatchInstrument from './SupplyMatchInstrument.vue'
 import TraceInstrument from './TraceInstrument.vue'
 import TriageInstrument from './TriageInstrument.vue'
@@ -48,4 +49,5 @@ export const instruments: Record<string, Component> = {
   'cleaning/whitening-forecast': WhiteningForecastInstrument,
   'continuity/probe-plan': ProbePlanInstrument,
   'continuity/patch-plan': PatchPlanInstrument,
+  'diagnosis/swap': SwapInstrument,
 }

@@ -1,38 +1,89 @@
 import { type Discipline, move, step } from '../planning/discipline'
+import { type AttemptArea, type TheoryState, backToBasics } from './back-to-basics'
 
 export interface DiagnosisRecord {
-  faults: readonly { symptom: string; stopsMachine: boolean; open: boolean; observations: readonly unknown[]; repairs: readonly unknown[] }[]
+  faults: readonly {
+    symptom: string
+    stopsMachine: boolean
+    open: boolean
+    /** It stays as it is, and is known; nobody works on it. */
+    leftAs: '' | 'known' | 'came-back'
+    observations: readonly unknown[]
+    repairs: readonly unknown[]
+    attempts: readonly { area: AttemptArea; minutes: number | null }[]
+    theories: readonly { state: TheoryState; damaged: boolean }[]
+  }[]
+}
+/** What other disciplines know that a fault is judged by. */
+interface Around {
+  damages: readonly unknown[]
+  readings: readonly unknown[]
+  probeSheets: readonly { broken: readonly string[]; total: number; answered: number }[]
 }
 export interface DiagnosisFacts {
-  faults: { symptom: string; stopsMachine: boolean; open: boolean; observations: number; repairs: number }[]
+  faults: {
+    symptom: string
+    stopsMachine: boolean
+    open: boolean
+    leftAs: string
+    looked: boolean
+    repairs: number
+    /** Why it has to go back to basics; empty where it has not. */
+    basics: { says: string; why: string } | null
+  }[]
 }
 
-export const diagnosisFacts = ({ faults }: DiagnosisRecord): DiagnosisFacts => ({
-  faults: faults.map(({ symptom, stopsMachine, open, observations, repairs }) => ({
-    symptom,
-    stopsMachine,
-    open,
-    observations: observations.length,
-    repairs: repairs.length,
-  })),
+/** What is known of a machine that decides whether its faults have to go back to basics. */
+export const basicsAround = ({ damages, readings, probeSheets }: Around) => ({
+  damageKnown: damages.length > 0 || probeSheets.some(s => s.broken.length > 0),
+  railsRead: readings.length > 0,
+  zoneProbed: probeSheets.length > 0 && probeSheets.every(s => s.answered >= s.total),
 })
 
-/** A fault is looked into first, then gone on with until a repair closes it. */
+export const diagnosisFacts = (record: DiagnosisRecord & Around): DiagnosisFacts => {
+  const around = basicsAround(record)
+  return {
+    faults: record.faults.map(({ symptom, stopsMachine, open, leftAs, observations, repairs, attempts, theories }) => {
+      const [basics] = backToBasics({ open: open && !leftAs, attempts, theories, ...around })
+      return {
+        symptom,
+        stopsMachine,
+        open,
+        leftAs,
+        looked: observations.length + attempts.length + theories.length > 0,
+        repairs: repairs.length,
+        basics: basics ? { says: basics.says, why: basics.because[0] ?? '' } : null,
+      }
+    }),
+  }
+}
+
+/** A fault is looked into first, then gone on with until a repair closes it; one that stays as it is known is left. */
 export const diagnosis: Discipline = {
-  steps: { mend: m => m.faults.map(f => step(f.symptom, !f.open)) },
+  steps: { mend: m => m.faults.map(f => step(f.symptom, !f.open || f.leftAs === 'known')) },
   moves: m => {
-    const open = m.faults.filter(f => f.open)
+    const open = m.faults.filter(f => f.open && f.leftAs !== 'known')
     return [
       ...open
-        .filter(f => f.observations === 0)
+        .filter(f => !f.looked)
         .map(f => move('new-fault', 'fault-new', 'mend', { says: `Look into: ${f.symptom}`, why: 'Nobody has observed anything about it yet.' })),
       ...open
-        .filter(f => f.observations > 0)
+        .filter(f => f.looked)
         .map(f =>
-          move('open-fault', 'fault-open', 'mend', {
-            says: `Go on with: ${f.symptom}`,
-            why: f.repairs ? 'A repair did not close it.' : 'Observed, not repaired yet.',
-          }),
+          f.basics
+            ? move('open-fault', 'fault-basics', 'mend', {
+                says: `${f.symptom}: ${f.basics.says.charAt(0).toLowerCase()}${f.basics.says.slice(1)}`,
+                why: f.basics.why,
+              })
+            : move('open-fault', 'fault-open', 'mend', {
+                says: `Go on with: ${f.symptom}`,
+                why:
+                  f.leftAs === 'came-back'
+                    ? 'It came back by itself: it stays open as intermittent.'
+                    : f.repairs
+                      ? 'A repair did not close it.'
+                      : 'Observed, not repaired yet.',
+              }),
         ),
     ]
   },

@@ -12,13 +12,23 @@ describe('minimal hitting sets', () => {
   it('of the full adder are those of the publication', () => {
     // Reiter 1987, from memory: conflicts {X1, X2} and {X1, A2, O1} → {X1}, {X2, A2}, {X2, O1}.
     const [X1, X2, A2, O1] = [0, 1, 2, 3] as const
-    expect(sorted(minimalHittingSets([[X1, X2], [X1, A2, O1]]))).toEqual(sorted([[X1], [X2, A2], [X2, O1]]))
+    expect(
+      sorted(
+        minimalHittingSets([
+          [X1, X2],
+          [X1, A2, O1],
+        ]),
+      ),
+    ).toEqual(sorted([[X1], [X2, A2], [X2, O1]]))
   })
 
   it('of the multipliers and adders are those of the publication, and its first probe is the one it names', () => {
     // de Kleer and Williams 1987: A1, A2, M1, M2, M3.
     const [A1, A2, M1, M2, M3] = [0, 1, 2, 3, 4] as const
-    const found = minimalHittingSets([[A1, M1, M2], [A1, A2, M1, M3]])
+    const found = minimalHittingSets([
+      [A1, M1, M2],
+      [A1, A2, M1, M3],
+    ])
     expect(sorted(found)).toEqual(sorted([[A1], [M1], [A2, M2], [M2, M3]]))
     // The outputs of M1, M2, M3 are 6 unless their multiplier is at fault; equal odds of 1 in 100. X, the output of M1, is the best place (from memory).
     const weights = found.map(set => 0.01 ** set.length)
@@ -48,15 +58,29 @@ describe('minimal hitting sets', () => {
 it('a fair coin is one bit; a test tells no more than there is to know', () => {
   // Shannon 1948.
   expect(entropyBits([0.5, 0.5])).toBeCloseTo(1, 12)
-  expect(expectedGainBits([1, 1], [[1, 0], [0, 1]])).toBeCloseTo(1, 12)
+  expect(
+    expectedGainBits(
+      [1, 1],
+      [
+        [1, 0],
+        [0, 1],
+      ],
+    ),
+  ).toBeCloseTo(1, 12)
   fc.assert(
-    fc.property(fc.array(fc.tuple(fc.double({ min: 0.01, max: 1, noNaN: true }), fc.double({ min: 0, max: 1, noNaN: true })), { minLength: 1, maxLength: 9 }), list => {
-      const weights = list.map(l => l[0])
-      const all = weights.reduce((a, b) => a + b)
-      const gain = expectedGainBits(weights, list.map(([, p]) => [p, 1 - p]))
-      expect(gain).toBeGreaterThanOrEqual(0)
-      expect(gain).toBeLessThanOrEqual(Math.min(1, entropyBits(weights.map(w => w / all))) + 1e-9)
-    }),
+    fc.property(
+      fc.array(fc.tuple(fc.double({ min: 0.01, max: 1, noNaN: true }), fc.double({ min: 0, max: 1, noNaN: true })), { minLength: 1, maxLength: 9 }),
+      list => {
+        const weights = list.map(l => l[0])
+        const all = weights.reduce((a, b) => a + b)
+        const gain = expectedGainBits(
+          weights,
+          list.map(([, p]) => [p, 1 - p]),
+        )
+        expect(gain).toBeGreaterThanOrEqual(0)
+        expect(gain).toBeLessThanOrEqual(Math.min(1, entropyBits(weights.map(w => w / all))) + 1e-9)
+      },
+    ),
   )
 })
 
@@ -89,7 +113,12 @@ describe('swaps', () => {
   })
 
   it('two dead chips, each alone enough, are found as two', () => {
-    const chips = [part('U1', 'custom-chip'), part('U2', 'rom'), part('Good U1', 'custom-chip', { place: 'U1', knownGood: true }), part('Good U2', 'rom', { place: 'U2', knownGood: true })]
+    const chips = [
+      part('U1', 'custom-chip'),
+      part('U2', 'rom'),
+      part('Good U1', 'custom-chip', { place: 'U1', knownGood: true }),
+      part('Good U2', 'rom', { place: 'U2', knownGood: true }),
+    ]
     chips[0]!.place = 'U1'
     chips[1]!.place = 'U2'
     const board = part('Board', 'main-board', { knownGood: true })
@@ -166,7 +195,10 @@ describe('swaps', () => {
         return failed === (t.outcome === 'fails' ? runs : t.failures)
       })
       if (fits) {
-        const key = parts.filter((_, i) => rate[i]! > 0).map(p => p.name).join('+')
+        const key = parts
+          .filter((_, i) => rate[i]! > 0)
+          .map(p => p.name)
+          .join('+')
         counts.set(key, (counts.get(key) ?? 0) + 1)
       }
     }

@@ -163,12 +163,14 @@ function check(parts: readonly SwapPart[], tests: readonly SwapTest[]): void {
   if (tests.length > most.tests) throw new InputError('tests', tests.length, `Tests: up to ${most.tests}, please.`)
   const names = new Set<string>()
   parts.forEach((p, i) => {
-    if (!p.name.trim() || p.name.length > most.name) throw new InputError(`parts.${i}.name`, p.name, `Part ${i + 1}: give it a name of up to ${most.name} characters.`)
+    if (!p.name.trim() || p.name.length > most.name)
+      throw new InputError(`parts.${i}.name`, p.name, `Part ${i + 1}: give it a name of up to ${most.name} characters.`)
     if (names.has(p.name)) throw new InputError(`parts.${i}.name`, p.name, `${p.name} is named twice. Tell the two apart.`)
     names.add(p.name)
     if (p.prior !== undefined && !(p.prior > 0 && p.prior < 1))
       throw new InputError(`parts.${i}.prior`, p.prior, `${p.name}: how likely it is at fault lies between 0 and 1, and is neither.`)
-    if (p.minutes !== undefined && !(p.minutes >= 0 && p.minutes <= 10_000)) throw new InputError(`parts.${i}.minutes`, p.minutes, `${p.name}: minutes, please.`)
+    if (p.minutes !== undefined && !(p.minutes >= 0 && p.minutes <= 10_000))
+      throw new InputError(`parts.${i}.minutes`, p.minutes, `${p.name}: minutes, please.`)
   })
   tests.forEach((t, i) => {
     if (!t.parts.length) throw new InputError(`tests.${i}.parts`, '', `Test ${i + 1}: say what took part.`)

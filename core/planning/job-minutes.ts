@@ -23,6 +23,7 @@ const ruledMinutes: Record<string, number> = {
   'part': 20,
   'fault-new': 45,
   'fault-open': 60,
+  'fault-basics': 60,
   'rail-drift': 40,
   'sign-off': 30,
   'life': 10,

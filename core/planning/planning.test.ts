@@ -18,7 +18,16 @@ const spent = {
   charging: 'yes' as const,
   replacement: null,
 }
-const fault = { symptom: 'No sound', stopsMachine: true, open: true, observations: [] as unknown[], repairs: [] as unknown[] }
+const fault = {
+  symptom: 'No sound',
+  stopsMachine: true,
+  open: true,
+  leftAs: '' as const,
+  observations: [] as unknown[],
+  repairs: [] as unknown[],
+  attempts: [],
+  theories: [],
+}
 
 describe('the next moves', () => {
   // One case a rule, so that none can go unseen.
@@ -84,6 +93,7 @@ describe('the next moves', () => {
     ['part', { partNeeds: [{ name: 'Fuse', stopsStart: true, outcome: 'wanted' }] }],
     ['fault-new', { faults: [fault] }],
     ['fault-open', { faults: [{ ...fault, observations: ['hum'] }] }],
+    ['fault-basics', { faults: [{ ...fault, attempts: [{ area: 'video', minutes: 180 }] }] }],
     ['sign-off', { stage: 'prove' }],
     ['life', { signOff: {}, stage: 'prove' }],
     ['retest', { stage: 'home', life: 'store' }],

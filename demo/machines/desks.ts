@@ -1,4 +1,4 @@
-import { type Story, assessed, attended, did, graded, inOrder, marked, measuredOff, moved, places, read, shot, whitened } from '../story'
+import { type Story, assessed, attended, did, graded, inOrder, marked, measuredOff, moved, places, read, shot, whitened, swapped } from '../story'
 
 /** A drive that warms up over half an hour, as a logger saw it. */
 const warming = Array.from({ length: 31 }, (_, i) => ({ atSeconds: i * 60, celsius: Number((22 + 21 * (1 - Math.exp(-i / 11))).toFixed(1)) }))
@@ -168,7 +168,24 @@ export const desks: Story[] = [
       did(60, 'baraka', 'take-temperature', { part: 'heat-sink', where: '5 V regulator', celsius: 62.5 }),
       ...read(53, 'baraka', 'loaded', { '+5 V': 5.02, '-12 V': -11.8 }),
       ...read(22, 'baraka', 'loaded', { '+5 V': 4.91 }),
-      did(53, 'baraka', 'report-fault', { symptom: 'Drive B seeks twice', stopsMachine: false }),
+      did(53, 'baraka', 'report-fault', { symptom: 'Drive B seeks twice', stopsMachine: false, symptoms: ['seek-errors', 'always'] }),
+      ...swapped(
+        46,
+        'baraka',
+        'Drive B seeks twice',
+        [
+          { name: 'Its supply', kind: 'supply', knownGood: true },
+          { name: 'Its ribbon', kind: 'lead' },
+          { name: 'Ribbon of the bench', kind: 'lead', knownGood: true },
+          { name: 'Drive B', kind: 'drive' },
+          { name: 'Drive of the bench', kind: 'drive' },
+          { name: 'Controller', kind: 'controller' },
+        ],
+        [
+          [['Its supply', 'Its ribbon', 'Drive B', 'Controller'], 'fails', 10],
+          [['Its supply', 'Its ribbon', 'Drive of the bench', 'Controller'], 'fails', 15],
+        ],
+      ),
       moved(20, 'baraka', 'prove'),
     ],
   },
@@ -443,7 +460,32 @@ export const desks: Story[] = [
       ...measuredOff(214, 'teodor', { '+5 V': [52, 75], '+12 V': ['1k3', '2k2'], '-12 V': ['3k1', 'OL'], '-5 V': ['2k4', 'OL'] }),
       ...read(214, 'teodor', 'loaded', { '+5 V': 5.0, '+12 V': 12.1, '-12 V': -11.6, '-5 V': -5.09 }),
       moved(200, 'joaquim', 'mend'),
-      did(199, 'joaquim', 'report-fault', { symptom: 'Drops a memory test about once in sixty passes', firstSeen: '2026', stopsMachine: true }),
+      did(199, 'joaquim', 'report-fault', {
+        symptom: 'Drops a memory test about once in sixty passes',
+        firstSeen: '2026',
+        stopsMachine: true,
+        symptoms: ['memory-test', 'sometimes'],
+        conditions: 'Warm and cold, with every program',
+      }),
+      did(140, 'joaquim', 'hold-theory', {
+        fault: 'Drops a memory test about once in sixty passes',
+        says: 'A chip of bank 1 is weak',
+        why: 'It is always the same bit',
+        wouldRefute: 'The same bit with the banks changed over',
+        damaged: false,
+      }),
+      did(130, 'joaquim', 'try-on-fault', {
+        fault: 'Drops a memory test about once in sixty passes',
+        area: 'memory',
+        did: 'Changed bank 0 and bank 1 over; the same bit fails, at addresses of bank 1 as before',
+        minutes: 55,
+      }),
+      did(130, 'joaquim', 'judge-theory', {
+        theory: 'A chip of bank 1 is weak',
+        state: 'struck',
+        why: 'With the banks changed over the failing addresses stayed; the tester had passed a good board before',
+        trusted: true,
+      }),
       did(180, 'joaquim', 'observe-fault', { fault: 'Drops a memory test about once in sixty passes', says: 'Always the same bit, different addresses' }),
       did(150, 'joaquim', 'repair-fault', { fault: 'Drops a memory test about once in sixty passes', did: 'Cleaned and reseated bank 1', closes: false }),
       did(144, 'joaquim', 'observe-fault', { fault: 'Drops a memory test about once in sixty passes', says: 'Failed again on pass 131' }),

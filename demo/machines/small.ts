@@ -1,4 +1,21 @@
-import { assessed, did, external, graded, inOrder, marked, measuredOff, moved, probed, places, read, shot, type Story, undid, whitened } from '../story'
+import {
+  assessed,
+  did,
+  external,
+  graded,
+  inOrder,
+  marked,
+  measuredOff,
+  moved,
+  probed,
+  places,
+  read,
+  shot,
+  type Story,
+  undid,
+  whitened,
+  swapped,
+} from '../story'
 
 /** First to last pin of a 16-pin package, on every photograph of a Petrel 8S board. */
 const pinRow = { from: places([171, 454])[0]!, to: places([325, 454])[0]!, distanceMm: 17.78 }
@@ -225,6 +242,33 @@ export const small: Story[] = [
       did(50, 'rua', 'report-fault', { symptom: 'Starts one time in three', stopsMachine: true }),
       did(44, 'rua', 'observe-fault', { fault: 'Starts one time in three', says: 'Reset line slow to rise; single-wipe sockets' }),
       probed(42, 'rua', { title: 'Keyboard data lines', parts: ['J1'], answers: 400, parted: { KD3: 12 }, bridge: true }),
+      did(41, 'rua', 'report-fault', { symptom: 'Screen stays black', stopsMachine: true, symptoms: ['black', 'always'], conditions: 'Brightness is up' }),
+      did(41, 'rua', 'hold-theory', {
+        fault: 'Screen stays black',
+        says: 'The video chip is dead',
+        why: 'No sync at its output',
+        wouldRefute: 'A good one in its socket',
+        damaged: false,
+      }),
+      ...swapped(
+        40,
+        'rua',
+        'Screen stays black',
+        [
+          { name: 'Its board', kind: 'main-board' },
+          { name: 'Board of a sister', kind: 'main-board', knownGood: true },
+          { name: 'Its video chip', kind: 'custom-chip', place: 'video chip' },
+          { name: 'Video chip of a sister', kind: 'custom-chip', place: 'video chip', knownGood: true, precious: true },
+          { name: 'Its ROM', kind: 'rom', place: 'ROM' },
+          { name: 'ROM of a sister', kind: 'rom', place: 'ROM', knownGood: true },
+          { name: 'Bench supply', kind: 'supply', knownGood: true },
+        ],
+        [
+          [['Its board', 'Its video chip', 'Its ROM', 'Bench supply'], 'fails', 5],
+          [['Board of a sister', 'Its video chip', 'ROM of a sister', 'Bench supply'], 'fails', 20],
+          [['Board of a sister', 'Video chip of a sister', 'Its ROM', 'Bench supply'], 'fails', 15],
+        ],
+      ),
       did(44, 'rua', 'want-part', { name: '40-pin turned-pin socket', quantity: 2, stopsStart: false }),
       did(9, 'rua', 'start-wait', { what: 'sockets in the post', hours: 24 * 12 }),
     ],

@@ -138,6 +138,23 @@ const examples: { [K in EntryKind]: [EntryData<K>, string] } = {
   'fault.changed': [{ from: 'a', to: 'Rolling picture', stopsMachine: false }, 'Fault now reads: Rolling picture; it does not stop the machine.'],
   'fault.observed': [{ symptom: 'No picture', says: 'Set a channel off?' }, 'Observed on “No picture”: Set a channel off?'],
   'fault.repaired': [{ symptom: 'No picture', did: 'Retuned', closes: false }, 'Repair on “No picture”: Retuned. It did not close it.'],
+  'fault.tried': [
+    { symptom: 'No picture', did: 'Controller of a sister', minutes: 15, parts: ['Drive A', 'Controller'], outcome: 'fails', trusted: false },
+    'Tried on “No picture”: Controller of a sister. With Drive A, Controller it fails. Its own equipment was in doubt. 15 minutes.',
+  ],
+  'fault.parts': [{ symptom: 'No picture', parts: 6 }, 'Parts that take part in swaps on “No picture”: 6.'],
+  'theory.held': [
+    { symptom: 'No picture', says: 'IC7 is dead', why: 'It is hot', wouldRefute: 'A good one in its socket' },
+    'Theory on “No picture”: IC7 is dead. It is hot. It would be refuted by: A good one in its socket.',
+  ],
+  'theory.judged': [
+    { symptom: 'No picture', says: 'IC7 is dead', state: 'struck', why: 'A good one changed nothing' },
+    'Theory on “No picture”, “IC7 is dead”, is refuted: A good one changed nothing.',
+  ],
+  'fault.left': [
+    { symptom: 'No picture', leftAs: 'came-back', says: 'Six evenings without it' },
+    '“No picture” came back by itself: it stays open as intermittent. Six evenings without it.',
+  ],
   'board.added': [
     { model: 'Petrel 8S', name: 'Main board', issue: 'B', pins: 412, nets: 96, file: 'petrel.csv' },
     'Board of Petrel 8S: Main board, issue B, 96 nets and 412 pins from petrel.csv.',
@@ -260,6 +277,7 @@ describe('every kind of entry', () => {
       'evening.here',
       'evening.left',
       'evening.told',
+      'fault.parts',
       'gate.overrule-ended',
       'gate.overruled',
       'identity.corrected',
@@ -294,6 +312,8 @@ describe('every kind of entry', () => {
       'start.begun',
       'supply.added',
       'supply.changed',
+      'theory.held',
+      'theory.judged',
       'thing.added',
       'thing.changed',
     ])

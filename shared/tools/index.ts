@@ -10,6 +10,7 @@ import { conditionCorrosionRating } from './condition-corrosion-rating'
 import { conditionTriage } from './condition-triage'
 import { continuityPatchPlan } from './continuity-patch-plan'
 import { continuityProbePlan } from './continuity-probe-plan'
+import { diagnosisSwap } from './diagnosis-swap'
 import { identifyDateCode } from './identify-date-code'
 import { identifyDating } from './identify-dating'
 import { powerBattery } from './power-battery'
@@ -48,6 +49,7 @@ export const tools = [
   cleaningWhiteningForecast,
   continuityProbePlan,
   continuityPatchPlan,
+  diagnosisSwap,
 ] as unknown as Tool[]
 
 export const toolById = (id: string) => tools.find(tool => tool.id === id)

@@ -9,7 +9,7 @@ const session = useSession()
 <template>
   <OneCard
     title="Faults"
-    :state="sheet.faults.some(f => f.open) ? 'open' : sheet.faults.length ? 'done' : 'none'"
+    :state="sheet.faults.some(f => f.open && f.leftAs !== 'known') ? 'open' : sheet.faults.length ? 'done' : 'none'"
     stays
     hint="Rails first, then clock and reset, then is the processor executing, then memory, video, ports. After battery damage, suspect the damaged zone first."
   >

@@ -1,18 +1,37 @@
 <script setup lang="ts">
-import type { MachineSheet } from '#shared/chapters/index'
-import type { SheetHead } from '#shared/kernel/machine'
+import { attemptAreaNames, attemptAreas } from '#core/diagnosis/back-to-basics'
+import { partKindNames, partKinds } from '#core/diagnosis/part-priors'
+import { symptomNames } from '#core/diagnosis/symptoms'
+import type { MachineSheet, SheetOf } from '#shared/chapters/index'
 
-/** One fault: its words, observations and repairs in the order they were made. */
-const props = defineProps<{ sheet: SheetHead; fault: MachineSheet['faults'][number] }>()
+/** One fault: its words, what was observed, tried, thought and repaired, and what it turned out to be. */
+const props = defineProps<{ sheet: SheetOf<'faults'>; fault: MachineSheet['faults'][number] }>()
 const session = useSession()
 const times = useTimes()
-const doing = ref<'observe' | 'repair' | 'change'>()
+const doing = ref<'observe' | 'try' | 'repair' | 'change' | 'leave'>()
 const story = computed(() =>
   [
     ...props.fault.observations.map(o => ({ key: `o${o.id}`, at: o.at, word: 'Found', says: o.says })),
-    ...props.fault.repairs.map(r => ({ key: `r${r.id}`, at: r.at, word: r.closes ? 'Repair, closed' : 'Repair, still open', says: r.did })),
+    // A swap is read on the board, with all the others.
+    ...props.fault.attempts
+      .filter(a => !a.trial)
+      .map(a => ({ key: `a${a.id}`, at: a.at, word: `${attemptAreaNames[a.area]}${a.minutes ? `, ${a.minutes} min` : ''}`, says: a.did })),
+    ...props.fault.repairs.map(r => ({
+      key: `r${r.id}`,
+      at: r.at,
+      word: r.closes ? 'Repair, closed' : 'Repair, still open',
+      says: [r.did, r.part && `${r.part} replaced${r.partFrom && `, from ${r.partFrom}`}.`, !r.reversible && 'It cannot be undone.'].filter(Boolean).join(' '),
+    })),
   ].sort((a, b) => a.at.localeCompare(b.at)),
 )
+const swaps = computed(() => props.fault.attempts.filter(a => a.trial).length)
+const areas = attemptAreas.filter(a => a !== 'swap').map(value => ({ value, label: attemptAreaNames[value] }))
+const kinds = [{ value: '' as const, label: 'Not said' }, ...partKindNames.map(value => ({ value, label: partKinds[value].name }))]
+const stays = computed(() => [
+  ...(props.fault.stopsMachine ? [] : [{ value: 'known' as const, label: 'As known: nobody works on it' }]),
+  { value: 'came-back' as const, label: 'It came back by itself: intermittent' },
+  { value: '' as const, label: 'It is worked on again' },
+])
 const begin = (what: typeof doing.value) => (doing.value = doing.value === what ? undefined : what)
 </script>
 
@@ -21,10 +40,27 @@ const begin = (what: typeof doing.value) => (doing.value = doing.value === what 
     <header class="flex flex-wrap items-baseline gap-x-3">
       <h3>{{ fault.symptom }}</h3>
       <span v-if="!fault.open" class="font-semibold text-fine">Closed</span
+      ><span v-else-if="fault.leftAs === 'known'" class="font-semibold text-note">Stays, known</span
+      ><span v-else-if="fault.leftAs === 'came-back'" class="font-semibold text-care">Intermittent, it came back by itself</span
       ><span v-else-if="fault.stopsMachine" class="font-semibold text-stop">Stops the machine</span
       ><span v-else class="font-semibold text-care">Does not stop it</span>
       <span v-if="fault.firstSeen" class="hint">First seen {{ fault.firstSeen }}</span>
+      <span v-if="fault.minutes" class="hint">{{ fault.minutes }} minutes so far</span>
     </header>
+    <p v-if="fault.cause" class="border-l-4 border-fine px-3">
+      It was: <strong>{{ fault.cause }}</strong>
+    </p>
+    <p v-if="fault.symptoms.length || fault.conditions" class="hint">
+      {{ [fault.symptoms.map(w => symptomNames[w] ?? w).join(', '), fault.conditions].filter(Boolean).join('; ') }}
+    </p>
+    <FindingList v-if="fault.findings.length" :findings="fault.findings" />
+    <p v-if="fault.likelyCauses.length" class="border-l-4 border-note bg-note-wash px-3 py-1">
+      Sisters had:
+      <span v-for="(one, i) in fault.likelyCauses" :key="one.cause"
+        >{{ i ? '; ' : '' }}<strong>{{ one.cause }}</strong>
+        <span class="hint">right {{ one.right }} of {{ one.of }} times ({{ one.machines.join(', ') }})</span></span
+      >
+    </p>
     <ol v-if="story.length" class="grid gap-1.5">
       <li v-for="one in story" :key="one.key" class="grid gap-x-3 sm:grid-cols-[13rem_1fr]">
         <span class="hint">{{ times.day(one.at) }}, {{ one.word.toLowerCase() }}</span
@@ -35,6 +71,9 @@ const begin = (what: typeof doing.value) => (doing.value = doing.value === what 
     <div class="flex flex-wrap gap-1">
       <button v-if="session.may('observe-fault')" type="button" class="button button-quiet" :aria-expanded="doing === 'observe'" @click="begin('observe')">
         Add an observation
+      </button>
+      <button v-if="fault.open && session.may('try-on-fault')" type="button" class="button button-quiet" :aria-expanded="doing === 'try'" @click="begin('try')">
+        Something was tried
       </button>
       <button
         v-if="fault.open && session.may('repair-fault')"
@@ -47,6 +86,15 @@ const begin = (what: typeof doing.value) => (doing.value = doing.value === what 
       </button>
       <button v-if="session.may('change-fault')" type="button" class="button button-quiet" :aria-expanded="doing === 'change'" @click="begin('change')">
         Reword it
+      </button>
+      <button
+        v-if="fault.open && session.may('leave-fault')"
+        type="button"
+        class="button button-quiet"
+        :aria-expanded="doing === 'leave'"
+        @click="begin('leave')"
+      >
+        It stays open
       </button>
     </div>
     <CommandForm
@@ -64,25 +112,70 @@ const begin = (what: typeof doing.value) => (doing.value = doing.value === what 
       v-if="doing === 'repair'"
       command="repair-fault"
       :machine="sheet.tag"
-      :initial="{ did: '', closes: false }"
+      :initial="{ did: '', closes: false, cause: '', causeKind: '', part: '', partFrom: '', reversible: true }"
       :fixed="{ faultId: fault.id }"
       label="Enter a repair"
       submit="Keep the repair"
       @done="doing = undefined"
-      ><TextField name="did" label="What was done" :lines="2" /><TickField name="closes" label="It closed the fault"
+      ><TextField name="did" label="What was done" :lines="2" />
+      <div class="grid gap-3 sm:grid-cols-2">
+        <TextField name="cause" label="What it was" hint="In the words that sisters' faults use" /><PickField
+          name="causeKind"
+          label="It was a"
+          :options="kinds"
+        />
+        <TextField name="part" label="Part replaced" hint="With its place, such as IC7" /><TextField
+          name="partFrom"
+          label="Its successor is from"
+          hint="Stock, a donor, a shop"
+        />
+      </div>
+      <div class="flex flex-wrap gap-x-6"><TickField name="closes" label="It closed the fault" /><TickField name="reversible" label="It can be undone" /></div
+    ></CommandForm>
+    <CommandForm
+      v-if="doing === 'try'"
+      command="try-on-fault"
+      :machine="sheet.tag"
+      :initial="{ area: 'rails', did: '', minutes: '' as never }"
+      :fixed="{ faultId: fault.id }"
+      label="Something was tried"
+      submit="Keep the attempt"
+      @done="doing = undefined"
+      ><div class="grid gap-3 sm:grid-cols-[1fr_8rem]">
+        <PickField name="area" label="What it was about" :options="areas" /><TextField name="minutes" label="Minutes" numeric />
+      </div>
+      <TextField name="did" label="What was tried, and what it showed" :lines="2"
+    /></CommandForm>
+    <CommandForm
+      v-if="doing === 'leave'"
+      command="leave-fault"
+      :machine="sheet.tag"
+      :initial="{ leftAs: 'came-back', says: '' }"
+      :fixed="{ faultId: fault.id, version: fault.version }"
+      label="It stays open"
+      submit="Keep"
+      @done="doing = undefined"
+      ><PickField name="leftAs" label="How it stays" :options="stays" /><TextField name="says" label="Why"
     /></CommandForm>
     <CommandForm
       v-if="doing === 'change'"
       command="change-fault"
       :machine="sheet.tag"
-      :initial="{ symptom: fault.symptom, stopsMachine: fault.stopsMachine }"
+      :initial="{ symptom: fault.symptom, stopsMachine: fault.stopsMachine, symptoms: fault.symptoms, conditions: fault.conditions }"
       :fixed="{ faultId: fault.id, version: fault.version }"
-      :words="{ symptom: 'Symptom', stopsMachine: 'It stops the machine' }"
+      :words="{ symptom: 'Symptom', stopsMachine: 'It stops the machine', symptoms: 'Words', conditions: 'When it shows' }"
       label="Reword the fault"
       submit="Keep"
       keeps
       @done="doing = undefined"
-      ><TextField name="symptom" label="Symptom" /><TickField name="stopsMachine" label="It stops the machine"
+      ><TextField name="symptom" label="Symptom" /><TextField name="conditions" label="When it shows" /><SymptomWords /><TickField
+        name="stopsMachine"
+        label="It stops the machine"
     /></CommandForm>
+    <FaultTheories v-if="fault.open || fault.theories.length" :tag="sheet.tag" :fault="fault" :broken-functions="sheet.brokenFunctions" />
+    <details v-if="fault.open || swaps" class="border border-line px-3 py-2">
+      <summary class="font-semibold">Swap board{{ swaps ? `: ${swaps === 1 ? '1 test' : `${swaps} tests`}` : '' }}</summary>
+      <FaultSwaps class="pt-2" :tag="sheet.tag" :fault="fault" :priors="sheet.partPriors" />
+    </details>
   </article>
 </template>

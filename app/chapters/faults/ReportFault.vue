@@ -13,7 +13,7 @@ if (props.brief) useFirstField(form)
     ref="form"
     command="report-fault"
     :machine="sheet.tag"
-    :initial="{ symptom: '', firstSeen: '', stopsMachine: true }"
+    :initial="{ symptom: '', firstSeen: '', stopsMachine: true, symptoms: [], conditions: '' }"
     label="Report a fault"
     submit="Report it"
     @done="$emit('done')"
@@ -21,6 +21,8 @@ if (props.brief) useFirstField(form)
     <div class="grid gap-3 sm:grid-cols-2">
       <TextField name="symptom" label="Symptom" /><TextField v-if="!brief" name="firstSeen" label="First seen" hint="A year, month or day" />
     </div>
+    <TextField v-if="!brief" name="conditions" label="When it shows" hint="Cold or warm, which program, what was connected" />
+    <SymptomWords v-if="!brief" />
     <TickField name="stopsMachine" label="It stops the machine" />
     <FaultsLikeIt :sheet="sheet" />
   </CommandForm>

@@ -64,6 +64,7 @@ const lists = computed(() =>
         </p>
       </OneCard>
       <BoardsCard :model-id="Number(route.params.id)" />
+      <FaultsOfModelCard :model-id="Number(route.params.id)" />
       <div class="grid items-start gap-4 md:grid-cols-2">
         <OneCard v-for="list in lists" :key="list.title" :title="list.title"
           ><p v-if="!list.lines.length" class="hint">{{ list.none }}</p>

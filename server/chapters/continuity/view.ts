@@ -103,6 +103,10 @@ export function boardsOf(tx: Tx, modelId: number): BoardView[] {
     }))
 }
 
+/** What the nets of a board do, by its notes. */
+export const functionsOf = (tx: Tx, boardId: number) =>
+  tx.select({ functions: boards.functions }).from(boards).where(eq(boards.id, boardId)).get()?.functions ?? []
+
 /** A probe sheet with all its checks, and what its nets are by now. @throws NotFound */
 export function probeSheetOf(tx: Db, tag: string, sheetId: number, personId: number): ProbeSheet {
   const machine = machineByTag(tx, tag)

@@ -1,9 +1,13 @@
+import { InputError } from '#core/kernel/input-error'
 import type { CommandInput } from '#shared/chapters/index'
 import { and, eq } from 'drizzle-orm'
 import { NotFound, NotNow } from '../../kernel/refusals'
 import { expectVersion } from '../../kernel/versions'
 import type { MachineWork } from '../../kernel/work'
-import { faults, observations, repairs } from './schema'
+import { attempts, faults, observations, repairs, theories } from './schema'
+
+/** As many swaps as the reasoning takes. */
+const mostTrials = 30
 
 function faultOf({ tx, machine }: MachineWork, id: number) {
   const fault = tx
@@ -15,24 +19,27 @@ function faultOf({ tx, machine }: MachineWork, id: number) {
   return fault
 }
 
-export function reportFault(work: MachineWork, input: CommandInput<'report-fault'>): void {
+type Reported = CommandInput<'report-fault'>
+/** Other chapters report in plain words alone. */
+export function reportFault(work: MachineWork, input: Pick<Reported, 'symptom' | 'firstSeen' | 'stopsMachine'> & Partial<Reported>): void {
   work.tx
     .insert(faults)
     .values({ machineId: work.machine.id, ...input })
     .run()
-  work.write('fault.reported', input)
+  const { symptom, firstSeen, stopsMachine } = input
+  work.write('fault.reported', { symptom, firstSeen, stopsMachine })
 }
 
-export function changeFault(work: MachineWork, { faultId, version, symptom, stopsMachine }: CommandInput<'change-fault'>): void {
+export function changeFault(work: MachineWork, { faultId, version, ...said }: CommandInput<'change-fault'>): void {
   const fault = faultOf(work, faultId)
-  expectVersion(work, fault, version, fault.version, ['symptom', 'stopsMachine'])
-  if (fault.symptom === symptom && fault.stopsMachine === stopsMachine) return
+  expectVersion(work, fault, version, fault.version, Object.keys(said))
+  const { symptom, stopsMachine } = said
   work.tx
     .update(faults)
-    .set({ symptom, stopsMachine, version: fault.version + 1 })
+    .set({ ...said, version: fault.version + 1 })
     .where(eq(faults.id, faultId))
     .run()
-  work.write('fault.changed', { from: fault.symptom, to: symptom, stopsMachine })
+  if (fault.symptom !== symptom || fault.stopsMachine !== stopsMachine) work.write('fault.changed', { from: fault.symptom, to: symptom, stopsMachine })
 }
 
 export function observeFault(work: MachineWork, { faultId, says }: CommandInput<'observe-fault'>): void {
@@ -41,14 +48,105 @@ export function observeFault(work: MachineWork, { faultId, says }: CommandInput<
   work.write('fault.observed', { symptom: fault.symptom, says }, { subject: { table: 'observations', id } })
 }
 
-export function repairFault(work: MachineWork, { faultId, did, closes }: CommandInput<'repair-fault'>): void {
+export function repairFault(work: MachineWork, { faultId, did, closes, cause, causeKind, ...part }: CommandInput<'repair-fault'>): void {
   const fault = faultOf(work, faultId)
   if (!fault.open) throw new NotNow('This fault has been closed already. Report it anew if it came back.')
-  work.tx.insert(repairs).values({ faultId, did, closes, at: work.at }).run()
+  work.tx
+    .insert(repairs)
+    .values({ faultId, did, closes, ...part, at: work.at })
+    .run()
   work.tx
     .update(faults)
-    .set({ open: !closes, version: fault.version + 1 })
+    .set({ open: !closes, ...(closes ? { leftAs: '' as const } : {}), ...(cause ? { cause, causeKind } : {}), version: fault.version + 1 })
     .where(eq(faults.id, faultId))
     .run()
-  work.write('fault.repaired', { symptom: fault.symptom, did, closes })
+  work.write('fault.repaired', { symptom: fault.symptom, did, closes, cause, ...part })
+}
+
+/** Something that was tried; a swap says what took part, which have to be parts of the board. */
+export function tryOnFault(work: MachineWork, { faultId, area, did, minutes, trial }: CommandInput<'try-on-fault'>): void {
+  const fault = faultOf(work, faultId)
+  const stranger = trial?.parts.find(name => !fault.swapParts.some(p => p.name === name))
+  if (stranger !== undefined) throw new InputError('trial.parts', stranger, `“${stranger}” is none of the parts on this board. Add it first.`)
+  if (trial?.failures !== undefined && trial.failures > trial.runs)
+    throw new InputError('trial.failures', trial.failures, `Of them failed: no more than the ${trial.runs} runs.`)
+  const { tx, at, person } = work
+  if (
+    trial &&
+    tx
+      .select()
+      .from(attempts)
+      .where(eq(attempts.faultId, faultId))
+      .all()
+      .filter(a => a.trial).length >= mostTrials
+  )
+    throw new NotNow(`A board takes up to ${mostTrials} swaps. Report what is left as a fault of its own.`)
+  tx.insert(attempts)
+    .values({ faultId, area, did, minutes: minutes === null ? null : Math.round(minutes), trial, by: person.name, at })
+    .run()
+  work.write('fault.tried', { symptom: fault.symptom, did, minutes, parts: trial?.parts ?? [], outcome: trial?.outcome ?? '', trusted: trial?.trusted ?? true })
+}
+
+export function setSwapParts(work: MachineWork, { faultId, version, parts }: CommandInput<'set-swap-parts'>): void {
+  const fault = faultOf(work, faultId)
+  expectVersion(work, fault, version, fault.version, ['symptom'])
+  const names = parts.map(p => p.name)
+  const twice = names.find((name, i) => names.indexOf(name) !== i)
+  if (twice !== undefined) throw new InputError('parts', twice, `${twice} is named twice. Tell the two apart.`)
+  const used = work.tx
+    .select()
+    .from(attempts)
+    .where(eq(attempts.faultId, faultId))
+    .all()
+    .flatMap(a => a.trial?.parts ?? [])
+    .find(name => !names.includes(name))
+  if (used !== undefined) throw new InputError('parts', used, `${used} took part in a swap already; it stays on the board.`)
+  work.tx
+    .update(faults)
+    .set({ swapParts: parts, version: fault.version + 1 })
+    .where(eq(faults.id, faultId))
+    .run()
+  work.write('fault.parts', { symptom: fault.symptom, parts: parts.length })
+}
+
+export function holdTheory(work: MachineWork, { faultId, ...theory }: CommandInput<'hold-theory'>): void {
+  const fault = faultOf(work, faultId)
+  if (!fault.open) throw new NotNow('This fault has been closed already.')
+  work.tx
+    .insert(theories)
+    .values({ faultId, ...theory, by: work.person.name, at: work.at })
+    .run()
+  const { says, why, wouldRefute } = theory
+  work.write('theory.held', { symptom: fault.symptom, says, why, wouldRefute })
+}
+
+/** Refutes, confirms or takes up a theory; a test whose own equipment is in doubt refutes nothing on its own. */
+export function judgeTheory(work: MachineWork, { theoryId, state, why, trusted }: CommandInput<'judge-theory'>): void {
+  const theory = work.tx.select().from(theories).where(eq(theories.id, theoryId)).get()
+  if (!theory) throw new NotFound('There is no such theory.')
+  const fault = faultOf(work, theory.faultId)
+  if (theory.state === state) throw new NotNow('It stands like that already.')
+  if (state !== 'held' && !trusted)
+    throw new InputError(
+      'trusted',
+      false,
+      'Check the checker: a test whose own equipment is not known good refutes and confirms nothing on its own. Try it on something that is known to work first.',
+    )
+  work.tx.update(theories).set({ state, stateWhy: why }).where(eq(theories.id, theoryId)).run()
+  work.write('theory.judged', { symptom: fault.symptom, says: theory.says, state, why })
+}
+
+/** Leaves a fault open: as known, or as one that went by itself and may come back. */
+export function leaveFault(work: MachineWork, { faultId, version, leftAs, says }: CommandInput<'leave-fault'>): void {
+  const fault = faultOf(work, faultId)
+  expectVersion(work, fault, version, fault.version, ['leftAs'])
+  if (!fault.open) throw new NotNow('This fault has been closed already.')
+  if (leftAs === 'known' && fault.stopsMachine)
+    throw new InputError('leftAs', leftAs, 'A fault that stops the machine cannot stay as known. Reword it first, if it does not stop it.')
+  work.tx
+    .update(faults)
+    .set({ leftAs, version: fault.version + 1 })
+    .where(eq(faults.id, faultId))
+    .run()
+  work.write('fault.left', { symptom: fault.symptom, leftAs, says })
 }

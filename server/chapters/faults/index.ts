@@ -1,12 +1,22 @@
 import { serverChapter } from '../../kernel/chapter'
-import { changeFault, observeFault, repairFault, reportFault } from './carry-out'
+import { changeFault, holdTheory, judgeTheory, leaveFault, observeFault, repairFault, reportFault, setSwapParts, tryOnFault } from './carry-out'
 import { rows } from './rows'
 import { search } from './search'
 import { observations } from './schema'
 
 /** Faults: what can be done, and what is loaded with a machine. */
 export const faultsChapter = serverChapter({
-  onMachine: { 'report-fault': reportFault, 'change-fault': changeFault, 'observe-fault': observeFault, 'repair-fault': repairFault },
+  onMachine: {
+    'report-fault': reportFault,
+    'change-fault': changeFault,
+    'observe-fault': observeFault,
+    'repair-fault': repairFault,
+    'try-on-fault': tryOnFault,
+    'set-swap-parts': setSwapParts,
+    'hold-theory': holdTheory,
+    'judge-theory': judgeTheory,
+    'leave-fault': leaveFault,
+  },
   rows,
   search,
   strikeable: { observations },

@@ -1,6 +1,6 @@
 import { relations } from 'drizzle-orm'
 import { type RowsOf, all } from '../../kernel/rows'
-import { faults, observations, repairs } from './schema'
+import { attempts, faults, observations, repairs, theories } from './schema'
 
 export const rows = {
   faults: all(faults, {
@@ -10,14 +10,23 @@ export const rows = {
         orderBy: (t: typeof observations, { asc }: { asc: (column: unknown) => unknown }) => asc(t.id),
       },
       repairs: { orderBy: (t: typeof repairs, { asc }: { asc: (column: unknown) => unknown }) => asc(t.id) },
+      attempts: { orderBy: (t: typeof attempts, { asc }: { asc: (column: unknown) => unknown }) => asc(t.id) },
+      theories: { orderBy: (t: typeof theories, { asc }: { asc: (column: unknown) => unknown }) => asc(t.id) },
     },
   }),
 }
 export type FaultsRows = {
-  faults: (RowsOf<typeof rows>['faults'][number] & { observations: (typeof observations.$inferSelect)[]; repairs: (typeof repairs.$inferSelect)[] })[]
+  faults: (RowsOf<typeof rows>['faults'][number] & {
+    observations: (typeof observations.$inferSelect)[]
+    repairs: (typeof repairs.$inferSelect)[]
+    attempts: (typeof attempts.$inferSelect)[]
+    theories: (typeof theories.$inferSelect)[]
+  })[]
 }
 export const ofFaults = [
-  relations(faults, ({ many }) => ({ observations: many(observations), repairs: many(repairs) })),
+  relations(faults, ({ many }) => ({ observations: many(observations), repairs: many(repairs), attempts: many(attempts), theories: many(theories) })),
   relations(observations, ({ one }) => ({ fault: one(faults, { fields: [observations.faultId], references: [faults.id] }) })),
+  relations(attempts, ({ one }) => ({ fault: one(faults, { fields: [attempts.faultId], references: [faults.id] }) })),
+  relations(theories, ({ one }) => ({ fault: one(faults, { fields: [theories.faultId], references: [faults.id] }) })),
   relations(repairs, ({ one }) => ({ fault: one(faults, { fields: [repairs.faultId], references: [faults.id] }) })),
 ]

@@ -1,3 +1,5 @@
+import type { AttemptArea, TheoryState } from '#core/diagnosis/back-to-basics'
+import type { SwapPart, SwapTest } from '#core/diagnosis/swap'
 import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core'
 import { flag, key, struckBy, version, words } from '../../kernel/columns'
 import { machineId } from '../../kernel/trunk'
@@ -12,6 +14,14 @@ export const faults = sqliteTable(
     firstSeen: words('first_seen'),
     stopsMachine: flag('stops_machine'),
     open: flag('open').default(true),
+    symptoms: text('symptoms', { mode: 'json' }).$type<string[]>().notNull().default([]),
+    conditions: words('conditions'),
+    /** Why it stays open and is not worked on, or only when it shows. */
+    leftAs: words('left_as').$type<'' | 'known' | 'came-back'>(),
+    /** What it turned out to be. */
+    cause: words('cause'),
+    causeKind: words('cause_kind'),
+    swapParts: text('swap_parts', { mode: 'json' }).$type<SwapPart[]>().notNull().default([]),
   },
   t => [index('faults_machine').on(t.machineId)],
 )
@@ -39,7 +49,48 @@ export const repairs = sqliteTable(
       .references(() => faults.id),
     did: text('did').notNull(),
     closes: flag('closes'),
+    part: words('part'),
+    partFrom: words('part_from'),
+    reversible: flag('reversible').default(true),
     at: text('at').notNull(),
   },
   t => [index('repairs_fault').on(t.faultId)],
+)
+
+/** What was tried, with the minutes that it took; a swap with what took part and how it came out. */
+export const attempts = sqliteTable(
+  'fault_attempts',
+  {
+    id: key(),
+    faultId: integer('fault_id')
+      .notNull()
+      .references(() => faults.id),
+    area: text('area').$type<AttemptArea>().notNull(),
+    did: text('did').notNull(),
+    minutes: integer('minutes'),
+    trial: text('trial', { mode: 'json' }).$type<SwapTest>(),
+    by: text('by').notNull(),
+    at: text('at').notNull(),
+  },
+  t => [index('fault_attempts_fault').on(t.faultId)],
+)
+
+/** What somebody thinks it is; one that tests refute is struck, not deleted. */
+export const theories = sqliteTable(
+  'fault_theories',
+  {
+    id: key(),
+    faultId: integer('fault_id')
+      .notNull()
+      .references(() => faults.id),
+    says: text('says').notNull(),
+    why: text('why').notNull(),
+    wouldRefute: text('would_refute').notNull(),
+    damaged: flag('damaged').default(false),
+    state: text('state').$type<TheoryState>().notNull().default('held'),
+    stateWhy: words('state_why'),
+    by: text('by').notNull(),
+    at: text('at').notNull(),
+  },
+  t => [index('fault_theories_fault').on(t.faultId)],
 )

@@ -1,12 +1,21 @@
-import { and, desc, eq, ne, sql } from 'drizzle-orm'
+import { backToBasics } from '#core/diagnosis/back-to-basics'
+import { type EndedFault, likelyCauses } from '#core/diagnosis/causes'
+import { basicsAround } from '#core/diagnosis/rules'
+import { explained } from '#core/continuity/explained'
+import { type FaultsOfModel, SwapTrial } from '#shared/chapters/faults/index'
+import { type PartKind, priorOf } from '#core/diagnosis/part-priors'
+import { and, count, desc, eq, ne, sql } from 'drizzle-orm'
 import type { ViewOf } from '#shared/chapters/index'
-import type { MachineRow, ViewInput } from '../../kernel/file'
+import type { MachineFile, MachineRow, ViewInput } from '../../kernel/file'
 import type { Tx } from '../../kernel/journal'
 import { machines } from '../../kernel/trunk'
-import { faults, repairs } from './schema'
+import { functionsOf } from '../continuity/index'
+import { attempts, faults, repairs } from './schema'
 
 /** So many faults of sisters stand beside the one that is written. */
 const mostSisters = 8
+/** Faults of a model that are looked through; the newest. */
+const mostEnded = 400
 
 /** What machines of the same model had, and the repair that closed it; the newest. */
 function sisterFaultsOf(tx: Tx, { id, modelId }: MachineRow): ViewOf<'faults'>['sisterFaults'] {
@@ -28,18 +37,122 @@ function sisterFaultsOf(tx: Tx, { id, modelId }: MachineRow): ViewOf<'faults'>['
     .all()
 }
 
-/** Faults with what was observed and repaired. */
-export const faultsView = ({ tx, file }: ViewInput): ViewOf<'faults'> => ({
-  knownFaults: file.model?.knownFaults ?? [],
-  sisterFaults: sisterFaultsOf(tx, file.machine),
-  faults: file.faults.map(({ id, version, symptom, firstSeen, stopsMachine, open, observations, repairs }) => ({
-    id,
-    version,
-    symptom,
-    firstSeen,
-    stopsMachine,
-    open,
-    observations: observations.map(({ id, says, at }) => ({ id, says, at })),
-    repairs: repairs.map(({ id, did, closes, at }) => ({ id, did, closes, at })),
-  })),
-})
+/** Every fault of a model that has ended, with its cause. */
+function endedOf(tx: Tx, modelId: number | null): (EndedFault & { machineId: number })[] {
+  if (modelId === null) return []
+  return tx
+    .select({ machineId: machines.id, machine: machines.tag, symptoms: faults.symptoms, cause: faults.cause })
+    .from(faults)
+    .innerJoin(machines, eq(machines.id, faults.machineId))
+    .where(and(eq(machines.modelId, modelId), ne(faults.cause, '')))
+    .orderBy(desc(faults.id))
+    .limit(mostEnded)
+    .all()
+}
+
+/** How likely parts of a kind are at fault, by the causes that this collection has found. */
+function ownPriors(tx: Tx): Record<string, number> {
+  const found = tx.select({ kind: faults.causeKind, times: count() }).from(faults).where(ne(faults.causeKind, '')).groupBy(faults.causeKind).all()
+  const looked = found.reduce((sum, f) => sum + f.times, 0)
+  return Object.fromEntries(found.map(f => [f.kind, priorOf(f.kind as PartKind, { faulty: f.times, looked })]))
+}
+
+/** Functions of nets that probing of this machine found broken or doubtful. */
+function brokenFunctionsOf(tx: Tx, { probeSheets }: MachineFile): ViewOf<'faults'>['brokenFunctions'] {
+  return probeSheets.flatMap(s => {
+    const nets = [...s.broken, ...s.doubtful]
+    return nets.length ? explained(nets, functionsOf(tx, s.boardId)) : []
+  })
+}
+
+/** Faults with what was observed, tried, thought and repaired. */
+export function faultsView({ tx, file }: ViewInput): ViewOf<'faults'> {
+  const around = basicsAround(file)
+  const ended = endedOf(tx, file.machine.modelId)
+  return {
+    knownFaults: file.model?.knownFaults ?? [],
+    sisterFaults: sisterFaultsOf(tx, file.machine),
+    brokenFunctions: brokenFunctionsOf(tx, file),
+    partPriors: ownPriors(tx),
+    faults: file.faults.map(({ id, version, symptom, symptoms, conditions, firstSeen, stopsMachine, open, leftAs, cause, swapParts, ...of }) => ({
+      id,
+      version,
+      symptom,
+      symptoms,
+      conditions,
+      firstSeen,
+      stopsMachine,
+      open,
+      leftAs,
+      cause,
+      swapParts,
+      minutes: of.attempts.reduce((sum, a) => sum + (a.minutes ?? 0), 0),
+      observations: of.observations.map(({ id: no, says, at }) => ({ id: no, says, at })),
+      repairs: of.repairs.map(({ id: no, did, closes, part, partFrom, reversible, at }) => ({ id: no, did, closes, part, partFrom, reversible, at })),
+      attempts: of.attempts.map(({ id: no, area, did, minutes, trial, by, at }) => ({
+        id: no,
+        area,
+        did,
+        minutes,
+        trial: trial && SwapTrial.parse(trial),
+        by,
+        at,
+      })),
+      theories: of.theories.map(({ id: no, says, why, wouldRefute, damaged, state, stateWhy, by, at }) => ({
+        id: no,
+        says,
+        why,
+        wouldRefute,
+        damaged,
+        state,
+        stateWhy,
+        by,
+        at,
+      })),
+      findings: backToBasics({ open: open && leftAs !== 'known', attempts: of.attempts, theories: of.theories, ...around }),
+      likelyCauses: open
+        ? likelyCauses(
+            symptoms,
+            ended.filter(f => f.machineId !== file.machine.id),
+          ).slice(0, 4)
+        : [],
+    })),
+  }
+}
+
+/** Faults of a model over the collection, and their causes with how often each was right. */
+export function faultsOfModel(tx: Tx, modelId: number): FaultsOfModel {
+  const list = tx
+    .select({ fault: faults, tag: machines.tag, name: machines.nickname })
+    .from(faults)
+    .innerJoin(machines, eq(machines.id, faults.machineId))
+    .where(eq(machines.modelId, modelId))
+    .orderBy(desc(faults.id))
+    .limit(mostEnded)
+    .all()
+  return {
+    faults: list.map(({ fault, tag, name }) => ({
+      id: fault.id,
+      tag,
+      name: name || tag,
+      symptom: fault.symptom,
+      symptoms: fault.symptoms,
+      open: fault.open,
+      leftAs: fault.leftAs,
+      cause: fault.cause,
+      did:
+        tx
+          .select({ did: repairs.did })
+          .from(repairs)
+          .where(and(eq(repairs.faultId, fault.id), eq(repairs.closes, true)))
+          .orderBy(desc(repairs.id))
+          .get()?.did ?? '',
+      minutes: tx
+        .select({ sum: sql<number>`coalesce(sum(${attempts.minutes}), 0)` })
+        .from(attempts)
+        .where(eq(attempts.faultId, fault.id))
+        .get()!.sum,
+    })),
+    causes: likelyCauses([], endedOf(tx, modelId)),
+  }
+}

@@ -1,13 +1,89 @@
 import { z } from 'zod'
+import { attemptAreas } from '#core/diagnosis/back-to-basics'
+import { partKindNames } from '#core/diagnosis/part-priors'
+import { symptomWords } from '#core/diagnosis/symptoms'
 import { command } from '../../kernel/contract'
-import { id, roughDay, text, version } from '../../kernel/fields'
+import { id, oneOf, optionalQuantity, optionalText, roughDay, text, version } from '../../kernel/fields'
 import { atTheBench } from '../../kernel/roles'
+import { SwapParts, SwapTrial } from './shapes'
+
+const symptoms = z.array(oneOf(symptomWords as [string, ...string[]], 'Symptom')).max(12)
+/** How a theory can come to stand. */
+export const theoryStates = ['held', 'struck', 'confirmed'] as const
+/** Why a fault stays open and is worked on no more, or only when it shows. */
+export const leftAsWords = ['', 'known', 'came-back'] as const
 
 export const onMachine = {
-  'report-fault': command(atTheBench, z.object({ symptom: text('Symptom', 200), firstSeen: roughDay('First seen'), stopsMachine: z.boolean().default(true) })),
-  'change-fault': command(atTheBench, z.object({ faultId: id, version, symptom: text('Symptom', 200), stopsMachine: z.boolean() })),
+  'report-fault': command(
+    atTheBench,
+    z.object({
+      symptom: text('Symptom', 200),
+      firstSeen: roughDay('First seen'),
+      stopsMachine: z.boolean().default(true),
+      symptoms: symptoms.default([]),
+      conditions: optionalText('Conditions', 300),
+    }),
+  ),
+  'change-fault': command(
+    atTheBench,
+    z.object({
+      faultId: id,
+      version,
+      symptom: text('Symptom', 200),
+      stopsMachine: z.boolean(),
+      symptoms: symptoms.optional(),
+      conditions: z.string().trim().max(300, 'Conditions: at most 300 characters, please.').optional(),
+    }),
+  ),
   'observe-fault': command(atTheBench, z.object({ faultId: id, says: text('Observation', 1000) })),
-  'repair-fault': command(atTheBench, z.object({ faultId: id, did: text('What was done', 1000), closes: z.boolean() })),
+  'repair-fault': command(
+    atTheBench,
+    z.object({
+      faultId: id,
+      did: text('What was done', 1000),
+      closes: z.boolean(),
+      /** What it was, once that is known. */
+      cause: optionalText('Cause', 200),
+      causeKind: z.enum(['', ...partKindNames]).default(''),
+      /** The part that was replaced, and where its successor comes from. */
+      part: optionalText('Part', 120),
+      partFrom: optionalText('Where it came from', 120),
+      reversible: z.boolean().default(true),
+    }),
+  ),
+  /** Something that was tried, with the time it took; a swap says what took part and how it came out. */
+  'try-on-fault': command(
+    atTheBench,
+    z.object({
+      faultId: id,
+      area: oneOf(attemptAreas, 'What it was about'),
+      did: text('What was tried', 500),
+      minutes: optionalQuantity('', 'Minutes', { above: -1, upTo: 6000 }),
+      trial: SwapTrial.nullable().default(null),
+    }),
+  ),
+  'set-swap-parts': command(atTheBench, z.object({ faultId: id, version, parts: SwapParts })),
+  'hold-theory': command(
+    atTheBench,
+    z.object({
+      faultId: id,
+      says: text('Theory', 200),
+      why: text('Why', 300),
+      wouldRefute: text('What would refute it', 300),
+      damaged: z.boolean().default(false),
+    }),
+  ),
+  'judge-theory': command(
+    atTheBench,
+    z.object({
+      theoryId: id,
+      state: oneOf(theoryStates, 'How it stands'),
+      why: text('What showed it', 300),
+      /** The equipment of the test was itself known good. */
+      trusted: z.boolean().default(false),
+    }),
+  ),
+  'leave-fault': command(atTheBench, z.object({ faultId: id, version, leftAs: oneOf(leftAsWords, 'How it stays'), says: text('Why', 300) })),
 } as const
 
 export const onCollection = {} as const

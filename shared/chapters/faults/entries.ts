@@ -1,10 +1,36 @@
 import { z } from 'zod'
-import { ending, entry, observed, quote } from '../../kernel/contract'
+import { closed, ending, entry, observed, quote } from '../../kernel/contract'
 
 const s = z.string()
 const b = z.boolean()
 
+const states: Record<string, string> = { held: 'is held again', struck: 'is refuted', confirmed: 'is confirmed' }
+const outcomes: Record<string, string> = { works: 'it works', fails: 'it fails', sometimes: 'it fails sometimes' }
+const stays: Record<string, string> = {
+  'known': 'stays open as known; nobody works on it',
+  'came-back': 'came back by itself: it stays open as intermittent',
+  '': 'is worked on again',
+}
+
 export const entries = {
+  'fault.tried': entry(
+    z.object({ symptom: s, did: s, minutes: z.number().nullable(), parts: z.array(s), outcome: s, trusted: b }),
+    d =>
+      `Tried on ${quote(d.symptom)}: ${ending(d.did)}${d.parts.length ? ` With ${d.parts.join(', ')} ${outcomes[d.outcome] ?? d.outcome}.` : ''}${d.trusted ? '' : ' Its own equipment was in doubt.'}${d.minutes === null ? '' : ` ${d.minutes} minutes.`}`,
+  ),
+  'fault.parts': entry(z.object({ symptom: s, parts: z.number() }), d => `Parts that take part in swaps on ${quote(d.symptom)}: ${d.parts}.`, closed),
+  'theory.held': entry(
+    z.object({ symptom: s, says: s, why: s, wouldRefute: s }),
+    d => `Theory on ${quote(d.symptom)}: ${ending(d.says)} ${ending(d.why)} It would be refuted by: ${ending(d.wouldRefute)}`,
+    // Whose theory it was is nobody's business outside.
+    closed,
+  ),
+  'theory.judged': entry(
+    z.object({ symptom: s, says: s, state: s, why: s }),
+    d => `Theory on ${quote(d.symptom)}, ${quote(d.says)}, ${states[d.state] ?? d.state}: ${ending(d.why)}`,
+    closed,
+  ),
+  'fault.left': entry(z.object({ symptom: s, leftAs: s, says: s }), d => `${quote(d.symptom)} ${stays[d.leftAs] ?? d.leftAs}. ${ending(d.says)}`),
   'fault.reported': entry(
     z.object({ symptom: s, firstSeen: s, stopsMachine: b }),
     d => `Fault reported: ${d.symptom}${d.firstSeen && `, first seen ${d.firstSeen}`}${d.stopsMachine ? '; it stops the machine' : ''}.`,
@@ -15,7 +41,9 @@ export const entries = {
   ),
   'fault.observed': entry(z.object({ symptom: s, says: s }), d => `Observed on ${quote(d.symptom)}: ${ending(d.says)}`, observed),
   'fault.repaired': entry(
-    z.object({ symptom: s, did: s, closes: b }),
-    d => `Repair on ${quote(d.symptom)}: ${ending(d.did)} ${d.closes ? 'That closed it.' : 'It did not close it.'}`,
+    // Entries of former days say nothing of a cause.
+    z.object({ symptom: s, did: s, closes: b, cause: s.optional(), part: s.optional(), partFrom: s.optional(), reversible: b.optional() }),
+    d =>
+      `Repair on ${quote(d.symptom)}: ${ending(d.did)}${d.part ? ` ${d.part} replaced${d.partFrom ? `, from ${d.partFrom}` : ''}.` : ''}${d.cause ? ` It was: ${ending(d.cause)}` : ''} ${d.closes ? 'That closed it.' : 'It did not close it.'}${d.reversible === false ? ' It cannot be undone.' : ''}`,
   ),
 } as const

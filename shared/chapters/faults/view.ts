@@ -1,6 +1,11 @@
 import { z } from 'zod'
+import { attemptAreas } from '#core/diagnosis/back-to-basics'
+import { Finding } from '../../kernel/shapes'
+import { leftAsWords, theoryStates } from './commands'
+import { SwapPartShape, SwapTrial } from './shapes'
 
 const id = z.number()
+const n = z.number()
 const s = z.string()
 const b = z.boolean()
 
@@ -9,16 +14,40 @@ export const view = z.object({
   knownFaults: z.array(s),
   /** What machines of the same model had, and what it turned out to be; the newest. */
   sisterFaults: z.array(z.object({ tag: s, name: s, symptom: s, open: b, did: s })),
+  /** Functions that hang on nets which probing found broken: each is a theory worth writing down. */
+  brokenFunctions: z.array(z.object({ net: s, does: s })),
+  /** How likely parts of a kind are at fault, where the collection's own causes say something of it. */
+  partPriors: z.record(s, n),
   faults: z.array(
     z.object({
       id,
-      version: z.number(),
+      version: n,
       symptom: s,
+      symptoms: z.array(s),
+      conditions: s,
       firstSeen: s,
       stopsMachine: b,
       open: b,
+      leftAs: z.enum(leftAsWords),
+      cause: s,
+      /** Minutes of all attempts. */
+      minutes: n,
       observations: z.array(z.object({ id, says: s, at: s })),
-      repairs: z.array(z.object({ id, did: s, closes: b, at: s })),
+      repairs: z.array(z.object({ id, did: s, closes: b, part: s, partFrom: s, reversible: b, at: s })),
+      attempts: z.array(z.object({ id, area: z.enum(attemptAreas), did: s, minutes: n.nullable(), trial: SwapTrial.nullable(), by: s, at: s })),
+      theories: z.array(z.object({ id, says: s, why: s, wouldRefute: s, damaged: b, state: z.enum(theoryStates), stateWhy: s, by: s, at: s })),
+      swapParts: z.array(SwapPartShape),
+      /** Whether it has to go back to basics. */
+      findings: z.array(Finding),
+      /** Causes that earlier faults of the model with a symptom in common had. */
+      likelyCauses: z.array(z.object({ cause: s, right: n, of: n, machines: z.array(s) })),
     }),
   ),
 })
+
+/** Faults of a model over the collection. */
+export const FaultsOfModel = z.object({
+  faults: z.array(z.object({ id, tag: s, name: s, symptom: s, symptoms: z.array(s), open: b, leftAs: s, cause: s, did: s, minutes: n })),
+  causes: z.array(z.object({ cause: s, right: n, of: n, machines: z.array(s) })),
+})
+export type FaultsOfModel = z.infer<typeof FaultsOfModel>

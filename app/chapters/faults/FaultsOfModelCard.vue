@@ -1,0 +1,49 @@
+<script setup lang="ts">
+import { symptomGroups, symptomNames } from '#core/diagnosis/symptoms'
+import type { FaultsOfModel } from '#shared/chapters/faults/index'
+
+/** Faults of a model over the collection: found again by words, with what they turned out to be. */
+const props = defineProps<{ modelId: number }>()
+const { found, trouble } = useCollection<FaultsOfModel>(
+  () => ['faults', props.modelId],
+  () => `/api/models/${props.modelId}/faults`,
+)
+const asked = ref('')
+const group = ref('')
+const groups = [{ value: '', label: 'Every kind' }, ...Object.entries(symptomGroups).map(([value, g]) => ({ value, label: g.name }))]
+const shown = computed(() => {
+  const words = asked.value.trim().toLowerCase()
+  const among = group.value ? Object.keys(symptomGroups[group.value as keyof typeof symptomGroups].words) : null
+  return (found.value?.faults ?? []).filter(
+    f => (!among || f.symptoms.some(s => among.includes(s))) && (!words || [f.symptom, f.cause, f.did].join(' ').toLowerCase().includes(words)),
+  )
+})
+const id = useId()
+</script>
+
+<template>
+  <OneCard title="Faults of this model" hint="Over all machines of the collection; a cause found on one is offered on its sisters.">
+    <p v-if="trouble" role="alert" class="text-stop">{{ trouble }}</p>
+    <template v-else-if="found?.faults.length">
+      <ul v-if="found.causes.length" aria-label="What it was">
+        <li v-for="one in found.causes" :key="one.cause">
+          <strong>{{ one.cause }}</strong> <span class="figure">{{ one.right }} of {{ one.of }}</span> <span class="hint">{{ one.machines.join(', ') }}</span>
+        </li>
+      </ul>
+      <div class="grid gap-3 sm:grid-cols-2">
+        <FieldFrame :id="id" label="Words"><input :id="id" v-model="asked" class="entry" autocomplete="off" /></FieldFrame>
+        <SelectField v-model="group" label="Kind" :options="groups" />
+      </div>
+      <ul class="grid divide-y divide-line border-y border-line">
+        <li v-for="one in shown.slice(0, 50)" :key="one.id" class="flex flex-wrap items-baseline gap-x-3 py-1">
+          <NuxtLink :to="`/m/${one.tag}?stage=mend`">{{ one.name }}</NuxtLink><span class="font-semibold">{{ one.symptom }}</span
+          ><span class="hint">{{ one.symptoms.map(s => symptomNames[s] ?? s).join(', ') }}</span>
+          <span>{{ one.open ? (one.leftAs === 'known' ? 'stays, known' : 'open') : one.cause ? `it was: ${one.cause}` : one.did || 'closed' }}</span>
+          <span v-if="one.minutes" class="hint">{{ one.minutes }} min</span>
+        </li>
+      </ul>
+      <p v-if="!shown.length" class="hint">Nothing of that kind.</p>
+    </template>
+    <EmptyPlace v-else-if="found" says="No fault of this model has been reported. What is found on one machine will stand here for its sisters." />
+  </OneCard>
+</template>

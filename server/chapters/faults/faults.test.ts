@@ -1,0 +1,91 @@
+import { describe, expect, it } from 'vitest'
+import { serverBench } from '../../../tests/support/server-bench'
+import { faultsOfModel } from './index'
+
+const on = serverBench()
+const { perform, sheet } = on
+const model = () => {
+  const { modelId } = on.collection('add-model', {
+    name: `Sextant ${Math.random()}`,
+    maker: 'Oriel & Fyfe',
+    variants: [],
+    usualKit: [],
+    assemblies: [],
+    knownFaults: [],
+    rails: [],
+  } as never) as { modelId: number }
+  return modelId
+}
+function faulty(modelId: number, symptoms = ['black']) {
+  const tag = on.bookIn({ modelId })
+  perform(tag, 'report-fault', { symptom: 'No picture', firstSeen: '', stopsMachine: true, symptoms, conditions: 'cold' } as never)
+  return { tag, fault: () => sheet(tag).faults[0]!, faultId: sheet(tag).faults[0]!.id }
+}
+const trial = (parts: string[], outcome: 'works' | 'fails', more: object = {}) => ({ parts, outcome, runs: 1, trusted: true, ...more })
+
+describe('a fault', () => {
+  it('is solved by swaps that are kept as attempts, and its cause is offered on a sister with how often it was right', () => {
+    const modelId = model()
+    const { tag, fault, faultId } = faulty(modelId)
+    const parts = ['Board', 'U1', 'U2'].map(name => ({ name, kind: 'logic' as const }))
+    perform(tag, 'set-swap-parts', { faultId, version: fault().version, parts } as never)
+    expect(() => perform(tag, 'try-on-fault', { faultId, area: 'swap', did: 'Swap', minutes: 10, trial: trial(['U9'], 'fails') } as never)).toThrow(
+      'none of the parts',
+    )
+    perform(tag, 'try-on-fault', { faultId, area: 'swap', did: 'Swap', minutes: '12', trial: trial(['Board', 'U1'], 'fails') } as never)
+    expect(fault()).toMatchObject({ minutes: 12, attempts: [{ trial: { parts: ['Board', 'U1'], outcome: 'fails' }, by: on.ilka.name }] })
+    expect(() => perform(tag, 'set-swap-parts', { faultId, version: fault().version, parts: parts.slice(1) } as never)).toThrow('took part in a swap')
+    perform(tag, 'repair-fault', {
+      faultId,
+      did: 'New U1',
+      closes: true,
+      cause: 'U1 dead',
+      causeKind: 'logic',
+      part: 'U1',
+      partFrom: 'stock',
+      reversible: true,
+    } as never)
+    expect(fault()).toMatchObject({ open: false, cause: 'U1 dead', repairs: [{ part: 'U1', partFrom: 'stock' }] })
+    const sister = faulty(modelId, ['black', 'dim'])
+    expect(sister.fault().likelyCauses).toEqual([{ cause: 'U1 dead', right: 1, of: 1, machines: [tag] }])
+    expect(faulty(modelId, ['hum']).fault().likelyCauses).toEqual([])
+    expect(faultsOfModel(on.db, modelId)).toMatchObject({ faults: { length: 3 }, causes: [{ cause: 'U1 dead', right: 1 }] })
+    expect(sheet(tag).partPriors.logic).toBeGreaterThan(0.03)
+  })
+
+  it('has theories: refuted only by equipment that is known good, struck and not deleted', () => {
+    const { tag, fault, faultId } = faulty(model())
+    perform(tag, 'hold-theory', { faultId, says: 'IC7 is dead', why: 'It is hot', wouldRefute: 'A good one', damaged: false } as never)
+    const judge = (more: object) =>
+      perform(tag, 'judge-theory', { theoryId: fault().theories[0]!.id, state: 'struck', why: 'A good one changed nothing', trusted: false, ...more } as never)
+    expect(() => judge({})).toThrow('Check the checker')
+    judge({ trusted: true })
+    expect(fault().theories).toMatchObject([{ state: 'struck', stateWhy: 'A good one changed nothing' }])
+    expect(() => judge({ trusted: true })).toThrow('like that already')
+    judge({ state: 'held', why: 'The good one was dead too' })
+    expect(fault().theories[0]!.state).toBe('held')
+  })
+
+  it('goes back to basics when it has taken long, on its own sheet and among the next moves', () => {
+    const { tag, fault, faultId } = faulty(model())
+    perform(tag, 'try-on-fault', { faultId, area: 'video', did: 'Chased the picture', minutes: 200 } as never)
+    expect(fault().findings).toMatchObject([{ code: 'fault.basics' }])
+    expect(sheet(tag).moves.map(m => m.code)).toContain('fault-basics')
+  })
+
+  it('stays open as intermittent when it came back by itself, and as known only when it does not stop the machine', () => {
+    const { tag, fault, faultId } = faulty(model())
+    const leave = (leftAs: string) => perform(tag, 'leave-fault', { faultId, version: fault().version, leftAs, says: 'Six evenings without it' } as never)
+    expect(() => leave('known')).toThrow('stops the machine')
+    leave('came-back')
+    expect(fault()).toMatchObject({ open: true, leftAs: 'came-back' })
+    perform(tag, 'change-fault', { faultId, version: fault().version, symptom: 'Ghosting', stopsMachine: false } as never)
+    expect(fault()).toMatchObject({ conditions: 'cold', symptoms: ['black'] })
+    leave('known')
+    expect(
+      sheet(tag)
+        .moves.map(m => m.code)
+        .filter(c => c.startsWith('fault')),
+    ).toEqual([])
+  })
+})

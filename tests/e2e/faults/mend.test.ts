@@ -1,0 +1,96 @@
+import { expect, it } from 'vitest'
+import { atTheBench } from '../support/bench'
+
+const {
+  application,
+  visitors: [joaquim],
+} = atTheBench(['joaquim'])
+
+/** Presses what is in a test, then how it came out; what already stands for it is left. */
+async function trial(inside: string[], outside: string[], outcome: string) {
+  for (const [names, wanted] of [
+    [outside, 'false'],
+    [inside, 'true'],
+  ] as const)
+    for (const name of names)
+      await joaquim.driver.executeScript(
+        `const b = [...document.querySelectorAll('[aria-label="Parts"] button')].find(e => e.innerText.trim().startsWith(arguments[0])); if (b.getAttribute('aria-pressed') !== arguments[1]) b.click()`,
+        name,
+        wanted,
+      )
+  await joaquim.press(outcome)
+}
+
+it('a fault with two dead chips: a theory falls to equipment that is known good, swaps find both, and its cause is offered on a sister', async () => {
+  await joaquim.open(`/m/${await application.tagOf('Schoolroom C')}?stage=mend`)
+  await joaquim.unfold('Faults')
+  await joaquim.fill('Symptom', 'Nothing on the screen', 'Report a fault')
+  await joaquim.show('Words it is found again by')
+  await joaquim.press('no picture')
+  await joaquim.press('Report it')
+  await joaquim.sees('Stops the machine')
+  expect(await joaquim.violations()).toEqual([])
+
+  await joaquim.press('Write down a theory')
+  for (const [label, words] of [
+    ['It may be', 'The set is off its channel'],
+    ['Why', 'It was so before'],
+    ['What would refute it', 'Another set shows nothing either'],
+  ])
+    await joaquim.fill(label!, words!, 'Write down a theory')
+  await joaquim.press('Keep the theory')
+  await joaquim.press('Judge The set is off its channel')
+  await joaquim.fill('What showed it', 'A second set is dark too')
+  await joaquim.press('Keep the judgement')
+  await joaquim.sees('Check the checker')
+  await joaquim.tick('The equipment of that test is itself known good')
+  await joaquim.press('Keep the judgement')
+  await joaquim.sees('Refuted: A second set is dark too')
+
+  await joaquim.show('Swap board')
+  for (const [name, kind, place, good] of [
+    ['Board', 'Main board', '', false],
+    ['Old video', 'Custom chip', 'video', false],
+    ['Good video', 'Custom chip', 'video', true],
+    ['Old ROM', 'ROM', 'rom', false],
+    ['Good ROM', 'ROM', 'rom', true],
+  ] as const) {
+    await joaquim.fill('Part', name, 'Add a part that takes part')
+    await joaquim.select('It is a', kind)
+    await joaquim.fill('Goes in place of', place, 'Add a part that takes part')
+    if (good) await joaquim.tick('Known good', 'Add a part that takes part')
+    await joaquim.press('Add it to the parts')
+    await joaquim.driver.wait(() => joaquim.offers(`Take ${name} off the board`), 10_000)
+  }
+  await trial(['Board', 'Old video', 'Old ROM'], [], 'It fails')
+  await joaquim.sees('explanations are left')
+  await trial(['Good video', 'Old ROM'], [], 'It fails')
+  await joaquim.sees('Swap board: 2 tests')
+  await trial(['Old video', 'Good ROM'], [], 'It fails')
+  await joaquim.sees('Swap board: 3 tests')
+  await trial(['Good video', 'Good ROM'], [], 'It works')
+  await joaquim.sees('Most likely: Old video and Old ROM.', 'No single part explains all of it.')
+
+  await joaquim.press('Enter a repair')
+  await joaquim.fill('What was done', 'Both from the shelf', 'Enter a repair')
+  await joaquim.fill('What it was', 'Video chip and ROM dead', 'Enter a repair')
+  await joaquim.flip('It closed the fault', 'Enter a repair')
+  await joaquim.press('Keep the repair')
+  await joaquim.sees('It was: Video chip and ROM dead')
+
+  await joaquim.open(`/m/${await application.tagOf('Schoolroom B')}?stage=mend`)
+  await joaquim.unfold('Faults')
+  await joaquim.fill('Symptom', 'Dark', 'Report a fault')
+  await joaquim.show('Words it is found again by')
+  await joaquim.press('no picture')
+  await joaquim.press('Report it')
+  await joaquim.sees('Video chip and ROM dead', 'right 1 of 1 times')
+})
+
+it('the board on the tool wall tells two drives from one controller', async () => {
+  await joaquim.open('/tools/diagnosis/swap')
+  await joaquim.sees('4 explanations are left; the likeliest is Controller.', 'Put in Controller of a sister for Controller.')
+  await joaquim.press('Put that into the next test')
+  await joaquim.press('It works')
+  await joaquim.sees('Most likely: Controller.')
+})
