@@ -12,6 +12,7 @@ import type { PictureName } from './photographs/index'
 type ByName = {
   assembly?: string
   fault?: string
+  theory?: string
   question?: string
   part?: string
   claim?: string

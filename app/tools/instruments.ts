@@ -1,4 +1,5 @@
 import type { Component } from 'vue'
+import AddressMapInstrument from './AddressMapInstrument.vue'
 import BathInstrument from './BathInstrument.vue'
 import BatteryInstrument from './BatteryInstrument.vue'
 import ColourMatchInstrument from './ColourMatchInstrument.vue'
@@ -10,7 +11,10 @@ import DischargeInstrument from './DischargeInstrument.vue'
 import DryingInstrument from './DryingInstrument.vue'
 import GateInstrument from './GateInstrument.vue'
 import JunctionInstrument from './JunctionInstrument.vue'
+import KeyboardMatrixInstrument from './KeyboardMatrixInstrument.vue'
+import LadderInstrument from './LadderInstrument.vue'
 import LiftInstrument from './LiftInstrument.vue'
+import MemoryFaultInstrument from './MemoryFaultInstrument.vue'
 import MethodsInstrument from './MethodsInstrument.vue'
 import NeutraliseInstrument from './NeutraliseInstrument.vue'
 import OffStateInstrument from './OffStateInstrument.vue'
@@ -49,5 +53,9 @@ export const instruments: Record<string, Component> = {
   'cleaning/whitening-forecast': WhiteningForecastInstrument,
   'continuity/probe-plan': ProbePlanInstrument,
   'continuity/patch-plan': PatchPlanInstrument,
+  'diagnosis/ladder': LadderInstrument,
   'diagnosis/swap': SwapInstrument,
+  'diagnosis/keyboard-matrix': KeyboardMatrixInstrument,
+  'diagnosis/memory-fault': MemoryFaultInstrument,
+  'diagnosis/address-map': AddressMapInstrument,
 }

@@ -10,6 +10,10 @@ import { conditionCorrosionRating } from './condition-corrosion-rating'
 import { conditionTriage } from './condition-triage'
 import { continuityPatchPlan } from './continuity-patch-plan'
 import { continuityProbePlan } from './continuity-probe-plan'
+import { diagnosisAddressMap } from './diagnosis-address-map'
+import { diagnosisKeyboardMatrix } from './diagnosis-keyboard-matrix'
+import { diagnosisLadder } from './diagnosis-ladder'
+import { diagnosisMemoryFault } from './diagnosis-memory-fault'
 import { diagnosisSwap } from './diagnosis-swap'
 import { identifyDateCode } from './identify-date-code'
 import { identifyDating } from './identify-dating'
@@ -49,7 +53,11 @@ export const tools = [
   cleaningWhiteningForecast,
   continuityProbePlan,
   continuityPatchPlan,
+  diagnosisLadder,
   diagnosisSwap,
+  diagnosisKeyboardMatrix,
+  diagnosisMemoryFault,
+  diagnosisAddressMap,
 ] as unknown as Tool[]
 
 export const toolById = (id: string) => tools.find(tool => tool.id === id)

@@ -18,6 +18,9 @@ const failures = ref('')
 const trusted = ref(true)
 const { result, trouble } = useSwaps(() => (props.parts.length ? { parts: props.parts, tests: props.tests } : undefined))
 
+/** An empty board begins with its parts; they stay in sight while they are being added. */
+const startsEmpty = !props.parts.length
+
 const placeOf = (p: SwapPart) => p.place ?? p.kind
 /** Parts that stand in for each other side by side. */
 const places = computed(() => {
@@ -183,7 +186,7 @@ const id = useId()
       </li>
     </ol>
 
-    <details v-if="mayWrite" :open="!parts.length">
+    <details v-if="mayWrite" :open="startsEmpty">
       <summary class="font-semibold">Parts that take part ({{ parts.length }})</summary>
       <form class="grid gap-3 pt-2" aria-label="Add a part that takes part" @submit.prevent="addPart">
         <div class="grid gap-3 sm:grid-cols-3">

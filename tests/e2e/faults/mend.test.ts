@@ -1,3 +1,4 @@
+import { Key } from 'selenium-webdriver'
 import { expect, it } from 'vitest'
 import { atTheBench } from '../support/bench'
 
@@ -23,12 +24,12 @@ async function trial(inside: string[], outside: string[], outcome: string) {
 
 it('a fault with two dead chips: a theory falls to equipment that is known good, swaps find both, and its cause is offered on a sister', async () => {
   await joaquim.open(`/m/${await application.tagOf('Schoolroom C')}?stage=mend`)
-  await joaquim.unfold('Faults')
   await joaquim.fill('Symptom', 'Nothing on the screen', 'Report a fault')
   await joaquim.show('Words it is found again by')
   await joaquim.press('no picture')
   await joaquim.press('Report it')
   await joaquim.sees('Stops the machine')
+  await joaquim.driver.executeScript('window.scrollTo(0, 0)')
   expect(await joaquim.violations()).toEqual([])
 
   await joaquim.press('Write down a theory')
@@ -79,7 +80,6 @@ it('a fault with two dead chips: a theory falls to equipment that is known good,
   await joaquim.sees('It was: Video chip and ROM dead')
 
   await joaquim.open(`/m/${await application.tagOf('Schoolroom B')}?stage=mend`)
-  await joaquim.unfold('Faults')
   await joaquim.fill('Symptom', 'Dark', 'Report a fault')
   await joaquim.show('Words it is found again by')
   await joaquim.press('no picture')
@@ -93,4 +93,35 @@ it('the board on the tool wall tells two drives from one controller', async () =
   await joaquim.press('Put that into the next test')
   await joaquim.press('It works')
   await joaquim.sees('Most likely: Controller.')
+})
+
+it('dead columns are found on the drawn keyboard, a failing address is told its chip, an address is turned, and the ladder says what is next', async () => {
+  await joaquim.open('/tools/diagnosis/keyboard-matrix')
+  await joaquim.sees('Faults that explain it', 'Line C3: high.', 'Line C4 as a whole', 'The electronics answer')
+  await joaquim.press('D: fails')
+  await joaquim.press('D: sticks')
+  await joaquim.press('D: untested')
+  await joaquim.sees('Line C4 is gone beyond D.')
+  await joaquim.press('Listen to a real keyboard')
+  await joaquim.keys('f', Key.ESCAPE)
+  await joaquim.sees('Heard: F')
+
+  await joaquim.open('/tools/diagnosis/memory-fault')
+  await joaquim.sees('IC14 in bank-1, bit 3, stuck at 1.')
+  await joaquim.fill('Address, expected, read', '4000 55 5D\n8000 55 5D')
+  await joaquim.sees('Bit 3 fails in 2 banks: its data line or its buffer.')
+  await joaquim.fill('Address, expected, read', '4000 55 155')
+  await joaquim.sees('has more than 8 bits')
+
+  await joaquim.open('/tools/diagnosis/address-map')
+  await joaquim.sees('4,088 KB', 'input and output', '3FFF70')
+  await joaquim.fill('An address', '9')
+  await joaquim.sees('is no octal number')
+
+  await joaquim.open('/tools/diagnosis/ladder')
+  await joaquim.sees('Next: clock.')
+  for (const one of ['Every rail is in order, under load', 'Well-formed characters in random places', 'A key is answered']) await joaquim.press(one)
+  await joaquim.sees('Next: rails.')
+  await joaquim.driver.executeScript('window.scrollTo(0, 0)')
+  expect(await joaquim.violations()).toEqual([])
 })
