@@ -2,6 +2,7 @@ import type { Component } from 'vue'
 import AddressMapInstrument from './AddressMapInstrument.vue'
 import BathInstrument from './BathInstrument.vue'
 import BatteryInstrument from './BatteryInstrument.vue'
+import CaptureInstrument from './CaptureInstrument.vue'
 import ColourMatchInstrument from './ColourMatchInstrument.vue'
 import CorrosionAreaInstrument from './CorrosionAreaInstrument.vue'
 import CorrosionRatingInstrument from './CorrosionRatingInstrument.vue'
@@ -58,4 +59,5 @@ export const instruments: Record<string, Component> = {
   'diagnosis/keyboard-matrix': KeyboardMatrixInstrument,
   'diagnosis/memory-fault': MemoryFaultInstrument,
   'diagnosis/address-map': AddressMapInstrument,
+  'signals/capture': CaptureInstrument,
 }

@@ -26,6 +26,7 @@ import { powerSupplyMatch } from './power-supply-match'
 import { powerTrace } from './power-trace'
 import { safetyGate } from './safety-gate'
 import { safetyLift } from './safety-lift'
+import { signalsCapture } from './signals-capture'
 import type { Tool } from './tool'
 
 /** Every instrument, in the order of the work. */
@@ -58,6 +59,7 @@ export const tools = [
   diagnosisKeyboardMatrix,
   diagnosisMemoryFault,
   diagnosisAddressMap,
+  signalsCapture,
 ] as unknown as Tool[]
 
 export const toolById = (id: string) => tools.find(tool => tool.id === id)

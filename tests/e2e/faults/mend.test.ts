@@ -1,3 +1,5 @@
+import { writeFileSync } from 'node:fs'
+import { join } from 'node:path'
 import { Key } from 'selenium-webdriver'
 import { expect, it } from 'vitest'
 import { atTheBench } from '../support/bench'
@@ -117,6 +119,15 @@ it('dead columns are found on the drawn keyboard, a failing address is told its 
   await joaquim.sees('4,088 KB', 'input and output', '3FFF70')
   await joaquim.fill('An address', '9')
   await joaquim.sees('is no octal number')
+
+  await joaquim.open('/tools/signals/capture')
+  await joaquim.sees('Code is being executed.', 'toggles, regularly')
+  await joaquim.select('Or made up, for practice', 'two data lines joined')
+  await joaquim.sees('D2 and D3 change in step.')
+  const file = join(application.folder, 'broken.vcd')
+  writeFileSync(file, `$var wire 1 ! D0 $end $enddefinitions $end\n#0\n0!\nrubbish\n#900\n1!`)
+  await joaquim.giveFiles('From a file', file)
+  await joaquim.sees('Line 4:', 'Too few changes to say whether code is being executed.')
 
   await joaquim.open('/tools/diagnosis/ladder')
   await joaquim.sees('Next: clock.')
