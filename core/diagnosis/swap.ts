@@ -66,7 +66,7 @@ export interface SwapResult {
   findings: Finding[]
 }
 
-const most = { parts: 40, tests: 30, name: 80, explanations: 400 } as const
+const most = { parts: 40, tests: 30, name: 80, explanations: 12_000 } as const
 const largestSet = 3
 /** A part that fails now and then does so in this share of its runs, as long as nobody has counted. Common practice, no source. */
 const usualRate = 0.3
@@ -113,7 +113,7 @@ export function reasonSwaps({ parts, tests }: SwapInput): SwapResult {
 
   const priors = parts.map(p => (p.knownGood ? knownGoodShare : (p.prior ?? priorOf(p.kind))))
   const members = sets.map(s => new Set(s))
-  const likely = (set: readonly number[]) => weightOf(set, parts, priors, tests, members, sure)
+  const likely = weighing(parts, priors, tests, members, sure)
   const minimal = minimalHittingSets(conflicts, largestSet, most.explanations)
   const weights = minimal.map(likely)
   const all = weights.reduce((sum, w) => sum + w, 0)
@@ -188,30 +188,42 @@ function goodOf(tests: readonly SwapTest[], sets: readonly number[][], sure: rea
   return new Set(sets.filter((_, i) => tests[i]!.outcome === 'works' && sure[i]).flat())
 }
 
-/** How likely it is that exactly these parts are at fault, and that the tests came out as they did; over all ways in which they may fail. */
-function weightOf(
-  set: readonly number[],
+/**
+ * How likely it is that exactly a set of parts is at fault, and that the tests came out as they did; over all ways in which they may fail.
+ * A test that none of them took part in says the same of every set, and is reckoned once.
+ */
+function weighing(
   parts: readonly SwapPart[],
   priors: readonly number[],
   tests: readonly SwapTest[],
   members: readonly ReadonlySet<number>[],
   sure: readonly boolean[],
-): number {
-  const others = priors.reduce((product, p, i) => (set.includes(i) ? product : product * (1 - p)), 1)
-  let sum = 0
-  // Each part of the set is dead, or fails now and then.
-  for (let ways = 0; ways < 1 << set.length; ways++) {
-    const rates = set.map((p, k) => [p, ways & (1 << k) ? usualRate : 1] as const)
-    let weight = others
-    for (const [p, rate] of rates) {
-      const { sometimes } = partKinds[parts[p]!.kind]
-      weight *= priors[p]! * (rate === 1 ? 1 - sometimes : sometimes)
+) {
+  const idle = tests.map((t, i) => chanceOf(t, 0, sure[i]!))
+  const odds = priors.map(p => p / (1 - p))
+  const allGood = priors.reduce((product, p) => product * (1 - p), 1) * idle.reduce((product, c) => product * c, 1)
+  // Of a test it counts alone whether one of its parts is dead, and else how many fail now and then.
+  const dead = tests.map((t, i) => chanceOf(t, 1, sure[i]!) / idle[i]!)
+  const seldom = tests.map((t, i) => Array.from({ length: largestSet + 1 }, (_, k) => chanceOf(t, 1 - (1 - usualRate) ** k, sure[i]!) / idle[i]!))
+  const shareOf = parts.map(p => partKinds[p.kind].sometimes)
+  return (set: readonly number[]): number => {
+    const inside = members.map(m => set.reduce((bits, p, k) => (m.has(p) ? bits | (1 << k) : bits), 0))
+    let sum = 0
+    // Each part of the set is dead, or fails now and then: a bit says which.
+    for (let ways = 0; ways < 1 << set.length; ways++) {
+      let weight = allGood
+      set.forEach((p, k) => (weight *= odds[p]! * (ways & (1 << k) ? shareOf[p]! : 1 - shareOf[p]!)))
+      for (let i = 0; i < inside.length; i++) {
+        const bits = inside[i]!
+        if (bits) weight *= bits & ~ways ? dead[i]! : seldom[i]![bitCount(bits & ways)]!
+      }
+      sum += weight
     }
-    for (let i = 0; i < tests.length && weight > 0; i++) weight *= chanceOf(tests[i]!, failing(members[i]!, rates), sure[i]!)
-    sum += weight
+    return sum
   }
-  return sum
 }
+
+const bitCount = (bits: number) => (bits & 1) + ((bits >> 1) & 1) + ((bits >> 2) & 1)
 
 /** How often a test with these parts fails: each part at fault fails on its own, in this share of its runs. */
 const failing = (set: ReadonlySet<number>, rates: readonly (readonly [part: number, rate: number])[]) =>

@@ -67,8 +67,9 @@ export class Gathering {
     if (this.lines[line]!.growing.push(atS, level) && ++this.changes > mostChanges)
       throw new InputError('text', '', `Capture: up to ${mostChanges.toLocaleString('en-GB')} changes, please. Capture for a shorter time.`)
   }
-  wrong(line: number, message: string): void {
-    if (this.problems.length < mostProblems) this.problems.push({ line, message })
+  /** @param line its number, or how it is counted; nobody counts lines for what is not told any more */
+  wrong(line: number | (() => number), message: string): void {
+    if (this.problems.length < mostProblems) this.problems.push({ line: typeof line === 'number' ? line : line(), message })
   }
   as = (durationS: number): Capture => ({ lines: this.lines.map(l => l.growing.done(l.name)), durationS, problems: this.problems })
 }

@@ -37,6 +37,8 @@ const fewEdges = 12
 const regularScatter = 0.08
 /** So large a share of edges together makes two lines go in step. */
 const stepShare = 0.95
+/** So many lines of one kind are told one by one. */
+const mostTold = 12
 /** Half height for so long a share of the time is its state. */
 const stateShare = 0.5
 
@@ -60,8 +62,11 @@ export function judgeLines({ lines, durationS }: Capture): SignalsResult {
       if (other.kind !== 'regular' && other.kind !== 'irregular') continue
       const step = stepOf(rising[i]!, rising[j]!, durationS)
       if (!step) continue
-      line.inStep.push({ with: other.name, inverted: step === 'inverted' })
-      other.inStep.push({ with: line.name, inverted: step === 'inverted' })
+      for (const [one, two] of [
+        [line, other],
+        [other, line],
+      ] as const)
+        if (one.inStep.length < mostTold) one.inStep.push({ with: two.name, inverted: step === 'inverted' })
     }
   })
   return { lines: judged, ...executionOf(judged, lines) }
@@ -172,6 +177,12 @@ function executionOf(judged: readonly LineJudged[], lines: readonly SignalLine[]
             'Two lines of a bus hardly do: they may be joined. Probe them with the power off.',
           ),
         )
+  const told = new Map<string, number>()
+  const some = findings.filter(f => {
+    told.set(f.code, (told.get(f.code) ?? 0) + 1)
+    return told.get(f.code)! <= mostTold
+  })
+  findings.splice(0, findings.length, ...some)
   if (!bus.length) {
     findings.unshift(
       finding('note', 'signals.no-bus', 'Whether code is being executed, it cannot be said.', 'No line is named as data or address, such as D0 or A3.'),

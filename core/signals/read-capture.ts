@@ -29,7 +29,7 @@ function readVcd(text: string): Capture {
   }
   /** Lines of each identifier, the highest bit first. */
   const of = new Map<string, { lines: (number | undefined)[]; real: boolean }>()
-  const lineAt = (index: number) => {
+  const lineAt = (index: number) => () => {
     let n = 1
     for (let i = text.indexOf('\n'); i >= 0 && i < index; i = text.indexOf('\n', i + 1)) n++
     return n

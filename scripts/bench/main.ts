@@ -2,6 +2,7 @@
 import { built } from '../lib/setup.mjs'
 import { benchCleaning } from './cleaning'
 import { benchContinuity } from './continuity'
+import { benchDiagnosis } from './diagnosis'
 import { benchCorrosion } from './corrosion'
 import { benchCollection } from './collection'
 import { benchFirstView } from './first-view'
@@ -14,6 +15,7 @@ const run = async (name: string, bench: () => Promise<void>) => (wanted.length &
 await run('corrosion', benchCorrosion)
 await run('cleaning', benchCleaning)
 await run('continuity', benchContinuity)
+await run('diagnosis', benchDiagnosis)
 console.log(`Memory of this process: ${Math.round(process.memoryUsage().rss / 2 ** 20)} MB`)
 await built()
 await run('first-view', benchFirstView)
