@@ -113,6 +113,13 @@ for (const [key, issue] of [
   performOnCollection(bench, coordinator, 'set-board-notes', commands['set-board-notes'].parse({ boardId, version: 1, ...boardNotes }))
 }
 
+for (const [key, code, says] of [
+  ['spindrift', 'M 3', 'memory test failed in the bank that is named'],
+  ['spindrift', '2 short', 'no keyboard answers'],
+  ['sextant-16', '1 long', 'the supply is not in order'],
+] as const)
+  performOnCollection(bench, coordinator, 'note-code', commands['note-code'].parse({ modelId: modelIds.get(key), code, says }))
+
 /** All that happened, oldest first, whichever machine it happened to. */
 const stories: Story[] = [...gannets, ...desks, ...small]
 const tags = new Map<Story, string>()

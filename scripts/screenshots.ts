@@ -108,11 +108,13 @@ try {
   await take('sheet-clean', `/m/${await tag('Two-tone')}?stage=clean`, 'Go on', { theme: 'dark', first: scrollTo('Whitening') })
   await take('sheet-prove', `/m/${await tag('Harbour office')}?stage=prove`, 'Take a reading')
   await take('sheet-narrow', `/m/${await tag('Schoolroom A')}?stage=look`, 'Assemblies', { in: 'narrow' })
-  await take('reading-narrow', `/m/${await tag('Harbour office')}?stage=prove`, 'is within limits', {
-    in: 'narrow',
+  await take('swaps', `/m/${await tag('Radio hut')}?stage=mend`, 'Put that into the next test', {
     first: async () => {
-      await visitor.press('Reading')
-      await visitor.fill('Reading in volts', '11.9', 'Reading')
+      await visitor.show('Swap board: 3')
+      await visitor.sees('Try next')
+      await visitor.driver.executeScript(
+        '[...document.querySelectorAll("summary")].find(s => s.innerText.startsWith("Swap board: 3")).scrollIntoView(); window.scrollBy(0, -110)',
+      )
     },
   })
   await take('tool-wall', '/tools', 'Every instrument on its own')

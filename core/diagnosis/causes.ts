@@ -35,3 +35,12 @@ export function likelyCauses(symptoms: readonly string[], ended: readonly EndedF
   }
   return [...by.values()].sort((a, b) => b.right - a.right || a.cause.localeCompare(b.cause))
 }
+
+/** Whether a code stands in what was written, as a word or words of its own: `12` is not in `128`. */
+export function mentions(text: string, code: string): boolean {
+  const [where, what] = [text.toLowerCase(), code.trim().toLowerCase()]
+  if (!what) return false
+  const letter = (c: string | undefined) => c !== undefined && /[\p{L}\p{N}]/u.test(c)
+  for (let at = where.indexOf(what); at >= 0; at = where.indexOf(what, at + 1)) if (!letter(where[at - 1]) && !letter(where[at + what.length])) return true
+  return false
+}

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { type FaultSoFar, backToBasics, basicsLeft } from './back-to-basics'
-import { likelyCauses } from './causes'
+import { likelyCauses, mentions } from './causes'
 import { symptomGroups, symptomWords } from './symptoms'
 
 const fault: FaultSoFar = { open: true, attempts: [], theories: [], damageKnown: false, railsRead: false, zoneProbed: false }
@@ -59,4 +59,11 @@ it('no symptom word stands in two groups', () => {
   const all = Object.values(symptomGroups).flatMap(g => Object.keys(g.words))
   expect(new Set(all).size).toBe(all.length)
   expect(symptomWords).toHaveLength(all.length)
+})
+
+it('a code is found as a word of its own', () => {
+  expect(['Error 12 at the start', '12', 'it says 2 short beeps'].map(t => mentions(t, '12'))).toEqual([true, true, false])
+  expect(mentions('stops with E-04.', 'e-04')).toBe(true)
+  expect(['code 128', 'X12'].map(t => mentions(t, '12'))).toEqual([false, false])
+  expect(mentions('anything', ' ')).toBe(false)
 })

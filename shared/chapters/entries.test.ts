@@ -143,6 +143,7 @@ const examples: { [K in EntryKind]: [EntryData<K>, string] } = {
     'Tried on “No picture”: Controller of a sister. With Drive A, Controller it fails. Its own equipment was in doubt. 15 minutes.',
   ],
   'fault.parts': [{ symptom: 'No picture', parts: 6 }, 'Parts that take part in swaps on “No picture”: 6.'],
+  'code.noted': [{ model: 'Sextant 16', code: '2 short', says: 'Memory of bank 0' }, 'Code 2 short of Sextant 16: Memory of bank 0.'],
   'theory.held': [
     { symptom: 'No picture', says: 'IC7 is dead', why: 'It is hot', wouldRefute: 'A good one in its socket' },
     'Theory on “No picture”: IC7 is dead. It is hot. It would be refuted by: A good one in its socket.',
@@ -271,6 +272,7 @@ describe('every kind of entry', () => {
       'claim.judged',
       'claim.recorded',
       'cleaning.step-given',
+      'code.noted',
       'consent.recorded',
       'entry.struck',
       'evening.dealt',

@@ -8,7 +8,10 @@ const setSymptom = useSetFieldValue<string>('symptom')
 </script>
 
 <template>
-  <div v-if="sheet.knownFaults.length || sheet.sisterFaults.length" class="grid gap-1 border-l-4 border-note bg-note-wash px-3 py-2 text-[0.9375rem]">
+  <div
+    v-if="sheet.knownFaults.length || sheet.sisterFaults.length || sheet.codes.length"
+    class="grid gap-1 border-l-4 border-note bg-note-wash px-3 py-2 text-[0.9375rem]"
+  >
     <template v-if="sheet.knownFaults.length">
       <p class="font-semibold">Known of this model</p>
       <ul>
@@ -26,5 +29,14 @@ const setSymptom = useSetFieldValue<string>('symptom')
         </li>
       </ul>
     </template>
+    <details v-if="sheet.codes.length">
+      <summary class="font-semibold">Its codes ({{ sheet.codes.length }})</summary>
+      <ul>
+        <li v-for="one in sheet.codes" :key="one.code">
+          <span class="figure font-semibold">{{ one.code }}</span> {{ one.says }}
+          <span v-if="one.turnedOut.length" class="hint">&ensp;turned out to be: {{ one.turnedOut.map(t => `${t.cause} (${t.tag})`).join('; ') }}</span>
+        </li>
+      </ul>
+    </details>
   </div>
 </template>

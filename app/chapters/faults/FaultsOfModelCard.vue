@@ -8,6 +8,7 @@ const { found, trouble } = useCollection<FaultsOfModel>(
   () => ['faults', props.modelId],
   () => `/api/models/${props.modelId}/faults`,
 )
+const session = useSession()
 const asked = ref('')
 const group = ref('')
 const groups = [{ value: '', label: 'Every kind' }, ...Object.entries(symptomGroups).map(([value, g]) => ({ value, label: g.name }))]
@@ -45,5 +46,21 @@ const id = useId()
       <p v-if="!shown.length" class="hint">Nothing of that kind.</p>
     </template>
     <EmptyPlace v-else-if="found" says="No fault of this model has been reported. What is found on one machine will stand here for its sisters." />
+    <section v-if="found" class="grid gap-2" aria-label="Error and beep codes">
+      <h3>Error and beep codes</h3>
+      <ul v-if="found.codes.length" class="grid divide-y divide-line border-y border-line">
+        <li v-for="one in found.codes" :key="one.code" class="flex flex-wrap items-baseline gap-x-3 py-1">
+          <span class="figure font-semibold">{{ one.code }}</span><span>{{ one.says }}</span>
+          <span v-if="one.turnedOut.length" class="hint">turned out to be: {{ one.turnedOut.map(t => `${t.cause} (${t.tag})`).join('; ') }}</span>
+        </li>
+      </ul>
+      <p v-else class="hint">None noted yet. Written into a symptom, a code is found again with what it turned out to be.</p>
+      <AddPanel v-if="session.may('note-code')" v-slot="{ close }" label="Note a code">
+        <CommandForm command="note-code" :initial="{ code: '', says: '' }" :fixed="{ modelId }" label="Note a code" submit="Keep the code" @done="close()"
+          ><div class="grid gap-3 sm:grid-cols-2">
+            <TextField name="code" label="Code" hint="As it is shown or heard, such as E-04 or 2 short" /><TextField name="says" label="What it means" /></div
+        ></CommandForm>
+      </AddPanel>
+    </section>
   </OneCard>
 </template>

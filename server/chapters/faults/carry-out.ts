@@ -3,8 +3,9 @@ import type { CommandInput } from '#shared/chapters/index'
 import { and, eq } from 'drizzle-orm'
 import { NotFound, NotNow } from '../../kernel/refusals'
 import { expectVersion } from '../../kernel/versions'
-import type { MachineWork } from '../../kernel/work'
-import { attempts, faults, observations, repairs, theories } from './schema'
+import type { MachineWork, Work } from '../../kernel/work'
+import { models } from '../models/index'
+import { attempts, faults, modelCodes, observations, repairs, theories } from './schema'
 
 /** As many swaps as the reasoning takes. */
 const mostTrials = 30
@@ -149,4 +150,19 @@ export function leaveFault(work: MachineWork, { faultId, version, leftAs, says }
     .where(eq(faults.id, faultId))
     .run()
   work.write('fault.left', { symptom: fault.symptom, leftAs, says })
+}
+
+/** More codes of one model nobody looks through. */
+const mostCodes = 400
+
+/** What a code of a model means; said again, it is put right. */
+export function noteCode({ tx, at, person, write }: Work, { modelId, code, says }: CommandInput<'note-code'>): void {
+  const model = tx.select().from(models).where(eq(models.id, modelId)).get()
+  if (!model) throw new NotFound('There is no such model.')
+  const there = tx.select().from(modelCodes).where(eq(modelCodes.modelId, modelId)).all()
+  const known = there.find(c => c.code.toLowerCase() === code.toLowerCase())
+  if (known) tx.update(modelCodes).set({ says, by: person.name, at }).where(eq(modelCodes.id, known.id)).run()
+  else if (there.length >= mostCodes) throw new NotNow(`A model has up to ${mostCodes} codes.`)
+  else tx.insert(modelCodes).values({ modelId, code, says, by: person.name, at }).run()
+  write('code.noted', { model: model.name, code, says })
 }

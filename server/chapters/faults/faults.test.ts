@@ -88,4 +88,24 @@ describe('a fault', () => {
         .filter(c => c.startsWith('fault')),
     ).toEqual([])
   })
+
+  it('with a code of the model in its words tells what the code turned out to be', () => {
+    const modelId = model()
+    const note = (code: string, says: string) => on.collection('note-code', { modelId, code, says })
+    note('E-04', 'Memory')
+    note('e-04', 'Memory of bank 0')
+    const { tag, fault, faultId } = faulty(modelId)
+    perform(tag, 'change-fault', { faultId, version: fault().version, symptom: 'Stops with E-04', stopsMachine: true } as never)
+    perform(tag, 'repair-fault', {
+      faultId,
+      did: 'Reseated',
+      closes: true,
+      cause: 'A socket',
+      causeKind: '',
+      part: '',
+      partFrom: '',
+      reversible: true,
+    } as never)
+    expect(sheet(faulty(modelId).tag).codes).toEqual([{ code: 'E-04', says: 'Memory of bank 0', turnedOut: [{ cause: 'A socket', tag }] }])
+  })
 })

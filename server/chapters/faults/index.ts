@@ -1,5 +1,5 @@
 import { serverChapter } from '../../kernel/chapter'
-import { changeFault, holdTheory, judgeTheory, leaveFault, observeFault, repairFault, reportFault, setSwapParts, tryOnFault } from './carry-out'
+import { changeFault, holdTheory, judgeTheory, leaveFault, noteCode, observeFault, repairFault, reportFault, setSwapParts, tryOnFault } from './carry-out'
 import { rows } from './rows'
 import { search } from './search'
 import { observations } from './schema'
@@ -17,6 +17,7 @@ export const faultsChapter = serverChapter({
     'judge-theory': judgeTheory,
     'leave-fault': leaveFault,
   },
+  onCollection: { 'note-code': noteCode },
   rows,
   search,
   strikeable: { observations },

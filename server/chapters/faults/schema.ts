@@ -94,3 +94,18 @@ export const theories = sqliteTable(
   },
   t => [index('fault_theories_fault').on(t.faultId)],
 )
+
+/** Error and beep codes of a model, as the collection has learned them. */
+export const modelCodes = sqliteTable(
+  'model_codes',
+  {
+    id: key(),
+    /** A plain number, for models are known to machines. */
+    modelId: integer('model_id').notNull(),
+    code: text('code').notNull(),
+    says: text('says').notNull(),
+    by: text('by').notNull(),
+    at: text('at').notNull(),
+  },
+  t => [index('model_codes_model').on(t.modelId)],
+)

@@ -1,16 +1,16 @@
 import { backToBasics } from '#core/diagnosis/back-to-basics'
-import { type EndedFault, likelyCauses } from '#core/diagnosis/causes'
+import { type EndedFault, likelyCauses, mentions } from '#core/diagnosis/causes'
 import { basicsAround } from '#core/diagnosis/rules'
 import { explained } from '#core/continuity/explained'
 import { type FaultsOfModel, SwapTrial } from '#shared/chapters/faults/index'
 import { type PartKind, priorOf } from '#core/diagnosis/part-priors'
-import { and, count, desc, eq, ne, sql } from 'drizzle-orm'
+import { and, asc, count, desc, eq, ne, sql } from 'drizzle-orm'
 import type { ViewOf } from '#shared/chapters/index'
 import type { MachineFile, MachineRow, ViewInput } from '../../kernel/file'
 import type { Tx } from '../../kernel/journal'
 import { machines } from '../../kernel/trunk'
 import { functionsOf } from '../continuity/index'
-import { attempts, faults, repairs } from './schema'
+import { attempts, faults, modelCodes, repairs } from './schema'
 
 /** So many faults of sisters stand beside the one that is written. */
 const mostSisters = 8
@@ -57,6 +57,22 @@ function ownPriors(tx: Tx): Record<string, number> {
   return Object.fromEntries(found.map(f => [f.kind, priorOf(f.kind as PartKind, { faulty: f.times, looked })]))
 }
 
+/** Codes of a model, each with the causes of faults in whose words it stands. */
+function codesOf(tx: Tx, modelId: number | null): FaultsOfModel['codes'] {
+  if (modelId === null) return []
+  const codes = tx.select().from(modelCodes).where(eq(modelCodes.modelId, modelId)).orderBy(asc(modelCodes.code)).all()
+  if (!codes.length) return []
+  const ended = tx
+    .select({ tag: machines.tag, symptom: faults.symptom, cause: faults.cause })
+    .from(faults)
+    .innerJoin(machines, eq(machines.id, faults.machineId))
+    .where(and(eq(machines.modelId, modelId), ne(faults.cause, '')))
+    .orderBy(desc(faults.id))
+    .limit(mostEnded)
+    .all()
+  return codes.map(({ code, says }) => ({ code, says, turnedOut: ended.filter(f => mentions(f.symptom, code)).map(({ cause, tag }) => ({ cause, tag })) }))
+}
+
 /** Functions of nets that probing of this machine found broken or doubtful. */
 function brokenFunctionsOf(tx: Tx, { probeSheets }: MachineFile): ViewOf<'faults'>['brokenFunctions'] {
   return probeSheets.flatMap(s => {
@@ -72,6 +88,7 @@ export function faultsView({ tx, file }: ViewInput): ViewOf<'faults'> {
   return {
     knownFaults: file.model?.knownFaults ?? [],
     sisterFaults: sisterFaultsOf(tx, file.machine),
+    codes: codesOf(tx, file.machine.modelId),
     brokenFunctions: brokenFunctionsOf(tx, file),
     partPriors: ownPriors(tx),
     faults: file.faults.map(({ id, version, symptom, symptoms, conditions, firstSeen, stopsMachine, open, leftAs, cause, swapParts, ...of }) => ({
@@ -154,5 +171,6 @@ export function faultsOfModel(tx: Tx, modelId: number): FaultsOfModel {
         .get()!.sum,
     })),
     causes: likelyCauses([], endedOf(tx, modelId)),
+    codes: codesOf(tx, modelId),
   }
 }

@@ -86,4 +86,7 @@ export const onMachine = {
   'leave-fault': command(atTheBench, z.object({ faultId: id, version, leftAs: oneOf(leftAsWords, 'How it stays'), says: text('Why', 300) })),
 } as const
 
-export const onCollection = {} as const
+export const onCollection = {
+  /** What an error or beep code of a model means; said again, it is put right. */
+  'note-code': command(atTheBench, z.object({ modelId: id, code: text('Code', 40), says: text('What it means', 200) })),
+} as const

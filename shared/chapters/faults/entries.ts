@@ -19,6 +19,7 @@ export const entries = {
       `Tried on ${quote(d.symptom)}: ${ending(d.did)}${d.parts.length ? ` With ${d.parts.join(', ')} ${outcomes[d.outcome] ?? d.outcome}.` : ''}${d.trusted ? '' : ' Its own equipment was in doubt.'}${d.minutes === null ? '' : ` ${d.minutes} minutes.`}`,
   ),
   'fault.parts': entry(z.object({ symptom: s, parts: z.number() }), d => `Parts that take part in swaps on ${quote(d.symptom)}: ${d.parts}.`, closed),
+  'code.noted': entry(z.object({ model: s, code: s, says: s }), d => `Code ${d.code} of ${d.model}: ${ending(d.says)}`, closed),
   'theory.held': entry(
     z.object({ symptom: s, says: s, why: s, wouldRefute: s }),
     d => `Theory on ${quote(d.symptom)}: ${ending(d.says)} ${ending(d.why)} It would be refuted by: ${ending(d.wouldRefute)}`,

@@ -9,7 +9,12 @@ const n = z.number()
 const s = z.string()
 const b = z.boolean()
 
+/** A code with what machines that showed it turned out to have. */
+const Code = z.object({ code: s, says: s, turnedOut: z.array(z.object({ cause: s, tag: s })) })
+
 export const view = z.object({
+  /** Error and beep codes of the model. */
+  codes: z.array(Code),
   /** What the model is known for. */
   knownFaults: z.array(s),
   /** What machines of the same model had, and what it turned out to be; the newest. */
@@ -49,5 +54,6 @@ export const view = z.object({
 export const FaultsOfModel = z.object({
   faults: z.array(z.object({ id, tag: s, name: s, symptom: s, symptoms: z.array(s), open: b, leftAs: s, cause: s, did: s, minutes: n })),
   causes: z.array(z.object({ cause: s, right: n, of: n, machines: z.array(s) })),
+  codes: z.array(Code),
 })
 export type FaultsOfModel = z.infer<typeof FaultsOfModel>
