@@ -54,6 +54,7 @@ type RequestByName<N extends MachineCommandName> = Without<
   | 'damageId'
   | 'boardId'
   | 'theoryId'
+  | 'soakId'
   | 'from'
   | 'inspectedById'
   | 'until'

@@ -275,6 +275,7 @@ async function takeStep(story: Story, { who, command, input }: Step) {
     faultId: fault?.id,
     partId: part?.id ?? (command === 'say-cleaning-part' ? null : undefined),
     claimId: claim?.id,
+    soakId: sheet.soaks.at(-1)?.id,
     theoryId: sheet.faults.flatMap(f => f.theories).find(t => t.says === input.theory)?.id,
     photographId: shown?.id,
     stepId: (cleaningStep ?? step)?.id,

@@ -23,6 +23,7 @@ import PeroxideInstrument from './PeroxideInstrument.vue'
 import PatchPlanInstrument from './PatchPlanInstrument.vue'
 import ProbePlanInstrument from './ProbePlanInstrument.vue'
 import RailsInstrument from './RailsInstrument.vue'
+import SoakInstrument from './SoakInstrument.vue'
 import SwapInstrument from './SwapInstrument.vue'
 import SupplyMatchInstrument from './SupplyMatchInstrument.vue'
 import TraceInstrument from './TraceInstrument.vue'
@@ -60,4 +61,5 @@ export const instruments: Record<string, Component> = {
   'diagnosis/memory-fault': MemoryFaultInstrument,
   'diagnosis/address-map': AddressMapInstrument,
   'signals/capture': CaptureInstrument,
+  'retest/soak': SoakInstrument,
 }

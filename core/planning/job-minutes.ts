@@ -25,6 +25,7 @@ const ruledMinutes: Record<string, number> = {
   'fault-open': 60,
   'fault-basics': 60,
   'rail-drift': 40,
+  'soak': 30,
   'sign-off': 30,
   'life': 10,
   'move-on': 5,

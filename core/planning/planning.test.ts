@@ -93,6 +93,7 @@ describe('the next moves', () => {
     ['part', { partNeeds: [{ name: 'Fuse', stopsStart: true, outcome: 'wanted' }] }],
     ['fault-new', { faults: [fault] }],
     ['fault-open', { faults: [{ ...fault, observations: ['hum'] }] }],
+    ['soak', { stage: 'prove', soaks: [{ what: 'Memory test', seenFailures: 1, seenPasses: 60, confidence: 0.95, passes: 9, failures: 0, endedAt: null }] }],
     ['fault-basics', { faults: [{ ...fault, attempts: [{ area: 'video', minutes: 180 }] }] }],
     ['sign-off', { stage: 'prove' }],
     ['life', { signOff: {}, stage: 'prove' }],

@@ -1,7 +1,7 @@
 import { expect, it } from 'vitest'
 import { type SignOffInput, judgeSignOff } from './sign-off'
 
-const ready: SignOffInput = { gate: 'clear-to-run', rails: 'good', underLoad: true, stepsUndone: 0, openFaults: [], runningWaits: [], whole: true }
+const ready: SignOffInput = { gate: 'clear-to-run', rails: 'good', underLoad: true, stepsUndone: 0, openFaults: [], runningWaits: [], whole: true, soaks: [] }
 
 it('allows what nothing stands against, and a lesser fault with care', () => {
   expect(judgeSignOff(ready).allowed).toBe(true)
@@ -19,8 +19,21 @@ it.each<[Partial<SignOffInput>, string]>([
   [{ openFaults: [{ symptom: 'no picture', stopsMachine: true }] }, 'sign-off.fault'],
   [{ runningWaits: ['drying'] }, 'sign-off.wait'],
   [{ whole: false }, 'sign-off.configuration'],
+  [{ soaks: [{ what: 'memory test', verdict: 'go-on', left: 9, given: false }] }, 'sign-off.soak'],
+  [{ soaks: [{ what: 'memory test', verdict: 'not-cured', left: null, given: false }] }, 'sign-off.soak'],
 ])('refuses with %o', (change, code) => {
   const result = judgeSignOff({ ...ready, ...change })
   expect(result.allowed).toBe(false)
   expect(result.findings.filter(f => f.level === 'stop').map(f => f.code)).toEqual([code])
+})
+
+it('is told of a soak that was given up or passed, and not held by it', () => {
+  for (const [verdict, given, level] of [
+    ['cured', false, 'fine'],
+    ['go-on', true, 'care'],
+    ['not-cured', true, 'care'],
+  ] as const) {
+    const { allowed, findings } = judgeSignOff({ ...ready, soaks: [{ what: 'memory test', verdict, left: null, given }] })
+    expect([allowed, findings.find(f => f.code === 'sign-off.soak')!.level]).toEqual([true, level])
+  }
 })

@@ -1,5 +1,6 @@
 import { type Finding, finding } from '../kernel/finding'
 import type { RailVerdict } from '../power/rails'
+import type { SoakVerdict } from './soak'
 import { type GateVerdict, gateWords } from '../safety/gate'
 
 export interface SignOffInput {
@@ -15,6 +16,8 @@ export interface SignOffInput {
   runningWaits: string[]
   /** Whether everything is in its place and connected. */
   whole: boolean
+  /** Soaks, with what each has shown by now. */
+  soaks: readonly { what: string; verdict: SoakVerdict; left: number | null; given: boolean }[]
 }
 
 export interface SignOffResult {
@@ -28,7 +31,7 @@ export interface SignOffResult {
  * @returns findings; `allowed` when none of them stops it
  * Source: common practice, no source.
  */
-export function judgeSignOff({ gate, rails, underLoad, stepsUndone, openFaults, runningWaits, whole }: SignOffInput): SignOffResult {
+export function judgeSignOff({ gate, rails, underLoad, stepsUndone, openFaults, runningWaits, whole, soaks }: SignOffInput): SignOffResult {
   const findings: Finding[] = [
     gate === 'clear-to-run'
       ? finding('fine', 'sign-off.gate', 'The gate says: clear to run.', 'Nothing that keeps it off is open.')
@@ -54,9 +57,19 @@ export function judgeSignOff({ gate, rails, underLoad, stepsUndone, openFaults, 
           )
         : finding('care', 'sign-off.lesser-fault', `Open fault: ${fault.symptom}.`, 'It does not stop the machine; it stays in the record.'),
     ),
+    ...soaks.map(soakFinding),
     ...runningWaits.map(wait => finding('stop', 'sign-off.wait', `Still waiting: ${wait}.`, 'Let the wait run out, or end it with a reason.')),
   ]
   return { allowed: !findings.some(f => f.level === 'stop'), findings }
+}
+
+/** A soak that runs or has failed stands against it; one that was given up is told, and one that was passed is worth telling. */
+function soakFinding({ what, verdict, left, given }: SignOffInput['soaks'][number]): Finding {
+  if (verdict === 'cured') return finding('fine', 'sign-off.soak', `Soak passed: ${what}.`, 'It is believable as cured at the confidence that was asked for.')
+  if (given) return finding('care', 'sign-off.soak', `Soak given up: ${what}.`, verdict === 'not-cured' ? 'It failed while it ran.' : 'It was not decided.')
+  return verdict === 'not-cured'
+    ? finding('stop', 'sign-off.soak', `Soak failed: ${what}.`, 'It is not cured. End the soak once the fault is written down, and mend it.')
+    : finding('stop', 'sign-off.soak', `Soak not finished: ${what}.`, `${left} clean passes are left. Finish it, or give it up with a reason.`)
 }
 
 function railFinding(rails: RailVerdict, underLoad: boolean): Finding {

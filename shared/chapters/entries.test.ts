@@ -143,6 +143,18 @@ const examples: { [K in EntryKind]: [EntryData<K>, string] } = {
     'Tried on “No picture”: Controller of a sister. With Drive A, Controller it fails. Its own equipment was in doubt. 15 minutes.',
   ],
   'fault.parts': [{ symptom: 'No picture', parts: 6 }, 'Parts that take part in swaps on “No picture”: 6.'],
+  'soak.begun': [
+    { what: 'Memory test', failures: 1, passes: 60, wanted: 179, confidencePct: 95 },
+    'Soak begun: Memory test. It failed 1 of 60 times before; 179 clean passes are wanted for 95 %.',
+  ],
+  'soak.tallied': [
+    { what: 'Memory test', passes: 20, failures: 0, all: 120, allFailures: 0, verdict: 'go-on' },
+    'Soak, Memory test: 20 passes, 0 failed; 0 of 120 by now, not decided.',
+  ],
+  'soak.ended': [
+    { what: 'Memory test', passes: 180, failures: 0, verdict: 'cured', note: '' },
+    'Soak ended, Memory test: 0 of 180 failed, believable as cured.',
+  ],
   'code.noted': [{ model: 'Sextant 16', code: '2 short', says: 'Memory of bank 0' }, 'Code 2 short of Sextant 16: Memory of bank 0.'],
   'theory.held': [
     { symptom: 'No picture', says: 'IC7 is dead', why: 'It is hot', wouldRefute: 'A good one in its socket' },

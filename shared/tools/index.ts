@@ -24,6 +24,7 @@ import { powerOffState } from './power-off-state'
 import { powerRails } from './power-rails'
 import { powerSupplyMatch } from './power-supply-match'
 import { powerTrace } from './power-trace'
+import { retestSoak } from './retest-soak'
 import { safetyGate } from './safety-gate'
 import { safetyLift } from './safety-lift'
 import { signalsCapture } from './signals-capture'
@@ -60,6 +61,7 @@ export const tools = [
   diagnosisMemoryFault,
   diagnosisAddressMap,
   signalsCapture,
+  retestSoak,
 ] as unknown as Tool[]
 
 export const toolById = (id: string) => tools.find(tool => tool.id === id)

@@ -25,5 +25,5 @@ it('a coordinator may send everything, a volunteer all but what is the coordinat
   expect(commandNames.filter(name => !may('volunteer', name)).sort()).toEqual(coordinatorsAlone)
   expect(commandsOf('reader')).toEqual(['set-own-password', 'end-session', 'change-own-name'])
   expect(may(undefined, 'ask-question')).toBe(false)
-  expect(commandNames).toHaveLength(139)
+  expect(commandNames).toHaveLength(142)
 })

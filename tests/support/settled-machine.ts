@@ -85,4 +85,5 @@ export const settled: MachineRecord = {
   faults: [],
   partNeeds: [],
   signOff: undefined,
+  soaks: [],
 }

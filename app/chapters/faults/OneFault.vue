@@ -24,6 +24,8 @@ const story = computed(() =>
     })),
   ].sort((a, b) => a.at.localeCompare(b.at)),
 )
+/** Its board weighs all of its tests: only where somebody looks at it. */
+const board = ref(false)
 const swaps = computed(() => props.fault.attempts.filter(a => a.trial).length)
 const areas = attemptAreas.filter(a => a !== 'swap').map(value => ({ value, label: attemptAreaNames[value] }))
 const kinds = [{ value: '' as const, label: 'Not said' }, ...partKindNames.map(value => ({ value, label: partKinds[value].name }))]
@@ -173,9 +175,9 @@ const begin = (what: typeof doing.value) => (doing.value = doing.value === what 
         label="It stops the machine"
     /></CommandForm>
     <FaultTheories v-if="fault.open || fault.theories.length" :tag="sheet.tag" :fault="fault" :broken-functions="sheet.brokenFunctions" />
-    <details v-if="fault.open || swaps" class="border border-line px-3 py-2">
+    <details v-if="fault.open || swaps" class="border border-line px-3 py-2" @toggle="e => (board = (e.target as HTMLDetailsElement).open)">
       <summary class="font-semibold">Swap board{{ swaps ? `: ${swaps === 1 ? '1 test' : `${swaps} tests`}` : '' }}</summary>
-      <FaultSwaps class="pt-2" :tag="sheet.tag" :fault="fault" :priors="sheet.partPriors" />
+      <FaultSwaps v-if="board" class="pt-2" :tag="sheet.tag" :fault="fault" :priors="sheet.partPriors" />
     </details>
   </article>
 </template>

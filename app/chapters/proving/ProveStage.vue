@@ -7,6 +7,7 @@ defineProps<{ sheet: SheetOf<'power' | 'proving'> }>()
 <template>
   <StageFrame>
     <RailsCard :sheet="sheet" />
+    <SoakCard :sheet="sheet" />
     <SignOffCard :sheet="sheet" />
   </StageFrame>
 </template>

@@ -5,5 +5,21 @@ import type { ViewInput } from '../../kernel/file'
 export function provingView({ file, assessment }: ViewInput): ViewOf<'proving'> {
   const { signOff, signedOff } = assessment.known
   const standing = signedOff ? file.signOffs.at(-1) : undefined
-  return { signOff: { ...signOff, standing: standing ? { statement: standing.statement, by: standing.byWhom, at: standing.at } : null } }
+  return {
+    soaks: file.soaks.map(({ id, what, seenFailures, seenPasses, confidence, secondsAPass, passes, failures, startedAt, lastAt, endedAt, note }) => ({
+      id,
+      what,
+      seenFailures,
+      seenPasses,
+      confidence,
+      secondsAPass,
+      passes,
+      failures,
+      startedAt,
+      lastAt,
+      endedAt,
+      note,
+    })),
+    signOff: { ...signOff, standing: standing ? { statement: standing.statement, by: standing.byWhom, at: standing.at } : null },
+  }
 }

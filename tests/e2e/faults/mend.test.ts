@@ -136,3 +136,39 @@ it('dead columns are found on the drawn keyboard, a failing address is told its 
   await joaquim.driver.executeScript('window.scrollTo(0, 0)')
   expect(await joaquim.violations()).toEqual([])
 })
+
+it('a soak is tallied by presses, goes on after a reload and a restart, and is decided as it runs', async () => {
+  await joaquim.open('/tools/retest/soak')
+  await joaquim.sees('299', 'Go on: 179 clean passes are left.')
+  await joaquim.press('It failed')
+  await joaquim.sees('Not cured.')
+
+  const path = `/m/${await application.tagOf('Schoolroom C')}?stage=prove`
+  await joaquim.open(path)
+  await joaquim.unfold('Soak')
+  await joaquim.press('Begin a soak')
+  for (const [label, words] of [
+    ['What runs', 'Memory test, cover on'],
+    ['Failures before', '1'],
+    ['Passes before', '1'],
+  ])
+    await joaquim.fill(label!, words!, 'Begin a soak')
+  await joaquim.press('Begin it')
+  await joaquim.sees('what always fails needs no soak')
+  await joaquim.fill('Passes before', '20', 'Begin a soak')
+  await joaquim.press('Begin it')
+  await joaquim.sees('59 clean passes are wanted.', 'Soak not finished: Memory test, cover on.')
+  await joaquim.press('It passed')
+  await joaquim.sees('Go on: 58 clean passes are left.')
+  await application.restart()
+  await joaquim.open(path)
+  await joaquim.sees('Go on: 58 clean passes are left.')
+  await joaquim.press('Add many passes')
+  await joaquim.fill('Passes', '58', 'Add many passes')
+  await joaquim.press('Add them')
+  await joaquim.sees('Believable as cured, at 95 %.', 'Soak passed: Memory test, cover on.')
+  await joaquim.press('It failed')
+  await joaquim.sees('Not cured.', 'Soak failed: Memory test, cover on.')
+  await joaquim.driver.executeScript('window.scrollTo(0, 0)')
+  expect(await joaquim.violations()).toEqual([])
+})
