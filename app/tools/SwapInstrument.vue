@@ -17,6 +17,7 @@ watch([parts, tests], () => emit('input', { parts: parts.value, tests: tests.val
       :parts="parts"
       :tests="tests"
       may-write
+      may-forget
       @trial="test => (tests = [...tests, test])"
       @parts="now => (parts = now)"
       @forget="i => (tests = tests.filter((_, at) => at !== i))"

@@ -6,7 +6,7 @@ import type { SwapOutcome, SwapPart, SwapTest } from '#core/diagnosis/swap'
  * Swaps: the parts of the machine and of the test bed, pressed or drawn into the next test; one press says how it came out,
  * and what explains all of it stands there at once, in words first.
  */
-const props = defineProps<{ parts: SwapPart[]; tests: SwapTest[]; busy?: boolean; mayWrite?: boolean }>()
+const props = defineProps<{ parts: SwapPart[]; tests: SwapTest[]; busy?: boolean; mayWrite?: boolean; mayForget?: boolean }>()
 const emit = defineEmits<{ trial: [test: SwapTest]; parts: [parts: SwapPart[]]; forget: [index: number] }>()
 const chosen = ref<string[]>(props.tests.at(-1)?.parts.slice() ?? props.parts.map(p => p.name))
 watch(
@@ -174,13 +174,7 @@ const id = useId()
           }}<template v-if="(test.runs ?? 1) > 1">, {{ test.failures === undefined ? '' : `${test.failures} of ` }}{{ test.runs }} runs</template></span
         ><span>{{ test.parts.join(', ') }}</span
         ><span v-if="test.trusted === false" class="text-care">equipment in doubt</span>
-        <button
-          v-if="mayWrite && $attrs.onForget"
-          type="button"
-          class="button button-quiet ml-auto"
-          :aria-label="`Forget test ${i + 1}`"
-          @click="emit('forget', i)"
-        >
+        <button v-if="mayForget" type="button" class="button button-quiet ml-auto" :aria-label="`Forget test ${i + 1}`" @click="emit('forget', i)">
           Forget it
         </button>
       </li>

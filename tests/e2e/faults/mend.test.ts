@@ -95,6 +95,8 @@ it('the board on the tool wall tells two drives from one controller', async () =
   await joaquim.press('Put that into the next test')
   await joaquim.press('It works')
   await joaquim.sees('Most likely: Controller.')
+  await joaquim.press('Forget test 3')
+  await joaquim.sees('4 explanations are left')
 })
 
 it('dead columns are found on the drawn keyboard, a failing address is told its chip, an address is turned, and the ladder says what is next', async () => {
