@@ -28,7 +28,7 @@ export const signalsCapture = defineTool({
     executing: z.enum(['yes', 'no', 'unknown']),
     findings: z.array(Finding),
   }),
-  example: { text: madeUpCapture('running', { changes: 1600 }) },
+  example: { text: madeUpCapture('running', { changes: 2600 }) },
   run: ({ text }) => judgeLines(readCapture(text)),
   findings: output => output.findings,
 })

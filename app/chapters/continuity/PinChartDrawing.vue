@@ -10,13 +10,13 @@ const chart = computed(() =>
   ),
 )
 const of = computed(() => new Map(props.pins.map(p => [p.pin, p])))
-/** Words need room beside the body, or above and below it. */
-const side = 14
-const margin = computed(() => (props.form === 'carrier' ? side : 1.5))
+/** The longest word needs room beside the body, or above and below it; more would make the words small on a phone. */
+const side = computed(() => 1.4 + 0.45 * Math.max(4, ...props.pins.map(p => words(p.pin).length)))
+const margin = computed(() => (props.form === 'carrier' ? side.value : 1.5))
 const frame = computed(() => ({
-  left: -chart.value.width / 2 - side,
+  left: -chart.value.width / 2 - side.value,
   top: -margin.value,
-  width: chart.value.width + 2 * side,
+  width: chart.value.width + 2 * side.value,
   height: chart.value.height + 2 * margin.value,
 }))
 const inks: Record<PinState, string> = {
@@ -28,7 +28,7 @@ const inks: Record<PinState, string> = {
   'struck': 'fill-line',
   'unknown': 'fill-mat',
 }
-const signs: Record<PinState, string> = { 'broken': '×', 'doubtful': '?', 'joined-wrongly': '∞', 'not-yet': '', 'whole': '✓', 'struck': '–', 'unknown': '' }
+const signs: Record<PinState, string> = { 'broken': '×', 'doubtful': '?', 'joined-wrongly': '∞', 'not-yet': '○', 'whole': '✓', 'struck': '–', 'unknown': '' }
 const stateOf = (pin: string) => of.value.get(pin)?.state ?? 'unknown'
 const anchors = { left: 'end', right: 'start', above: 'start', below: 'end' } as const
 const words = (pin: string) => {
@@ -85,7 +85,7 @@ const used = computed(() => [...new Set(props.pins.map(p => p.state))])
       </g>
     </svg>
     <p class="flex flex-wrap gap-x-4 text-sm">
-      <span v-for="state in used" :key="state">{{ signs[state] || '○' }} {{ pinStateNames[state].toLowerCase() }}</span>
+      <span v-for="state in used" :key="state">{{ signs[state] || 'no sign:' }} {{ pinStateNames[state].toLowerCase() }}</span>
     </p>
   </figure>
 </template>

@@ -71,21 +71,23 @@ const time = (s: number) => (s >= 1 ? `${three(s)} s` : s >= 1e-3 ? `${three(s *
 </script>
 
 <template>
-  <figure class="grid gap-1">
-    <svg
-      :viewBox="`${-names} 0 ${width + names} ${lines.length * row + 4}`"
-      class="w-full border border-line bg-mat"
-      role="img"
-      tabindex="0"
-      :aria-label="`${lines.length} lines from ${time(span.from)} to ${time(span.to)}`"
-      @wheel.prevent="onWheel"
-      @keydown="onKey"
-    >
-      <g v-for="(one, i) in drawn" :key="one.name + i">
-        <text :x="-names + 6" :y="(i + 0.65) * row" font-size="14" class="figure fill-ink">{{ one.name.slice(0, 11) }}</text>
-        <path :d="one.d" :class="one.band ? 'fill-enamel/40 stroke-enamel' : 'fill-none stroke-enamel'" stroke-width="1.5" />
-      </g>
-    </svg>
+  <figure class="grid min-w-0 gap-1">
+    <div class="overflow-x-auto">
+      <svg
+        :viewBox="`${-names} 0 ${width + names} ${lines.length * row + 4}`"
+        class="w-full min-w-[44rem] border border-line bg-mat"
+        role="img"
+        tabindex="0"
+        :aria-label="`${lines.length} lines from ${time(span.from)} to ${time(span.to)}`"
+        @wheel.prevent="onWheel"
+        @keydown="onKey"
+      >
+        <g v-for="(one, i) in drawn" :key="one.name + i">
+          <text :x="-names + 6" :y="(i + 0.65) * row" font-size="14" class="figure fill-ink">{{ one.name.slice(0, 11) }}</text>
+          <path :d="one.d" :class="one.band ? 'fill-enamel/40 stroke-enamel' : 'fill-none stroke-enamel'" stroke-width="1.5" />
+        </g>
+      </svg>
+    </div>
     <figcaption class="no-print flex flex-wrap items-center gap-2">
       <button type="button" class="button button-quiet" @click="zoom(0.5)">Nearer</button>
       <button type="button" class="button button-quiet" @click="zoom(2)">Further</button>

@@ -69,7 +69,7 @@ const begin = (what: typeof doing.value) => (doing.value = doing.value === what 
         ><span>{{ one.says }}</span>
       </li>
     </ol>
-    <p v-else class="hint">Nothing observed yet.</p>
+    <p v-else-if="!fault.attempts.length && !fault.theories.length" class="hint">Nothing observed yet.</p>
     <div class="flex flex-wrap gap-1">
       <button v-if="session.may('observe-fault')" type="button" class="button button-quiet" :aria-expanded="doing === 'observe'" @click="begin('observe')">
         Add an observation

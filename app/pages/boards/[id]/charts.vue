@@ -23,7 +23,7 @@ const { data: sheet } = useQuery<ProbeSheet>({
 useHead({ title: () => (data.value ? `Pin charts, ${data.value.board}` : 'Pin charts') })
 
 const forms = reactive<Record<string, PackageForm>>({})
-/** What the sheet knows of each pin: the state of its net; of a broken net only the pieces beside the break are broken. */
+/** What the sheet knows of each pin: the state of its net as a whole. */
 const states = computed(() => {
   const known = new Map<string, PinState>()
   const short = new Set((sheet.value?.shorts ?? []).flatMap(s => s.nets))
