@@ -45,6 +45,21 @@ export default tseslint.config(
       'max-lines': ['error', { max: 420, skipBlankLines: true, skipComments: true }],
     },
   },
+  {
+    files: ['app/**/*.{ts,vue}'],
+    rules: {
+      'vue/no-v-html': 'error',
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: 'Property[key.name="tooltip"] > ObjectExpression:not(:has(SpreadElement[argument.name="plainTooltip"]))',
+          message: 'A tooltip is HTML unless it is spread from plainTooltip; what people typed would run in it.',
+        },
+        { selector: 'AssignmentExpression[left.property.name=/^(innerHTML|outerHTML)$/]', message: 'No HTML from data.' },
+        { selector: 'CallExpression[callee.property.name="insertAdjacentHTML"]', message: 'No HTML from data.' },
+      ],
+    },
+  },
   // Stories and tables are as long as they are.
   { files: ['demo/**'], rules: { 'max-lines': 'off' } },
   {

@@ -7,13 +7,17 @@ const alias = { '#core': room('core'), '#shared': room('shared') }
 export default defineConfig({
   test: {
     projects: [
-      { resolve: { alias }, test: { name: 'core', include: ['core/**/*.test.ts', 'shared/**/*.test.ts', 'app/**/*.test.ts'], testTimeout: 20_000 } },
+      {
+        resolve: { alias },
+        test: { name: 'core', include: ['core/**/*.test.ts', 'shared/**/*.test.ts', 'app/**/*.test.ts'], testTimeout: 20_000, isolate: false },
+      },
       {
         resolve: { alias },
         test: {
           name: 'server',
           include: ['server/**/*.test.ts', 'instruments/**/*.test.ts', 'scripts/**/*.test.ts', 'tests/rules/**/*.test.ts'],
           testTimeout: 20_000,
+          isolate: false,
         },
       },
       {

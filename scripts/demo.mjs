@@ -13,14 +13,22 @@ if (!existsSync(signIns)) {
   await must('npx', ['tsx', 'scripts/fill-demo.ts', dataFolder])
 }
 const host = process.env.HOST ?? '127.0.0.1'
-const port = process.env.PORT ?? 3000
+const port = process.env.PORT || 3000
 await portFree(port, host)
 const meterPort = process.env.METER_PORT ?? '5025'
 const meter = spawn(process.execPath, ['--import', 'tsx', 'instruments/meter/main.ts', '--port', meterPort], {
   cwd: root,
   stdio: ['ignore', 'inherit', 'inherit'],
 })
-process.on('exit', () => meter.kill())
+const printerPort = process.env.PRINTER_PORT ?? '8631'
+const printer = spawn(process.execPath, ['--import', 'tsx', 'instruments/printer/main.ts', '--port', printerPort, '--folder', join(dataFolder, 'printed')], {
+  cwd: root,
+  stdio: ['ignore', 'inherit', 'inherit'],
+})
+process.on('exit', () => {
+  meter.kill()
+  printer.kill()
+})
 const child = serve(dataFolder, { port, host, stdio: ['ignore', 'ignore', 'inherit'] })
 endTogether(child)
 const address = `http://${host}:${port}`

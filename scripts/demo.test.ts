@@ -1,5 +1,5 @@
 import { execFile } from 'node:child_process'
-import { mkdtempSync, readFileSync, rmSync, statSync } from 'node:fs'
+import { cpSync, mkdtempSync, readFileSync, rmSync, statSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { promisify } from 'node:util'
@@ -21,7 +21,9 @@ let folder: string
 
 beforeAll(async () => {
   folder = mkdtempSync(join(tmpdir(), 'jolly-bench-demo-'))
-  await runTsx('scripts/fill-demo.ts', [folder])
+  const { JOLLY_DEMO_TEMPLATE: template } = process.env
+  if (template) cpSync(template, folder, { recursive: true })
+  else await runTsx('scripts/fill-demo.ts', [folder])
 }, 180_000)
 afterAll(() => rmSync(folder, { recursive: true }))
 

@@ -95,8 +95,7 @@ try {
   await take('sheet-look', `/m/${await tag('Schoolroom A')}?stage=look`, 'Assemblies')
   await take('opening', `/m/${await tag('Schoolroom A')}?stage=look`, 'Reassembly', { first: scrollTo('Opening record') })
   const { photographs } = (await (await application.ask(`/api/machines/${await tag('Schoolroom A')}`, { cookie })).json()) as MachineSheet
-  const [found, later] = photographs.map(p => p.id)
-  await take('photograph', `/m/${await tag('Schoolroom A')}/photo/${found}`, 'Draw a mark')
+  const later = photographs[1]!.id
   await take('corrosion', `/m/${await tag('Schoolroom A')}/photo/${later}`, 'Threshold', {
     first: async () => {
       await visitor.press('Corrosion')
@@ -106,7 +105,8 @@ try {
   await startOf(await tag('Radio hut'))
   await take('sheet-make-safe', `/m/${await tag('Chart room')}?stage=make-safe`, 'What would open it')
   await take('sheet-clean', `/m/${await tag('Two-tone')}?stage=clean`, 'Go on', { theme: 'dark', first: scrollTo('Whitening') })
-  await take('sheet-prove', `/m/${await tag('Harbour office')}?stage=prove`, 'Take a reading')
+  await take('sheet-prove', `/m/${await tag('Sixty passes')}?stage=prove`, 'back to Main board')
+  await take('sheet-home', `/m/${await tag('Weather club')}?stage=home`, 'As found, as released')
   await take('sheet-narrow', `/m/${await tag('Schoolroom A')}?stage=look`, 'Assemblies', { in: 'narrow' })
   await take('swaps', `/m/${await tag('Radio hut')}?stage=mend`, 'Put that into the next test', {
     first: async () => {

@@ -6,6 +6,7 @@ import { useLocalStorage } from '@vueuse/core'
 const { connected } = useLive()
 const { running } = useRunningStarts()
 const changes = useChanges()
+const session = useSession()
 /** A change that many machines rest on is worked through in slices; fewer are done before anybody could read of it. */
 const worthTelling = 200
 const settling = computed(() => Object.values(changes.progress).find(p => p.what === 'settling' && p.done < p.of && p.of > worthTelling))
@@ -31,6 +32,10 @@ useShortcuts([
     <TopBar @shelf="drawer = true" />
     <p v-if="!connected" role="status" class="no-print border-b border-care bg-care-wash px-4 py-1">
       The connection was lost; looking for it again. What you type is kept.
+    </p>
+    <p v-if="session.clockBehindMinutes" role="alert" class="no-print border-b border-stop bg-stop-wash px-4 py-1">
+      <strong>The clock of the bench stands behind its newest entry, by {{ minutesInWords(session.clockBehindMinutes) }}.</strong> Waits, dates and starts are
+      not to be relied on until it is put right.
     </p>
     <p v-for="start in running" :key="start.tag" role="status" class="no-print flex flex-wrap items-center gap-x-3 border-b border-stop bg-stop-wash px-4 py-1">
       <strong>A start is running.</strong><TagTape :tag="start.tag" small /><span>At the probe {{ start.atProbe }}, at the switch {{ start.atSwitch }}.</span

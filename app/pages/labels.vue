@@ -21,7 +21,8 @@ const print = () => window.print()
     <div class="no-print flex flex-wrap items-center gap-3">
       <h1>Arrival labels</h1>
       <NuxtLink to="/store">Store</NuxtLink
-      ><button v-if="tags.length" type="button" class="button button-main" @click="print"><PhPrinter aria-hidden="true" />Print</button>
+      ><button v-if="tags.length" type="button" class="button button-main" @click="print"><PhPrinter aria-hidden="true" />Print</button
+      ><PrintLabels kind="arrival" :tags="tags" />
     </div>
     <p v-if="thisComputerOnly" class="no-print border-l-4 border-care bg-care-wash px-3 py-2">
       These codes open the address of this page, which only this computer reaches. Open the page under the address that phones use, and print it from there.

@@ -111,6 +111,8 @@ const practiceWords = {
           </dl>
         </OneCard>
         <MeterCard :practice="settings.practice" />
+        <PrinterCard />
+        <BackupsCard v-if="session.may('set-practice')" />
       </div>
       <div class="grid gap-4">
         <YouCard v-if="me" :me="me" /><SessionsCard />
@@ -176,6 +178,7 @@ const practiceWords = {
                     hint="At least ten characters. Ends every session opened with the old one."
                     autocomplete="new-password" /></CommandForm
               ></AddPanel>
+              <PersonalData v-if="open === person.id" :person="person" :own="person.id === me?.id" />
             </li>
           </ul>
           <AddPanel v-if="session.may('add-person')" v-slot="{ close }" label="Add a person"

@@ -1,36 +1,40 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
+import { readKeyboardMap } from '#core/diagnosis/bench-maps'
 import { type KeyState, type MatrixKey, judgeMatrix } from '#core/diagnosis/keyboard-matrix'
 import { InputError } from '#core/kernel/input-error'
 import { parseReading } from '#core/kernel/quantity'
+import type { BenchMap, BenchMapOf } from '#shared/chapters/faults/index'
 import { diagnosisKeyboardMatrix } from '#shared/tools/diagnosis-keyboard-matrix'
 
 /** A drawn keyboard by its matrix; each key is pressed on until it says what it does. A real keyboard at this computer marks its keys by itself. */
-const emit = defineEmits<{ input: [input: Record<string, unknown> | undefined] }>()
+const { known, blank } = defineProps<{ known?: BenchMapOf<'keyboard'>; blank?: boolean }>()
+const emit = defineEmits<{ input: [input: Record<string, unknown> | undefined]; map: [map: BenchMap | undefined] }>()
 const { example } = diagnosisKeyboardMatrix
 const map = ref(
-  Object.values(example.keys.reduce<Record<string, MatrixKey[]>>((by, k) => ({ ...by, [k.column]: [...(by[k.column] ?? []), k] }), {}))
-    .map(column => `${column[0]!.column}: ${column.map(k => k.key).join(' ')}`)
-    .join('\n'),
+  known?.keys ??
+    (blank
+      ? ''
+      : Object.values(example.keys.reduce<Record<string, MatrixKey[]>>((by, k) => ({ ...by, [k.column]: [...(by[k.column] ?? []), k] }), {}))
+          .map(column => `${column[0]!.column}: ${column.map(k => k.key).join(' ')}`)
+          .join('\n')),
 )
-const states = reactive<Record<string, KeyState>>(Object.fromEntries(example.keys.map(k => [k.key, k.state])))
-const lines = ref(example.lines!.map(l => `${l.line} ${l.ohm ?? 'OL'}`).join('\n'))
-const shorted = ref(example.shorted!.map(s => `${s.row} ${s.column} ${s.types ? 'types' : 'nothing'}`).join('\n'))
-const printed = ref(true)
-const diodes = ref(false)
+const states = reactive<Record<string, KeyState>>(blank ? {} : Object.fromEntries(example.keys.map(k => [k.key, k.state])))
+const lines = ref(blank ? '' : example.lines!.map(l => `${l.line} ${l.ohm ?? 'OL'}`).join('\n'))
+const shorted = ref(blank ? '' : example.shorted!.map(s => `${s.row} ${s.column} ${s.types ? 'types' : 'nothing'}`).join('\n'))
+const printed = ref(known?.printed ?? true)
+const diodes = ref(known?.diodes ?? false)
 
-/** One line a column: its keys from the connector on, a dash where there is none; rows are counted. */
+const keysOf = () => readKeyboardMap(map.value).map(k => ({ ...k, state: states[k.key] ?? ('untested' as const) }))
+/** As many as can be read: a line that is half written takes nothing off the drawing of the others. */
 const keys = computed(() =>
-  map.value
-    .split('\n')
-    .filter(line => line.includes(':'))
-    .flatMap(line => {
-      const [column = '', rest = ''] = line.split(/:(.*)/s)
-      return rest
-        .trim()
-        .split(/\s+/)
-        .flatMap((key, i) => (key === '-' || !key ? [] : [{ key, row: `R${i + 1}`, column: column.trim(), state: states[key] ?? ('untested' as const) }]))
-    }),
+  map.value.split('\n').flatMap(line => {
+    try {
+      return readKeyboardMap(line).map(k => ({ ...k, state: states[k.key] ?? ('untested' as const) }))
+    } catch {
+      return []
+    }
+  }),
 )
 const columns = computed(() => [...new Set(keys.value.map(k => k.column))])
 const rows = computed(() => [...new Set(keys.value.map(k => k.row))].sort((a, b) => Number(a.slice(1)) - Number(b.slice(1))))
@@ -41,7 +45,7 @@ const all = (state: KeyState) => keys.value.forEach(k => (states[k.key] = state)
 
 const { result, at } = useInstrument(
   () => ({
-    keys: keys.value,
+    keys: keysOf(),
     printed: printed.value,
     diodes: diodes.value,
     lines: lines.value
@@ -62,7 +66,10 @@ const { result, at } = useInstrument(
       }),
   }),
   judgeMatrix,
-  told => emit('input', told),
+  told => {
+    emit('input', told)
+    emit('map', told && { kind: 'keyboard', keys: map.value.trim(), printed: printed.value, diodes: diodes.value })
+  },
 )
 const signs = { untested: '', works: '○', fails: '×', sticks: '=' } as const
 const looks = {

@@ -1,14 +1,16 @@
 <script setup lang="ts">
 import { climb, type MachineClass, type Observation, machineClassNames, machineClasses, observations, rungNames } from '#core/diagnosis/ladder'
+import type { BenchMapOf } from '#shared/chapters/faults/index'
 import { diagnosisLadder } from '#shared/tools/diagnosis-ladder'
 
 /** What was seen and heard, pressed; the rungs from the rails up, with what each is known to be. */
+const { known, blank } = defineProps<{ known?: BenchMapOf<'ladder'>; blank?: boolean }>()
 const emit = defineEmits<{ input: [input: Record<string, unknown> | undefined] }>()
 const { example } = diagnosisLadder
-const machine = ref<MachineClass>(example.machine)
-const seen = ref<Observation[]>([...example.seen])
+const machine = ref<MachineClass>(known?.machine ?? example.machine)
+const seen = ref<Observation[]>(blank ? [] : [...example.seen])
 const { result } = useInstrument(
-  () => ({ machine: machine.value, seen: [...seen.value] }),
+  () => ({ machine: machine.value, seen: [...seen.value], ...(known?.more.length ? { more: known.more } : {}) }),
   climb,
   told => emit('input', told),
 )
@@ -36,6 +38,7 @@ const inks = { works: 'text-fine', suspect: 'text-care', contradicted: 'text-sto
           {{ says }}
         </button>
       </div>
+      <p v-if="known?.more.length" class="hint">With {{ known.more.length === 1 ? 'a rule' : `${known.more.length} rules` }} of this model.</p>
       <p><button type="button" class="button button-quiet" :disabled="!seen.length" @click="seen = []">Nothing seen yet</button></p>
       <CautionNote about="mains" />
     </OneCard>

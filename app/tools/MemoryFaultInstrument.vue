@@ -1,59 +1,46 @@
 <script setup lang="ts">
-import { type Base, bases, readAddress, writeAddress } from '#core/diagnosis/address-map'
+import { type Base, bases, writeAddress } from '#core/diagnosis/address-map'
+import { readBanks, readFailures } from '#core/diagnosis/bench-maps'
 import { judgeMemory } from '#core/diagnosis/memory-fault'
-import { InputError } from '#core/kernel/input-error'
 import { parseQuantity } from '#core/kernel/quantity'
+import type { BenchMap, BenchMapOf } from '#shared/chapters/faults/index'
 import { diagnosisMemoryFault } from '#shared/tools/diagnosis-memory-fault'
 
 /** What a memory test printed: the chip by its place, or what else it is. */
-const emit = defineEmits<{ input: [input: Record<string, unknown> | undefined] }>()
+const { known, blank } = defineProps<{ known?: BenchMapOf<'memory'>; blank?: boolean }>()
+const emit = defineEmits<{ input: [input: Record<string, unknown> | undefined]; map: [map: BenchMap | undefined] }>()
 const { example } = diagnosisMemoryFault
-const base = ref<Base>('hex')
+const base = ref<Base>(known?.base ?? 'hex')
 const hex = (value: number, bits: number) => writeAddress(value, 'hex', bits)
 const typed = reactive({
-  widthBits: String(example.widthBits),
-  bitsPerChip: String(example.bitsPerChip),
-  banks: example.banks.map(b => `${hex(b.from, 16)} ${hex(b.to, 16)} ${b.name.replaceAll(' ', '-')}: ${b.chips.join(' ')}`).join('\n'),
-  failures: example.failures.map(f => `${hex(f.address, 16)} ${hex(f.expected, 8)} ${hex(f.read, 8)}`).join('\n'),
+  widthBits: String(known?.widthBits ?? example.widthBits),
+  bitsPerChip: String(known?.bitsPerChip ?? example.bitsPerChip),
+  banks:
+    known?.banks ??
+    (blank ? '' : example.banks.map(b => `${hex(b.from, 16)} ${hex(b.to, 16)} ${b.name.replaceAll(' ', '-')}: ${b.chips.join(' ')}`).join('\n')),
+  failures: blank ? '' : example.failures.map(f => `${hex(f.address, 16)} ${hex(f.expected, 8)} ${hex(f.read, 8)}`).join('\n'),
   passes: '',
   failedPasses: '',
 })
 const addressInData = ref(false)
 const onlyAfterWaiting = ref(false)
-const lines = (text: string) => text.split('\n').filter(line => line.trim())
 const { result, at } = useInstrument(
   () => ({
     widthBits: parseQuantity(typed.widthBits, '', 'widthBits'),
     bitsPerChip: parseQuantity(typed.bitsPerChip, '', 'bitsPerChip'),
-    banks: lines(typed.banks).map((line, i) => {
-      const [range = '', chips = ''] = line.split(':')
-      const [from, to, name, ways] = range.trim().split(/\s+/)
-      if (!from || !to || !chips.trim())
-        throw new InputError('banks', line, `Line ${i + 1}: first, last, name: chips from bit 0 up, such as 4000 7FFF bank-0: IC3 IC4.`)
-      return {
-        from: readAddress(from, base.value, 'banks'),
-        to: readAddress(to, base.value, 'banks'),
-        name: name ?? `bank ${i}`,
-        chips: chips.trim().split(/\s+/),
-        ...(ways ? { ways: parseQuantity(ways.replace('/', ''), '', 'banks') } : {}),
-      }
-    }),
-    failures: lines(typed.failures).map((line, i) => {
-      const [address, expected, read] = line.trim().split(/[\s,;]+/)
-      if (!address || !expected || !read) throw new InputError('failures', line, `Line ${i + 1}: address, expected, read.`)
-      return {
-        address: readAddress(address, base.value, 'failures'),
-        expected: readAddress(expected, base.value, 'failures'),
-        read: readAddress(read, base.value, 'failures'),
-      }
-    }),
+    banks: readBanks(typed.banks, base.value),
+    failures: readFailures(typed.failures, base.value),
     addressInData: addressInData.value,
     onlyAfterWaiting: onlyAfterWaiting.value,
     ...(typed.passes.trim() ? { passes: parseQuantity(typed.passes, '', 'passes') } : {}),
     ...(typed.failedPasses.trim() ? { failedPasses: parseQuantity(typed.failedPasses, '', 'failedPasses') } : {}),
   }),
   judgeMemory,
-  told => emit('input', told),
+  told => {
+    emit('input', told)
+    const { widthBits, bitsPerChip } = (told ?? {}) as { widthBits?: number; bitsPerChip?: number }
+    emit('map', widthBits && bitsPerChip ? { kind: 'memory', base: base.value, widthBits, bitsPerChip, banks: typed.banks.trim() } : undefined)
+  },
 )
 const names = { hex: 'Hex', octal: 'Octal', decimal: 'Decimal' } as const
 const words = {

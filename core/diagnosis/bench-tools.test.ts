@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { readBanks, readFailures, readKeyboardMap } from './bench-maps'
 import { mapAddresses, readAddress, writeAddress } from './address-map'
 import { judgeMatrix, type MatrixKey } from './keyboard-matrix'
 import { climb, ladderRules, machineClasses, observationNames, rungsOf } from './ladder'
@@ -213,5 +214,24 @@ describe('the ladder', () => {
       expect(climb({ machine, seen: [] }).next!.rung).toBe('rails')
       expect(rungsOf[machine][0]).toBe('rails')
     }
+  })
+})
+
+describe('maps as they are written down', () => {
+  it('a keyboard by its columns, with a dash where there is no key', () => {
+    expect(readKeyboardMap('C1: 1 - Q\n\nC2: 2 W')).toEqual([
+      { key: '1', row: 'R1', column: 'C1' },
+      { key: 'Q', row: 'R3', column: 'C1' },
+      { key: '2', row: 'R1', column: 'C2' },
+      { key: 'W', row: 'R2', column: 'C2' },
+    ])
+    expect(() => readKeyboardMap('1 2 3')).toThrow('Line 1: the column, a colon')
+  })
+
+  it('banks and failures in the spelling of the machine', () => {
+    expect(readBanks('000000 017777 low /2: IC3 IC4', 'octal')).toEqual([{ from: 0, to: 8191, name: 'low', ways: 2, chips: ['IC3', 'IC4'] }])
+    expect(readFailures('177 0 1', 'octal')).toEqual([{ address: 127, expected: 0, read: 1 }])
+    expect(() => readBanks('4000 7FFF', 'hex')).toThrow('chips from bit 0')
+    expect(() => readFailures('4000 55', 'hex')).toThrow('address, expected, read')
   })
 })

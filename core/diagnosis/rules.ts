@@ -9,7 +9,7 @@ export interface DiagnosisRecord {
     /** It stays as it is, and is known; nobody works on it. */
     leftAs: '' | 'known' | 'came-back'
     observations: readonly unknown[]
-    repairs: readonly unknown[]
+    repairs: readonly { at: string }[]
     attempts: readonly { area: AttemptArea; minutes: number | null }[]
     theories: readonly { state: TheoryState; damaged: boolean }[]
   }[]

@@ -10,6 +10,7 @@ import { type PowerRecord, powerFactsKnown, powerUnknown } from '../power/rules'
 import { type RetestRecord, retestFacts } from '../retest/rules'
 import { type Heard, heard } from '../safety/heard'
 import { type SafetyRecord, safetyFacts, safetyUnknown } from '../safety/rules'
+import { type SharingRecord, sharingFacts } from '../sharing/rules'
 import { type StewardshipRecord, stewardshipFacts } from '../stewardship/rules'
 import type { NextMove } from './discipline'
 import { disciplines } from './disciplines'
@@ -29,7 +30,8 @@ export type MachineRecord = Pick<TrunkFacts, 'stage' | 'life'> &
   DiagnosisRecord &
   ContinuityRecord &
   PartsRecord &
-  RetestRecord
+  RetestRecord &
+  SharingRecord
 
 export interface Assessment {
   known: MachineKnown
@@ -71,6 +73,7 @@ export function assess(record: MachineRecord, now: string): Assessment {
     ...diagnosisFacts(record),
     ...continuityFacts(record),
     ...partsFacts(record),
+    ...sharingFacts(record),
   }
   const conditionKnown = read('its condition', () => conditionFacts(record), { assemblies: [], checks: [], interventionsOpen: 0, growing: [], gradedWrong: [] })
   const openingKnown = read('its opening', () => openingFacts(record), openingUnknown)

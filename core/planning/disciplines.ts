@@ -9,8 +9,23 @@ import { power } from '../power/rules'
 import { retest } from '../retest/rules'
 import { safety } from '../safety/rules'
 import { stewardship } from '../stewardship/rules'
+import { sharing } from '../sharing/rules'
 import type { Discipline } from './discipline'
 import { home } from './rules'
 
 /** Every discipline, in the order in which their steps stand within a stage. */
-export const disciplines: Discipline[] = [identify, stewardship, condition, opening, safety, cleaning, diagnosis, continuity, parts, power, retest, home]
+export const disciplines: Discipline[] = [
+  identify,
+  stewardship,
+  condition,
+  opening,
+  safety,
+  cleaning,
+  diagnosis,
+  continuity,
+  parts,
+  power,
+  retest,
+  sharing,
+  home,
+]

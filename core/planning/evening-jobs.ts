@@ -30,7 +30,7 @@ export interface EveningOffer extends EveningJob {
 }
 
 /** Moves that are done with the machine running, at least in part. */
-const runs = ['fault-new', 'fault-open', 'fault-basics', 'rail-drift', 'retest', 'soak', 'sign-off']
+const runs = ['fault-new', 'fault-open', 'fault-basics', 'rail-drift', 'retest', 'retest-due', 'soak', 'build-up', 'test-sheet', 'sign-off']
 const needsPower = (code: string) => runs.includes(code)
 
 /**

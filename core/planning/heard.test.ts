@@ -12,6 +12,7 @@ import { type MachineRecord, assess } from './assess'
 // The rules are common practice, no source; these checks are of their logic over the whole record of a machine.
 type Change = (record: MachineRecord) => MachineRecord
 const openness = (record: MachineRecord) => gateVerdicts.indexOf(assess(record, now).known.gate.verdict)
+const rising = ['Supply', 'Main board'].map(name => ({ adds: [name], expect: '', misleads: '' }))
 const earlier = '2026-03-01T10:00:00.000Z'
 const later = '2026-03-02T20:00:00.000Z'
 const step = { step: 1, what: 'Lid', state: 'back' as const, connectors: [], hides: '', hazard: '' }
@@ -46,6 +47,20 @@ const dangers: Record<string, [Change, 'keep-off' | 'not-yet-assessed' | 'guarde
     add('probeSheets', { title: 'x', endedAt: later, total: 1, answered: 1, broken: [], doubtful: [], shorts: [{ nets: ['+5V', 'D0'], supply: true }] }),
     'keep-off',
   ],
+  'a step of the build-up that failed': [
+    record => ({
+      ...record,
+      buildUp: {
+        steps: rising,
+        looks: [
+          { step: 0, outcome: 'as-expected' },
+          { step: 1, outcome: 'failed' },
+        ],
+      },
+    }),
+    'guarded-start',
+  ],
+  'a build-up whose least fails': [record => ({ ...record, buildUp: { steps: rising, looks: [{ step: 0, outcome: 'failed' }] } }), 'keep-off'],
   'two signals joined on a probe sheet': [
     add('probeSheets', { title: 'x', endedAt: null, total: 1, answered: 1, broken: [], doubtful: [], shorts: [{ nets: ['D1', 'D0'], supply: false }] }),
     'guarded-start',
@@ -159,7 +174,7 @@ describe('what is found', () => {
   })
 
   it.each(names)('%s: is heard by the gate, the next moves and the sign-off', name => {
-    const { known, moves } = assess({ ...made([name]), signOff: {} }, now)
+    const { known, moves } = assess({ ...made([name]), signOff: { limits: null } }, now)
     expect(known.gate.verdict).toBe(dangers[name]![1])
     expect(known.signOff.allowed).toBe(false)
     expect(known.signedOff).toBe(false)
@@ -184,7 +199,7 @@ describe('what is found', () => {
   it('leaves nothing clear to run or signed off while a stop stands anywhere, and says of every reason what would open it, once', () => {
     fc.assert(
       fc.property(fc.subarray(names, { minLength: 1, maxLength: 5 }), chosen => {
-        const { known } = assess({ ...made(chosen), signOff: {} }, now)
+        const { known } = assess({ ...made(chosen), signOff: { limits: null } }, now)
         const stops = findingsIn({ ...known, signOff: null }).filter(f => f.level === 'stop')
         if (stops.length) expect([known.gate.verdict === 'clear-to-run', known.signOff.allowed, known.signedOff]).toEqual([false, false, false])
         const { findings, toOpen } = known.gate
@@ -204,9 +219,9 @@ describe('what is found', () => {
 
 it('an overrule lets it be started, but not signed off while something keeps it off', () => {
   const burnt = made(['a burn'])
-  const { known } = assess({ ...burnt, signOff: {} }, now)
+  const { known } = assess({ ...burnt, signOff: { limits: null } }, now)
   const overrule = { verdict: 'clear-to-run' as const, basis: basisOf(known.gate, burnt.configuration) }
-  const overruled = assess({ ...burnt, overrule, signOff: {} }, now).known
+  const overruled = assess({ ...burnt, overrule, signOff: { limits: null } }, now).known
   expect([overruled.gateInForce, overruled.signOff.allowed, overruled.signedOff]).toEqual(['clear-to-run', false, false])
 })
 

@@ -7,6 +7,7 @@ import type { OpeningFacts } from '../opening/rules'
 import type { PartsFacts } from '../parts/rules'
 import type { PowerFactsKnown } from '../power/rules'
 import type { RetestFacts } from '../retest/rules'
+import type { SharingFacts } from '../sharing/rules'
 import type { SafetyFacts } from '../safety/rules'
 import type { StewardshipFacts } from '../stewardship/rules'
 import type { Life, Stage } from './stages'
@@ -33,4 +34,5 @@ export type MachineKnown = TrunkFacts &
   DiagnosisFacts &
   ContinuityFacts &
   PartsFacts &
-  RetestFacts
+  RetestFacts &
+  SharingFacts

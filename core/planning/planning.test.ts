@@ -24,10 +24,12 @@ const fault = {
   open: true,
   leftAs: '' as const,
   observations: [] as unknown[],
-  repairs: [] as unknown[],
+  repairs: [] as { at: string }[],
   attempts: [],
   theories: [],
 }
+
+const testLine = { says: 'Ports', kind: 'works' as const, expect: '', unit: '', from: null, to: null, hours: null }
 
 describe('the next moves', () => {
   // One case a rule, so that none can go unseen.
@@ -87,16 +89,20 @@ describe('the next moves', () => {
     ['hazards', { claims: [{ says: 'It was wet', verdict: 'open' }], readings: [] }],
     ['battery-home', { batteries: [{ ...spent, state: 'neutralised' }] }],
     ['rail-drift', { readings: [reading(5.01, 'loaded', { at: '2026-02-01T19:00:00.000Z' }), reading(4.9)] }],
-    ['take-away', { stage: 'home', life: 'hands-on', entered: { ...good, smoke: 'yes' }, signOff: {} }],
+    ['take-away', { stage: 'home', life: 'hands-on', entered: { ...good, smoke: 'yes' }, signOff: { limits: null } }],
     ['gate.battery.in', { entered: { ...good, battery: 'in' } }],
     ['battery-replace', { batteries: [spent] }],
     ['part', { partNeeds: [{ name: 'Fuse', stopsStart: true, outcome: 'wanted' }] }],
     ['fault-new', { faults: [fault] }],
     ['fault-open', { faults: [{ ...fault, observations: ['hum'] }] }],
+    ['build-up', { stage: 'prove', buildUp: { steps: [{ adds: ['Supply'], expect: '', misleads: '' }], looks: [] } }],
+    ['test-sheet', { stage: 'prove', testSheet: { lines: [testLine], looks: [] } }],
+    ['retest-due', { stage: 'home', life: 'store', lifeSince: '2024-03-03T19:00:00.000Z' }],
+    ['bulletin', { unreadBulletins: [{ happens: 'The tail cracks', seeBy: '' }] }],
     ['soak', { stage: 'prove', soaks: [{ what: 'Memory test', seenFailures: 1, seenPasses: 60, confidence: 0.95, passes: 9, failures: 0, endedAt: null }] }],
     ['fault-basics', { faults: [{ ...fault, attempts: [{ area: 'video', minutes: 180 }] }] }],
     ['sign-off', { stage: 'prove' }],
-    ['life', { signOff: {}, stage: 'prove' }],
+    ['life', { signOff: { limits: null }, stage: 'prove' }],
     ['retest', { stage: 'home', life: 'store' }],
     ['move-on', {}],
   ])('%s comes up where it belongs', (code, change) => {
@@ -114,8 +120,8 @@ describe('the next moves', () => {
     ['part', { partNeeds: [{ name: 'Fuse', stopsStart: true, outcome: 'fitted' }] }],
     ['fault-open', { faults: [{ ...fault, observations: ['hum'], open: false }] }],
     ['sign-off', { stage: 'prove', readings: [reading(4.2)] }],
-    ['life', { signOff: {}, life: 'gallery' }],
-    ['retest', { stage: 'home', life: 'store', signOff: {} }],
+    ['life', { signOff: { limits: null }, life: 'gallery' }],
+    ['retest', { stage: 'home', life: 'store', signOff: { limits: null } }],
     ['move-on', { waits: [{ what: 'drying', until: '2026-03-04T19:00:00.000Z' }] }],
   ])('%s does not where it does not', (code, change) => expect(codes(change)).not.toContain(code))
 
@@ -196,13 +202,13 @@ describe('consequences', () => {
   it('an overrule ends with what it was made on, and a sign-off with what it rested on', () => {
     const { known } = assess({ ...settled, readings: [] }, now)
     const overrule = { verdict: 'clear-to-run' as const, basis: basisOf(known.gate, settled.configuration) }
-    const standing = assess({ ...settled, readings: [], overrule, signOff: {} }, now)
+    const standing = assess({ ...settled, readings: [], overrule, signOff: { limits: null } }, now)
     expect(consequencesOf({ gate: 'clear-to-run', overruled: true }, standing)).toMatchObject({
       overruleEnded: null,
       gate: null,
       signOffEnded: 'Not every rail has been read.',
     })
-    const changed = assess({ ...settled, readings: [], entered: { ...good, smoke: 'yes' }, overrule, signOff: {} }, now)
+    const changed = assess({ ...settled, readings: [], entered: { ...good, smoke: 'yes' }, overrule, signOff: { limits: null } }, now)
     expect(consequencesOf({ gate: 'clear-to-run', overruled: true }, changed)).toMatchObject({
       overruleEnded: 'the facts have changed',
       gate: { from: 'clear-to-run', to: 'keep-off' },
@@ -212,7 +218,7 @@ describe('consequences', () => {
     expect(
       consequencesOf(
         { gate: 'clear-to-run', overruled: false },
-        assess({ ...settled, signOff: {}, waits: [{ what: 'post', until: '2026-04-01T00:00:00.000Z' }] }, now),
+        assess({ ...settled, signOff: { limits: null }, waits: [{ what: 'post', until: '2026-04-01T00:00:00.000Z' }] }, now),
       ),
     ).toEqual({ overruleEnded: null, gate: null, signOffEnded: null })
   })

@@ -24,7 +24,8 @@ export const meterStates = {
   silent: { title: 'Silent', says: 'The meter is connected and does not answer. Look at its display and its remote setting.' },
   lost: { title: 'Lost', says: 'The connection to the meter is gone. Look at the cable and whether it is switched on.' },
   nonsense: { title: 'Nonsense', says: 'The meter answers something that is no reading. Nothing of it was kept.' },
-  unreachable: { title: 'Not reached', says: 'Nothing answers at the address of the meter. Look at host and port under Settings.' },
+  unreachable: { title: 'Not reached', says: 'Nothing answers as a meter at its address. Look at host and port under Settings, and at the meter.' },
+  busy: { title: 'Elsewhere', says: 'The meter watches another start. It is free again when that has ended.' },
 } as const
 export type MeterState = keyof typeof meterStates
 
@@ -46,6 +47,23 @@ export function readAnswer(line: string, what: MeterFunction): MeterAnswer {
   if (value === 9.91e37) return nonsense
   if (Math.abs(value) >= overloadFrom) return { kind: 'overload' }
   return Math.abs(value) <= meterFunctions[what].most ? { kind: 'value', value } : nonsense
+}
+
+/** How a meter names the function that it is set to: long or short words, DC left out where it is what is usual, ranges behind it. From memory. */
+const namesOf: Record<MeterFunction, RegExp> = {
+  'dc-volts': /^VOLT(AGE)?(:DC)?$/,
+  'ac-volts': /^VOLT(AGE)?:AC$/,
+  'ohms': /^RES(ISTANCE)?$/,
+  'continuity': /^CONT(INUITY)?$/,
+  'diode': /^DIOD(E)?$/,
+  'dc-amps': /^CURR(ENT)?(:DC)?$/,
+  'celsius': /^TEMP(ERATURE)?$/,
+}
+
+/** Whether the answer to CONFigure? names this function. Source: SCPI-1999, CONFigure?: a string with the function, then its parameters. */
+export function isSetTo(line: string, what: MeterFunction): boolean {
+  const [name = ''] = line.trim().replace(/^"|"$/g, '').toUpperCase().split(/[ ,]/)
+  return namesOf[what].test(name.replace(/^:/, ''))
 }
 
 export interface MeterIdentity {

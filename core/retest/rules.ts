@@ -5,13 +5,23 @@ import { type Discipline, move, step } from '../planning/discipline'
 import { stages } from '../planning/stages'
 import type { PowerFactsKnown } from '../power/rules'
 import type { SafetyFacts } from '../safety/rules'
-import { type SignOffResult, judgeSignOff } from './sign-off'
+import { type Heard, heard } from '../safety/heard'
+import { type BuildUpStep, type StepSeen, judgeBuildUp } from './build-up'
+import { retestMonths } from './life'
+import { type SignOffLimits, type SignOffResult, judgeSignOff } from './sign-off'
 import { type SoakVerdict, planSoak } from './soak'
+import { type LineSeen, type TestLine, isTestWait, judgeTestSheet, lineStates } from './test-sheet'
 
 export interface RetestRecord {
   /** The sign-off that stood until now. */
-  signOff: unknown
+  signOff: { limits: SignOffLimits | null } | undefined
   soaks: readonly KeptSoak[]
+  /** The build-up that is not ended. */
+  buildUp: { steps: readonly BuildUpStep[]; looks: readonly StepSeen[] } | null
+  /** The newest test sheet. */
+  testSheet: { lines: readonly TestLine[]; looks: readonly LineSeen[] } | null
+  /** When it went into the life it leads; nothing where nobody chose one. */
+  lifeSince: string | null
 }
 /** A soak as it is kept. */
 export interface KeptSoak {
@@ -28,17 +38,47 @@ export interface RetestFacts {
   soaks: { what: string; verdict: SoakVerdict; left: number | null; given: boolean }[]
   /** Whether it is signed off, and nothing has come up that ends it. */
   signedOff: boolean
+  /** Within which the sign-off stands. */
+  limits: SignOffLimits | null
+  /** The build-up that goes on: what goes in next, in words, and whether it went back. */
+  buildUp: { done: boolean; says: string; back: boolean } | null
+  testSheet: { done: boolean; left: string[]; failed: string[] } | null
+  /** Instants from which on a line that is left alone may be looked at. */
+  leftAloneUntil: string[]
+  /** From when on it is due to be tested again, where it rests in store. */
+  retestFrom: string | null
+  /** Places of wear at its feet. */
+  wornFeet: string[]
   /** What ended the sign-off that stood; nothing while it stands, or where there was none. */
   signOffEnded: string | null
 }
 
+/** What else is looked at. */
+interface Around {
+  faults: readonly { repairs: readonly { at: string }[] }[]
+  damages: readonly { kind: string; where: string }[]
+}
 type Known = SafetyFacts & PowerFactsKnown & DiagnosisFacts & CleaningFacts & OpeningFacts
 
-export function retestFacts({ signOff: standing, soaks: kept }: RetestRecord, known: Known): RetestFacts {
+const monthMs = (365.25 / 12) * 24 * 3_600_000
+
+function buildUpFacts(buildUp: RetestRecord['buildUp']): RetestFacts['buildUp'] {
+  if (!buildUp) return null
+  const { verdict, at, findings, failing } = judgeBuildUp(buildUp.steps, buildUp.looks)
+  const adds = buildUp.steps[at]?.adds.join(', ')
+  return { done: verdict === 'done', back: failing, says: failing ? findings[0]!.says : adds ? `Next goes in: ${adds}.` : '' }
+}
+
+export function retestFacts(
+  { signOff: standing, soaks: kept, buildUp: rising, testSheet: sheet, lifeSince, damages, faults }: RetestRecord & Around,
+  known: Known,
+): RetestFacts {
   const soaks = kept.map(({ what, endedAt, seenFailures, seenPasses, confidence, passes, failures }) => {
     const { verdict, leftPasses } = planSoak({ seenFailures, seenPasses, confidence, passes, failures })
     return { what, verdict, left: leftPasses, given: endedAt !== null }
   })
+  const buildUp = buildUpFacts(rising)
+  const testSheet = sheet && judgeTestSheet(sheet.lines, sheet.looks)
   const signOff = judgeSignOff({
     // A coordinator may let it be started against the gate; proved it is not while something keeps it off.
     gate: known.gate.verdict === 'keep-off' ? 'keep-off' : known.gateInForce,
@@ -46,29 +86,81 @@ export function retestFacts({ signOff: standing, soaks: kept }: RetestRecord, kn
     underLoad: known.railsUnderLoad,
     stepsUndone: known.stepsUndone,
     openFaults: known.faults.filter(f => f.open),
-    runningWaits: known.waits.filter(w => !w.over).map(w => w.what),
+    runningWaits: known.waits.filter(w => !w.over && !isTestWait(w.what)).map(w => w.what),
     whole: known.whole,
     soaks,
+    buildUp,
+    testSheet,
+    repairedAt:
+      faults
+        .flatMap(f => f.repairs.map(r => r.at))
+        .sort()
+        .at(-1) ?? null,
   })
-  // A wait that starts after the sign-off is no reason against it.
-  const against = signOff.findings.find(f => f.level === 'stop' && f.code !== 'sign-off.wait')
-  return { signOff, soaks, signedOff: Boolean(standing) && !against, signOffEnded: standing && against ? against.says : null }
+  const limits = standing?.limits ?? null
+  // A wait that starts after the sign-off is no reason against it, nor a sheet that is begun anew; one with limits passed over more.
+  const passed = ['sign-off.wait', 'sign-off.test-left', ...(limits?.attended ? ['sign-off.soak-left'] : [])]
+  const against = signOff.findings.find(f => f.level === 'stop' && !passed.includes(f.code))
+  return {
+    signOff,
+    soaks,
+    signedOff: Boolean(standing) && !against,
+    limits: standing && !against ? limits : null,
+    buildUp,
+    testSheet: testSheet && { done: testSheet.done, left: testSheet.left, failed: testSheet.failed },
+    leftAloneUntil: sheet ? lineStates(sheet.lines, sheet.looks).flatMap(l => l.until ?? []) : [],
+    wornFeet: damages.filter(d => d.kind === 'wear' && /\b(feet|foot)\b/i.test(d.where)).map(d => d.where),
+    retestFrom: lifeSince && new Date(Date.parse(lifeSince) + retestMonths * monthMs).toISOString(),
+    signOffEnded: standing && against ? against.says : null,
+  }
 }
+
+/** What the gate hears of a build-up: where it went back somebody is at the switch; where the least that runs fails, nothing is energised. */
+const retestHeard = ({ buildUp }: RetestRecord): Heard[] =>
+  buildUp
+    ? judgeBuildUp(buildUp.steps, buildUp.looks)
+        .findings.filter(f => f.code === 'build-up.back' || f.code === 'build-up.stuck')
+        .map(f =>
+          heard(
+            f,
+            f.level === 'stop'
+              ? 'End the build-up: what fails becomes a fault. Mend it, then build up anew.'
+              : 'Take it out again, and look at the step before.',
+          ),
+        )
+    : []
 
 /** Proving ends in the sign-off; what rests in store is proved again on its way out. Common practice, no source. */
 export const retest: Discipline = {
+  heard: retestHeard,
+  due: m => [...m.leftAloneUntil, ...(m.life === 'store' && m.retestFrom ? [m.retestFrom] : [])],
   steps: {
     prove: m => [
+      ...(m.buildUp ? [step('Built up', m.buildUp.done)] : []),
+      ...(m.testSheet ? [step('Test sheet', m.testSheet.done)] : []),
       ...m.soaks.filter(s => !s.given || s.verdict === 'cured').map(s => step(`Soak: ${s.what}`, s.verdict === 'cured')),
       step('Signed off', m.signedOff),
     ],
   },
   moves: m => [
-    ...(m.life === 'hands-on' && m.stage === 'home' && !m.signedOff
+    ...((m.life === 'hands-on' || m.life === 'demonstration') && m.stage === 'home' && !m.signedOff
       ? [
           move('alarm', 'take-away', 'home', {
-            says: 'Take it away from visitors',
+            says: m.life === 'hands-on' ? 'Take it away from visitors' : 'Show it to nobody until it is signed off again',
             why: m.gateInForce === 'keep-off' ? 'The gate says: keep off.' : 'It is not signed off any more.',
+          }),
+        ]
+      : []),
+    ...(m.buildUp && !m.buildUp.done
+      ? [move('sign-off', 'build-up', 'prove', { says: m.buildUp.back ? 'Go back one step of the build-up' : 'Go on building it up', why: m.buildUp.says })]
+      : []),
+    ...(m.testSheet &&
+    !m.testSheet.done &&
+    !(m.leftAloneUntil.length && m.leftAloneUntil.length === m.testSheet.left.length && m.leftAloneUntil.every(u => u > m.now))
+      ? [
+          move('sign-off', 'test-sheet', 'prove', {
+            says: m.testSheet.failed.length ? `Test failed: ${m.testSheet.failed[0]}` : `Go on testing: ${m.testSheet.left[0]}`,
+            why: m.testSheet.failed.length ? 'Write it down as a fault, mend it, test it again.' : 'What was not tried is not known.',
           }),
         ]
       : []),
@@ -79,7 +171,14 @@ export const retest: Discipline = {
       ? [move('sign-off', 'sign-off', 'prove', { says: 'Sign it off', why: 'Nothing stands in the way.', who: 'somebody who tested it' })]
       : []),
     ...(m.life === 'store' && m.stage === 'home' && !m.signedOff
-      ? [move('retest', 'retest', 'prove', { says: 'Test it before it leaves the store', why: 'Machines fail in storage.' })]
+      ? [
+          m.retestFrom && m.retestFrom <= m.now
+            ? move('retest', 'retest-due', 'prove', {
+                says: 'Test it again: it has rested long',
+                why: `In store for ${retestMonths} months; machines fail in storage.`,
+              })
+            : move('retest', 'retest', 'prove', { says: 'Test it before it leaves the store', why: 'Machines fail in storage.' }),
+        ]
       : []),
   ],
 }

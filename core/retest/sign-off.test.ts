@@ -1,7 +1,18 @@
 import { expect, it } from 'vitest'
 import { type SignOffInput, judgeSignOff } from './sign-off'
 
-const ready: SignOffInput = { gate: 'clear-to-run', rails: 'good', underLoad: true, stepsUndone: 0, openFaults: [], runningWaits: [], whole: true, soaks: [] }
+const ready: SignOffInput = {
+  gate: 'clear-to-run',
+  rails: 'good',
+  underLoad: true,
+  stepsUndone: 0,
+  openFaults: [],
+  runningWaits: [],
+  whole: true,
+  soaks: [],
+  buildUp: null,
+  testSheet: { done: true, left: [], failed: [] },
+}
 
 it('allows what nothing stands against, and a lesser fault with care', () => {
   expect(judgeSignOff(ready).allowed).toBe(true)
@@ -19,7 +30,10 @@ it.each<[Partial<SignOffInput>, string]>([
   [{ openFaults: [{ symptom: 'no picture', stopsMachine: true }] }, 'sign-off.fault'],
   [{ runningWaits: ['drying'] }, 'sign-off.wait'],
   [{ whole: false }, 'sign-off.configuration'],
-  [{ soaks: [{ what: 'memory test', verdict: 'go-on', left: 9, given: false }] }, 'sign-off.soak'],
+  [{ soaks: [{ what: 'memory test', verdict: 'go-on', left: 9, given: false }] }, 'sign-off.soak-left'],
+  [{ buildUp: { done: false, says: 'Next goes in: Drive A.' } }, 'sign-off.build-up'],
+  [{ testSheet: { done: false, left: ['Ports'], failed: [] } }, 'sign-off.test-left'],
+  [{ testSheet: { done: false, left: [], failed: ['Sound'] } }, 'sign-off.test'],
   [{ soaks: [{ what: 'memory test', verdict: 'not-cured', left: null, given: false }] }, 'sign-off.soak'],
 ])('refuses with %o', (change, code) => {
   const result = judgeSignOff({ ...ready, ...change })

@@ -1,4 +1,4 @@
-import { type Finding, finding } from '../kernel/finding'
+import { type Finding, commonPractice, finding } from '../kernel/finding'
 import type { RailVerdict } from '../power/rails'
 import type { SoakVerdict } from './soak'
 import { type GateVerdict, gateWords } from '../safety/gate'
@@ -11,13 +11,57 @@ export interface SignOffInput {
   /** Steps of its opening record that are still undone. */
   stepsUndone: number
   /** Symptoms of open faults, and whether each stops the machine. */
-  openFaults: { symptom: string; stopsMachine: boolean }[]
+  openFaults: readonly { symptom: string; stopsMachine: boolean }[]
   /** What is still being waited for, such as drying. */
-  runningWaits: string[]
+  runningWaits: readonly string[]
   /** Whether everything is in its place and connected. */
   whole: boolean
   /** Soaks, with what each has shown by now. */
   soaks: readonly { what: string; verdict: SoakVerdict; left: number | null; given: boolean }[]
+  /** The build-up that is not ended, if any: whether it is done, and where it stands in words. */
+  buildUp: { done: boolean; says: string } | null
+  /** What the newest test sheet says; nothing where none was begun. */
+  testSheet: { done: boolean; left: readonly string[]; failed: readonly string[]; testedAt?: string | null } | null
+  /** When it was repaired last. */
+  repairedAt?: string | null
+}
+
+/** What a conditional sign-off is limited to; it is for demonstration by somebody who knows the machine. */
+export interface SignOffLimits {
+  hoursADay: number | null
+  attended: boolean
+  noOriginalMedia: boolean
+}
+/** `for demonstration: attended, up to 2 h a day` */
+export const limitWords = ({ hoursADay, attended, noOriginalMedia }: SignOffLimits): string => {
+  const parts = [attended && 'attended', hoursADay !== null && `up to ${hoursADay} h a day`, noOriginalMedia && 'no original media'].filter(Boolean)
+  return `for demonstration${parts.length ? `: ${parts.join(', ')}` : ''}`
+}
+/** Findings that a sign-off with limits may pass over, where it is attended: what would only show in long use. */
+const passedOver: readonly string[] = ['sign-off.soak-left', 'sign-off.test-left']
+
+/** Whether a sign-off is allowed with these limits; without limits as `judgeSignOff` says. */
+export const allowedWith = ({ findings }: SignOffResult, limits: SignOffLimits | null): boolean =>
+  !findings.some(f => f.level === 'stop' && !(limits?.attended && passedOver.includes(f.code)))
+
+/**
+ * Whoever repaired a machine does not sign it off. Where nobody else is there who could, it is said and let be.
+ * @param signer who would sign, @param repairers who mended, by the same keys, @param others how many beside the signer might sign
+ * Source: four eyes, common practice, no source.
+ */
+export function judgeSigner(signer: number, repairers: readonly number[], others: number): Finding[] {
+  if (!repairers.includes(signer)) return []
+  return others > 0
+    ? [
+        finding(
+          'stop',
+          'sign-off.same',
+          'Whoever repaired it does not sign it off.',
+          'Four eyes see what two have got used to. Ask somebody else to test it.',
+          commonPractice,
+        ),
+      ]
+    : [finding('care', 'sign-off.same', 'Signed off by whoever repaired it.', 'Nobody else is here who could.', commonPractice)]
 }
 
 export interface SignOffResult {
@@ -31,7 +75,19 @@ export interface SignOffResult {
  * @returns findings; `allowed` when none of them stops it
  * Source: common practice, no source.
  */
-export function judgeSignOff({ gate, rails, underLoad, stepsUndone, openFaults, runningWaits, whole, soaks }: SignOffInput): SignOffResult {
+export function judgeSignOff({
+  gate,
+  rails,
+  underLoad,
+  stepsUndone,
+  openFaults,
+  runningWaits,
+  whole,
+  soaks,
+  buildUp,
+  testSheet,
+  repairedAt,
+}: SignOffInput): SignOffResult {
   const findings: Finding[] = [
     gate === 'clear-to-run'
       ? finding('fine', 'sign-off.gate', 'The gate says: clear to run.', 'Nothing that keeps it off is open.')
@@ -58,9 +114,39 @@ export function judgeSignOff({ gate, rails, underLoad, stepsUndone, openFaults, 
         : finding('care', 'sign-off.lesser-fault', `Open fault: ${fault.symptom}.`, 'It does not stop the machine; it stays in the record.'),
     ),
     ...soaks.map(soakFinding),
+    ...(buildUp && !buildUp.done
+      ? [finding('stop', 'sign-off.build-up', `The build-up is not done: ${buildUp.says}`, 'Go on with it, or end it with a reason.')]
+      : []),
+    ...testFindings(testSheet, repairedAt ?? null),
     ...runningWaits.map(wait => finding('stop', 'sign-off.wait', `Still waiting: ${wait}.`, 'Let the wait run out, or end it with a reason.')),
   ]
   return { allowed: !findings.some(f => f.level === 'stop'), findings }
+}
+
+/** A line that failed stands against it, and so does one that was left; without any sheet it is said that none was worked through. */
+function testFindings(sheet: SignOffInput['testSheet'], repairedAt: string | null): Finding[] {
+  if (!sheet) return [finding('care', 'sign-off.no-test', 'No test sheet was worked through.', 'What was tested is what the statement says, and nothing else.')]
+  return [
+    ...sheet.failed.map(says => finding('stop', 'sign-off.test', `Test failed: ${says}.`, 'Write it down as a fault, mend it, and test that line again.')),
+    ...(sheet.left.length
+      ? [finding('stop', 'sign-off.test-left', `Not tested yet: ${sheet.left.slice(0, 6).join(', ')}.`, 'What was not tried is not known.')]
+      : []),
+    ...(!sheet.done && !sheet.failed.length && !sheet.left.length
+      ? [finding('stop', 'sign-off.test', 'Nothing was tested.', 'Each line of the test sheet says that it has none of it.')]
+      : []),
+    ...(sheet.done && sheet.testedAt && repairedAt && sheet.testedAt < repairedAt
+      ? [
+          finding(
+            'care',
+            'sign-off.test-old',
+            'Part of it was tested before it was repaired last.',
+            'A repair may break what had worked. Test those lines again, or say in the statement why not.',
+          ),
+        ]
+      : sheet.done
+        ? [finding('fine', 'sign-off.test', 'Every line of the test sheet has passed.', 'Judged as it was tested here.')]
+        : []),
+  ]
 }
 
 /** A soak that runs or has failed stands against it; one that was given up is told, and one that was passed is worth telling. */
@@ -69,7 +155,7 @@ function soakFinding({ what, verdict, left, given }: SignOffInput['soaks'][numbe
   if (given) return finding('care', 'sign-off.soak', `Soak given up: ${what}.`, verdict === 'not-cured' ? 'It failed while it ran.' : 'It was not decided.')
   return verdict === 'not-cured'
     ? finding('stop', 'sign-off.soak', `Soak failed: ${what}.`, 'It is not cured. End the soak once the fault is written down, and mend it.')
-    : finding('stop', 'sign-off.soak', `Soak not finished: ${what}.`, `${left} clean passes are left. Finish it, or give it up with a reason.`)
+    : finding('stop', 'sign-off.soak-left', `Soak not finished: ${what}.`, `${left} clean passes are left. Finish it, or give it up with a reason.`)
 }
 
 function railFinding(rails: RailVerdict, underLoad: boolean): Finding {

@@ -66,3 +66,51 @@ export function letterToOwner(about: LetterInput): Letter {
 /** The letter as plain text, lines of their own for lists. */
 export const letterText = ({ paragraphs, lists, closing }: Letter): string =>
   [...paragraphs, ...lists.map(({ title, lines }) => [title, ...lines.map(line => `- ${line}`)].join('\n')), ...closing].join('\n\n')
+
+export interface ClosingInput {
+  collection: string
+  owner: string
+  machine: string
+  tag: string
+  writtenBy: string
+  released: string
+  parts: { name: string; found: string; now: string }[]
+  replaced: readonly string[]
+  kept: readonly string[]
+  tested: readonly string[]
+  limits: string
+  odd: readonly string[]
+  hoursWorked: number
+  spent: number
+  agreedUpTo: number | null
+  currency: string
+}
+
+/** A closing letter to the owner: how it came and how it goes, what was replaced, what is kept, what is left odd. It promises nothing. */
+export function closingLetter(about: ClosingInput): Letter {
+  const { collection, owner, machine, tag, currency, agreedUpTo } = about
+  return {
+    subject: `Your ${machine} (${tag}): how it came, and how it goes`,
+    paragraphs: [`Dear ${owner},`, `Our work on your ${machine}, number ${tag}, is done. ${about.released}`],
+    lists: [
+      { title: 'As found, and as it goes', lines: about.parts.map(p => (p.found === p.now ? `${p.name}: ${p.now}` : `${p.name}: ${p.found}; now ${p.now}`)) },
+      { title: 'Replaced and repaired', lines: [...about.replaced] },
+      { title: 'Original parts that go with it', lines: [...about.kept] },
+      { title: 'What was tested', lines: [...about.tested, ...(about.limits ? [`It was signed off ${about.limits}.`] : [])] },
+      { title: 'What is left odd', lines: [...about.odd] },
+      {
+        title: 'What it took',
+        lines: [
+          `About ${Number(about.hoursWorked.toFixed(1))} hours of volunteers’ work that were noted, at no charge.`,
+          `${money(about.spent, currency)} for parts${agreedUpTo === null ? '' : `; you had agreed to ${money(agreedUpTo, currency)}`}.`,
+        ],
+      },
+    ].filter(list => list.lines.length),
+    closing: [
+      'This says what was checked here, and when. It does not say that the machine is safe where you are: have it looked at by trained people before it is switched on.',
+      'With kind regards,',
+      about.writtenBy,
+      collection,
+    ],
+  }
+}

@@ -1,3 +1,4 @@
+import { weakBit } from '../bench-maps'
 import { type Story, assessed, attended, did, graded, inOrder, marked, measuredOff, moved, places, read, shot, whitened, swapped } from '../story'
 
 /** A drive that warms up over half an hour, as a logger saw it. */
@@ -235,8 +236,10 @@ export const desks: Story[] = [
       did(248, 'baraka', 'repair-fault', { fault: 'Dead after a click', did: 'Crimped the inlet wire anew', closes: true }),
       ...read(248, 'baraka', 'loaded', { '+5 V': 5.09, '+12 V': 12.1, '-12 V': -12.2 }),
       moved(246, 'baraka', 'prove'),
-      did(241, 'baraka', 'sign-off', { statement: 'Roster program for two hours, all keys, drive A' }),
+      did(241, 'maeve', 'sign-off', { statement: 'Roster program for two hours, all keys, drive A' }),
+      did(244, 'baraka', 'bag-part', { part: 'Crimp of the inlet wire', bag: 'Bag 3 of its box', why: 'Burnt, kept for the owner to see' }),
       did(240, 'ilka', 'choose-life', { life: 'back-to-owner' }),
+      did(240, 'ilka', 'write-closing-letter', { released: 'It runs its roster program again, and waits for you to fetch it.' }),
       moved(240, 'ilka', 'home'),
       did(239, 'ilka', 'put-on-bench', { onBench: false }),
     ],
@@ -489,12 +492,25 @@ export const desks: Story[] = [
         trusted: true,
       }),
       did(180, 'joaquim', 'observe-fault', { fault: 'Drops a memory test about once in sixty passes', says: 'Always the same bit, different addresses' }),
+      did(178, 'joaquim', 'keep-judgement', {
+        fault: 'Drops a memory test about once in sixty passes',
+        tool: 'diagnosis/memory-fault',
+        input: weakBit,
+        minutes: 20,
+      }),
       did(150, 'joaquim', 'repair-fault', { fault: 'Drops a memory test about once in sixty passes', did: 'Cleaned and reseated bank 1', closes: false }),
       did(149, 'joaquim', 'begin-soak', { what: 'Memory test, cover on', seenFailures: 2, seenPasses: 120, confidencePct: 95, secondsAPass: 95 }),
       did(146, 'joaquim', 'tally-soak', { passes: 130, failures: 0 }),
       did(144, 'joaquim', 'tally-soak', { passes: 1, failures: 1 }),
       did(144, 'joaquim', 'end-soak', { note: 'Failed on pass 131' }),
       did(144, 'joaquim', 'observe-fault', { fault: 'Drops a memory test about once in sixty passes', says: 'Failed again on pass 131' }),
+      did(14, 'joaquim', 'plan-build-up', {}),
+      ...measuredOff(13.95, 'joaquim', { '+5 V': [52, 74], '+12 V': ['1k3', '2k5'], '-12 V': ['3k1', 'OL'], '-5 V': ['2k6', 'OL'] }),
+      did(13.9, 'joaquim', 'step-build-up', { step: 0, outcome: 'as-expected', seen: 'Dummy load 20 min, nothing warm' }),
+      ...measuredOff(13.85, 'joaquim', { '+5 V': [52, 74], '+12 V': ['1k3', '2k5'], '-12 V': ['3k1', 'OL'], '-5 V': ['2k6', 'OL'] }),
+      did(13.8, 'joaquim', 'step-build-up', { step: 1, outcome: 'as-expected', seen: 'Two short beeps: no keyboard' }),
+      ...measuredOff(13.75, 'joaquim', { '+5 V': [52, 74], '+12 V': ['1k3', '2k5'], '-12 V': ['3k1', 'OL'], '-5 V': ['2k6', 'OL'] }),
+      did(13.7, 'joaquim', 'step-build-up', { step: 2, outcome: 'failed', seen: 'No sync with the video card in' }),
     ],
   },
   {
@@ -581,7 +597,13 @@ export const desks: Story[] = [
       ...measuredOff(30, 'teodor', { '+5 V': [62, 64], '+12 V': [210, 215], '-12 V': ['2k2', '2k2'], '-5 V': ['1k8', '1k8'] }),
       attended(30, 'teodor', { atProbe: 'maeve', atSwitch: 'teodor', scenario: 'ripple', secondsEach: 12 }),
       did(29, 'teodor', 'report-fault', { symptom: 'Ripple on every rail of the supply', stopsMachine: true }),
-      did(16, 'baraka', 'repair-fault', { fault: 'Ripple on every rail of the supply', did: 'Replaced the secondary filter capacitors', closes: true }),
+      did(16, 'baraka', 'repair-fault', {
+        fault: 'Ripple on every rail of the supply',
+        did: 'Replaced the secondary filter capacitors',
+        closes: true,
+        cause: 'Secondary filter capacitors dried out',
+        causeKind: 'supply',
+      }),
       did(16, 'baraka', 'explain-alarm', { alarm: 'start:start.ripple', says: 'The secondary filter capacitors had dried out; all of them are new' }),
       attended(16, 'teodor', { atProbe: 'maeve', atSwitch: 'teodor', scenario: 'healthy' }),
       did(9, 'teodor', 'set-configuration', { kind: 'whole' }),

@@ -1,3 +1,4 @@
+import { deadColumns } from '../bench-maps'
 import { type Story, assessed, did, graded, inOrder, marked, measuredOff, moved, places, read, shot, undid } from '../story'
 
 /** Six ticket terminals from the closed ferry terminal. Two run. */
@@ -77,6 +78,11 @@ export const gannets: Story[] = [
       ...read(219, 'teodor', 'loaded', { '+5 V': 4.96, '+12 V': 11.8 }),
       moved(150, 'maeve', 'prove'),
       ...read(30, 'maeve', 'loaded', { '+5 V': 4.94, '+12 V': 11.75 }),
+      did(29, 'maeve', 'begin-test-sheet', {}),
+      did(28.9, 'maeve', 'look-test-line', { line: 0, outcome: 'passed', value: null, note: 'Every key twice' }),
+      did(28.8, 'maeve', 'look-test-line', { line: 1, outcome: 'passed', value: null, note: '' }),
+      did(28.7, 'maeve', 'look-test-line', { line: 5, outcome: 'passed', value: 44, note: 'after half an hour' }),
+      did(28.6, 'maeve', 'look-test-line', { line: 5, outcome: 'passed', value: 58, note: 'after two hours, over the regulator' }),
       did(30, 'maeve', 'ask-question', { question: 'Why does the clock lose exactly one minute a day?' }),
     ],
   },
@@ -110,6 +116,7 @@ export const gannets: Story[] = [
         fault: 'Two keyboard columns dead',
         says: 'Bridging row 3 and column 5 at the connector types a letter: the electronics are fine',
       }),
+      did(110, 'joaquim', 'keep-judgement', { fault: 'Two keyboard columns dead', tool: 'diagnosis/keyboard-matrix', input: deadColumns, minutes: 25 }),
       did(97, 'joaquim', 'repair-fault', { fault: 'Two keyboard columns dead', did: 'Silver paint over the crease', closes: false }),
       did(90, 'joaquim', 'observe-fault', { fault: 'Two keyboard columns dead', says: 'Worked for an evening, dead again when cold' }),
       did(90, 'joaquim', 'want-part', { name: 'Membrane for the Gannet', quantity: 1, stopsStart: false }),

@@ -1,3 +1,4 @@
+import { madeUpCapture } from '#core/signals/made-up'
 import {
   assessed,
   did,
@@ -187,11 +188,18 @@ export const small: Story[] = [
       did(276, 'joaquim', 'observe-fault', { fault: 'Picture rolls for a minute', says: 'Set was a channel off; retuned' }),
       did(276, 'joaquim', 'repair-fault', { fault: 'Picture rolls for a minute', did: 'Retuned the set', closes: true }),
       moved(270, 'maeve', 'prove'),
-      did(262, 'maeve', 'sign-off', { statement: 'All keys, tape in and out, two hours of a period program' }),
+      did(262, 'maeve', 'sign-off', {
+        statement: 'All keys, tape in and out, two hours of a period program',
+        limits: { hoursADay: 2, attended: true, noOriginalMedia: true },
+      }),
+      did(261, 'joaquim', 'bag-part', { part: 'Modulator, original', bag: 'Bag 1 of its box', why: 'Retuned set does without' }),
       did(260, 'ilka', 'choose-life', { life: 'demonstration' }),
       moved(258, 'ilka', 'home'),
       did(258, 'ilka', 'put-on-bench', { onBench: false }),
       did(257, 'ilka', 'switch-passport', { on: true }),
+      did(201, 'sunniva', 'log-demonstration', { minutes: 90, says: 'Open day, tide tables for children', trouble: false }),
+      did(120, 'hanneke', 'log-demonstration', { minutes: 45, says: 'A school class', trouble: false }),
+      did(40, 'sunniva', 'log-demonstration', { minutes: 150, says: 'Ran on while nobody watched the clock', trouble: false }),
     ],
   },
   {
@@ -241,6 +249,13 @@ export const small: Story[] = [
       moved(50, 'rua', 'mend'),
       did(50, 'rua', 'report-fault', { symptom: 'Starts one time in three', stopsMachine: true }),
       did(44, 'rua', 'observe-fault', { fault: 'Starts one time in three', says: 'Reset line slow to rise; single-wipe sockets' }),
+      did(43, 'rua', 'keep-judgement', {
+        fault: 'Starts one time in three',
+        tool: 'signals/capture',
+        input: { text: madeUpCapture('held') },
+        name: 'A start that did not come',
+        minutes: 30,
+      }),
       probed(42, 'rua', { title: 'Keyboard data lines', parts: ['J1'], answers: 400, parted: { KD3: 12 }, bridge: true }),
       did(41, 'rua', 'report-fault', { symptom: 'Screen stays black', stopsMachine: true, symptoms: ['black', 'always'], conditions: 'Brightness is up' }),
       did(41, 'rua', 'hold-theory', {

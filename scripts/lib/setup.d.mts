@@ -5,6 +5,7 @@ export function run(program: string, args: string[], options?: SpawnOptions): Pr
 export function must(program: string, args: string[], options?: SpawnOptions): Promise<void>
 export function installed(): Promise<void>
 export function built(): Promise<void>
+export function giveUp(...lines: string[]): never
 export function sessionSecret(dataFolder: string): string
 export function portFree(port: number | string, host: string): Promise<void>
 export function serve(

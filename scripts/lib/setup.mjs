@@ -32,16 +32,28 @@ function remember(file, value) {
   writeFileSync(file, value)
 }
 
-/** Installs the packages of the lock file, unless that was done for this lock file and this Node. */
-export async function installed() {
+/** What has to be compiled on this machine; whatever else is in use works as it comes. */
+const compiledHere = ['better-sqlite3']
+
+/**
+ * Fetches the packages of the lock file, unless that was done for this lock file and this Node.
+ * @returns what compiles those that have to be; it takes two minutes, and what only reads sources need not wait for it
+ */
+export async function fetched() {
   const stamp = 'node_modules/.jolly-bench-installed'
   const wanted = digest(readFileSync('package-lock.json'), process.version)
-  if (remembered(stamp, wanted)) return
+  if (remembered(stamp, wanted)) return async () => {}
   console.log('Installing packages; the first time this takes some minutes.')
   // `npm ci` wants optional packages of other systems too, which not every registry serves.
-  await must('npm', ['install', '--no-audit', '--no-fund', '--loglevel=error'])
-  remember(stamp, digest(readFileSync('package-lock.json'), process.version))
+  await must('npm', ['install', '--no-audit', '--no-fund', '--loglevel=error', '--ignore-scripts'])
+  return async () => {
+    await must('npm', ['rebuild', '--loglevel=error', ...compiledHere])
+    remember(stamp, digest(readFileSync('package-lock.json'), process.version))
+  }
 }
+
+/** Fetches and compiles the packages, where that has not been done. */
+export const installed = async () => (await fetched())()
 
 const sources = ['app', 'core', 'public', 'server', 'shared', 'nuxt.config.ts', 'package.json', 'package-lock.json']
 
@@ -66,22 +78,51 @@ export async function built() {
   remember(stamp, wanted)
 }
 
-/** The secret that seals session cookies: made at the first start, readable by its owner alone. */
-export function sessionSecret(dataFolder) {
-  const file = join(dataFolder, 'session-secret')
-  mkdirSync(dataFolder, { recursive: true })
-  if (!existsSync(file)) writeFileSync(file, randomBytes(32).toString('hex'), { mode: 0o600 })
-  return readFileSync(file, 'utf8')
+/** What is wrong, and what would do; then it ends. */
+export function giveUp(...lines) {
+  console.error(lines.join(' '))
+  process.exit(1)
 }
 
-/** Ends with a clear message when something else answers at the address already. */
+const shortestSecret = 32
+
+/** The secret that seals session cookies: made at the first start, readable by its owner alone. */
+export function sessionSecret(dataFolder) {
+  const given = process.env.NUXT_SESSION_PASSWORD
+  if (given !== undefined) {
+    if (given.length < shortestSecret)
+      giveUp(`NUXT_SESSION_PASSWORD is shorter than ${shortestSecret} characters.`, 'Set a longer one, or none: then one is made.')
+    return given
+  }
+  const file = join(dataFolder, 'session-secret')
+  try {
+    mkdirSync(dataFolder, { recursive: true })
+    if (!existsSync(file)) writeFileSync(file, randomBytes(32).toString('hex'), { mode: 0o600 })
+    const secret = readFileSync(file, 'utf8').trim()
+    if (secret.length >= shortestSecret) return secret
+  } catch (error) {
+    return giveUp(
+      `The data folder ${dataFolder} cannot be used: ${error.message}.`,
+      'Give this user leave to read and write there, or point JOLLY_DATA elsewhere.',
+    )
+  }
+  return giveUp(`${file} is shorter than ${shortestSecret} characters: it was cut off.`, 'Remove it; a new one is made, and everybody signs in anew.')
+}
+
+const listenTroubles = {
+  EADDRINUSE: (host, port) => `Something else already listens at ${host}:${port}. Choose another port, such as PORT=3001.`,
+  EACCES: (host, port) => `This user may not listen at port ${port}. Choose one above 1023, such as PORT=3000.`,
+  EADDRNOTAVAIL: host => `HOST=${host} is no address of this computer. Leave it out to listen on this computer only, or take 0.0.0.0 for every address.`,
+  ENOTFOUND: host => `HOST=${host} is no name of this computer. Leave it out to listen on this computer only.`,
+}
+
+/** Ends with a clear message when nobody can listen at the address. */
 export function portFree(port, host) {
+  if (!/^\d{1,5}$/.test(String(port)) || Number(port) < 1 || Number(port) > 65535)
+    giveUp(`PORT=${port} is no port: a whole number from 1 to 65535, such as PORT=3000.`)
   return new Promise(free => {
     const probe = createServer()
-    probe.once('error', () => {
-      console.error(`Something else already listens at ${host}:${port}. Choose another port, such as PORT=3001.`)
-      process.exit(1)
-    })
+    probe.once('error', error => giveUp((listenTroubles[error.code] ?? (() => `Nobody can listen at ${host}:${port}: ${error.message}.`))(host, port)))
     probe.listen(Number(port), host, () => probe.close(free))
   })
 }
@@ -90,7 +131,8 @@ export function portFree(port, host) {
 export function serve(dataFolder, { port, host, stdio = 'inherit', env = {} }) {
   return spawn(process.execPath, ['.output/server/index.mjs'], {
     cwd: root,
-    stdio,
+    // By the line between them the server hears when this program is gone, however it went.
+    stdio: [...(Array.isArray(stdio) ? stdio : [stdio, stdio, stdio]), 'ipc'],
     // Open pages hold a connection for changes; a stopping server does not wait for them long.
     env: {
       ...process.env,
@@ -100,7 +142,9 @@ export function serve(dataFolder, { port, host, stdio = 'inherit', env = {} }) {
       PORT: String(port),
       HOST: host,
       NITRO_SHUTDOWN_TIMEOUT: '1500',
-      NUXT_SESSION_PASSWORD: process.env.NUXT_SESSION_PASSWORD ?? sessionSecret(dataFolder),
+      // The C library keeps memory apart for each thread otherwise, and pictures are unpacked in many.
+      MALLOC_ARENA_MAX: '2',
+      NUXT_SESSION_PASSWORD: sessionSecret(dataFolder),
     },
   })
 }

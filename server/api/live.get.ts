@@ -6,18 +6,19 @@ const pingSeconds = 20
 
 /** Server-sent events: one message for every change; with `?start=<tag>` also every picture of a start of that machine. */
 export default defineAnswer(async event => {
-  await requirePerson(event)
+  const { id, role } = await requirePerson(event)
   const stream = createEventStream(event)
   const push = (name: string, what: unknown) => void stream.push({ event: name, data: JSON.stringify(what) })
-  const closeUnlessSignedIn = async () => {
-    if (!(await personOf(event))) await stream.close()
+  const closeUnlessAsBefore = async () => {
+    const person = await personOf(event)
+    if (person?.id !== id || person.role !== role) await stream.close()
   }
   const { start } = getQuery(event)
   const stops = [
     listen(change => {
       push('change', change)
-      // A page whose session was ended hears of it, and of nothing more.
-      if (change.kinds.some(kind => /^(session|person)\./.test(kind))) void closeUnlessSignedIn()
+      // A page whose session was ended, or who got another role, hears of it, and of nothing more under the old one.
+      if (change.kinds.some(kind => /^(session|person)\./.test(kind))) void closeUnlessAsBefore()
     }),
     ...(typeof start === 'string' ? [watch(start, frame => push('start', frame), useBench().now().getTime())] : []),
   ]

@@ -2,10 +2,11 @@ import type { SessionView } from '#shared/chapters/people/index'
 import { commandsOf } from '#shared/chapters/index'
 import { anyPeople } from '../chapters/people/index'
 import { crewOf } from '../chapters/people/index'
+import { minutesBehind } from '../kernel/clock-behind'
 import { practiceOf } from '../chapters/practice/index'
 
 export default defineAnswer(async (event): Promise<SessionView> => {
-  const { db } = useBench()
+  const { db, now } = useBench()
   const person = await personOf(event)
   const needsFirstStart = !anyPeople(db)
   const practice = needsFirstStart ? null : practiceOf(db)
@@ -14,6 +15,7 @@ export default defineAnswer(async (event): Promise<SessionView> => {
     needsFirstStart,
     crew: person ? crewOf(db) : [],
     collection: practice && { name: practice.name, zone: practice.zone },
+    clockBehindMinutes: person ? minutesBehind(db, now()) : 0,
     demoSignIns: person ? [] : demoSignIns(),
   }
 })

@@ -19,8 +19,10 @@ import { peopleChapter } from './people/index'
 import { planChapter } from './plan/index'
 import { powerChapter, powerFacts, powerView } from './power/index'
 import { practiceChapter } from './practice/index'
+import { printingChapter } from './printing/index'
 import { provingChapter, provingFacts, provingView } from './proving/index'
 import { recordChapter } from './record/index'
+import { sharingChapter, sharingFacts, sharingView } from './sharing/index'
 import { startsChapter, startsView } from './starts/index'
 import { stewardshipChapter, stewardshipFacts, stewardshipView } from './stewardship/index'
 import { suppliesChapter } from './supplies/index'
@@ -46,6 +48,8 @@ const chapters = once((): ServerChapter[] => [
   partsChapter,
   provingChapter,
   homeChapter,
+  sharingChapter,
+  printingChapter,
   planChapter,
   recordChapter,
   practiceChapter,
@@ -78,6 +82,7 @@ export const recordOf = (file: MachineFile): MachineRecord => ({
   ...continuityFacts(file),
   ...partsFacts(file),
   ...provingFacts(file),
+  ...sharingFacts(file),
 })
 
 /** What of a machine is searched. */
@@ -109,6 +114,8 @@ export const views = once((): { [C in ChapterName]: (input: ViewInput) => ViewOf
   parts: partsView,
   proving: provingView,
   home: homeView,
+  sharing: sharingView,
+  printing: nothing,
   plan: nothing,
   record: nothing,
   practice: nothing,

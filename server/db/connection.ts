@@ -1,4 +1,4 @@
-import { existsSync, mkdirSync } from 'node:fs'
+import { existsSync } from 'node:fs'
 import { join } from 'node:path'
 import Database from 'better-sqlite3'
 import { type BetterSQLite3Database, drizzle } from 'drizzle-orm/better-sqlite3'
@@ -6,6 +6,7 @@ import { type MigrationMeta, readMigrationFiles } from 'drizzle-orm/migrator'
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator'
 import * as schema from '../chapters/schema'
 import { allRelations } from '../kernel/relations'
+import { databaseFile, expectFolder, expectOurs, readable } from './expect-ours'
 
 export type Db = BetterSQLite3Database<typeof schema> & { $client: Database.Database }
 
@@ -37,20 +38,15 @@ interface Options {
  * Opens the database in the data folder, made where it is missing, and brings it up to date in one transaction: a copy is laid
  * beside it before, and the result is checked after.
  * WAL, foreign keys on, synchronous FULL: what was answered as saved survives a power cut.
- * @throws NewerDatabaseError, OlderDatabaseError
+ * @throws NewerDatabaseError, OlderDatabaseError, DataFolderTrouble
  */
 export function openDatabase(dataFolder: string, { migrations = migrationsFolder, hears }: Options = {}): Db {
-  mkdirSync(dataFolder, { recursive: true })
-  const file = join(dataFolder, 'jolly-bench.sqlite')
+  expectFolder(dataFolder)
+  const file = databaseFile(dataFolder)
   const client = new Database(file, hears ? { verbose: sql => hears(String(sql)) } : {})
   client.pragma('busy_timeout = 5000')
   const known = readMigrationFiles({ migrationsFolder: migrations })
-  const seen = newestOf(client)
-  const refusal = seen === null ? null : refusalOf(file, seen, known)
-  if (refusal) {
-    client.close()
-    throw refusal
-  }
+  const seen = lookedAt(client, file, known)
   client.pragma('journal_mode = WAL')
   client.pragma('synchronous = FULL')
   const db = drizzle(client, { schema: { ...schema, ...allRelations() } }) as unknown as Db
@@ -60,6 +56,22 @@ export function openDatabase(dataFolder: string, { migrations = migrationsFolder
   if (outdated) check(client, file)
   client.pragma('foreign_keys = ON')
   return db
+}
+
+/** What the database has seen, once it is known to be one that this program can work on; closed again where it is not. */
+function lookedAt(client: Database.Database, file: string, known: MigrationMeta[]): number | null {
+  try {
+    return readable(file, () => {
+      expectOurs(client, file)
+      const seen = newestOf(client)
+      const refusal = seen === null ? null : refusalOf(file, seen, known)
+      if (refusal) throw refusal
+      return seen
+    })
+  } catch (error) {
+    client.close()
+    throw error
+  }
 }
 
 /** When the newest migration that a database has seen was made; nothing for a fresh one. */

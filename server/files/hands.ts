@@ -1,15 +1,19 @@
-import { setImmediate } from 'node:timers/promises'
 import sharp from 'sharp'
 import { InputError } from '#core/kernel/input-error'
 import type { Hands } from '#shared/tools/tool'
+import { kindOfPicture, withinBounds } from './picture-bounds'
 
-/** The server's hands: pictures are unpacked beside the request loop, and computation gives it way after every few milliseconds. */
-const turnMs = 10
+// Two cores serve the house: a picture takes one of them.
+sharp.concurrency(1)
+sharp.cache(false)
 
+/** The hands of a thread beside the server: nobody waits for it, and whoever started it ends it. */
 export const hands: Hands = {
   async pixelsOf(base64, mostPixels) {
     const bytes = Buffer.from(base64.replace(/^data:[^,]*,/, ''), 'base64')
+    await kindOfPicture(bytes.subarray(0, 4100), 'image')
     try {
+      await withinBounds(bytes, mostPixels, 'image')
       const { data, info } = await sharp(bytes, { failOn: 'error', limitInputPixels: mostPixels })
         .autoOrient()
         .toColourspace('srgb')
@@ -18,23 +22,14 @@ export const hands: Hands = {
         .toBuffer({ resolveWithObject: true })
       return { width: info.width, height: info.height, data }
     } catch (error) {
-      throw new InputError(
-        'image',
-        `${base64.slice(0, 20)}…`,
-        /pixel limit/i.test(String(error))
-          ? `The picture has more than ${mostPixels / 1e6} megapixels. Send a smaller copy.`
-          : 'This cannot be read as a picture. Send a PNG or JPEG as base64.',
-      )
+      if (error instanceof InputError) throw error
+      throw new InputError('image', `${base64.slice(0, 20)}…`, 'This cannot be read as a picture. Send a PNG, JPEG or WebP as base64.')
     }
   },
   async drive(work) {
-    for (let turn = performance.now(); ;) {
+    for (;;) {
       const { done, value } = work.next()
       if (done) return value
-      if (performance.now() - turn > turnMs) {
-        await setImmediate()
-        turn = performance.now()
-      }
     }
   },
 }

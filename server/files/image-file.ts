@@ -1,19 +1,16 @@
 import { createHash, randomUUID } from 'node:crypto'
-import { once } from 'node:events'
-import { createReadStream, createWriteStream, existsSync, mkdirSync, renameSync, rmSync } from 'node:fs'
-import { open } from 'node:fs/promises'
+import { existsSync, mkdirSync, readdirSync, renameSync, rmSync } from 'node:fs'
+import { open, statfs } from 'node:fs/promises'
 import { join } from 'node:path'
 import type { Readable } from 'node:stream'
 import exifr from 'exifr'
-import { fileTypeFromBuffer } from 'file-type'
-import sharp from 'sharp'
 import { InputError } from '#core/kernel/input-error'
 import { largestPhotographBytes, photographSizes, type PhotographSize } from '#shared/chapters/look/index'
+import { NoRoom } from '../kernel/refusals'
+import { folderOf, inTurn, makeCopy, mostPixels, originalIn } from './image-copies'
+import { kindOfPicture, withinBounds } from './picture-bounds'
 
-/**
- * Photographs as files, kept once by the hash of what was sent. The original stays as it came and is never handed out;
- * the copies that are shown have their orientation applied, and carry neither place nor camera.
- */
+/** Photographs as files, kept once by the hash of what was sent. The original stays as it came; `image-copies.ts` makes what is shown. */
 export interface ImageFile {
   hash: string
   mime: string
@@ -23,57 +20,67 @@ export interface ImageFile {
   takenAt: string
 }
 
-const accepted = ['image/jpeg', 'image/png', 'image/webp']
-/** A picture that unfolds to more than this is refused before it fills the memory. */
-const mostPixels = 120e6
+const coming = 'coming-'
 const broken = 'This file cannot be read as a picture; it may be cut off. Send it again, or export it anew as JPEG, PNG or WebP.'
 
-const folderOf = (dataFolder: string, hash: string) => join(dataFolder, 'files', hash.slice(0, 2), hash)
-
-/** Where a copy lies. Refuses anything that is no hash. */
-export function copyOf(dataFolder: string, hash: string, size: PhotographSize): string | undefined {
-  const path = /^[0-9a-f]{64}$/.test(hash) && size in photographSizes ? join(folderOf(dataFolder, hash), `${size}.jpg`) : undefined
-  return path && existsSync(path) ? path : undefined
+/** Removes what was still being taken in when the program ended. Only for whoever has the folder alone. */
+export function sweepUnfinished(dataFolder: string): void {
+  const folder = join(dataFolder, 'files')
+  if (!existsSync(folder)) return
+  for (const name of readdirSync(folder)) if (name.startsWith(coming)) rmSync(join(folder, name), { recursive: true, force: true })
 }
-export const readCopy = (path: string) => createReadStream(path)
 
 /**
  * Takes a picture in: writes it beside, checks by its content that it is one, makes the smaller copies, and only then puts it in its place.
- * @throws InputError for what is too large, no picture, another kind of picture, or broken
+ * @throws InputError for what is too large, no picture, another kind of picture, or broken; NoRoom on a full disk
  */
 export async function keepImage(dataFolder: string, sent: Readable): Promise<ImageFile> {
-  const beside = join(dataFolder, 'files', `coming-${randomUUID()}`)
-  mkdirSync(beside, { recursive: true })
+  const beside = join(dataFolder, 'files', `${coming}${randomUUID()}`)
   try {
-    const original = join(beside, 'original')
+    mkdirSync(beside, { recursive: true })
+    const original = originalIn(beside)
     const { hash, bytes } = await receive(sent, original)
     const mime = await kindOf(original)
     const facts = await inTurn(() => copies(original, beside))
     const home = folderOf(dataFolder, hash)
-    if (!existsSync(home)) {
+    if (!existsSync(originalIn(home))) {
       mkdirSync(join(home, '..'), { recursive: true })
+      rmSync(home, { recursive: true, force: true })
       renameSync(beside, home)
     }
     return { hash, mime, bytes, ...facts }
+  } catch (error) {
+    throw (await roomLeft(dataFolder, error)) ? error : new NoRoom()
   } finally {
     rmSync(beside, { recursive: true, force: true })
   }
 }
 
+/** On a disk with less than this nothing can be kept, whatever else went wrong there. */
+const leastRoomBytes = 64_000
+const noRoomCodes = ['ENOSPC', 'EDQUOT', 'EFBIG']
+
+/** Whether what went wrong is something else than a full disk; what makes copies does not say so itself. */
+async function roomLeft(dataFolder: string, error: unknown): Promise<boolean> {
+  if (noRoomCodes.includes((error as { code?: string }).code ?? '')) return false
+  const room = await statfs(dataFolder).catch(() => undefined)
+  return !room || room.bavail * room.bsize > leastRoomBytes
+}
+
 async function receive(sent: Readable, to: string): Promise<{ hash: string; bytes: number }> {
   const hash = createHash('sha256')
-  const file = createWriteStream(to)
+  const file = await open(to, 'w')
   let bytes = 0
   try {
-    for await (const chunk of sent as AsyncIterable<Buffer>) {
+    // A request that is refused half-way is answered all the same: its stream is left to whoever brought it.
+    for await (const chunk of sent.iterator({ destroyOnReturn: false }) as AsyncIterable<Buffer>) {
       bytes += chunk.length
       if (bytes > largestPhotographBytes) throw new InputError('file', bytes, `Larger than ${largestPhotographBytes / 1e6} MB. Send a smaller copy.`)
       hash.update(chunk)
-      if (!file.write(chunk)) await once(file, 'drain')
+      await file.writeFile(chunk)
     }
   } finally {
-    file.end()
-    await once(file, 'close')
+    await file.close()
   }
   if (!bytes) throw new InputError('file', 0, 'The file is empty. Choose it again.')
   return { hash: hash.digest('hex'), bytes }
@@ -82,27 +89,16 @@ async function receive(sent: Readable, to: string): Promise<{ hash: string; byte
 async function kindOf(path: string): Promise<string> {
   const file = await open(path)
   const { buffer, bytesRead } = await file.read(Buffer.alloc(4100), 0, 4100, 0).finally(() => file.close())
-  const mime = (await fileTypeFromBuffer(buffer.subarray(0, bytesRead)))?.mime
-  if (!mime || !accepted.includes(mime))
-    throw new InputError('file', mime ?? 'unknown', 'This is no JPEG, PNG or WebP picture, whatever its name says. Export it as one of them.')
-  return mime
+  return kindOfPicture(buffer.subarray(0, bytesRead), 'file')
 }
 
 async function copies(original: string, into: string): Promise<Pick<ImageFile, 'widthPx' | 'heightPx' | 'takenAt'>> {
   try {
-    const picture = sharp(original, { failOn: 'error', limitInputPixels: mostPixels })
-    const { autoOrient, exif } = await picture.metadata()
-    for (const [size, longestPx] of Object.entries(photographSizes)) {
-      await sharp(original, { failOn: 'error', limitInputPixels: mostPixels })
-        .autoOrient()
-        .resize({ width: longestPx, height: longestPx, fit: 'inside', withoutEnlargement: true })
-        .flatten({ background: '#ffffff' })
-        .toColourspace('srgb')
-        .jpeg({ quality: size === 'full' ? 92 : 84 })
-        .toFile(join(into, `${size}.jpg`))
-    }
+    const { autoOrient, exif } = await withinBounds(original, mostPixels, 'file')
+    for (const size of Object.keys(photographSizes) as PhotographSize[]) await makeCopy(original, join(into, `${size}.jpg`), size)
     return { widthPx: autoOrient.width, heightPx: autoOrient.height, takenAt: await takenAt(exif) }
   } catch (error) {
+    if (error instanceof InputError) throw error
     throw new InputError(
       'file',
       String(error),
@@ -118,12 +114,4 @@ async function takenAt(exif: Buffer | undefined): Promise<string> {
     tiff && ((await exifr.parse(tiff, { pick: ['DateTimeOriginal'], reviveValues: false }).catch(() => undefined)) as { DateTimeOriginal?: string } | undefined)
   const match = /^(\d{4}):(\d{2}):(\d{2}) (\d{2}:\d{2}:\d{2})/.exec(found?.DateTimeOriginal ?? '')
   return match ? `${match[1]}-${match[2]}-${match[3]}T${match[4]}` : ''
-}
-
-/** One picture is worked on at a time, so that thirty at once do not fill the memory; the work itself is off the request loop. */
-let last: Promise<unknown> = Promise.resolve()
-function inTurn<T>(work: () => Promise<T>): Promise<T> {
-  const mine = last.then(work, work)
-  last = mine
-  return mine
 }

@@ -1,5 +1,6 @@
 import { and, asc, eq, isNotNull, lt, lte, sql } from 'drizzle-orm'
 import { bookNextOf, firstLot, stopLot } from '../chapters/arrive/index'
+import { noteDue, noteHistory } from './noting'
 import { type SettlingRow, firstSettling, nextOf } from './settlings'
 import { commandsDone, machineSummaries, machines, settlings } from './trunk'
 import { type Bench, type Person, carryOut } from './work'
@@ -147,6 +148,7 @@ export class Caretaker {
   private turn(): void {
     try {
       if (workSlice(this.bench)) return this.sleep(pauseMs)
+      if (noteDue(this.bench) && carryOut(this.bench, program, noteHistory)) return this.sleep(pauseMs)
       forget(this.bench)
       const at = nextDue(this.bench)
       const left = at === undefined || at === null ? longestSleepMs : Date.parse(at) - this.bench.now().getTime()

@@ -13,6 +13,7 @@ import type { PlanRows } from '../chapters/plan/rows'
 import type { PowerRows } from '../chapters/power/rows'
 import type { practice } from '../chapters/practice/schema'
 import type { ProvingRows } from '../chapters/proving/rows'
+import type { SharingRows } from '../chapters/sharing/rows'
 import type { StartsRows } from '../chapters/starts/rows'
 import type { StewardshipRows } from '../chapters/stewardship/rows'
 import type { supplies } from '../chapters/supplies/schema'
@@ -50,6 +51,7 @@ export type MachineFile = {
   PartsRows &
   ProvingRows &
   HomeRows &
+  SharingRows &
   PlanRows
 
 /** What a chapter is given to make its part of a sheet. */

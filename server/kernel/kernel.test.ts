@@ -8,8 +8,9 @@ import { MachineSummary } from '#shared/kernel/machine'
 import { serverBench } from '../../tests/support/server-bench'
 import { passportOf } from '../chapters/home/index'
 import { wantedParts } from '../chapters/parts/index'
-import { addPerson, changePerson, findPerson, sealOf, setPassword } from '../chapters/people/index'
+import { addPerson, changePerson, openSession, sessionStands, setPassword } from '../chapters/people/index'
 import { NewerDatabaseError, openDatabase } from '../db/connection'
+import { minutesBehind } from './clock-behind'
 import { verifyChains } from './chains'
 import { NotNow, Stale } from './refusals'
 import { carryOut } from './work'
@@ -255,10 +256,10 @@ describe('people', () => {
     change({ personId: on.ilka.id, version: on.ilka.version, name: 'Ilka', role: 'volunteer', active: true })
   })
 
-  it('a new password ends what was opened with the old one', () => {
-    const seal = sealOf(findPerson(on.db, on.ilka.id)!)
+  it('a new password ends what was opened with the old one, and is in no entry', () => {
+    const session = openSession(on.db, on.ilka.id, '', on.now)
     carryOut(on.bench, on.ilka, work => setPassword(work, { personId: on.ilka.id, passwordHash: '$scrypt$another-hash-of-another-one' }))
-    expect(sealOf(findPerson(on.db, on.ilka.id)!)).not.toBe(seal)
+    expect(sessionStands(on.db, session, on.ilka.id, on.now)).toBe(false)
     expect(JSON.stringify(on.db.$client.prepare('SELECT data FROM journal').all())).not.toContain('another-hash')
   })
 })
@@ -266,6 +267,12 @@ describe('people', () => {
 it('refuses a database of a newer program and leaves it as it is', () => {
   on.db.$client.exec("INSERT INTO __drizzle_migrations (hash, created_at) VALUES ('later', 9999999999999)")
   expect(() => openDatabase(on.folder)).toThrow(NewerDatabaseError)
+})
+
+it('a clock that was set back is noticed, by how far it stands behind the newest entry', () => {
+  on.bookIn()
+  const at = (minutes: number) => minutesBehind(on.db, new Date(on.now.getTime() - minutes * 60_000))
+  expect([at(-5), at(0), at(1), at(90)]).toEqual([0, 0, 0, 90])
 })
 
 it('keeps foreign keys and full synchronisation on', () => {

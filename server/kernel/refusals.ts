@@ -13,6 +13,30 @@ export class NotFound extends Refusal {
   readonly code = 'not-found'
 }
 
+/** More is asked at once than can be done; told with when to come again. */
+export class Busy extends Refusal {
+  readonly status = 503
+  readonly code = 'busy'
+  constructor(readonly retryAfterSeconds: number) {
+    super(`Busy. Try again in ${retryAfterSeconds} seconds.`)
+  }
+}
+
+/** It was ended, so that others can work. */
+export class TookTooLong extends Refusal {
+  readonly status = 503
+  readonly code = 'took-too-long'
+}
+
+/** The disk is full: what was being kept was left out whole. */
+export class NoRoom extends Refusal {
+  readonly status = 507
+  readonly code = 'no-room'
+  constructor() {
+    super('There is no room left on the disk of the bench. Nothing of this was kept. Make room, then send it again.')
+  }
+}
+
 export class NotAllowed extends Refusal {
   readonly status = 403
   readonly code = 'not-allowed'

@@ -33,15 +33,12 @@ export function writeSearch(tx: Tx, machineId: number, { tag, names, claims, not
  */
 export function matchOf(typed: string): string | null {
   const words = wordsIn(typed)
-  return words.length
-    ? words
-        .slice(0, 12)
-        .map(word => `"${word}"*`)
-        .join(' ')
-    : null
+  return words.length ? words.map(word => `"${word}"*`).join(' ') : null
 }
 
-const wordsIn = (text: string) => text.match(/[\p{L}\p{N}]+/gu) ?? []
+/** More words than these narrow nothing any more. */
+const mostWords = 12
+const wordsIn = (typed: string) => (typed.match(/[\p{L}\p{N}]+/gu) ?? []).slice(0, mostWords)
 /** As the search compares words: without case and accents. */
 const plain = (word: string) => word.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase()
 /** So much stands before and after what was found. */

@@ -38,6 +38,8 @@ export const machines = sqliteTable(
     /** What its inlet wants, where it differs from the model's, or there is no model. */
     ownInlet: text('own_inlet', { mode: 'json' }).$type<Inlet>(),
     life: text('life').$type<Life>(),
+    /** When that life was chosen. */
+    lifeSince: text('life_since'),
     passportToken: text('passport_token').unique(),
     passportOn: flag('passport_on').default(false),
   },
@@ -72,6 +74,8 @@ export const journal = sqliteTable(
     strikes: integer('strikes'),
     previousHash: text('previous_hash').notNull(),
     hash: text('hash').notNull(),
+    /** Of an entry that a person was taken out of: the digest of what it said. The chain stays whole by it. */
+    digest: text('digest'),
   },
   t => [
     unique().on(t.chain, t.seq),

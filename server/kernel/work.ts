@@ -57,6 +57,9 @@ export interface Bench {
   wake?: () => void
 }
 
+/** Commands whose answer is a secret: it is given once, and not kept for whoever sends the same again. */
+const answeredOnce = ['open-soak-log']
+
 /** The id that a command brings along, and its name. */
 export interface Told {
   id: string
@@ -118,7 +121,13 @@ export function carryOutTold<R>(bench: Bench, person: Person, told: Told, comman
       if (work.progress) change.progress = work.progress
       if (told.name)
         tx.insert(commandsDone)
-          .values({ uid: told.id, name: told.name, personId: person.id, at, result: result ?? null })
+          .values({
+            uid: told.id,
+            name: told.name,
+            personId: person.id,
+            at,
+            result: answeredOnce.includes(told.name.split('/').at(-1)!) ? null : (result ?? null),
+          })
           .run()
       return { again: false, result }
     },

@@ -1,8 +1,10 @@
 import { setTimeout as pause } from 'node:timers/promises'
 import { type MeterFunction, type MeterState, isSettled, meterFunctions, meterStates, readIdentity } from '#core/power/scpi'
 import type { MeterReading, MeterView } from '#shared/chapters/practice/index'
-import { NotNow } from '../kernel/refusals'
+import { fewAtOnce } from '../kernel/few-at-once'
+import { Busy, NotNow } from '../kernel/refusals'
 import { happen, runningById } from '../starts/running'
+import { addressOfMeter } from './networks'
 import { MeterTrouble, ScpiClient } from './scpi-client'
 import { type ProbedPins, type Simulation, placeProbes, readSimulation } from './simulation'
 
@@ -36,15 +38,21 @@ function standsStill(values: readonly (number | null)[], what: MeterFunction, wa
   return values.at(-1) === null || isSettled(values.slice(values.lastIndexOf(null) + 1) as number[], what)
 }
 
+/** One thing after another at the meter, and few who wait for it. */
+const mostWaiting = 6
+
 /** The one meter of the collection: found, asked, followed while a start runs. */
 export class MeterDesk {
   private client: ScpiClient | undefined
   private at = ''
-  private state: MeterState = 'none'
+  private state: MeterState = 'connecting'
   private identity = ''
   private simulation: Simulation | null = null
   /** The start that has the meter. */
   private busyWith: number | undefined
+  /** Whoever has the meter has it alone: a figure and the function it was asked in belong together. */
+  private readonly alone = fewAtOnce({ running: 1, waiting: mostWaiting, retryAfterSeconds: 3 })
+  private looking: Promise<void> | undefined
 
   /** @param nowMs the clock of the collection, in milliseconds */
   constructor(
@@ -52,29 +60,55 @@ export class MeterDesk {
     private readonly nowMs: () => number = Date.now,
   ) {}
 
-  private addressed() {
+  /** Where the meter is by now; of one that was elsewhere nothing is known any more. */
+  private addressed(): MeterAddress {
     const { host, port } = this.address()
-    return `${host}:${port}`
+    const at = `${host}:${port}`
+    if (at !== this.at) {
+      this.client?.close()
+      this.client = undefined
+      this.at = at
+      this.state = host ? 'connecting' : 'none'
+      this.identity = ''
+      this.simulation = null
+    }
+    return { host, port }
   }
 
-  /** The connection, made anew where it is gone or the address has changed. @throws MeterTrouble */
+  /** The connection, made anew where it is gone or the address has changed. Only ever called by whoever has the meter alone. @throws MeterTrouble */
   private async connected(): Promise<ScpiClient> {
-    const { host, port } = this.address()
-    const at = this.addressed()
-    if (this.client && !this.client.closed && this.at === at) return this.client
-    this.client?.close()
-    this.client = undefined
-    this.at = at
-    const client = await ScpiClient.connect(host, port ?? 5025)
+    const { host, port } = this.addressed()
+    const at = this.at
+    if (this.client && !this.client.closed) return this.client
+    const client = await this.introduced(await addressOfMeter(host), port ?? 5025)
+    // The address was changed while it was being looked for.
+    if (this.at !== at) {
+      client.close()
+      throw new MeterTrouble('lost', 'The meter is elsewhere now.')
+    }
+    return (this.client = client)
+  }
+
+  /** A connection to something that says who it is, as a meter does. @throws MeterTrouble */
+  private async introduced(address: string, port: number): Promise<ScpiClient> {
+    const client = await ScpiClient.connect(address, port)
     try {
       const { maker, model, serial } = readIdentity(await client.ask('*IDN?'))
       this.identity = [maker, model, serial].filter(Boolean).join(' ')
       this.simulation = await readSimulation(client, model)
-    } catch (error) {
+    } catch {
       client.close()
-      throw error instanceof MeterTrouble ? error : new MeterTrouble('nonsense', (error as Error).message)
+      // What else may answer there is nobody's business.
+      throw new MeterTrouble('unreachable', 'What answers there is no meter.')
     }
-    return (this.client = client)
+    try {
+      await client.learnFunctions()
+      return client
+    } catch {
+      // It does not say how it is set. It is asked without, on a connection that owes no answer.
+      client.close()
+      return ScpiClient.connect(address, port)
+    }
   }
 
   private trouble(error: unknown): MeterState {
@@ -85,106 +119,92 @@ export class MeterDesk {
   }
 
   async view(): Promise<MeterView> {
-    const { host, port } = this.address()
-    if (!host) return { host, port, state: 'none', identity: '', simulation: null }
-    // While a start runs, the meter is not disturbed for a look.
-    if (this.busyWith === undefined) {
+    const { host } = this.addressed()
+    // While a start runs, the meter is not disturbed for a look; many who look at once look together.
+    if (host && this.busyWith === undefined) await (this.looking ??= this.look().finally(() => (this.looking = undefined)))
+    return { ...this.addressed(), state: this.state, identity: this.identity, simulation: this.simulation }
+  }
+
+  private look(): Promise<void> {
+    return this.alone(async () => {
       try {
         const client = await this.connected()
-        this.state = 'ready'
         this.simulation = await readSimulation(client, this.identity)
+        this.state = 'ready'
       } catch (error) {
         this.trouble(error)
       }
-    }
-    return { host, port, state: this.state, identity: this.identity, simulation: this.simulation }
+    })
   }
 
   /**
    * One measurement that waits until the figure stands still.
    * @param probed the two pins that the probes are on; their figure has to stand for longer
-   * @throws NotNow while a start has the meter
+   * @throws NotNow while a start has the meter, Busy while too many wait for it
    */
-  async read(what: MeterFunction, probed?: ProbedPins): Promise<MeterReading> {
-    if (this.busyWith !== undefined)
-      throw new NotNow(`The meter watches the start of ${runningById(this.busyWith)?.tag ?? 'another machine'}. It is free again when that has ended.`)
-    const { unit } = meterFunctions[what]
-    const told = (state: MeterState, more: Partial<MeterReading> = {}): MeterReading => ({
-      state,
-      value: null,
-      overload: false,
-      settled: false,
-      unit,
-      says: meterStates[state].says,
-      moved: [],
-      ...more,
-    })
-    if (!this.address().host) return told('none')
-    try {
-      const client = await this.connected()
-      this.state = 'ready'
-      if (this.simulation) await placeProbes(client, probed)
-      const values: (number | null)[] = []
-      while (values.length < mostReadings) {
-        const answer = await client.measure(what)
-        if (answer.kind === 'nonsense') throw new MeterTrouble('nonsense', answer.text)
-        values.push(answer.kind === 'overload' ? null : answer.value)
-        if (standsStill(values, what, probed ? probingReadings : 1)) {
-          const value = values.at(-1)!
-          return value === null
-            ? told('ready', { overload: true, settled: true, says: overloadSays(what) })
-            : told('ready', { value, settled: true, says: 'The figure stands still.' })
-        }
-        await pause(pauseMs.between)
+  read(what: MeterFunction, probed?: ProbedPins): Promise<MeterReading> {
+    return this.alone(async () => {
+      if (this.busyWith !== undefined)
+        throw new NotNow(`The meter watches the start of ${runningById(this.busyWith)?.tag ?? 'another machine'}. It is free again when that has ended.`)
+      if (!this.addressed().host) return told('none', what)
+      try {
+        return await this.settled(await this.connected(), what, probed)
+      } catch (error) {
+        return told(this.trouble(error), what)
       }
-      return told('ready', { value: values.at(-1)!, moved: values, says: 'The figure does not stand still. Look at the probes, or read it as it moves.' })
-    } catch (error) {
-      return told(this.trouble(error))
-    }
+    })
   }
 
-  /** Tells the stand-in what its simulated machine does. @throws NotNow where the meter is a real one */
-  async simulate(order: { scenario?: string; switchedOn?: boolean }): Promise<void> {
-    try {
-      const client = await this.connected()
-      if (!this.simulation) throw new NotNow('The meter is no stand-in: there is nothing to simulate.')
-      if (order.scenario !== undefined) await client.tell(`SIM:SCEN ${order.scenario.replace(/[^\w-]/g, '')}`)
-      if (order.switchedOn !== undefined) await client.tell(`SIM:SWIT ${order.switchedOn ? 'ON' : 'OFF'}`)
-      this.simulation = { ...this.simulation, ...order }
-    } catch (error) {
-      throw new NotNow(meterStates[this.trouble(error)].says)
+  /** @throws MeterTrouble */
+  private async settled(client: ScpiClient, what: MeterFunction, probed?: ProbedPins): Promise<MeterReading> {
+    this.state = 'ready'
+    if (this.simulation) await placeProbes(client, probed)
+    const values: (number | null)[] = []
+    while (values.length < mostReadings) {
+      const answer = await client.measure(what)
+      if (answer.kind === 'nonsense') throw new MeterTrouble('nonsense', answer.text)
+      values.push(answer.kind === 'overload' ? null : answer.value)
+      if (standsStill(values, what, probed ? probingReadings : 1)) {
+        const value = values.at(-1)!
+        return value === null
+          ? told('ready', what, { overload: true, settled: true, says: overloadSays(what) })
+          : told('ready', what, { value, settled: true, says: 'The figure stands still.' })
+      }
+      await pause(pauseMs.between)
     }
+    return told('ready', what, { value: values.at(-1)!, moved: values, says: 'The figure does not stand still. Look at the probes, or read it as it moves.' })
+  }
+
+  /** Tells the stand-in what its simulated machine does. @throws NotNow where the meter is a real one, Busy */
+  simulate(order: { scenario?: string; switchedOn?: boolean }): Promise<void> {
+    return this.alone(async () => {
+      try {
+        const client = await this.connected()
+        if (!this.simulation) throw new NotNow('The meter is no stand-in: there is nothing to simulate.')
+        if (order.scenario !== undefined) await client.tell(`SIM:SCEN ${order.scenario.replace(/[^\w-]/g, '')}`)
+        if (order.switchedOn !== undefined) await client.tell(`SIM:SWIT ${order.switchedOn ? 'ON' : 'OFF'}`)
+        this.simulation = { ...this.simulation, ...order }
+      } catch (error) {
+        if (error instanceof NotNow) throw error
+        throw new NotNow(meterStates[this.trouble(error)].says)
+      }
+    })
   }
 
   /** Watches the rail that is probed for as long as the start runs. What is seen, and what is not, goes to the start. */
   async follow(startId: number): Promise<void> {
-    if (this.busyWith !== undefined) return
-    this.busyWith = startId
+    if (!(await this.taken(startId))) return
     const now = this.nowMs
-    let probed = ''
+    // What was probed before belongs to another start.
+    const at = { rail: '', turn: 0 }
     try {
-      for (let turn = 0, one = runningById(startId); one; turn++, one = runningById(startId)) {
-        const { run } = one
-        const kind = run.phase === 'on' && turn % rippleEvery === rippleEvery / 2 ? 'ac-volts' : 'dc-volts'
+      for (; runningById(startId); at.turn++) {
         try {
-          // A connection that went while nobody asked was lost all the same: for a moment nobody saw the rail.
-          if (this.client?.closed && this.at === this.addressed()) throw new MeterTrouble('lost', 'The connection is gone.')
-          const client = await this.connected()
-          if (this.simulation && probed !== run.rail) {
-            await client.tell(`SIM:PROB ${run.plan.points.find(p => p.rail === run.rail)!.nominalV}`)
-            await client.tell(`SIM:LOAD ${run.plan.load === 'loaded' ? 'ON' : 'OFF'}`)
-            probed = run.rail
-          }
-          const answer = await client.measure(kind)
-          if (answer.kind === 'nonsense') throw new MeterTrouble('nonsense', answer.text)
-          if (this.state !== 'ready' || run.meter !== 'ready') happen(startId, { do: 'meter', state: (this.state = 'ready') }, now())
-          // A reading of the rail before belongs to no other.
-          if (runningById(startId)?.run.rail === run.rail)
-            happen(startId, { do: 'sample', kind, value: answer.kind === 'value' ? shown(answer.value) : null }, now())
+          await this.alone(() => this.watch(startId, at))
           await pause(pauseMs.between)
         } catch (error) {
-          probed = ''
-          happen(startId, { do: 'meter', state: this.trouble(error) }, now())
+          at.rail = ''
+          if (!(error instanceof Busy)) happen(startId, { do: 'meter', state: this.trouble(error) }, now())
           await pause(pauseMs.afterTrouble)
         }
       }
@@ -192,4 +212,45 @@ export class MeterDesk {
       this.busyWith = undefined
     }
   }
+
+  /** Takes the meter for a start; waits until no other has it, and says so. @returns whether it still runs */
+  private async taken(startId: number): Promise<boolean> {
+    while (this.busyWith !== undefined) {
+      const one = runningById(startId)
+      if (!one || this.busyWith === startId) return false
+      if (one.run.meter !== 'busy') happen(startId, { do: 'meter', state: 'busy' }, this.nowMs())
+      await pause(pauseMs.afterTrouble)
+    }
+    if (!runningById(startId)) return false
+    this.busyWith = startId
+    return true
+  }
+
+  /** One reading of the rail that is probed. @throws MeterTrouble */
+  private async watch(startId: number, at: { rail: string; turn: number }): Promise<void> {
+    const one = runningById(startId)
+    if (!one) return
+    const { run } = one
+    const kind = run.phase === 'on' && at.turn % rippleEvery === rippleEvery / 2 ? 'ac-volts' : 'dc-volts'
+    // A connection that went while nobody asked was lost all the same: for a moment nobody saw the rail.
+    if (this.client?.closed) throw new MeterTrouble('lost', 'The connection is gone.')
+    const client = await this.connected()
+    if (this.simulation && at.rail !== run.rail) {
+      await client.tell(`SIM:PROB ${run.plan.points.find(p => p.rail === run.rail)!.nominalV}`)
+      await client.tell(`SIM:LOAD ${run.plan.load === 'loaded' ? 'ON' : 'OFF'}`)
+      at.rail = run.rail
+    }
+    const answer = await client.measure(kind)
+    if (answer.kind === 'nonsense') throw new MeterTrouble('nonsense', answer.text)
+    if (this.state !== 'ready' || run.meter !== 'ready') happen(startId, { do: 'meter', state: (this.state = 'ready') }, this.nowMs())
+    // A reading of the rail before belongs to no other.
+    if (runningById(startId)?.run.rail === run.rail)
+      happen(startId, { do: 'sample', kind, value: answer.kind === 'value' ? shown(answer.value) : null }, this.nowMs())
+  }
+}
+
+/** An answer without a figure, unless one is given. */
+function told(state: MeterState, what: MeterFunction, more: Partial<MeterReading> = {}): MeterReading {
+  const { unit } = meterFunctions[what]
+  return { state, value: null, overload: false, settled: false, unit, says: meterStates[state].says, moved: [], ...more }
 }

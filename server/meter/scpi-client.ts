@@ -1,10 +1,10 @@
 import { Socket } from 'node:net'
-import { type MeterAnswer, type MeterFunction, type MeterState, meterFunctions, readAnswer } from '#core/power/scpi'
+import { type MeterAnswer, type MeterFunction, type MeterState, isSetTo, meterFunctions, readAnswer } from '#core/power/scpi'
 
 /** What kept the meter from answering. */
 export class MeterTrouble extends Error {
   constructor(
-    readonly state: Exclude<MeterState, 'none' | 'ready' | 'connecting'>,
+    readonly state: Exclude<MeterState, 'none' | 'ready' | 'connecting' | 'busy'>,
     message: string,
   ) {
     super(message)
@@ -13,6 +13,8 @@ export class MeterTrouble extends Error {
 }
 
 const longestAnswerBytes = 2048
+/** So often is it set anew where something else sets it too. */
+const mostSettings = 2
 
 /**
  * One connection to an instrument that speaks SCPI over a TCP socket, one question at a time.
@@ -24,6 +26,8 @@ export class ScpiClient {
   private waiting: { resolve: (line: string) => void; reject: (trouble: MeterTrouble) => void } | undefined
   private turn: Promise<unknown> = Promise.resolve()
   private configured: MeterFunction | undefined
+  /** Whether it says which function it is set to; not every meter does. */
+  private saysFunction = false
   private over: MeterTrouble | undefined
 
   private constructor(private readonly patienceMs: number) {
@@ -98,24 +102,42 @@ export class ScpiClient {
   ask = (line: string): Promise<string> => this.inTurn(() => this.exchange(line))
 
   /** Sends what is not answered, and asks whether it was understood. @throws MeterTrouble `nonsense` where the instrument reports an error */
-  tell = (line: string): Promise<void> =>
+  tell = (line: string): Promise<void> => this.inTurn(() => this.order(line))
+
+  private async order(line: string): Promise<void> {
+    if (this.over) throw this.over
+    this.socket.write(`${line}\n`, 'latin1')
+    const error = await this.exchange('SYST:ERR?')
+    if (!/^[+-]?0\b/.test(error.trim())) throw this.giveUp(`It does not take ${line}: ${error.slice(0, 60)}`)
+  }
+
+  private giveUp(why: string): MeterTrouble {
+    const trouble = new MeterTrouble('nonsense', why)
+    this.end(trouble)
+    return trouble
+  }
+
+  /** Finds out whether it says which function it is set to. One that does not know the question ends the connection. @throws MeterTrouble */
+  learnFunctions = (): Promise<void> =>
     this.inTurn(async () => {
-      if (this.over) throw this.over
-      this.socket.write(`${line}\n`, 'latin1')
-      const error = await this.exchange('SYST:ERR?')
-      if (!/^[+-]?0\b/.test(error.trim())) {
-        const trouble = new MeterTrouble('nonsense', `It does not take ${line}: ${error.slice(0, 60)}`)
-        this.end(trouble)
-        throw trouble
-      }
+      await this.order(meterFunctions['dc-volts'].configure)
+      this.configured = 'dc-volts'
+      this.saysFunction = isSetTo(await this.exchange('CONF?'), 'dc-volts')
     })
 
-  /** One reading. The function is set when it differs from the one before. @throws MeterTrouble */
-  async measure(what: MeterFunction): Promise<MeterAnswer> {
-    if (this.configured !== what) {
-      await this.tell(meterFunctions[what].configure)
-      this.configured = what
-    }
-    return readAnswer(await this.ask('READ?'), what)
-  }
+  /**
+   * One reading. Setting the function, reading, and asking which function that was are one exchange that nothing comes between: somebody else's
+   * program, or a hand at the knob, may have set it to another. @throws MeterTrouble
+   */
+  measure = (what: MeterFunction): Promise<MeterAnswer> =>
+    this.inTurn(async () => {
+      for (let tries = 0; tries < mostSettings; tries++) {
+        if (this.configured !== what) await this.order(meterFunctions[what].configure)
+        this.configured = what
+        const line = await this.exchange('READ?')
+        if (!this.saysFunction || isSetTo(await this.exchange('CONF?'), what)) return readAnswer(line, what)
+        this.configured = undefined
+      }
+      throw this.giveUp('Somebody else sets it to another function.')
+    })
 }

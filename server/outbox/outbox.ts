@@ -5,7 +5,7 @@ import MailComposer from 'nodemailer/lib/mail-composer/index.js'
 import { letterText } from '#core/stewardship/letter'
 import type { Db } from '../db/connection'
 import { eveningLetters, letters, machines, photographs } from '../chapters/schema'
-import { copyOf } from '../files/image-file'
+import { copyOf } from '../files/image-copies'
 import { practiceOf } from '../chapters/practice/index'
 
 /**
@@ -30,7 +30,7 @@ interface Message {
 
 /** Lays every letter into the outbox that does not lie there yet. */
 export async function fillOutbox(db: Db, dataFolder: string, now: () => Date): Promise<void> {
-  for (const { uid, by, to, subject, at, text, attachments, sent } of [...toOwners(db, dataFolder), ...ofEvenings(db)]) {
+  for (const { uid, by, to, subject, at, text, attachments, sent } of [...(await toOwners(db, dataFolder)), ...ofEvenings(db)]) {
     const from = { name: `${by}, ${practiceOf(db).name}`, address: senderAddress() }
     const message = await new MailComposer({ from, to, subject, date: new Date(at), messageId: `<${uid}@collection.invalid>`, text, attachments })
       .compile()
@@ -43,10 +43,15 @@ export async function fillOutbox(db: Db, dataFolder: string, now: () => Date): P
   }
 }
 
-function toOwners(db: Db, dataFolder: string): Message[] {
+function toOwners(db: Db, dataFolder: string): Promise<Message[]> {
   const waiting = db.select().from(letters).innerJoin(machines, eq(machines.id, letters.machineId)).where(isNull(letters.sentAt)).all()
-  return waiting.map(({ letters: row, machines: machine }) => {
+  const asMessage = async ({ letters: row, machines: machine }: (typeof waiting)[number]): Promise<Message> => {
     const enclosed = row.photographIds.length ? db.select().from(photographs).where(inArray(photographs.id, row.photographIds)).all() : []
+    const attachments: Message['attachments'] = []
+    for (const [i, p] of enclosed.entries()) {
+      const path = await copyOf(dataFolder, p.hash, 'working')
+      if (path) attachments.push({ filename: `${i + 1} ${plainName(p.caption || p.name)}.jpg`, path })
+    }
     return {
       uid: row.uid,
       by: row.byWhom,
@@ -54,13 +59,11 @@ function toOwners(db: Db, dataFolder: string): Message[] {
       subject: row.letter.subject,
       at: row.at,
       text: letterText(row.letter),
-      attachments: enclosed.flatMap((p, i) => {
-        const path = copyOf(dataFolder, p.hash, 'working')
-        return path ? [{ filename: `${i + 1} ${plainName(p.caption || p.name)}.jpg`, path }] : []
-      }),
+      attachments,
       sent: sentAt => db.update(letters).set({ sentAt }).where(eq(letters.id, row.id)).run(),
     }
-  })
+  }
+  return Promise.all(waiting.map(asMessage))
 }
 
 const ofEvenings = (db: Db): Message[] =>

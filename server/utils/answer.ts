@@ -1,12 +1,16 @@
-import { ZodError, type z } from 'zod'
-import { type EventHandlerRequest, type H3Event, defineEventHandler, getHeader, readBody, setResponseHeader, setResponseStatus } from 'h3'
+import type { z } from 'zod'
+import { type EventHandlerRequest, type H3Event, defineEventHandler, getHeader, readRawBody, setResponseHeader, setResponseStatus } from 'h3'
 import { validate as isUuid } from 'uuid'
 import { InputError } from '#core/kernel/input-error'
-import { type CommandName, may } from '#shared/chapters/index'
+import { type CommandInput, type CommandName, commands, largestBodyOf, may } from '#shared/chapters/index'
 import { type ErrorAnswer, commandIdHeader, serverTimeHeader } from '#shared/kernel/answers'
-import { findPerson, type PersonRow, sealOf, sessionStands } from '../chapters/people/index'
-import { NotAllowed, Refusal } from '../kernel/refusals'
+import { findPerson, type PersonRow, sessionStands } from '../chapters/people/index'
+import { badInputAnswer, jsonOf } from '../kernel/bad-input'
+import { Busy, NoRoom, NotAllowed, Refusal } from '../kernel/refusals'
+import { Turnstile } from '../kernel/turnstile'
 import { useBench } from './bench'
+import { contracts, leaving } from './pools'
+import { addressOf } from './sign-in-limit'
 
 const largestBodyBytes = 1_000_000
 
@@ -28,6 +32,7 @@ export function defineAnswer<T>(handler: (event: H3Event<EventHandlerRequest>) =
       return await handler(event)
     } catch (error) {
       const { status, answer } = refusalOf(error)
+      if (error instanceof Busy) setResponseHeader(event, 'retry-after', error.retryAfterSeconds)
       setResponseStatus(event, status)
       return answer
     }
@@ -35,17 +40,9 @@ export function defineAnswer<T>(handler: (event: H3Event<EventHandlerRequest>) =
 }
 
 function refusalOf(error: unknown): { status: number; answer: ErrorAnswer } {
-  if (error instanceof InputError)
-    return { status: 422, answer: { error: { code: error.code, field: error.field, message: error.message, fields: { [error.field]: error.message } } } }
-  if (error instanceof ZodError) {
-    const fields: Record<string, string> = {}
-    for (const issue of error.issues) fields[issue.path.join('.')] ??= issue.message
-    const [first] = error.issues
-    return {
-      status: 422,
-      answer: { error: { code: 'bad-input', field: first?.path.join('.') ?? '', message: first?.message ?? 'The input does not fit.', fields } },
-    }
-  }
+  const bad = badInputAnswer(error)
+  if (bad) return { status: 422, answer: bad }
+  if ((error as { code?: string }).code === 'SQLITE_FULL') return refusalOf(new NoRoom())
   if (error instanceof Refusal) return { status: error.status, answer: { error: { code: error.code, message: error.message, ...error.details() } } }
   console.error(error)
   return {
@@ -59,18 +56,27 @@ function refusalOf(error: unknown): { status: number; answer: ErrorAnswer } {
   }
 }
 
-/** Whoever is signed in; a person made inactive is not, nor one whose password was set anew, or whose session was ended. */
+/** Between the pieces of work of one request, and of many, others have their turn. */
+export const turnstile = new Turnstile()
+
+/** So many requests of one address wait for their turn, where nobody signs in. */
+const mostFromAnAddress = 60
+/** The turn of somebody who is not signed in. @throws Busy */
+export const publicTurn = (event: H3Event): Promise<void> => turnstile.pass(`address ${addressOf(event)}`, mostFromAnAddress)
+
+/** Whoever is signed in; a person made inactive is not, nor one whose session was ended, be it by a new password. */
 export async function personOf(event: H3Event): Promise<PersonRow | null> {
   const { user } = await getUserSession(event)
   const { db, now } = useBench()
   const person = user ? findPerson(db, user.id) : undefined
-  return user && person?.active && user.seal === sealOf(person) && sessionStands(db, user.session ?? '', person.id, now()) ? person : null
+  return user && person?.active && sessionStands(db, user.session ?? '', person.id, now()) ? person : null
 }
 
 /** @throws NotSignedIn, answered with 401 */
 export async function requirePerson(event: H3Event): Promise<PersonRow> {
   const person = await personOf(event)
   if (!person) throw new NotSignedIn('Sign in first.')
+  await turnstile.pass(`person ${person.id}`)
   return person
 }
 
@@ -82,19 +88,48 @@ export async function requireLeave(event: H3Event, command: CommandName): Promis
 }
 
 /** The body, read as JSON and checked. @throws TooLarge, ZodError */
-export const readInput = async <S extends z.ZodType>(event: H3Event, schema: S, largestBytes?: number): Promise<z.output<S>> =>
-  schema.parse((await readJson(event, largestBytes)) ?? {})
+export const readInput = async <S extends z.ZodType>(event: H3Event, schema: S): Promise<z.output<S>> => schema.parse(await readJson(event))
 
-/** The body, read as JSON. @throws TooLarge, InputError */
-export async function readJson(event: H3Event, largestBytes = largestBodyBytes): Promise<unknown> {
-  const length = Number(getHeader(event, 'content-length') ?? Number.NaN)
-  if (!(length <= largestBytes)) throw new TooLarge(`The request is larger than ${Math.round(largestBytes / 1e6)} MB, or does not say how large it is.`)
-  try {
-    return await readBody<unknown>(event)
-  } catch {
-    throw new InputError('', '', 'The request is not JSON. Send a JSON object.')
+/** So large a request is read and checked in a thread. */
+const largeBytes = 100_000
+
+class RefusedInput extends Refusal {
+  readonly status = 422
+  readonly code = 'bad-input'
+  constructor(private readonly answer: ErrorAnswer) {
+    super(answer.error.message)
+  }
+  override details() {
+    return this.answer.error
   }
 }
+
+/** What a command is asked to do, read and checked by its contract. @throws TooLarge, ZodError, RefusedInput, Busy */
+export async function readCommand<N extends CommandName>(event: H3Event, name: N): Promise<CommandInput<N>> {
+  const length = Number(getHeader(event, 'content-length') ?? 0)
+  if (length > largeBytes) contracts.expectRoom()
+  const body = await readText(event, largestBodyOf(name))
+  if (body.length < largeBytes) return commands[name].parse(jsonOf(body)) as CommandInput<N>
+  const done = await contracts.run({ name, body }, leaving(event))
+  if ('refused' in done) throw new RefusedInput(done.refused)
+  await turnstile.pass('large bodies')
+  return done.input as CommandInput<N>
+}
+
+/** @throws TooLarge */
+function expectSize(event: H3Event, largestBytes = largestBodyBytes): void {
+  const length = Number(getHeader(event, 'content-length') ?? Number.NaN)
+  if (!(length <= largestBytes)) throw new TooLarge(`The request is larger than ${Math.round(largestBytes / 1e6)} MB, or does not say how large it is.`)
+}
+
+/** The body as it came. @throws TooLarge */
+export async function readText(event: H3Event, largestBytes?: number): Promise<string> {
+  expectSize(event, largestBytes)
+  return (await readRawBody(event)) ?? ''
+}
+
+/** The body, read as JSON. @throws TooLarge, InputError */
+export const readJson = async (event: H3Event, largestBytes?: number): Promise<unknown> => jsonOf(await readText(event, largestBytes))
 
 /**
  * The id that a command brings along, so that a repeated request is carried out once; a new one where it brings none.

@@ -16,8 +16,10 @@ import { people } from './people/index'
 import { plan } from './plan/index'
 import { power } from './power/index'
 import { practice } from './practice/index'
+import { printing } from './printing/index'
 import { proving } from './proving/index'
 import { record } from './record/index'
+import { sharing } from './sharing/index'
 import { starts } from './starts/index'
 import { stewardship } from './stewardship/index'
 import { supplies } from './supplies/index'
@@ -40,6 +42,8 @@ export const chapters = {
   parts,
   proving,
   home,
+  sharing,
+  printing,
   plan,
   record,
   practice,

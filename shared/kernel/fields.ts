@@ -20,11 +20,15 @@ export const keysOf = <K extends string>(table: Record<K, unknown>) => Object.ke
 /** One of a fixed list. */
 export const oneOf = <const T extends readonly [string, ...string[]]>(values: T, what: string) => z.enum(values, { error: `${what}: choose one of the list.` })
 
-type Range = { above: number; upTo: number }
+/** What a quantity may be: from a figure on, itself included, or above it; up to another. */
+type Range = { above: number; upTo: number } | { from: number; upTo: number }
+const within = (value: number, range: Range) => ('from' in range ? value >= range.from : value > range.above) && value <= range.upTo
+const rangeInWords = (range: Range, unit: string) =>
+  `${'from' in range ? `from ${range.from}` : `more than ${range.above}`} ${'from' in range ? 'up' : 'and up'} to ${range.upTo}${unit && ` ${unit}`}, please.`
 
 /** Reads a number or what people write; what cannot be read, or lies outside, becomes a message. */
 const readQuantity =
-  (unit: QuantityUnit, what: string, { above, upTo }: Range) =>
+  (unit: QuantityUnit, what: string, range: Range) =>
   (given: number | string, context: z.RefinementCtx<number | string | null>): number => {
     const refuse = (message: string) => {
       context.addIssue({ code: 'custom', message: `${what}: ${message}` })
@@ -32,7 +36,7 @@ const readQuantity =
     }
     try {
       const value = typeof given === 'number' ? given : parseQuantity(given, unit)
-      return Number.isFinite(value) && value > above && value <= upTo ? value : refuse(`more than ${above} and up to ${upTo}${unit && ` ${unit}`}, please.`)
+      return Number.isFinite(value) && within(value, range) ? value : refuse(rangeInWords(range, unit))
     } catch (error) {
       if (!(error instanceof InputError)) throw error
       return refuse(error.message)

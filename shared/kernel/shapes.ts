@@ -25,8 +25,9 @@ export const ExpectedRail = z.object({
   name: text('Rail', 30),
   nominalV: z
     .number({ error: 'Type the nominal voltage, such as 5 or -12.' })
-    .refine(v => v !== 0, 'A rail of 0 V is ground: type the nominal voltage, such as 5 or -12.'),
-  tolerancePct: z.number().positive().max(50).optional(),
+    .refine(v => v !== 0, 'A rail of 0 V is ground: type the nominal voltage, such as 5 or -12.')
+    .refine(v => Math.abs(v) >= 0.1 && Math.abs(v) <= 1000, 'Nominal voltage: from 0.1 up to 1000 V, with either sign. Look at its unit.'),
+  tolerancePct: z.number().min(0.1, 'Tolerance: from 0.1 up to 50 %.').max(50, 'Tolerance: from 0.1 up to 50 %.').optional(),
   /** Test point or pin at which it is measured. */
   point: z.string().trim().max(80, 'Test point: at most 80 characters, please.').optional(),
 })

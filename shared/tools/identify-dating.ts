@@ -10,7 +10,7 @@ export const identifyDating = defineTool({
   input: z.object({
     codes: z
       .array(z.object({ code: z.string().max(60), place: z.string().max(60).optional(), reworked: z.boolean().optional(), socketed: z.boolean().optional() }))
-      .max(1000),
+      .max(300),
     bounds: z
       .array(z.object({ notBefore: z.string().optional(), notAfter: z.string().optional(), why: z.string().max(200) }))
       .max(50)

@@ -48,12 +48,28 @@ function unknownKey(given: unknown, known: unknown, path: string[] = []): string
   return undefined
 }
 
+/** No quantity at a bench is larger, in whatever unit; beyond, sums of it are no figures any more. */
+const largestFigure = 1e15
+
+/** The path of the first figure that no bench knows. */
+function beyondAll(given: unknown, path: string[] = []): string[] | undefined {
+  if (typeof given === 'number') return Math.abs(given) <= largestFigure ? undefined : path
+  if (given === null || typeof given !== 'object') return undefined
+  for (const [key, inside] of Object.entries(given)) {
+    const found = beyondAll(inside, [...path, key])
+    if (found) return found
+  }
+  return undefined
+}
+
 /**
  * Reads what an instrument is given. A key that it does not know is refused, not dropped: misspelt, it would be judged as if it had not been said.
  * @throws ZodError, InputError at the unknown key
  */
 export function readToolInput<I>(input: z.ZodType<I>, given: unknown): I {
   const read = input.parse(given)
+  const huge = beyondAll(read)
+  if (huge) throw new InputError(huge.join('.'), given, `${huge.at(-1)}: more than anything at a bench can be. Look at its unit.`)
   const unknown = unknownKey(given, read)
   if (unknown) {
     const known = input instanceof z.ZodObject && unknown.length === 1 ? ` It knows ${Object.keys(input.shape).join(', ')}.` : ''

@@ -24,3 +24,18 @@ it('a misspelt key further in is named with its path', () => {
     expect.objectContaining({ field: 'hazards.0.setled' }) as Error,
   )
 })
+
+it('a figure beyond anything at a bench is refused at its path', () => {
+  const rails = tools.find(t => t.id === 'power/rails')!
+  const huge = (v: unknown): unknown =>
+    Array.isArray(v)
+      ? v.map(huge)
+      : v && typeof v === 'object'
+        ? Object.fromEntries(Object.entries(v).map(([k, x]) => [k, huge(x)]))
+        : typeof v === 'number'
+          ? 1e308
+          : v
+  expect(() => readToolInput(rails.input as never, huge(rails.example))).toThrow(
+    expect.objectContaining({ field: expect.stringContaining('rails.0') as string }) as Error,
+  )
+})

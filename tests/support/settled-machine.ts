@@ -86,4 +86,8 @@ export const settled: MachineRecord = {
   partNeeds: [],
   signOff: undefined,
   soaks: [],
+  buildUp: null,
+  testSheet: null,
+  lifeSince: null,
+  unreadBulletins: [],
 }

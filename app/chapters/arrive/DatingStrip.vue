@@ -22,7 +22,7 @@ const option = computed(() => {
   return {
     animation: false,
     grid: { left: 12, right: 12, top: 8, bottom: 26 },
-    tooltip: { formatter: (p: { name: string }) => p.name, confine: true },
+    tooltip: { ...plainTooltip, formatter: (p: { name: string }) => p.name },
     xAxis: {
       type: 'time',
       axisLine: { lineStyle: { color: ink('edge') } },
@@ -60,5 +60,5 @@ const told = computed(
 </script>
 
 <template>
-  <figure role="img" :aria-label="told" class="h-24"><VChart :option="option" autoresize /></figure>
+  <figure role="img" :aria-label="told" class="h-24 overflow-hidden"><VChart :option="option" autoresize /></figure>
 </template>

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import type { SheetOf } from '#shared/chapters/index'
 
-defineProps<{ sheet: SheetOf<'faults' | 'parts' | 'continuity'> }>()
+defineProps<{ sheet: SheetOf<'faults' | 'parts' | 'continuity' | 'sharing'> }>()
 </script>
 
 <template>
   <StageFrame>
+    <SisterBulletins :sheet="sheet" />
     <FaultsCard :sheet="sheet" />
     <ProbeCard :sheet="sheet" />
     <PartsCard :sheet="sheet" />

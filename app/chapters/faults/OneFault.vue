@@ -2,6 +2,7 @@
 import { attemptAreaNames, attemptAreas } from '#core/diagnosis/back-to-basics'
 import { partKindNames, partKinds } from '#core/diagnosis/part-priors'
 import { symptomNames } from '#core/diagnosis/symptoms'
+import { photographUrl } from '#shared/chapters/look/index'
 import type { MachineSheet, SheetOf } from '#shared/chapters/index'
 
 /** One fault: its words, what was observed, tried, thought and repaired, and what it turned out to be. */
@@ -10,23 +11,37 @@ const session = useSession()
 const times = useTimes()
 const doing = ref<'observe' | 'try' | 'repair' | 'change' | 'leave'>()
 const story = computed(() =>
-  [
-    ...props.fault.observations.map(o => ({ key: `o${o.id}`, at: o.at, word: 'Found', says: o.says })),
-    // A swap is read on the board, with all the others.
-    ...props.fault.attempts
-      .filter(a => !a.trial)
-      .map(a => ({ key: `a${a.id}`, at: a.at, word: `${attemptAreaNames[a.area]}${a.minutes ? `, ${a.minutes} min` : ''}`, says: a.did })),
-    ...props.fault.repairs.map(r => ({
-      key: `r${r.id}`,
-      at: r.at,
-      word: r.closes ? 'Repair, closed' : 'Repair, still open',
-      says: [r.did, r.part && `${r.part} replaced${r.partFrom && `, from ${r.partFrom}`}.`, !r.reversible && 'It cannot be undone.'].filter(Boolean).join(' '),
-    })),
-  ].sort((a, b) => a.at.localeCompare(b.at)),
+  (
+    [
+      ...props.fault.observations.map(o => ({ key: `o${o.id}`, at: o.at, word: 'Found', says: o.says, photograph: o.photograph })),
+      // A swap is read on the board, with all the others.
+      ...props.fault.attempts
+        .filter(a => !a.trial)
+        .map(a => ({
+          key: `a${a.id}`,
+          at: a.at,
+          word: `${attemptAreaNames[a.area]}${a.minutes ? `, ${a.minutes} min` : ''}`,
+          says: a.did,
+          capture: a.capture,
+          attemptId: a.id,
+        })),
+      ...props.fault.repairs.map(r => ({
+        key: `r${r.id}`,
+        at: r.at,
+        word: r.closes ? 'Repair, closed' : 'Repair, still open',
+        says: [r.did, r.part && `${r.part} replaced${r.partFrom && `, from ${r.partFrom}`}.`, !r.reversible && 'It cannot be undone.']
+          .filter(Boolean)
+          .join(' '),
+      })),
+    ] as { key: string; at: string; word: string; says: string; photograph?: { id: number; hash: string } | null; capture?: string; attemptId?: number }[]
+  ).sort((a, b) => a.at.localeCompare(b.at)),
 )
 /** Its board weighs all of its tests: only where somebody looks at it. */
 const board = ref(false)
 const swaps = computed(() => props.fault.attempts.filter(a => a.trial).length)
+/** The capture that is looked at, by its attempt. */
+const trace = ref<number>()
+const bench = ref(false)
 const areas = attemptAreas.filter(a => a !== 'swap').map(value => ({ value, label: attemptAreaNames[value] }))
 const kinds = [{ value: '' as const, label: 'Not said' }, ...partKindNames.map(value => ({ value, label: partKinds[value].name }))]
 const stays = computed(() => [
@@ -65,8 +80,23 @@ const begin = (what: typeof doing.value) => (doing.value = doing.value === what 
     </p>
     <ol v-if="story.length" class="grid gap-1.5">
       <li v-for="one in story" :key="one.key" class="grid gap-x-3 sm:grid-cols-[13rem_1fr]">
-        <span class="hint">{{ times.day(one.at) }}, {{ one.word.toLowerCase() }}</span
-        ><span>{{ one.says }}</span>
+        <span class="hint">{{ times.day(one.at) }}, {{ one.word.toLowerCase() }}</span>
+        <div class="grid justify-items-start gap-1">
+          <span>{{ one.says }}</span>
+          <NuxtLink v-if="one.photograph" :to="`/m/${sheet.tag}/photo/${one.photograph.id}`"
+            ><img :src="photographUrl(one.photograph.hash, 'thumb')" alt="Photograph of it" loading="lazy" class="h-24 border border-line object-cover"
+          /></NuxtLink>
+          <button
+            v-if="one.capture"
+            type="button"
+            class="button button-quiet"
+            :aria-expanded="trace === one.attemptId"
+            @click="trace = trace === one.attemptId ? undefined : one.attemptId"
+          >
+            {{ one.capture }}
+          </button>
+        </div>
+        <KeptCapture v-if="one.capture && trace === one.attemptId" class="sm:col-span-2" :tag="sheet.tag" :attempt-id="one.attemptId!" :name="one.capture" />
       </li>
     </ol>
     <p v-else-if="!fault.attempts.length && !fault.theories.length" class="hint">Nothing observed yet.</p>
@@ -103,12 +133,15 @@ const begin = (what: typeof doing.value) => (doing.value = doing.value === what 
       v-if="doing === 'observe'"
       command="observe-fault"
       :machine="sheet.tag"
-      :initial="{ says: '' }"
+      :initial="{ says: '', photographId: null }"
       :fixed="{ faultId: fault.id }"
       label="Add an observation"
       submit="Keep the observation"
       @done="doing = undefined"
-      ><TextField name="says" label="What was observed" :lines="2"
+      ><TextField name="says" label="What was observed" :lines="2" /><PhotographForIt
+        v-if="session.may('add-photograph')"
+        :tag="sheet.tag"
+        take="Photograph it"
     /></CommandForm>
     <CommandForm
       v-if="doing === 'repair'"
@@ -175,9 +208,13 @@ const begin = (what: typeof doing.value) => (doing.value = doing.value === what 
         label="It stops the machine"
     /></CommandForm>
     <FaultTheories v-if="fault.open || fault.theories.length" :tag="sheet.tag" :fault="fault" :broken-functions="sheet.brokenFunctions" />
+    <details v-if="fault.open" class="border border-line px-3 py-2" @toggle="e => (bench = (e.target as HTMLDetailsElement).open)">
+      <summary class="font-semibold">Ladder, keyboard, memory, captures</summary>
+      <LazyFaultInstruments v-if="bench" class="pt-2" :sheet="sheet" :fault="fault" />
+    </details>
     <details v-if="fault.open || swaps" class="border border-line px-3 py-2" @toggle="e => (board = (e.target as HTMLDetailsElement).open)">
       <summary class="font-semibold">Swap board{{ swaps ? `: ${swaps === 1 ? '1 test' : `${swaps} tests`}` : '' }}</summary>
-      <FaultSwaps v-if="board" class="pt-2" :tag="sheet.tag" :fault="fault" :priors="sheet.partPriors" />
+      <LazyFaultSwaps v-if="board" class="pt-2" :tag="sheet.tag" :fault="fault" :priors="sheet.partPriors" />
     </details>
   </article>
 </template>

@@ -20,7 +20,7 @@ const nextTray = computed(() => {
       <TextField name="hazard" label="What may tear or break" hint="Such as: membrane tail, brittle" />
     </div>
     <div class="grid content-start gap-2">
-      <PickField name="photographId" label="Photograph" :options="photographChoices(sheet)" /><StepPhotograph :tag="sheet.tag" />
+      <PickField name="photographId" label="Photograph" :options="photographChoices(sheet)" /><PhotographForIt :tag="sheet.tag" />
     </div>
   </div>
 </template>

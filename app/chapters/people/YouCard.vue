@@ -40,5 +40,6 @@ function passwordChanged(close: () => void) {
           hint="At least ten characters. You stay signed in here; everywhere else the old one ends."
           autocomplete="new-password" /></CommandForm
     ></AddPanel>
+    <PersonalData :person="me" own />
   </OneCard>
 </template>

@@ -6,7 +6,9 @@ defineProps<{ sheet: SheetOf<'power' | 'proving'> }>()
 
 <template>
   <StageFrame>
+    <BuildUpCard :sheet="sheet" />
     <RailsCard :sheet="sheet" />
+    <TestSheetCard :sheet="sheet" />
     <SoakCard :sheet="sheet" />
     <SignOffCard :sheet="sheet" />
   </StageFrame>

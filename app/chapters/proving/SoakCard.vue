@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useEventListener } from '@vueuse/core'
 import { planSoak } from '#core/retest/soak'
 import type { SheetOf } from '#shared/chapters/index'
 
@@ -16,6 +17,28 @@ const long = (seconds: number) =>
   seconds < 120 ? `${Math.round(seconds)} s` : seconds < 7200 ? `${Math.round(seconds / 60)} min` : `${(seconds / 3600).toFixed(1)} h`
 const percent = (rate: number) => `${Number((rate * 100).toPrecision(3))} %`
 const ending = ref<number>()
+/** The tally by keys, while somebody sits beside it: space for a pass, f for a failure. */
+const byKeys = ref<number>()
+useEventListener(
+  'keydown',
+  event => {
+    const at = event.target as HTMLElement
+    if (byKeys.value === undefined || busy.value || event.repeat || at.closest('input, textarea, select')) return
+    if (event.key === 'Escape') byKeys.value = undefined
+    else if (event.key === ' ' || event.key === 'f') {
+      event.preventDefault()
+      event.stopImmediatePropagation()
+      void tally({ soakId: byKeys.value, passes: 1, failures: event.key === 'f' ? 1 : 0 })
+    }
+  },
+  { capture: true },
+)
+const told = ({ passes, failures, result: { failureRate } }: (typeof soaks.value)[number]) =>
+  `Failures over passes: ${failures} of ${passes}; as often as before it would be ${Math.round(passes * failureRate)}.`
+const asBefore = ({ passes, result: { failureRate } }: (typeof soaks.value)[number]): [number, number][] => [
+  [0, 0],
+  [passes, passes * failureRate],
+]
 </script>
 
 <template>
@@ -50,6 +73,15 @@ const ending = ref<number>()
             soak.result.leftSeconds === null ? '' : `; what is left takes ${long(soak.result.leftSeconds)}`
           }}.
         </p>
+        <LineChart
+          v-if="soak.tallies.length > 1"
+          :series="[
+            { name: 'Failures', points: soak.tallies.map(t => [t.passes, t.failures]) },
+            { name: 'As before', points: asBefore(soak) },
+          ]"
+          unit="failures"
+          :told="told(soak)"
+        />
         <FindingList :findings="soak.result.findings" />
         <p v-if="soak.note">{{ soak.note }}</p>
         <template v-if="!soak.endedAt && session.may('tally-soak')">
@@ -61,6 +93,11 @@ const ending = ref<number>()
               It failed
             </button>
           </div>
+          <p>
+            <button type="button" class="button button-quiet" :aria-pressed="byKeys === soak.id" @click="byKeys = byKeys === soak.id ? undefined : soak.id">
+              {{ byKeys === soak.id ? 'By keys: space passed, f failed, Escape ends' : 'Tally by keys' }}
+            </button>
+          </p>
           <AddPanel v-slot="{ close }" label="Add many passes">
             <CommandForm
               command="tally-soak"
@@ -73,6 +110,10 @@ const ending = ref<number>()
               ><div class="grid grid-cols-2 gap-3">
                 <TextField name="passes" label="Passes" numeric /><TextField name="failures" label="Of them failed" numeric /></div
             ></CommandForm>
+          </AddPanel>
+          <AddPanel label="By the meter"><SoakByMeter :tag="sheet.tag" :soak-id="soak.id" /></AddPanel>
+          <AddPanel label="From a test program">
+            <SoakLog :tag="sheet.tag" :soak-id="soak.id" :logged="soak.logged" />
           </AddPanel>
           <p>
             <button type="button" class="button button-quiet" :aria-expanded="ending === soak.id" @click="ending = ending === soak.id ? undefined : soak.id">
@@ -96,6 +137,7 @@ const ending = ref<number>()
     <EmptyPlace v-else says="No soak begun. After the repair of a fault that comes and goes, count its passes here." />
     <AddPanel v-if="session.may('begin-soak')" v-slot="{ close }" label="Begin a soak">
       <CautionNote about="mains" />
+      <FindingList :findings="sheet.unattended" />
       <CommandForm
         command="begin-soak"
         :machine="sheet.tag"

@@ -19,6 +19,7 @@ export const useSession = defineStore('session', () => {
     crew: computed(() => view.value?.crew ?? []),
     collection: computed(() => view.value?.collection ?? null),
     needsFirstStart: computed(() => view.value?.needsFirstStart ?? false),
+    clockBehindMinutes: computed(() => view.value?.clockBehindMinutes ?? 0),
     demoSignIns: computed(() => view.value?.demoSignIns ?? []),
     /** Whether the one who is signed in has been granted it; what takes no skill is anybody's. */
     has: (skill: Skill | undefined) => !skill || (view.value?.crew.find(p => p.id === view.value?.person?.id)?.skills.includes(skill) ?? false),

@@ -44,7 +44,7 @@ const option = computed(() => {
     animation: false,
     grid: { left: 56, right: 16, top: props.series.length > 1 ? 28 : 12, bottom: 26 },
     ...(props.series.length > 1 ? { legend: { top: 0, textStyle: { color: ink('ink-2') }, itemHeight: 8 } } : {}),
-    tooltip: { trigger: 'axis', confine: true, valueFormatter: (v: number) => `${Number(v.toFixed(3))} ${props.unit}` },
+    tooltip: { ...plainTooltip, trigger: 'axis', valueFormatter: (v: number) => `${Number(v.toFixed(3))} ${props.unit}` },
     xAxis: {
       type: props.time ? 'time' : 'value',
       ...axis,
@@ -96,7 +96,7 @@ const wash = computed(() =>
       symbol: 'none',
       stack: 'wash',
       stackStrategy: 'all',
-      tooltip: { show: false },
+      tooltip: { ...plainTooltip, show: false },
       lineStyle: { opacity: 0 },
       areaStyle: edge === 'high' ? { color: ink('verdigris'), opacity: 0.18 } : { opacity: 0 },
       data: props.spread!.map(s => [s.x, edge === 'low' ? s.low : s.high - s.low]),
@@ -105,5 +105,5 @@ const wash = computed(() =>
 </script>
 
 <template>
-  <figure role="img" :aria-label="told" class="h-40"><VChart :option="option" autoresize /></figure>
+  <figure role="img" :aria-label="told" class="h-40 overflow-hidden"><VChart :option="option" autoresize /></figure>
 </template>

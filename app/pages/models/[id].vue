@@ -65,6 +65,9 @@ const lists = computed(() =>
       </OneCard>
       <BoardsCard :model-id="Number(route.params.id)" />
       <FaultsOfModelCard :model-id="Number(route.params.id)" />
+      <BulletinsCard :model-id="Number(route.params.id)" />
+      <BenchMapsCard :model-id="Number(route.params.id)" />
+      <TestLinesCard :model-id="Number(route.params.id)" :assemblies="model.assemblies" />
       <div class="grid items-start gap-4 md:grid-cols-2">
         <OneCard v-for="list in lists" :key="list.title" :title="list.title"
           ><p v-if="!list.lines.length" class="hint">{{ list.none }}</p>

@@ -104,6 +104,7 @@ const day = (at: string) => new Intl.DateTimeFormat('en-GB', { day: 'numeric', m
       <footer class="hint border-t border-line pt-3">
         <p>Donor, owner, prices, place and people are left out. {{ passport.proof.entries }} entries in the whole history; hash of the newest:</p>
         <p class="figure break-all">{{ passport.proof.hash }}</p>
+        <p class="no-print">The same <a :href="`/api/passport/${token}`">as JSON</a>, by <a href="/api/passport/schema">its schema</a>.</p>
       </footer>
     </article>
   </main>

@@ -6,6 +6,7 @@ import type { ViewOf } from '#shared/chapters/index'
 import { and, asc, count, desc, eq, isNull, ne } from 'drizzle-orm'
 import type { MachineFile, ViewInput } from '../../kernel/file'
 import type { Tx } from '../../kernel/journal'
+import { remembered } from '../../kernel/remembered'
 import { machineSummaries, machines } from '../../kernel/trunk'
 import { claims } from './schema'
 
@@ -27,10 +28,19 @@ function sourceFared(tx: Tx, fromWhom: string) {
   return { ...none, ...Object.fromEntries(rows.map(r => [r.verdict, r.n])) }
 }
 
+/** What a marking reads as, in words. */
+export const dateWords = remembered(
+  (code: string) => readDateCode({ code }).readings[0]?.says ?? 'no date',
+  code => code,
+  5000,
+)
+/** A machine is looked at more often than its markings change. */
+const dated = remembered(dateMachine, parts => JSON.stringify(parts), 100)
+
 /** When it was made, as far as its parts tell. */
 export const datingOf = (file: MachineFile) =>
   file.dateCodes.length
-    ? dateMachine({
+    ? dated({
         codes: file.dateCodes.map(({ code, part, reworked, socketed }) => ({ code, place: part, reworked, socketed })),
         madeFrom: file.model?.madeFrom ?? undefined,
         madeTo: file.model?.madeTo ?? undefined,
@@ -62,14 +72,7 @@ export const arriveView = ({ tx, file }: ViewInput): ViewOf<'arrive'> => ({
     file.accessories.map(a => a.name),
   ).map(item => ({ ...item, wanted: file.partNeeds.some(p => p.outcome === 'wanted' && p.name === item.name) })),
   accessories: file.accessories.map(({ id, name }) => ({ id, name })),
-  dateCodes: file.dateCodes.map(({ id, part, code, reworked, socketed }) => ({
-    id,
-    part,
-    code,
-    reworked,
-    socketed,
-    says: readDateCode({ code }).readings[0]?.says ?? 'no date',
-  })),
+  dateCodes: file.dateCodes.map(({ id, part, code, reworked, socketed }) => ({ id, part, code, reworked, socketed, says: dateWords(code) })),
   dating: datingOf(file),
 })
 

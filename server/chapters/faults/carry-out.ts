@@ -1,11 +1,21 @@
+import { gunzipSync, gzipSync } from 'node:zlib'
+import { readBanks, readKeyboardMap } from '#core/diagnosis/bench-maps'
+import { judgeMatrix } from '#core/diagnosis/keyboard-matrix'
+import { judgeMemory } from '#core/diagnosis/memory-fault'
 import { InputError } from '#core/kernel/input-error'
+import { faultInstruments } from '#shared/chapters/faults/index'
 import type { CommandInput } from '#shared/chapters/index'
-import { and, eq } from 'drizzle-orm'
+import { and, eq, ne } from 'drizzle-orm'
 import { NotFound, NotNow } from '../../kernel/refusals'
 import { expectVersion } from '../../kernel/versions'
 import type { MachineWork, Work } from '../../kernel/work'
+import type { Tx } from '../../kernel/journal'
+import { machines } from '../../kernel/trunk'
+import { photographOf } from '../look/index'
 import { models } from '../models/index'
-import { attempts, faults, modelCodes, observations, repairs, theories } from './schema'
+import { endSignOffs } from '../proving/index'
+import { judgedBy } from '../record/index'
+import { attempts, benchMaps, captures, faults, modelCodes, observations, repairs, theories } from './schema'
 
 /** As many swaps as the reasoning takes. */
 const mostTrials = 30
@@ -43,9 +53,10 @@ export function changeFault(work: MachineWork, { faultId, version, ...said }: Co
   if (fault.symptom !== symptom || fault.stopsMachine !== stopsMachine) work.write('fault.changed', { from: fault.symptom, to: symptom, stopsMachine })
 }
 
-export function observeFault(work: MachineWork, { faultId, says }: CommandInput<'observe-fault'>): void {
+export function observeFault(work: MachineWork, { faultId, says, photographId }: CommandInput<'observe-fault'>): void {
   const fault = faultOf(work, faultId)
-  const { id } = work.tx.insert(observations).values({ faultId, says, at: work.at }).returning().get()
+  if (photographId !== null) photographOf(work, photographId)
+  const { id } = work.tx.insert(observations).values({ faultId, says, photographId, at: work.at }).returning().get()
   work.write('fault.observed', { symptom: fault.symptom, says }, { subject: { table: 'observations', id } })
 }
 
@@ -54,7 +65,7 @@ export function repairFault(work: MachineWork, { faultId, did, closes, cause, ca
   if (!fault.open) throw new NotNow('This fault has been closed already. Report it anew if it came back.')
   work.tx
     .insert(repairs)
-    .values({ faultId, did, closes, ...part, at: work.at })
+    .values({ faultId, did, closes, ...part, byId: work.person.id, at: work.at })
     .run()
   work.tx
     .update(faults)
@@ -62,6 +73,7 @@ export function repairFault(work: MachineWork, { faultId, did, closes, cause, ca
     .where(eq(faults.id, faultId))
     .run()
   work.write('fault.repaired', { symptom: fault.symptom, did, closes, cause, ...part })
+  if (endSignOffs(work)) work.write('sign-off.ended', { why: `it was repaired: ${did}` })
 }
 
 /** Something that was tried; a swap says what took part, which have to be parts of the board. */
@@ -86,6 +98,74 @@ export function tryOnFault(work: MachineWork, { faultId, area, did, minutes, tri
     .values({ faultId, area, did, minutes: minutes === null ? null : Math.round(minutes), trial, by: person.name, at })
     .run()
   work.write('fault.tried', { symptom: fault.symptom, did, minutes, parts: trial?.parts ?? [], outcome: trial?.outcome ?? '', trusted: trial?.trusted ?? true })
+}
+
+/** More captures of one fault nobody looks through. */
+const mostCaptures = 20
+
+/** Runs an instrument of the bench once more and keeps what it says as an attempt; a capture stays with it. */
+export function keepJudgement(work: MachineWork, { faultId, tool: toolId, input, name, minutes }: CommandInput<'keep-judgement'>): void {
+  const fault = faultOf(work, faultId)
+  if (!fault.open) throw new NotNow('This fault has been closed already.')
+  const { title, says } = judgedBy(toolId, input)
+  const { tx, at, person } = work
+  const text = toolId === 'signals/capture' ? String(input.text) : ''
+  if (
+    text &&
+    tx
+      .select()
+      .from(attempts)
+      .where(and(eq(attempts.faultId, faultId), ne(attempts.capture, '')))
+      .all().length >= mostCaptures
+  )
+    throw new NotNow(`A fault keeps up to ${mostCaptures} captures.`)
+  const did = `${title}: ${says}`
+  const { id } = tx
+    .insert(attempts)
+    .values({
+      faultId,
+      area: faultInstruments[toolId],
+      did,
+      minutes: minutes === null ? null : Math.round(minutes),
+      capture: text && (name || 'Capture'),
+      by: person.name,
+      at,
+    })
+    .returning()
+    .get()
+  if (text)
+    tx.insert(captures)
+      .values({ attemptId: id, packed: gzipSync(text) })
+      .run()
+  work.write('fault.tried', { symptom: fault.symptom, did, minutes, parts: [], outcome: '', trusted: true })
+}
+
+/** The text of a capture as it was kept. @throws NotFound */
+export function captureText(tx: Tx, tag: string, attemptId: number): string {
+  const found = tx
+    .select({ packed: captures.packed })
+    .from(captures)
+    .innerJoin(attempts, eq(attempts.id, captures.attemptId))
+    .innerJoin(faults, eq(faults.id, attempts.faultId))
+    .innerJoin(machines, eq(machines.id, faults.machineId))
+    .where(and(eq(captures.attemptId, attemptId), eq(machines.tag, tag)))
+    .get()
+  if (!found) throw new NotFound('There is no such capture.')
+  return gunzipSync(found.packed).toString('utf8')
+}
+
+/** Keeps what the instruments have to know of a model. @throws InputError where a map cannot be read */
+export function keepBenchMap({ tx, at, person, write }: Work, { modelId, map }: CommandInput<'keep-bench-map'>): void {
+  const model = tx.select().from(models).where(eq(models.id, modelId)).get()
+  if (!model) throw new NotFound('There is no such model.')
+  if (map.kind === 'keyboard') judgeMatrix({ keys: readKeyboardMap(map.keys).map(k => ({ ...k, state: 'untested' })) })
+  if (map.kind === 'memory') judgeMemory({ ...map, banks: readBanks(map.banks, map.base), failures: [] })
+  const kept = { map, by: person.name, at }
+  tx.insert(benchMaps)
+    .values({ modelId, kind: map.kind, ...kept })
+    .onConflictDoUpdate({ target: [benchMaps.modelId, benchMaps.kind], set: kept })
+    .run()
+  write('benchmap.kept', { model: model.name, kind: map.kind })
 }
 
 export function setSwapParts(work: MachineWork, { faultId, version, parts }: CommandInput<'set-swap-parts'>): void {

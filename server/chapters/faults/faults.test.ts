@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { serverBench } from '../../../tests/support/server-bench'
-import { faultsOfModel } from './index'
+import { captureText, faultsOfModel } from './index'
 
 const on = serverBench()
 const { perform, sheet } = on
@@ -108,4 +108,21 @@ describe('a fault', () => {
     } as never)
     expect(sheet(faulty(modelId).tag).codes).toEqual([{ code: 'E-04', says: 'Memory of bank 0', turnedOut: [{ cause: 'A socket', tag }] }])
   })
+})
+
+it('instruments of the bench are kept as attempts, a capture with its text; what they know of a model stands at its sisters', () => {
+  const modelId = model()
+  const { tag, faultId } = faulty(modelId)
+  const keyboard = { kind: 'keyboard' as const, keys: 'C1: 1 2\nC2: Q W', printed: true, diodes: false }
+  expect(() => on.collection('keep-bench-map', { modelId, map: { ...keyboard, keys: '1 2' } })).toThrow('a colon')
+  on.collection('keep-bench-map', { modelId, map: keyboard })
+  on.collection('keep-bench-map', { modelId, map: { ...keyboard, diodes: true } })
+  expect(sheet(tag).benchMaps).toEqual({ keyboard: { ...keyboard, diodes: true } })
+  const text = 'time,D0\n0,0\n1e-6,1\n2e-6,0\n'
+  perform(tag, 'keep-judgement', { faultId, tool: 'signals/capture', input: { text }, name: 'A start', minutes: 5 } as never)
+  const [attempt] = sheet(tag).faults[0]!.attempts
+  expect(attempt).toMatchObject({ area: 'processor', capture: 'A start', minutes: 5 })
+  expect(captureText(on.db, tag, attempt!.id)).toBe(text)
+  expect(() => captureText(on.db, on.bookIn({}), attempt!.id)).toThrow('no such capture')
+  expect(() => perform(tag, 'keep-judgement', { faultId, tool: 'diagnosis/ladder', input: { machine: 'toaster' }, name: '', minutes: null } as never)).toThrow()
 })

@@ -1,5 +1,18 @@
 import { serverChapter } from '../../kernel/chapter'
-import { changeFault, holdTheory, judgeTheory, leaveFault, noteCode, observeFault, repairFault, reportFault, setSwapParts, tryOnFault } from './carry-out'
+import {
+  changeFault,
+  holdTheory,
+  judgeTheory,
+  keepBenchMap,
+  keepJudgement,
+  leaveFault,
+  noteCode,
+  observeFault,
+  repairFault,
+  reportFault,
+  setSwapParts,
+  tryOnFault,
+} from './carry-out'
 import { rows } from './rows'
 import { search } from './search'
 import { observations } from './schema'
@@ -13,11 +26,12 @@ export const faultsChapter = serverChapter({
     'repair-fault': repairFault,
     'try-on-fault': tryOnFault,
     'set-swap-parts': setSwapParts,
+    'keep-judgement': keepJudgement,
     'hold-theory': holdTheory,
     'judge-theory': judgeTheory,
     'leave-fault': leaveFault,
   },
-  onCollection: { 'note-code': noteCode },
+  onCollection: { 'note-code': noteCode, 'keep-bench-map': keepBenchMap },
   rows,
   search,
   strikeable: { observations },

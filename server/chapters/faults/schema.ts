@@ -1,6 +1,7 @@
 import type { AttemptArea, TheoryState } from '#core/diagnosis/back-to-basics'
 import type { SwapPart, SwapTest } from '#core/diagnosis/swap'
-import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core'
+import type { BenchMap } from '#shared/chapters/faults/index'
+import { blob, index, integer, sqliteTable, text, unique } from 'drizzle-orm/sqlite-core'
 import { flag, key, struckBy, version, words } from '../../kernel/columns'
 import { machineId } from '../../kernel/trunk'
 
@@ -34,6 +35,8 @@ export const observations = sqliteTable(
       .notNull()
       .references(() => faults.id),
     says: text('says').notNull(),
+    /** A plain number, for photographs know of machines already. */
+    photographId: integer('photograph_id'),
     at: text('at').notNull(),
     struckBy: struckBy(),
   },
@@ -52,6 +55,8 @@ export const repairs = sqliteTable(
     part: words('part'),
     partFrom: words('part_from'),
     reversible: flag('reversible').default(true),
+    /** Whoever did it; somebody else signs the machine off. A plain number, nothing of former days. */
+    byId: integer('by_id'),
     at: text('at').notNull(),
   },
   t => [index('repairs_fault').on(t.faultId)],
@@ -69,6 +74,8 @@ export const attempts = sqliteTable(
     did: text('did').notNull(),
     minutes: integer('minutes'),
     trial: text('trial', { mode: 'json' }).$type<SwapTest>(),
+    /** The name of a capture that is kept with it. */
+    capture: words('capture'),
     by: text('by').notNull(),
     at: text('at').notNull(),
   },
@@ -93,6 +100,28 @@ export const theories = sqliteTable(
     at: text('at').notNull(),
   },
   t => [index('fault_theories_fault').on(t.faultId)],
+)
+
+/** Captures as text, packed; apart from what is loaded with a machine. */
+export const captures = sqliteTable('fault_captures', {
+  attemptId: integer('attempt_id')
+    .primaryKey()
+    .references(() => attempts.id),
+  packed: blob('packed', { mode: 'buffer' }).notNull(),
+})
+
+/** What the instruments of the bench know of a model. */
+export const benchMaps = sqliteTable(
+  'model_bench_maps',
+  {
+    id: key(),
+    modelId: integer('model_id').notNull(),
+    kind: text('kind').$type<BenchMap['kind']>().notNull(),
+    map: text('map', { mode: 'json' }).$type<BenchMap>().notNull(),
+    by: text('by').notNull(),
+    at: text('at').notNull(),
+  },
+  t => [unique().on(t.modelId, t.kind)],
 )
 
 /** Error and beep codes of a model, as the collection has learned them. */

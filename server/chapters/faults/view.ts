@@ -10,7 +10,7 @@ import type { MachineFile, MachineRow, ViewInput } from '../../kernel/file'
 import type { Tx } from '../../kernel/journal'
 import { machines } from '../../kernel/trunk'
 import { functionsOf } from '../continuity/index'
-import { attempts, faults, modelCodes, repairs } from './schema'
+import { attempts, benchMaps, faults, modelCodes, repairs } from './schema'
 
 /** So many faults of sisters stand beside the one that is written. */
 const mostSisters = 8
@@ -73,6 +73,19 @@ function codesOf(tx: Tx, modelId: number | null): FaultsOfModel['codes'] {
   return codes.map(({ code, says }) => ({ code, says, turnedOut: ended.filter(f => mentions(f.symptom, code)).map(({ cause, tag }) => ({ cause, tag })) }))
 }
 
+/** What the instruments of the bench know of a model. */
+const benchMapsOf = (tx: Tx, modelId: number | null): FaultsOfModel['benchMaps'] =>
+  modelId === null
+    ? {}
+    : Object.fromEntries(
+        tx
+          .select()
+          .from(benchMaps)
+          .where(eq(benchMaps.modelId, modelId))
+          .all()
+          .map(m => [m.kind, m.map]),
+      )
+
 /** Functions of nets that probing of this machine found broken or doubtful. */
 function brokenFunctionsOf(tx: Tx, { probeSheets }: MachineFile): ViewOf<'faults'>['brokenFunctions'] {
   return probeSheets.flatMap(s => {
@@ -89,6 +102,8 @@ export function faultsView({ tx, file }: ViewInput): ViewOf<'faults'> {
     knownFaults: file.model?.knownFaults ?? [],
     sisterFaults: sisterFaultsOf(tx, file.machine),
     codes: codesOf(tx, file.machine.modelId),
+    modelId: file.machine.modelId,
+    benchMaps: benchMapsOf(tx, file.machine.modelId),
     brokenFunctions: brokenFunctionsOf(tx, file),
     partPriors: ownPriors(tx),
     faults: file.faults.map(({ id, version, symptom, symptoms, conditions, firstSeen, stopsMachine, open, leftAs, cause, swapParts, ...of }) => ({
@@ -104,14 +119,18 @@ export function faultsView({ tx, file }: ViewInput): ViewOf<'faults'> {
       cause,
       swapParts,
       minutes: of.attempts.reduce((sum, a) => sum + (a.minutes ?? 0), 0),
-      observations: of.observations.map(({ id: no, says, at }) => ({ id: no, says, at })),
+      observations: of.observations.map(({ id: no, says, photographId, at }) => {
+        const photograph = file.photographs.find(f => f.id === photographId)
+        return { id: no, says, at, photograph: photograph ? { id: photograph.id, hash: photograph.hash } : null }
+      }),
       repairs: of.repairs.map(({ id: no, did, closes, part, partFrom, reversible, at }) => ({ id: no, did, closes, part, partFrom, reversible, at })),
-      attempts: of.attempts.map(({ id: no, area, did, minutes, trial, by, at }) => ({
+      attempts: of.attempts.map(({ id: no, area, did, minutes, trial, capture, by, at }) => ({
         id: no,
         area,
         did,
         minutes,
         trial: trial && SwapTrial.parse(trial),
+        capture,
         by,
         at,
       })),
@@ -172,5 +191,6 @@ export function faultsOfModel(tx: Tx, modelId: number): FaultsOfModel {
     })),
     causes: likelyCauses([], endedOf(tx, modelId)),
     codes: codesOf(tx, modelId),
+    benchMaps: benchMapsOf(tx, modelId),
   }
 }

@@ -7,20 +7,58 @@ import { randomBytes } from 'node:crypto'
 import { NotFound, NotNow } from '../../kernel/refusals'
 import { machines } from '../../kernel/trunk'
 import type { MachineWork } from '../../kernel/work'
-import { passportPictures, questions } from './schema'
+import { addClaim } from '../arrive/index'
+import { reportFault } from '../faults/index'
+import { endSignOffs } from '../proving/index'
+import { bags, demonstrations, passportPictures, questions } from './schema'
 
 /** Chooses the life it leads. @throws NotNow for one that runs before visitors while it is off or not signed off, with the reasons */
 export function chooseLife(work: MachineWork, { life }: CommandInput<'choose-life'>): void {
-  const { tx, machine, write } = work
+  const { tx, machine, at, write } = work
   if (machine.life === life) throw new NotNow('That is its life already.')
-  const against = judgeLife(life, work.assess().known).filter(f => f.level === 'stop')
+  const { known } = work.assess()
+  const against = judgeLife(life, known).filter(f => f.level === 'stop')
   if (against.length)
     throw new NotNow(
       `${lifeNames[life].title}: not yet.`,
       against.map(f => `${f.says} ${f.because.join(' ')}`),
     )
-  tx.update(machines).set({ life }).where(eq(machines.id, machine.id)).run()
+  tx.update(machines).set({ life, lifeSince: at }).where(eq(machines.id, machine.id)).run()
   write('life.chosen', { life })
+  // It worked when it was put away is not the same as it works.
+  if (life === 'store' && known.signedOff) {
+    endSignOffs(work)
+    write('sign-off.ended', { why: 'it went into store' })
+    addClaim(work, { says: `Worked when it was stored, ${at.slice(0, 10)}`, byWhom: '' })
+  }
+}
+
+/** It ran before visitors; trouble becomes a fault at once. @throws NotNow where its life is none that runs */
+export function logDemonstration(work: MachineWork, { minutes, says, trouble }: CommandInput<'log-demonstration'>): void {
+  const { tx, machine, at, person, write } = work
+  if (machine.life !== 'demonstration' && machine.life !== 'hands-on') throw new NotNow('Its life is none in which it runs before visitors. Choose one first.')
+  tx.insert(demonstrations).values({ machineId: machine.id, minutes, says, trouble, at, by: person.name }).run()
+  write('demonstration.logged', { minutes, says, trouble })
+  if (trouble) reportFault(work, { symptom: says.slice(0, 200), firstSeen: '', stopsMachine: true })
+}
+
+export function bagPart({ tx, machine, at, write }: MachineWork, kept: CommandInput<'bag-part'>): void {
+  tx.insert(bags)
+    .values({ machineId: machine.id, ...kept, at })
+    .run()
+  write('part.bagged', kept)
+}
+
+export function endBag({ tx, machine, write }: MachineWork, { bagId, became }: CommandInput<'end-bag'>): void {
+  const row = tx
+    .select()
+    .from(bags)
+    .where(and(eq(bags.id, bagId), eq(bags.machineId, machine.id)))
+    .get()
+  if (!row) throw new NotFound(`${machine.tag} has no such part in a bag.`)
+  if (row.ended !== null) throw new NotNow('Somebody has said already what became of it.')
+  tx.update(bags).set({ ended: became }).where(eq(bags.id, bagId)).run()
+  write('bag.ended', { part: row.part, bag: row.bag, became })
 }
 
 /** Switches the public passport; its link stays the same once made, and cannot be guessed. */

@@ -1,5 +1,5 @@
 import { serverChapter } from '../../kernel/chapter'
-import { askQuestion, chooseLife, settleQuestion, showBeforeAfter, switchPassport } from './carry-out'
+import { askQuestion, bagPart, chooseLife, endBag, logDemonstration, settleQuestion, showBeforeAfter, switchPassport } from './carry-out'
 import { rows } from './rows'
 import { search } from './search'
 
@@ -10,11 +10,15 @@ export const homeChapter = serverChapter({
     'ask-question': askQuestion,
     'settle-question': settleQuestion,
     'show-before-after': showBeforeAfter,
+    'log-demonstration': logDemonstration,
+    'bag-part': bagPart,
+    'end-bag': endBag,
     'switch-passport': switchPassport,
   },
   rows,
   search,
 })
 export * from './carry-out'
+export { doneTo, outcomeOf } from './outcome'
 export * from './schema'
 export * from './view'

@@ -1,5 +1,5 @@
 import { type RowsOf, all, single } from '../../kernel/rows'
-import { passportPictures, questions } from './schema'
+import { bags, demonstrations, passportPictures, questions } from './schema'
 
-export const rows = { questions: all(questions), passportPictures: single(passportPictures) }
+export const rows = { questions: all(questions), passportPictures: single(passportPictures), demonstrations: all(demonstrations), bags: all(bags) }
 export type HomeRows = RowsOf<typeof rows>

@@ -1,5 +1,5 @@
 import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core'
-import { key, words } from '../../kernel/columns'
+import { flag, key, words } from '../../kernel/columns'
 import { machineId } from '../../kernel/trunk'
 
 export const questions = sqliteTable(
@@ -14,3 +14,33 @@ export const passportPictures = sqliteTable('passport_pictures', {
   beforeId: integer('before_id'),
   afterId: integer('after_id'),
 })
+
+/** Times that it ran before visitors. */
+export const demonstrations = sqliteTable(
+  'demonstrations',
+  {
+    id: key(),
+    machineId: machineId(),
+    at: text('at').notNull(),
+    minutes: integer('minutes').notNull(),
+    says: words('says'),
+    trouble: flag('trouble'),
+    by: text('by').notNull(),
+  },
+  t => [index('demonstrations_machine').on(t.machineId)],
+)
+
+/** Original parts that came out and are kept. */
+export const bags = sqliteTable(
+  'kept_parts',
+  {
+    id: key(),
+    machineId: machineId(),
+    part: text('part').notNull(),
+    bag: text('bag').notNull(),
+    why: words('why'),
+    at: text('at').notNull(),
+    ended: text('ended'),
+  },
+  t => [index('kept_parts_machine').on(t.machineId)],
+)

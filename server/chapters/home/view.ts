@@ -1,4 +1,8 @@
-import { readDateCode } from '#core/identify/date-code'
+import { TZDate } from '@date-fns/tz'
+import { format } from 'date-fns'
+import { judgeDemonstrations, judgeLife } from '#core/retest/life'
+import { lives } from '#core/planning/stages'
+import { doneTo, outcomeOf } from './outcome'
 import { assess } from '#core/planning/assess'
 import type { Passport } from '#shared/chapters/home/index'
 import { isOpen, type ViewOf } from '#shared/chapters/index'
@@ -7,14 +11,29 @@ import type { MachineFile, ViewInput } from '../../kernel/file'
 import { historyOf } from '../../kernel/history'
 import { loadFile } from '../../kernel/load'
 import { NotFound } from '../../kernel/refusals'
-import { machines } from '../../kernel/trunk'
+import { journalHeads, machines } from '../../kernel/trunk'
 import type { Bench } from '../../kernel/work'
-import { datingOf } from '../arrive/index'
+import { dateWords, datingOf } from '../arrive/index'
 import { files } from '../look/index'
 import { recordOf } from '../index'
 
-/** Where its passport is found. */
-export const homeView = ({ file: { machine, passportPictures } }: ViewInput): ViewOf<'home'> => ({
+/** What may become of it, what is kept of it, what came of the work, and where its passport is found. */
+export const homeView = ({ tx, file, assessment: { known } }: ViewInput): ViewOf<'home'> => ({
+  livesJudged: Object.fromEntries(lives.map(life => [life, judgeLife(life, known)])) as ViewOf<'home'>['livesJudged'],
+  lifeSince: file.machine.lifeSince,
+  retestFrom: file.machine.life === 'store' ? known.retestFrom : null,
+  demonstrations: file.demonstrations.map(({ id, at, minutes, says, trouble, by }) => ({ id, at, minutes, says, trouble, by })),
+  demonstrationFindings: judgeDemonstrations(file.demonstrations, known.limits, at => dayIn(file.practice.zone, at)),
+  bags: file.bags.map(({ id, part, bag, why, at, ended }) => ({ id, part, bag, why, at, ended })),
+  done: doneTo(file),
+  outcome: outcomeOf(tx, file),
+  ...passportView(file),
+})
+
+/** The day of an instant on the clocks of the collection, as ISO date. */
+const dayIn = (zone: string, at: string) => format(new TZDate(new Date(at), zone), 'yyyy-MM-dd')
+
+const passportView = ({ machine, passportPictures }: MachineFile): Pick<ViewOf<'home'>, 'passport'> => ({
   passport: {
     on: machine.passportOn,
     path: machine.passportToken && `/passport/${machine.passportToken}`,
@@ -23,11 +42,37 @@ export const homeView = ({ file: { machine, passportPictures } }: ViewInput): Vi
   },
 })
 
-/** The file of the passport that is open under this link. @throws NotFound also while it is switched off */
-function openFile(db: Bench['db'], token: string) {
+/** So long at most an older passport is shown, where what changed is not of the machine itself. */
+const passportLastsMs = 60_000
+const mostPassports = 200
+
+interface Made {
+  head: string
+  at: number
+  passport: Passport
+  pictures: Record<'before' | 'after', string> | null
+}
+const passports = new Map<string, Made>()
+
+/**
+ * The passport that is open under this link: made when something of the machine has changed, not whenever somebody looks.
+ * @throws NotFound also while it is switched off
+ */
+function openPassport(bench: Pick<Bench, 'db' | 'now'>, token: string): Made {
+  const { db, now } = bench
   const machine = db.select().from(machines).where(eq(machines.passportToken, token)).get()
   if (!machine?.passportOn) throw new NotFound('There is no passport under this link, or it has been switched off.')
-  return loadFile(db, machine.id)
+  const head = db.select().from(journalHeads).where(eq(journalHeads.chain, machine.uid)).get()?.hash ?? ''
+  const at = now().getTime()
+  const before = passports.get(token)
+  if (before?.head === head && Math.abs(at - before.at) < passportLastsMs) return before
+  const file = loadFile(db, machine.id)
+  const pictures = picturesOf(file)
+  const made = { head, at, passport: passportOfFile(bench, file), pictures: pictures && { before: pictures.before.hash, after: pictures.after.hash } }
+  passports.delete(token)
+  passports.set(token, made)
+  if (passports.size > mostPassports) passports.delete(passports.keys().next().value!)
+  return made
 }
 
 /** The photographs before and after that a passport shows; nothing where one of them was struck. */
@@ -37,16 +82,18 @@ function picturesOf({ passportPictures, photographs }: MachineFile) {
 }
 
 /** The hash of a picture that the passport under this link shows. @throws NotFound */
-export function passportPicture({ db }: Pick<Bench, 'db'>, token: string, side: string): string {
-  const pictures = picturesOf(openFile(db, token))
+export function passportPicture(bench: Pick<Bench, 'db' | 'now'>, token: string, side: string): string {
+  const { pictures } = openPassport(bench, token)
   if (!pictures || (side !== 'before' && side !== 'after')) throw new NotFound('There is no such picture on this passport.')
-  return pictures[side].hash
+  return pictures[side]
 }
 
 /** What the passport shows. Names of people, donor, owner, prices and places stay behind. @throws NotFound also while it is switched off */
-export function passportOf({ db, now }: Pick<Bench, 'db' | 'now'>, token: string): Passport {
+export const passportOf = (bench: Pick<Bench, 'db' | 'now'>, token: string): Passport => openPassport(bench, token).passport
+
+/** The passport of a machine, whether or not anybody outside may read it. */
+export function passportOfFile({ db, now }: Pick<Bench, 'db' | 'now'>, file: MachineFile): Passport {
   const at = now().toISOString()
-  const file = openFile(db, token)
   const { machine } = file
   const history = historyOf(db, machine.id)
   const pictures = picturesOf(file)
@@ -66,7 +113,7 @@ export function passportOf({ db, now }: Pick<Bench, 'db' | 'now'>, token: string
     faults: file.faults.map(({ symptom, open }) => ({ symptom, open })),
     partsSought: file.partNeeds.filter(p => p.outcome === 'wanted').map(({ name, quantity }) => ({ name, quantity })),
     questions: file.questions.filter(q => !q.settledAt).map(q => q.question),
-    dateCodes: file.dateCodes.map(({ part, code }) => `${code}${part && ` on ${part}`}: ${readDateCode({ code }).readings[0]?.says ?? 'no date'}`),
+    dateCodes: file.dateCodes.map(({ part, code }) => `${code}${part && ` on ${part}`}: ${dateWords(code)}`),
     made: datingOf(file)?.findings[0]?.says ?? '',
     pictures: pictures && { before: pictureOf(db, pictures.before), after: pictureOf(db, pictures.after) },
     history: history.filter(line => isOpen(line.kind) && !line.struck).map(({ at, says }) => ({ at, says })),

@@ -1,3 +1,4 @@
+import type { Bulletin } from '#core/sharing/bulletins'
 import type { Inlet } from '#core/power/supply-match'
 import type { ExpectedRail } from '#shared/kernel/shapes'
 import { integer, real, sqliteTable, text, unique } from 'drizzle-orm/sqlite-core'
@@ -24,6 +25,8 @@ export const models = sqliteTable(
     madeTo: integer('made_to'),
     /** What its inlet wants; nothing where it takes mains itself. */
     inlet: text('inlet', { mode: 'json' }).$type<Inlet>(),
+    /** What was learned on machines of it. */
+    bulletins: text('bulletins', { mode: 'json' }).$type<Bulletin[]>().notNull().default([]),
     rails: text('rails', { mode: 'json' }).$type<ExpectedRail[]>().notNull(),
   },
   t => [unique().on(t.maker, t.name)],

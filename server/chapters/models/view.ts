@@ -30,7 +30,7 @@ export function listModels(tx: Tx): ModelView[] {
     .from(models)
     .orderBy(asc(models.maker), asc(models.name))
     .all()
-    .map(({ uid: _, ...model }) => ({ ...model, ...(here.get(model.id) ?? { here: 0, leaked: 0 }) }))
+    .map(({ uid: _, bulletins: _b, ...model }) => ({ ...model, ...(here.get(model.id) ?? { here: 0, leaked: 0 }) }))
 }
 
 /** One model with the machines of it that are kept here. @throws NotFound */

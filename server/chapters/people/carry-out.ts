@@ -85,6 +85,8 @@ export function changePerson(work: Work, { personId, version, ...input }: Comman
     .set({ ...input, version: before.version + 1 })
     .where(eq(people.id, personId))
     .run()
+  // Whoever comes back later signs in anew.
+  if (!input.active) closeAll(work.tx, personId)
   work.write('person.changed', input)
 }
 
@@ -106,14 +108,14 @@ export function setPassword(work: Work, { personId, passwordHash }: { personId: 
   const person = findPerson(work.tx, personId)
   if (!person) throw new NotFound('There is no such person.')
   work.tx.update(people).set({ passwordHash }).where(eq(people.id, personId)).run()
-  // Whoever sets their own anew goes on under a new session.
   closeAll(work.tx, personId)
   work.write('person.password-set', { name: person.name })
 }
 
-/** Changes one's own password; that the present one was typed has been checked where it was received. */
+/** Changes one's own password, and ends every session; that the present one was typed has been checked where it was received. */
 export function setOwnPassword({ tx, person, write }: Work, { passwordHash }: { passwordHash: string }): void {
   tx.update(people).set({ passwordHash }).where(eq(people.id, person.id)).run()
+  closeAll(tx, person.id)
   write('person.password-changed', { name: person.name })
 }
 
@@ -123,6 +125,15 @@ export function changeOwnName(work: Work, { version, name }: CommandInput<'chang
   if (!before) throw new NotFound('There is no such person.')
   expectVersion(work, before, version, before.version, ['name'])
   if (before.name === name) return
+  // What one writes is known by one's name.
+  if (
+    work.tx
+      .select({ id: people.id })
+      .from(people)
+      .where(and(eq(people.name, name), ne(people.id, before.id)))
+      .get()
+  )
+    throw new InputError('name', name, `Name: somebody else is called ${name}. Add something that tells you apart.`)
   work.tx
     .update(people)
     .set({ name, version: before.version + 1 })
@@ -130,9 +141,6 @@ export function changeOwnName(work: Work, { version, name }: CommandInput<'chang
     .run()
   work.write('person.renamed', { before: before.name, name })
 }
-
-/** What a session remembers of the password it was opened with. */
-export const sealOf = (person: PersonRow): string => person.passwordHash.slice(-16)
 
 /** Everybody who may sign in, with what they have been granted. */
 export const crewOf = (tx: Tx) =>

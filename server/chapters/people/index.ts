@@ -1,4 +1,5 @@
 import { serverChapter } from '../../kernel/chapter'
+import { forgetPerson } from './personal'
 import { endSession } from './sessions'
 import { addPerson, changeOwnName, changePerson, grantSkills, setOwnPassword, setPassword } from './carry-out'
 
@@ -12,8 +13,10 @@ export const peopleChapter = serverChapter({
     'set-password': setPassword,
     'set-own-password': setOwnPassword,
     'end-session': endSession,
+    'forget-person': forgetPerson,
   },
 })
 export * from './carry-out'
+export * from './personal'
 export * from './schema'
 export * from './sessions'

@@ -26,4 +26,12 @@ it('a session stands until it is ended, by whoever it is or by a coordinator, or
   const again = openSession(on.db, maeve.id, '', on.now)
   on.collection('set-password', { personId: maeve.id, passwordHash: 'y' })
   expect(stands(again, maeve.id)).toBe(false)
+  const last = openSession(on.db, maeve.id, '', on.now)
+  const { version } = findBySignIn(on.db, 'maeve')!
+  on.collection('change-person', { personId: maeve.id, version, name: 'Maeve Corrigan', role: 'volunteer', active: false })
+  on.collection('change-person', { personId: maeve.id, version: version + 1, name: 'Maeve Corrigan', role: 'volunteer', active: true })
+  expect(stands(last, maeve.id)).toBe(false)
+  const long = openSession(on.db, maeve.id, '', on.now)
+  on.now = new Date(on.now.getTime() + 15 * 24 * 60 * 60 * 1000)
+  expect(stands(long, maeve.id)).toBe(false)
 })

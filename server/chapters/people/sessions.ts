@@ -30,8 +30,9 @@ export function openSession(tx: Tx, personId: number, browser: string, now: Date
 /** Whether a session still stands; somebody whose session was ended is not signed in any more. */
 export function sessionStands(tx: Tx, uid: string, personId: number, now: Date): boolean {
   const row = tx.select().from(sessions).where(eq(sessions.uid, uid)).get()
-  if (row?.personId !== personId) return false
-  if (now.getTime() - Date.parse(row.seenAt) > seenEveryMs) tx.update(sessions).set({ seenAt: now.toISOString() }).where(eq(sessions.uid, uid)).run()
+  const unseenMs = row ? now.getTime() - Date.parse(row.seenAt) : 0
+  if (row?.personId !== personId || unseenMs > longestMs) return false
+  if (unseenMs > seenEveryMs) tx.update(sessions).set({ seenAt: now.toISOString() }).where(eq(sessions.uid, uid)).run()
   return true
 }
 

@@ -4,6 +4,7 @@ import type { School } from '#core/safety/power-facts'
 import type { SafetyRecord } from '#core/safety/rules'
 import type { ExpectedRail } from '#shared/kernel/shapes'
 import type { MachineFile } from '../../kernel/file'
+import { noticedWhileProving } from '../proving/index'
 import { startAlarmsOf, witnessedOf } from '../starts/index'
 
 /** The rails to expect: those said for this machine, else those of its model. */
@@ -45,7 +46,7 @@ const dangersOf = (file: MachineFile): Dangers => {
     overrule: power.overruleVerdict ? { verdict: power.overruleVerdict, basis: power.overruleBasis } : null,
     configuration: power.configuration,
     claims: file.claims,
-    witnessed: witnessedOf(file),
+    witnessed: [...witnessedOf(file), ...noticedWhileProving(file)],
     batteryHasLeaked: power.batteryHasLeaked,
     lastPoweredWhat: machine.lastPoweredWhat,
     hazardsSettled: file.hazards,

@@ -1,24 +1,36 @@
+import { createHash, randomBytes } from 'node:crypto'
 import { InputError } from '#core/kernel/input-error'
+import { allowedWith, judgeSigner } from '#core/retest/sign-off'
 import { planSoak } from '#core/retest/soak'
-import type { CommandInput } from '#shared/chapters/index'
-import { and, eq, isNull } from 'drizzle-orm'
+import { type CommandInput, may } from '#shared/chapters/index'
+import { and, eq, isNull, ne } from 'drizzle-orm'
+import type { MachineFile } from '../../kernel/file'
+import type { Tx } from '../../kernel/journal'
 import { NotFound, NotNow } from '../../kernel/refusals'
+import { machines } from '../../kernel/trunk'
 import type { MachineWork } from '../../kernel/work'
+import { crewOf, findPerson } from '../people/index'
 import { signOffs, soaks } from './schema'
 
 /** Signs a machine off as proved. @throws NotNow with every reason that stands against it */
-export function signOff(work: MachineWork, { statement }: CommandInput<'sign-off'>): void {
+export function signOff(work: MachineWork, { statement, limits }: CommandInput<'sign-off'>): void {
   const { tx, machine, at, person, write } = work
   const { signOff: judged } = work.assess().known
-  if (!judged.allowed)
+  const others = crewOf(tx).filter(p => p.id !== person.id && may(p.role, 'sign-off')).length
+  const same = judgeSigner(person.id, repairersOf(work.file()), others)
+  const against = [...(allowedWith(judged, limits) ? [] : judged.findings), ...same].filter(f => f.level === 'stop')
+  if (against.length)
     throw new NotNow(
       'It cannot be signed off yet.',
-      judged.findings.filter(f => f.level === 'stop').map(f => f.says),
+      against.map(f => f.says),
     )
   endSignOffs(work)
-  tx.insert(signOffs).values({ machineId: machine.id, statement, byWhom: person.name, at }).run()
-  write('machine.signed-off', { statement })
+  tx.insert(signOffs).values({ machineId: machine.id, statement, limits, byWhom: person.name, at }).run()
+  write('machine.signed-off', { statement, limits })
 }
+
+/** Whoever repaired it, by their keys; repairs of former days say nobody. */
+export const repairersOf = ({ faults }: MachineFile): number[] => [...new Set(faults.flatMap(f => f.repairs.flatMap(r => r.byId ?? [])))]
 
 /** @returns how many sign-offs stood until now */
 export function endSignOffs({ tx, machine, at }: MachineWork): number {
@@ -53,6 +65,9 @@ export function beginSoak({ tx, machine, at, write }: MachineWork, { confidenceP
   return { soakId: id }
 }
 
+/** So many sums are kept for the chart. */
+const mostTallies = 400
+
 /** Passes that have ended since the last tally. */
 export function tallySoak(work: MachineWork, { soakId, passes, failures }: CommandInput<'tally-soak'>): void {
   const soak = soakOf(work, soakId)
@@ -60,11 +75,42 @@ export function tallySoak(work: MachineWork, { soakId, passes, failures }: Comma
   const now = { passes: soak.passes + passes, failures: soak.failures + failures }
   work.tx
     .update(soaks)
-    .set({ ...now, lastAt: work.at })
+    .set({ ...now, lastAt: work.at, tallies: thinned([...soak.tallies, { at: work.at, ...now }]) })
     .where(eq(soaks.id, soakId))
     .run()
   const { verdict } = planSoak({ ...soak, secondsAPass: undefined, ...now })
   work.write('soak.tallied', { what: soak.what, passes, failures, all: now.passes, allFailures: now.failures, verdict })
+}
+
+/** Every second one of the older half goes, where there are too many; failures keep theirs. */
+const thinned = (tallies: { at: string; passes: number; failures: number }[]) =>
+  tallies.length <= mostTallies ? tallies : tallies.filter((t, i) => i % 2 === 0 || i > tallies.length / 2 || t.failures !== tallies[i - 1]?.failures)
+
+/** Opens a soak for a program that posts passes. @returns the secret, once; only its hash is kept */
+export function openSoakLog(work: MachineWork, { soakId }: CommandInput<'open-soak-log'>): { secret: string } {
+  const soak = soakOf(work, soakId)
+  const secret = randomBytes(24).toString('base64url')
+  work.tx
+    .update(soaks)
+    .set({ logSecret: hashOf(secret), logPersonId: work.person.id })
+    .where(eq(soaks.id, soakId))
+    .run()
+  work.write('soak.log-opened', { what: soak.what })
+  return { secret }
+}
+const hashOf = (secret: string) => createHash('sha256').update(secret).digest('hex')
+
+/** The soak that a secret opens, with its machine and in whose name it is tallied. @throws NotFound also where it has ended */
+export function soakBySecret(tx: Tx, secret: string) {
+  const found = tx
+    .select({ soakId: soaks.id, tag: machines.tag, personId: soaks.logPersonId, endedAt: soaks.endedAt })
+    .from(soaks)
+    .innerJoin(machines, eq(machines.id, soaks.machineId))
+    .where(and(eq(soaks.logSecret, hashOf(secret)), ne(soaks.logSecret, '')))
+    .get()
+  const person = found?.personId ? findPerson(tx, found.personId) : undefined
+  if (!found || found.endedAt || !person?.active) throw new NotFound('No soak is open under this secret.')
+  return { soakId: found.soakId, tag: found.tag, person }
 }
 
 export function endSoak(work: MachineWork, { soakId, note }: CommandInput<'end-soak'>): void {

@@ -8,8 +8,8 @@ import { strikeable } from '../index'
 import { journal } from '../../kernel/trunk'
 import type { MachineWork } from '../../kernel/work'
 
-/** Runs an instrument once more and keeps what it says in the history of the machine. */
-export function pinResult({ write }: MachineWork, { tool: toolId, input }: CommandInput<'pin-result'>): void {
+/** What an instrument says of an input that came from outside, in up to three sentences. @throws InputError, NotNow */
+export function judgedBy(toolId: string, input: unknown): { tool: string; title: string; says: string } {
   const tool = toolById(toolId)
   if (!tool) throw new InputError('tool', toolId, `There is no instrument ${toolId}.`)
   if ('work' in tool) throw new NotNow('Keep this measurement with its photograph, on the sheet of the machine.')
@@ -17,14 +17,19 @@ export function pinResult({ write }: MachineWork, { tool: toolId, input }: Comma
   if (!parsed.success)
     throw new InputError(`input.${parsed.error.issues[0]?.path.join('.')}`, input, parsed.error.issues[0]?.message ?? 'The input does not fit the instrument.')
   const findings = tool.findings(tool.run(readToolInput(tool.input, input)))
-  write('result.pinned', {
+  return {
     tool: tool.id,
     title: tool.title,
     says: findings
       .map(f => f.says)
       .slice(0, 3)
       .join(' '),
-  })
+  }
+}
+
+/** Runs an instrument once more and keeps what it says in the history of the machine. */
+export function pinResult({ write }: MachineWork, { tool, input }: CommandInput<'pin-result'>): void {
+  write('result.pinned', judgedBy(tool, input))
 }
 
 export function strikeEntry({ tx, machine, write }: MachineWork, { entryId, reason }: CommandInput<'strike-entry'>): void {

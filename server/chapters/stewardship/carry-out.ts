@@ -7,7 +7,8 @@ import { grades, presenceNames } from '#core/condition/grades'
 import { paths, triage } from '#core/condition/triage'
 import { InputError } from '#core/kernel/input-error'
 import { judgeSpending } from '#core/stewardship/consent'
-import { letterToOwner } from '#core/stewardship/letter'
+import { limitWords } from '#core/retest/sign-off'
+import { closingLetter, letterToOwner } from '#core/stewardship/letter'
 import type { CommandInput } from '#shared/chapters/index'
 import { and, eq, inArray, isNull, sum } from 'drizzle-orm'
 import type { Tx } from '../../kernel/journal'
@@ -15,6 +16,7 @@ import { NotFound, NotNow } from '../../kernel/refusals'
 import { machines } from '../../kernel/trunk'
 import { expectVersion } from '../../kernel/versions'
 import type { MachineWork } from '../../kernel/work'
+import { doneTo, outcomeOf } from '../home/index'
 import { photographs } from '../look/index'
 import { practiceOf } from '../practice/index'
 import { startWait } from '../waits/index'
@@ -130,6 +132,37 @@ export function writeToOwner(work: MachineWork, { questions, photographIds, to, 
     .get()
   write('owner.written-to', { owner: machine.owner, questions })
   startWait(work, { what: `answer from ${machine.owner}`, until: answerBy })
+  return { letterId: id }
+}
+
+/** Writes to the owner how it came and how it goes; laid into the outbox afterwards like any letter. */
+export function writeClosingLetter(work: MachineWork, { released, to }: CommandInput<'write-closing-letter'>): { letterId: number } {
+  const { tx, machine, person, at, write } = work
+  const file = work.file()
+  const { practice } = file
+  const outcome = outcomeOf(tx, file)
+  const { patches, replaced } = doneTo(file)
+  const signOff = file.signOffs.at(-1)
+  const letter = closingLetter({
+    collection: practice.name,
+    owner: isOurs(machine) ? machine.owner || 'friend of the collection' : machine.owner,
+    machine: machine.nickname ? `${machine.name}, “${machine.nickname}”` : machine.name,
+    tag: machine.tag,
+    writtenBy: person.name,
+    released,
+    parts: outcome.assemblies,
+    replaced: [...replaced, ...patches.map(p => `Wire ${p}`)],
+    kept: file.bags.filter(b => b.ended === null).map(b => `${b.part}, in ${b.bag}`),
+    tested: signOff ? [`${signOff.statement} (${signOff.at.slice(0, 10)})`] : ['It was not signed off as tested.'],
+    limits: signOff?.limits ? limitWords(signOff.limits) : '',
+    odd: [...file.faults.filter(f => f.open).map(f => f.symptom), ...file.questions.filter(q => !q.settledAt).map(q => q.question)],
+    hoursWorked: outcome.hours.worked,
+    spent: outcome.money.spent,
+    agreedUpTo: file.consent?.upTo ?? null,
+    currency: practice.currency,
+  })
+  const { id } = tx.insert(letters).values({ uid: uuidv7(), machineId: machine.id, letter, to, photographIds: [], at, byWhom: person.name }).returning().get()
+  write('owner.closed', { owner: machine.owner })
   return { letterId: id }
 }
 

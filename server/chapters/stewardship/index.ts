@@ -1,5 +1,5 @@
 import { serverChapter } from '../../kernel/chapter'
-import { appraise, choosePath, recordConsent, recordSpending, writeToOwner } from './carry-out'
+import { appraise, choosePath, recordConsent, recordSpending, writeClosingLetter, writeToOwner } from './carry-out'
 import { rows } from './rows'
 import { spendings } from './schema'
 
@@ -11,6 +11,7 @@ export const stewardshipChapter = serverChapter({
     'appraise': appraise,
     'choose-path': choosePath,
     'write-to-owner': writeToOwner,
+    'write-closing-letter': writeClosingLetter,
   },
   rows,
   strikeable: { spendings },

@@ -25,7 +25,9 @@ const identity = {
 
 /** Whoever gave, sold or lent it is named; what was found has no giver. Said together with whatever else is missing. */
 const giver = { path: ['fromWhom'], message: 'From whom: type something here. Only what was found needs no giver.', when: () => true }
-const giverNamed = (machine: { acquired?: string; fromWhom?: string }) => machine.acquired === 'found' || Boolean(machine.fromWhom?.trim())
+/** It is asked of whatever was sent, be it no machine at all. */
+const giverNamed = (machine: { acquired?: unknown; fromWhom?: unknown } | null) =>
+  machine?.acquired === 'found' || (typeof machine?.fromWhom === 'string' && Boolean(machine.fromWhom.trim()))
 const owner = { path: ['owner'], message: 'Whose it is: a machine that is not the collection’s own needs its owner’s name.' }
 const ownerNamed = (machine: { acquired: string; owner: string }) => !notOurs.some(a => a === machine.acquired) || Boolean(machine.owner)
 
@@ -50,6 +52,14 @@ export const BookIn = z
   .refine(giverNamed, giver)
   .refine(ownerNamed, owner)
 
+/** A lot is booked in a machine at a time, and each marking is read: more are added once the machines are there. */
+const mostCodesInALot = 2000
+const fewCodes = (machines: readonly z.infer<typeof BookIn>[], context: z.RefinementCtx) => {
+  const codes = machines.reduce((sum, machine) => sum + machine.dateCodes.length, 0)
+  if (codes > mostCodesInALot)
+    context.addIssue({ code: 'custom', message: `Date codes: ${codes} in all. Up to ${mostCodesInALot} in one lot, please; read the rest on the machines.` })
+}
+
 export const onMachine = {
   'correct-identity': command(
     atTheBench,
@@ -69,5 +79,8 @@ export const onMachine = {
 
 export const onCollection = {
   'book-in': command(atTheBench, BookIn),
-  'book-in-lot': command(atTheBench, z.object({ machines: z.array(BookIn).min(1, 'No machine to book in.').max(200, 'Two hundred machines at a time.') })),
+  'book-in-lot': command(
+    atTheBench,
+    z.object({ machines: z.array(BookIn).min(1, 'No machine to book in.').max(200, 'Two hundred machines at a time.').superRefine(fewCodes) }),
+  ),
 } as const

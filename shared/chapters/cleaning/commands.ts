@@ -10,12 +10,12 @@ import { breakageOutcomes, exposureKinds, sealants } from './words'
 
 const Lab = {
   l: quantity('', 'L*', { above: 0, upTo: 100 }),
-  a: quantity('', 'a*', { above: -128.001, upTo: 128 }),
-  b: quantity('', 'b*', { above: -128.001, upTo: 128 }),
-  error: quantity('', 'Error', { above: -0.001, upTo: 20 }).default(1),
+  a: quantity('', 'a*', { from: -128, upTo: 128 }),
+  b: quantity('', 'b*', { from: -128, upTo: 128 }),
+  error: quantity('', 'Error', { from: 0, upTo: 20 }).default(1),
 }
 const grams = (what: string) => quantity('', what, { above: 0, upTo: 200_000 })
-const pieces = (what: string, above: number) => quantity('', what, { above, upTo: 5000 }).pipe(z.number().int(`${what}: a whole number, please.`))
+const pieces = (what: string, from: number) => quantity('', what, { from, upTo: 5000 }).pipe(z.number().int(`${what}: a whole number, please.`))
 const reason = (what: string) => text(what, 300).min(5, `${what}: say in a few words why.`)
 
 export const onMachine = {
@@ -104,13 +104,13 @@ export const onMachine = {
   'seal-copper': command(atTheBench, z.object({ copperId: id, version, withWhat: oneOf(keysOf(sealants), 'With what'), padsFree: z.boolean() })),
 
   /** Keycaps and other small parts: out by count, with a photograph for their map, and back by count. */
-  'count-parts-out': command(atTheBench, z.object({ what: text('What', 80), out: pieces('How many', 0), photographId: id.nullable().default(null) })),
+  'count-parts-out': command(atTheBench, z.object({ what: text('What', 80), out: pieces('How many', 1), photographId: id.nullable().default(null) })),
   'count-parts-back': command(
     atTheBench,
     z.object({
       countedId: id,
       version,
-      back: pieces('How many came back', -1),
+      back: pieces('How many came back', 0),
       note: optionalText('Where the others are', 200),
       wants: z.boolean().default(false),
     }),

@@ -24,7 +24,7 @@ export const onMachine = {
         .nullable()
         .default(null),
       oneHop: z.boolean().default(false),
-      leadsOhm: quantity('Ω', 'The leads, tip to tip', { above: -0.001, upTo: 10 }),
+      leadsOhm: quantity('Ω', 'The leads, tip to tip', { from: 0, upTo: 10 }),
       bridges: z
         .array(z.object({ part: text('Part', 120), ohm: quantity('Ω', 'Its value', { above: 0, upTo: 1e8 }) }))
         .max(200)

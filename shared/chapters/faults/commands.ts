@@ -5,7 +5,7 @@ import { symptomWords } from '#core/diagnosis/symptoms'
 import { command } from '../../kernel/contract'
 import { id, oneOf, optionalQuantity, optionalText, roughDay, text, version } from '../../kernel/fields'
 import { atTheBench } from '../../kernel/roles'
-import { SwapParts, SwapTrial } from './shapes'
+import { BenchMap, SwapParts, SwapTrial, faultInstrumentIds } from './shapes'
 
 const symptoms = z.array(oneOf(symptomWords as [string, ...string[]], 'Symptom')).max(12)
 /** How a theory can come to stand. */
@@ -35,7 +35,7 @@ export const onMachine = {
       conditions: z.string().trim().max(300, 'Conditions: at most 300 characters, please.').optional(),
     }),
   ),
-  'observe-fault': command(atTheBench, z.object({ faultId: id, says: text('Observation', 1000) })),
+  'observe-fault': command(atTheBench, z.object({ faultId: id, says: text('Observation', 1000), photographId: id.nullable().default(null) })),
   'repair-fault': command(
     atTheBench,
     z.object({
@@ -58,8 +58,19 @@ export const onMachine = {
       faultId: id,
       area: oneOf(attemptAreas, 'What it was about'),
       did: text('What was tried', 500),
-      minutes: optionalQuantity('', 'Minutes', { above: -1, upTo: 6000 }),
+      minutes: optionalQuantity('', 'Minutes', { from: 0, upTo: 6000 }),
       trial: SwapTrial.nullable().default(null),
+    }),
+  ),
+  /** What an instrument of the bench says of it, as an attempt; a capture stays with it. */
+  'keep-judgement': command(
+    atTheBench,
+    z.object({
+      faultId: id,
+      tool: z.enum(faultInstrumentIds),
+      input: z.record(z.string(), z.unknown()),
+      name: optionalText('Name', 80),
+      minutes: optionalQuantity('', 'Minutes', { from: 0, upTo: 6000 }),
     }),
   ),
   'set-swap-parts': command(atTheBench, z.object({ faultId: id, version, parts: SwapParts })),
@@ -88,5 +99,7 @@ export const onMachine = {
 
 export const onCollection = {
   /** What an error or beep code of a model means; said again, it is put right. */
+  /** What the instruments of the bench have to know of a model; kept again, it takes the place of what was kept. */
+  'keep-bench-map': command(atTheBench, z.object({ modelId: id, map: BenchMap })),
   'note-code': command(atTheBench, z.object({ modelId: id, code: text('Code', 40), says: text('What it means', 200) })),
 } as const

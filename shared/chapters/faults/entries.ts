@@ -5,6 +5,7 @@ const s = z.string()
 const b = z.boolean()
 
 const states: Record<string, string> = { held: 'is held again', struck: 'is refuted', confirmed: 'is confirmed' }
+const mapNames: Record<string, string> = { ladder: 'Rules of the ladder', keyboard: 'Keyboard map', memory: 'Memory map' }
 const outcomes: Record<string, string> = { works: 'it works', fails: 'it fails', sometimes: 'it fails sometimes' }
 const stays: Record<string, string> = {
   'known': 'stays open as known; nobody works on it',
@@ -19,6 +20,7 @@ export const entries = {
       `Tried on ${quote(d.symptom)}: ${ending(d.did)}${d.parts.length ? ` With ${d.parts.join(', ')} ${outcomes[d.outcome] ?? d.outcome}.` : ''}${d.trusted ? '' : ' Its own equipment was in doubt.'}${d.minutes === null ? '' : ` ${d.minutes} minutes.`}`,
   ),
   'fault.parts': entry(z.object({ symptom: s, parts: z.number() }), d => `Parts that take part in swaps on ${quote(d.symptom)}: ${d.parts}.`, closed),
+  'benchmap.kept': entry(z.object({ model: s, kind: s }), d => `${mapNames[d.kind] ?? d.kind} of ${d.model} kept.`, closed),
   'code.noted': entry(z.object({ model: s, code: s, says: s }), d => `Code ${d.code} of ${d.model}: ${ending(d.says)}`, closed),
   'theory.held': entry(
     z.object({ symptom: s, says: s, why: s, wouldRefute: s }),

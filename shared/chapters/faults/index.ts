@@ -5,6 +5,6 @@ import { view } from './view'
 
 /** Mend: faults, what was observed, and repairs. */
 export const faults = chapter({ name: 'faults', onMachine, onCollection, entries, view })
-export { SwapPartShape, SwapTrial } from './shapes'
+export { type BenchMap, type BenchMapOf, type BenchMaps, type FaultInstrument, SwapPartShape, SwapTrial, faultInstrumentIds, faultInstruments } from './shapes'
 export { theoryStates } from './commands'
 export type { FaultsOfModel } from './view'

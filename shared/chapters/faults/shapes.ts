@@ -1,5 +1,8 @@
 import { z } from 'zod'
+import type { AttemptArea } from '#core/diagnosis/back-to-basics'
 import { partKindNames } from '#core/diagnosis/part-priors'
+import { bases } from '#core/diagnosis/address-map'
+import { type LadderRule, machineClasses, observationNames, rungs } from '#core/diagnosis/ladder'
 import { outcomes } from '#core/diagnosis/swap'
 
 const b = z.boolean()
@@ -28,3 +31,45 @@ export const SwapTrial = z.object({
   failures: z.number().int().min(0).max(10_000).optional(),
   trusted: b.default(true),
 })
+
+const lines = (label: string, most: number) =>
+  z
+    .string()
+    .trim()
+    .max(most, `${label}: up to ${most.toLocaleString('en-GB')} characters, please.`)
+const Rung = z.enum(rungs)
+/** What a model adds to the ladder. */
+export const LadderRuleShape = z.object({
+  when: z.enum(observationNames as [LadderRule['when'], ...LadderRule['when'][]]),
+  proves: z.array(Rung).max(rungs.length).default([]),
+  suspects: z.array(Rung).max(rungs.length).default([]),
+  because: z.string().trim().min(1, 'Why: say it in a few words.').max(200, 'Why: up to 200 characters, please.'),
+})
+/** What the instruments of the bench have to know of a model; written once, there at every fault. */
+export const BenchMap = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('ladder'), machine: z.enum(machineClasses), more: z.array(LadderRuleShape).max(40, 'Forty rules at most.') }),
+  z.object({ kind: z.literal('keyboard'), keys: lines('Keys', 4000), printed: b, diodes: b }),
+  z.object({
+    kind: z.literal('memory'),
+    base: z.enum(bases),
+    widthBits: z.number().int().min(1).max(40),
+    bitsPerChip: z.number().int().min(1).max(40),
+    banks: lines('Banks', 8000),
+  }),
+])
+export type BenchMap = z.infer<typeof BenchMap>
+export type BenchMapOf<K extends BenchMap['kind']> = Extract<BenchMap, { kind: K }>
+/** Those of one model, by what they are of. */
+export const BenchMaps = z.object({ ladder: BenchMap.options[0].optional(), keyboard: BenchMap.options[1].optional(), memory: BenchMap.options[2].optional() })
+export type BenchMaps = z.infer<typeof BenchMaps>
+
+/** Instruments that are at hand on a fault, and what their verdict counts as an attempt at. */
+export const faultInstruments = {
+  'diagnosis/ladder': 'other',
+  'diagnosis/keyboard-matrix': 'keyboard',
+  'diagnosis/memory-fault': 'memory',
+  'diagnosis/address-map': 'memory',
+  'signals/capture': 'processor',
+} as const satisfies Record<string, AttemptArea>
+export type FaultInstrument = keyof typeof faultInstruments
+export const faultInstrumentIds = Object.keys(faultInstruments) as [FaultInstrument, ...FaultInstrument[]]

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { attemptAreas } from '#core/diagnosis/back-to-basics'
 import { Finding } from '../../kernel/shapes'
 import { leftAsWords, theoryStates } from './commands'
-import { SwapPartShape, SwapTrial } from './shapes'
+import { BenchMaps, SwapPartShape, SwapTrial } from './shapes'
 
 const id = z.number()
 const n = z.number()
@@ -15,6 +15,9 @@ const Code = z.object({ code: s, says: s, turnedOut: z.array(z.object({ cause: s
 export const view = z.object({
   /** Error and beep codes of the model. */
   codes: z.array(Code),
+  /** What the instruments of the bench know of the model; it has no maps where it is of no known model. */
+  modelId: n.nullable(),
+  benchMaps: BenchMaps,
   /** What the model is known for. */
   knownFaults: z.array(s),
   /** What machines of the same model had, and what it turned out to be; the newest. */
@@ -37,9 +40,9 @@ export const view = z.object({
       cause: s,
       /** Minutes of all attempts. */
       minutes: n,
-      observations: z.array(z.object({ id, says: s, at: s })),
+      observations: z.array(z.object({ id, says: s, at: s, photograph: z.object({ id, hash: s }).nullable() })),
       repairs: z.array(z.object({ id, did: s, closes: b, part: s, partFrom: s, reversible: b, at: s })),
-      attempts: z.array(z.object({ id, area: z.enum(attemptAreas), did: s, minutes: n.nullable(), trial: SwapTrial.nullable(), by: s, at: s })),
+      attempts: z.array(z.object({ id, area: z.enum(attemptAreas), did: s, minutes: n.nullable(), trial: SwapTrial.nullable(), capture: s, by: s, at: s })),
       theories: z.array(z.object({ id, says: s, why: s, wouldRefute: s, damaged: b, state: z.enum(theoryStates), stateWhy: s, by: s, at: s })),
       swapParts: z.array(SwapPartShape),
       /** Whether it has to go back to basics. */
@@ -55,5 +58,6 @@ export const FaultsOfModel = z.object({
   faults: z.array(z.object({ id, tag: s, name: s, symptom: s, symptoms: z.array(s), open: b, leftAs: s, cause: s, did: s, minutes: n })),
   causes: z.array(z.object({ cause: s, right: n, of: n, machines: z.array(s) })),
   codes: z.array(Code),
+  benchMaps: BenchMaps,
 })
 export type FaultsOfModel = z.infer<typeof FaultsOfModel>

@@ -8,6 +8,12 @@ const b = z.boolean()
 
 export const entries = {
   'life.chosen': entry(z.object({ life: word<keyof typeof lifeNames>() }), d => `Its life from now on: ${lifeNames[d.life].title.toLowerCase()}.`),
+  'demonstration.logged': entry(
+    z.object({ minutes: z.number(), says: s, trouble: b }),
+    d => `Ran before visitors for ${d.minutes} minutes${d.trouble ? ', with trouble' : ''}.${d.says && ` ${ending(d.says)}`}`,
+  ),
+  'part.bagged': entry(z.object({ part: s, bag: s, why: s }), d => `Original kept: ${d.part}, in ${d.bag}.${d.why && ` ${ending(d.why)}`}`, closed),
+  'bag.ended': entry(z.object({ part: s, bag: s, became: s }), d => `No longer kept in ${d.bag}: ${d.part}. ${ending(d.became)}`, closed),
   'question.asked': entry(z.object({ question: s }), d => `Open question: ${ending(d.question)}`),
   'question.settled': entry(z.object({ question: s, answer: s }), d => `Question settled: ${ending(d.question)} ${ending(d.answer)}`),
   'passport.pictures': entry(

@@ -33,7 +33,7 @@ export const onMachine = {
     z.object({
       stepId: id,
       version,
-      back: z.array(quantity('', 'Counted back', { above: -1, upTo: 400 }).pipe(z.number().int('Counted back: a whole number, please.'))).max(12),
+      back: z.array(quantity('', 'Counted back', { from: 0, upTo: 400 }).pipe(z.number().int('Counted back: a whole number, please.'))).max(12),
     }),
   ),
 } as const

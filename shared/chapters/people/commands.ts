@@ -19,6 +19,7 @@ export const onCollection = {
     z.object({ oldPassword: z.string({ error: 'Present password: type it.' }).min(1, 'Present password: type it.').max(200), password }),
   ),
   'end-session': command(everybody, z.object({ session: text('Session', 60) })),
+  'forget-person': command(coordinator, z.object({ personId: id, version, name: text('Their name', 80) })),
   'change-own-name': command(everybody, z.object({ version, name: text('Name', 80) })),
   'change-person': command(coordinator, z.object({ personId: id, version, name: text('Name', 80), role: oneOf(roles, 'Role'), active: z.boolean() })),
 } as const

@@ -17,6 +17,8 @@ export const SessionView = z.object({
   collection: z.object({ name: s, zone: s }).nullable(),
   /** Everybody who may sign in, and what they have been granted; empty before one has signed in. */
   crew: z.array(z.object({ id, name: s, role: z.enum(roles), skills: z.array(SkillShape) })),
+  /** By how many minutes the clock of the bench stands behind the newest entry; 0 where it is right, or nobody is signed in. */
+  clockBehindMinutes: z.number(),
   /** The made-up people of the demo, on its sign-in page; nowhere else. */
   demoSignIns: z.array(z.object({ name: s, signInName: s, password: s, role: z.enum(roles) })),
 })

@@ -42,12 +42,12 @@ export const onMachine = {
     atTheBench,
     z.object({
       rail: text('Rail', 30),
-      ohm: meterReading('Ω', 'Red on the rail', { above: -1.001, upTo: 1e9 }),
+      ohm: meterReading('Ω', 'Red on the rail', { from: -1, upTo: 1e9 }),
       reversedOhm: z.preprocess(
         given => (typeof given === 'string' && !given.trim() ? undefined : given),
-        meterReading('Ω', 'Black on the rail', { above: -1.001, upTo: 1e9 }).optional(),
+        meterReading('Ω', 'Black on the rail', { from: -1, upTo: 1e9 }).optional(),
       ),
-      leadsOhm: optionalQuantity('Ω', 'The leads', { above: -0.001, upTo: 100 }),
+      leadsOhm: optionalQuantity('Ω', 'The leads', { from: 0, upTo: 100 }),
       loadAttached: z.boolean(),
       rising: z.boolean(),
     }),

@@ -36,7 +36,10 @@ export const onCollection = {
         host => /^[A-Za-z0-9.:_-]*$/.test(host),
         'Host: a name or an address, such as 192.0.2.20, or nothing for no meter.',
       ),
-      port: optionalQuantity('', 'Port', { above: 0, upTo: 65535 }),
+      port: optionalQuantity('', 'Port', { above: 0, upTo: 65535 }).refine(
+        port => port === null || Number.isInteger(port),
+        'Port: a whole number, mostly 5025.',
+      ),
     }),
   ),
 } as const

@@ -17,4 +17,9 @@ export const entries = {
     d => (d.host ? `The meter answers at ${d.host}, port ${d.port}.` : 'No meter any more.'),
     closed,
   ),
+  'history.noted': entry(
+    z.object({ from: n, to: n, entries: n, digest: s }),
+    d => `${d.entries} ${d.entries === 1 ? 'entry' : 'entries'} of all histories noted, by their hashes.`,
+    closed,
+  ),
 } as const

@@ -5,5 +5,6 @@ import { view } from './view'
 
 /** The practice of the collection, and its meter. */
 export const practice = chapter({ name: 'practice', onMachine, onCollection, entries, view })
+export * from './backups'
 export * from './meter'
 export { Practice } from './view'

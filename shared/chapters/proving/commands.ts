@@ -1,12 +1,54 @@
 import { z } from 'zod'
 import { command } from '../../kernel/contract'
-import { id, optionalQuantity, optionalText, quantity, text } from '../../kernel/fields'
+import { buildUpOutcomes } from '#core/retest/build-up'
+import { lineOutcomes } from '#core/retest/test-sheet'
+import { id, oneOf, optionalQuantity, optionalText, quantity, text, version } from '../../kernel/fields'
 import { atTheBench } from '../../kernel/roles'
+import { BuildUpStepTyped, LimitsTyped, RailsRead, TestLineTyped } from './shapes'
 
-const whole = (what: string, upTo: number) => quantity('', what, { above: -1, upTo }).pipe(z.number().int(`${what}: a whole number, please.`))
+const whole = (what: string, upTo: number) => quantity('', what, { from: 0, upTo }).pipe(z.number().int(`${what}: a whole number, please.`))
 
 export const onMachine = {
-  'sign-off': command(atTheBench, z.object({ statement: text('What was tested', 1000) })),
+  /** With limits it is for demonstration alone. */
+  'sign-off': command(atTheBench, z.object({ statement: text('What was tested', 1000), limits: LimitsTyped.nullable().default(null) })),
+  /** Steps for what is present, least first; what is connected follows them from then on. */
+  'plan-build-up': command(atTheBench, z.object({})),
+  'change-build-up': command(
+    atTheBench,
+    z.object({ buildUpId: id, version, steps: z.array(BuildUpStepTyped).max(40, 'Steps: forty at most.'), withModel: z.boolean().default(false) }),
+  ),
+  /** How the step that is set up came out, with what was read; the next one, or the one before, is set up with it. */
+  'step-build-up': command(
+    atTheBench,
+    z
+      .object({
+        buildUpId: id,
+        version,
+        step: z.number().int().min(0).max(40),
+        outcome: oneOf(buildUpOutcomes, 'How it came out'),
+        seen: optionalText('What was seen', 300),
+        readings: RailsRead,
+      })
+      .superRefine((look, context) => {
+        if (look.outcome === 'failed' && !look.seen) context.addIssue({ code: 'custom', path: ['seen'], message: 'What was seen: say it in a few words.' })
+      }),
+  ),
+  'end-build-up': command(atTheBench, z.object({ buildUpId: id, version, note: optionalText('Why it ends', 200) })),
+  'begin-test-sheet': command(atTheBench, z.object({})),
+  'look-test-line': command(
+    atTheBench,
+    z.object({
+      sheetId: id,
+      line: z.number().int().min(0).max(60),
+      outcome: oneOf(lineOutcomes, 'How it came out'),
+      value: optionalQuantity('', 'Figure', { above: -1e9, upTo: 1e9 }),
+      note: optionalText('What was seen', 200),
+    }),
+  ),
+  /** A line that failed becomes a fault. */
+  'fault-from-line': command(atTheBench, z.object({ sheetId: id, line: z.number().int().min(0).max(60), stopsMachine: z.boolean().default(true) })),
+  /** A secret under which a program posts passes as they run; a new one ends the one before. */
+  'open-soak-log': command(atTheBench, z.object({ soakId: id })),
   /** Passes wanted after how often it failed before; tallied as they run. */
   'begin-soak': command(
     atTheBench,
@@ -25,4 +67,7 @@ export const onMachine = {
   'end-soak': command(atTheBench, z.object({ soakId: id, note: optionalText('Why it ends', 200) })),
 } as const
 
-export const onCollection = {} as const
+export const onCollection = {
+  /** What machines of a model are tried with. */
+  'set-test-lines': command(atTheBench, z.object({ modelId: id, lines: z.array(TestLineTyped).max(60, 'Lines: sixty at most.') })),
+} as const

@@ -3,5 +3,6 @@ import { onCollection, onMachine } from './commands'
 import { entries } from './entries'
 import { view } from './view'
 
-/** Prove: the sign-off. */
+/** Prove: build-up, test sheets, soaks, the sign-off. */
 export const proving = chapter({ name: 'proving', onMachine, onCollection, entries, view })
+export { TestLineShape } from './shapes'

@@ -1,5 +1,7 @@
 import { z } from 'zod'
+import { buildUpOutcomes } from '#core/retest/build-up'
 import { Finding } from '../../kernel/shapes'
+import { LimitsShape, TestLineShape, TestLookShape } from './shapes'
 
 const s = z.string()
 const b = z.boolean()
@@ -21,7 +23,29 @@ export const view = z.object({
       lastAt: s,
       endedAt: s.nullable(),
       note: s,
+      tallies: z.array(z.object({ at: s, passes: n, failures: n })),
+      /** A program may post to it. */
+      logged: b,
     }),
   ),
-  signOff: z.object({ allowed: b, findings: z.array(Finding), standing: z.object({ statement: s, by: s, at: s }).nullable() }),
+  /** How long a soak may run with nobody beside it, by the practice here. */
+  unattended: z.array(Finding),
+  /** The build-up that goes on. */
+  buildUp: z
+    .object({
+      id: n,
+      version: n,
+      steps: z.array(z.object({ adds: z.array(s), expect: s, misleads: s })),
+      looks: z.array(z.object({ step: n, outcome: z.enum(buildUpOutcomes), seen: s, at: s, by: s })),
+    })
+    .nullable(),
+  /** Rails that are expected, to be read at a step. */
+  railNames: z.array(s),
+  present: z.array(s),
+  testSheet: z.object({ id: n, startedAt: s, lines: z.array(TestLineShape), looks: z.array(TestLookShape) }).nullable(),
+  /** What a new sheet would begin with. */
+  testLines: z.object({ ofModel: b, lines: z.array(TestLineShape) }),
+  /** Names of whoever repaired it: somebody else signs. */
+  repairers: z.array(s),
+  signOff: z.object({ allowed: b, findings: z.array(Finding), standing: z.object({ statement: s, by: s, at: s, limits: LimitsShape.nullable() }).nullable() }),
 })

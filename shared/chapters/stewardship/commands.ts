@@ -5,7 +5,7 @@ import { id, instant, oneOf, optionalText, quantity, roughDay, text, version } f
 import { atTheBench, coordinator } from '../../kernel/roles'
 import { ConsentShape, SignificanceShape } from '../../kernel/shapes'
 
-const amount = (what: string) => quantity('', what, { above: -0.001, upTo: 1_000_000 })
+const amount = (what: string) => quantity('', what, { from: 0, upTo: 1_000_000 })
 
 const inOrder =
   (low: string, high: string) =>
@@ -50,6 +50,14 @@ export const onMachine = {
       photographIds: z.array(id).max(8, 'Photographs: eight at most.').default([]),
       to: z.union([z.literal(''), z.email('E-mail address: write it as somebody@example.org, or leave it empty to post the letter.')]).default(''),
       answerBy: instant('Answer by'),
+    }),
+  ),
+  /** How it came and how it goes, for its owner. */
+  'write-closing-letter': command(
+    coordinator,
+    z.object({
+      released: text('What is said first', 400),
+      to: z.union([z.literal(''), z.email('E-mail address: write it as somebody@example.org, or leave it empty to post the letter.')]).default(''),
     }),
   ),
 } as const

@@ -25,4 +25,5 @@ export const entries = {
     strikeable: true,
   }),
   'owner.written-to': entry(z.object({ owner: s, questions: z.array(s) }), d => `Letter to ${d.owner}: ${d.questions.map(ending).join(' ')}`, closed),
+  'owner.closed': entry(z.object({ owner: s }), d => `Closing letter to ${d.owner}.`, closed),
 } as const

@@ -13,7 +13,7 @@ const day = (what: string) =>
     .nullable()
     .default(null)
 const amount = (what: string) => quantity('', what, { above: 0, upTo: 1_000_000 })
-const amountOrNone = (what: string) => quantity('', what, { above: -1e-9, upTo: 1_000_000 })
+const amountOrNone = (what: string) => quantity('', what, { from: 0, upTo: 1_000_000 })
 
 const Thing = {
   name: text('Name', 60),

@@ -55,28 +55,3 @@ it('a fault is written with what its sisters had beside it; what is found opens'
   await rua.sees('Spindrift')
   await rua.press('Close')
 })
-
-it('nothing is wider than the phone, and whatever is pressed is as tall as a finger', async () => {
-  const tag = await application.tagOf('Chart room')
-  for (const path of [
-    '/',
-    '/store',
-    '/store?view=run',
-    '/parts',
-    '/models',
-    '/settings',
-    ...['arrive', 'look', 'make-safe', 'mend', 'prove'].map(s => `/m/${tag}?stage=${s}`),
-    `/m/${await application.tagOf('Two-tone')}?stage=clean`,
-    `/m/${await application.tagOf('Lifeboat house')}?stage=clean`,
-    '/tools/cleaning/bath',
-  ]) {
-    await rua.open(path)
-    await rua.sees('Jolly Bench')
-    await rua.driver.wait(() => rua.driver.executeScript('return !document.querySelector("main [role=status]")?.innerText.startsWith("Fetching")'), 15_000)
-    expect(await rua.driver.executeScript('return document.documentElement.scrollWidth'), path).toBeLessThanOrEqual(390)
-    const small = await rua.driver.executeScript<string[]>(
-      'return [...document.querySelectorAll("main .button, nav button")].filter(b => b.getClientRects().length && b.getBoundingClientRect().height < 43.5).map(b => b.innerText)',
-    )
-    expect(small, path).toEqual([])
-  }
-})

@@ -139,6 +139,29 @@ it('dead columns are found on the drawn keyboard, a failing address is told its 
   expect(await joaquim.violations()).toEqual([])
 })
 
+it('instruments at a fault know its model, their verdict is kept, and a capture is seen again', async () => {
+  await joaquim.open(`/m/${await application.tagOf('Quay desk')}?stage=mend`)
+  await joaquim.sees('Keyboard matrix: The electronics answer')
+  await joaquim.show('Ladder, keyboard, memory, captures')
+  await joaquim.select('Instrument', 'Keyboard matrix')
+  for (const key of ['4', 'R', 'F', 'V']) {
+    await joaquim.press(`${key}: untested`)
+    await joaquim.press(`${key}: works`)
+  }
+  await joaquim.sees('Line C4 as a whole')
+  await joaquim.fill('Columns with their keys, from the connector on', 'C1: 1\nC2')
+  await joaquim.sees('Line 2: the column, a colon, then its keys')
+  await joaquim.fill('Columns with their keys, from the connector on', 'C1: 1 Q\nC2: 2 W')
+  await joaquim.press('Keep this map with the model')
+  await joaquim.seesNoMore('Keep this map with the model')
+  await joaquim.press('Keep it as an attempt')
+  await joaquim.sees('keyboard', 'No key is said to fail yet.')
+
+  await joaquim.open(`/m/${await application.tagOf('Radio hut')}?stage=mend`)
+  await joaquim.press('A start that did not come')
+  await joaquim.sees('Code is being executed', '/RESET is active')
+})
+
 it('a soak is tallied by presses, goes on after a reload and a restart, and is decided as it runs', async () => {
   await joaquim.open('/tools/retest/soak')
   await joaquim.sees('299', 'Go on: 179 clean passes are left.')

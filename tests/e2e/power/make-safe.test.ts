@@ -131,5 +131,5 @@ it('the meter is set up, tried, read into a field, and says in words when it is 
   await ilka.sees('+5 V is within limits: 4.9')
   await standIn.close()
   await ilka.press('Read from the meter')
-  await ilka.sees('Nothing answers at the address of the meter.')
+  await ilka.sees('Nothing answers as a meter at its address.')
 })

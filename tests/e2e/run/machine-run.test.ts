@@ -160,7 +160,11 @@ it('a machine goes from the back door to a printed label', async () => {
   await ilka.sees('It is in Prove.')
   await ilka.fill('What was tested', 'All keys, tape in and out')
   await ilka.press('Sign it off')
-  await ilka.sees('Signed off by Ilka Brandvold')
+  await ilka.sees('Whoever repaired it does not sign it off.')
+  const tag = /\/m\/([^?]+)/.exec(await ilka.driver.getCurrentUrl())![1]!
+  const body = { statement: 'All keys, tape in and out' }
+  expect((await application.ask(`/api/machines/${tag}/sign-off`, { method: 'POST', body, cookie: await application.cookieOf('maeve') })).status).toBe(200)
+  await ilka.sees('Signed off by Maeve Corrigan')
 
   // Home: life, question, passport, label
   await stage('Home')

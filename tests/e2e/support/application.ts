@@ -22,7 +22,12 @@ export async function fillDemo(folder: string) {
 
 /** The built application on a data folder of its own, filled with the demo unless an empty one is wanted. */
 /** @param clockSpeed lets its clock run faster, for starts that would be waited for otherwise */
-export async function startApplication({ demo = true, clockSpeed = 1, folder: given }: { demo?: boolean; clockSpeed?: number; folder?: string } = {}) {
+export async function startApplication({
+  demo = true,
+  clockSpeed = 1,
+  folder: given,
+  env = {},
+}: { demo?: boolean; clockSpeed?: number; folder?: string; env?: Record<string, string> } = {}) {
   const folder = given ?? mkdtempSync(join(tmpdir(), 'jolly-bench-e2e-'))
   const { JOLLY_DEMO_TEMPLATE: template } = process.env
   if (given) demo = false
@@ -33,13 +38,13 @@ export async function startApplication({ demo = true, clockSpeed = 1, folder: gi
   let child: ReturnType<typeof spawn>
 
   async function start() {
-    child = serve(folder, { port, host: '127.0.0.1', stdio: ['ignore', 'ignore', 'inherit'], env: { JOLLY_CLOCK_SPEED: String(clockSpeed) } })
+    child = serve(folder, { port, host: '127.0.0.1', stdio: ['ignore', 'ignore', 'inherit'], env: { JOLLY_CLOCK_SPEED: String(clockSpeed), ...env } })
     await answering(child, address)
   }
-  const end = () =>
+  const end = (signal: 'SIGTERM' | 'SIGKILL' = 'SIGTERM') =>
     new Promise<void>(done => {
       child.once('close', () => done())
-      child.kill('SIGTERM')
+      child.kill(signal)
     })
   await start()
   async function cookieOf(signInName: string, password: string = people.find(p => p.signInName === signInName)!.password) {
@@ -50,14 +55,20 @@ export async function startApplication({ demo = true, clockSpeed = 1, folder: gi
     })
     return answer.headers
       .getSetCookie()
-      .map(c => c.split(';')[0])
-      .join('; ')
+      .map(c => c.split(';')[0]!)
+      .find(c => c.startsWith('jolly-bench='))!
   }
   let tags: Record<string, string> | undefined
   return {
     address,
     folder,
     cookieOf,
+    pid: () => child.pid!,
+    /** Ends it without a word, as a power cut does, and starts it again. */
+    crash: async () => {
+      await end('SIGKILL')
+      await start()
+    },
     restart: async () => {
       await end()
       await start()

@@ -8,6 +8,9 @@ import { people } from '../../../demo/people'
 
 const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
 const patienceMs = 15_000
+const longText = 40
+/** How often a page is looked at while something is waited for. */
+const lookEveryMs = 100
 
 export type SignInName = (typeof people)[number]['signInName']
 
@@ -99,13 +102,17 @@ export class Visitor {
       () => this.driver.executeScript<WebElement | null>(finder, kind, name, within),
       patienceMs,
       `${kind} “${name}”${within ? ` in ${within}` : ''} was not found`,
+      lookEveryMs,
     )) as WebElement
   }
 
   async fill(label: string, text: string, within?: string) {
     const field = await this.find('field', label, within)
     // As a person empties it; the driver's own clearing is not heard by the page.
-    await field.sendKeys(Key.chord(Key.CONTROL, 'a'), Key.BACK_SPACE, text)
+    await field.sendKeys(Key.chord(Key.CONTROL, 'a'), Key.BACK_SPACE)
+    // What is long is pasted: nobody types five hundred letters.
+    if (text.length > longText) await (this.driver as chrome.Driver).sendDevToolsCommand('Input.insertText', { text })
+    else await field.sendKeys(text)
   }
 
   /** Chooses files for a file field, as the browser's own picker does. */
@@ -120,6 +127,7 @@ export class Visitor {
         ),
       patienceMs,
       `file field “${label}” was not found`,
+      lookEveryMs,
     )) as WebElement
     await field.sendKeys(paths.join('\n'))
   }
@@ -147,6 +155,7 @@ export class Visitor {
       },
       patienceMs,
       `${group}: “${option}” was not found`,
+      lookEveryMs,
     )) as WebElement
     await this.driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', choice)
     await choice.click()
@@ -158,6 +167,7 @@ export class Visitor {
       () => this.driver.executeScript('return [...arguments[0].options].some(o => o.text.trim() === arguments[1])', list, option),
       patienceMs,
       `${option} is not in ${label}`,
+      lookEveryMs,
     )
     await (await this.driver.executeScript<WebElement>('return [...arguments[0].options].find(o => o.text.trim() === arguments[1])', list, option)).click()
   }
@@ -176,17 +186,22 @@ export class Visitor {
 
   async press(words: string, within?: string) {
     // The page may be drawn anew between finding and pressing; then it is found again.
-    await this.driver.wait(async () => {
-      const target = await this.find('press', words, within)
-      try {
-        await this.driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', target)
-        await target.click()
-        return true
-      } catch (error) {
-        if (['StaleElementReferenceError', 'ElementClickInterceptedError'].includes((error as Error).name)) return false
-        throw error
-      }
-    }, patienceMs)
+    await this.driver.wait(
+      async () => {
+        const target = await this.find('press', words, within)
+        try {
+          await this.driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', target)
+          await target.click()
+          return true
+        } catch (error) {
+          if (['StaleElementReferenceError', 'ElementClickInterceptedError'].includes((error as Error).name)) return false
+          throw error
+        }
+      },
+      patienceMs,
+      undefined,
+      lookEveryMs,
+    )
   }
 
   /** Unfolds a card of a stage, where it is folded. */
@@ -205,6 +220,7 @@ export class Visitor {
         ),
       patienceMs,
       `“${words}” was not found to be opened`,
+      lookEveryMs,
     )) as WebElement
     await this.driver.executeScript('if (!arguments[0].parentElement.open) arguments[0].click()', summary)
   }
@@ -237,11 +253,11 @@ export class Visitor {
   text = () => this.driver.executeScript<string>('return document.body.innerText.replace(/\\s+/g, " ")')
 
   async sees(...texts: string[]) {
-    for (const text of texts) await this.driver.wait(async () => (await this.text()).includes(text), patienceMs, `“${text}” was not seen`)
+    for (const text of texts) await this.driver.wait(async () => (await this.text()).includes(text), patienceMs, `“${text}” was not seen`, lookEveryMs)
   }
 
   async seesNoMore(text: string) {
-    await this.driver.wait(async () => !(await this.text()).includes(text), patienceMs, `“${text}” is still seen`)
+    await this.driver.wait(async () => !(await this.text()).includes(text), patienceMs, `“${text}” is still seen`, lookEveryMs)
   }
 
   /** Whether something can be pressed right now. */
@@ -258,7 +274,7 @@ export class Visitor {
     await this.driver.executeScript(axeSource)
     const rules = of === 'contrast' ? ['color-contrast', 'link-in-text-block'] : ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']
     return await this.driver.executeAsyncScript<string[]>(
-      `const done = arguments[0]; axe.run(document, { runOnly: ${JSON.stringify(rules)} }).then(r => done(r.violations.flatMap(v => v.nodes.map(n => v.id + ': ' + n.target + ' ' + (n.any[0]?.message || n.failureSummary || '')))))`,
+      `const done = arguments[0]; axe.run(document, { resultTypes: ["violations"], elementRef: false, iframes: false, preload: false, runOnly: ${JSON.stringify(rules)} }).then(r => done(r.violations.flatMap(v => v.nodes.map(n => v.id + ': ' + n.target + ' ' + (n.any[0]?.message || n.failureSummary || '')))))`,
     )
   }
 }

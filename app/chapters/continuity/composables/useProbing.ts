@@ -25,33 +25,50 @@ export function useProbing(tag: () => string, sheetId: () => number) {
     key: () => ['machine', tag(), 'probe', sheetId()],
     query: () => api.get<ProbeSheet>(`/api/machines/${encodeURIComponent(tag())}/probe/${sheetId()}`),
   })
-  const { submitCommand: take, busy: taking, failure: notTaken } = useCommand('take-probe', tag)
-  const { submitCommand: answer, busy: answering, failure } = useCommand('answer-probe', tag)
+  const { submitCommand: take, failure: notTaken } = useCommand('take-probe', tag)
+  const { submitCommand: answer, failure } = useCommand('answer-probe', tag)
   const at = ref<number | null>()
   const typed = ref('')
   const beyond = ref(false)
   const last = ref<{ id: number; a: string; b: string; contact: Contact; says: string; because: string }>()
   /** From the press until the next pair is there: nothing typed meanwhile may land on another pair. */
-  const busy = computed(() => answering.value || taking.value)
+  const busy = ref(false)
   const check = computed(() => data.value?.checks.find(c => c.id === at.value && (busy.value || c.contact === null)))
 
-  async function next() {
+  // The sheet may come later than the check that was taken from it.
+  watch(check, (now, before) => {
+    if (now?.id !== before?.id) beyond.value = now?.beyond ?? false
+  })
+
+  /** One thing after another until the next pair is there, with no gap between in which an old one could be answered. */
+  async function whole(work: () => Promise<void>) {
+    if (busy.value) return
+    busy.value = true
+    try {
+      await work()
+    } finally {
+      busy.value = false
+    }
+  }
+
+  async function takeOne() {
     const { result } = await take({ sheetId: sheetId() })
     if (!result) return
     at.value = (result as { checkId: number | null }).checkId
     typed.value = ''
-    beyond.value = data.value?.checks.find(c => c.id === at.value)?.beyond ?? false
   }
+  const next = () => whole(takeOne)
 
   /** Sends what was read, typed or heard; one letter stands for what the buzzer said. */
-  async function send(said: Contact | string) {
-    const asked = check.value
-    if (!asked || busy.value) return
-    const { result, fields } = await answer({ checkId: asked.id, ...saidOf(said), beyond: beyond.value })
-    if (fields) failure.value = Object.values(fields)[0] ?? failure.value
-    if (!result) return
-    last.value = { id: asked.id, a: asked.a.name, b: asked.b.name, ...(result as { contact: Contact; says: string; because: string }) }
-    await next()
-  }
+  const send = (said: Contact | string) =>
+    whole(async () => {
+      const asked = check.value
+      if (!asked) return
+      const { result, fields } = await answer({ checkId: asked.id, ...saidOf(said), beyond: beyond.value })
+      if (fields) failure.value = Object.values(fields)[0] ?? failure.value
+      if (!result) return
+      last.value = { id: asked.id, a: asked.a.name, b: asked.b.name, ...(result as { contact: Contact; says: string; because: string }) }
+      await takeOne()
+    })
   return { sheet: data, trouble: computed(() => error.value?.message ?? ''), check, at, typed, beyond, last, busy, failure, notTaken, next, send }
 }

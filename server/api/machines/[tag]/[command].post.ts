@@ -1,5 +1,5 @@
 import { getRouterParam } from 'h3'
-import { commands, isMachineCommand } from '#shared/chapters/index'
+import { isMachineCommand } from '#shared/chapters/index'
 import type { CommandAnswer } from '#shared/kernel/answers'
 import { performOnMachine } from '../../../kernel/perform'
 import { NotFound } from '../../../kernel/refusals'
@@ -9,7 +9,7 @@ export default defineAnswer(async (event): Promise<CommandAnswer> => {
   const name = getRouterParam(event, 'command') ?? ''
   if (!isMachineCommand(name)) throw new NotFound(`There is no command ${name}.`)
   const person = await requireLeave(event, name)
-  const input = await readInput(event, commands[name])
+  const input = await readCommand(event, name)
   const tag = getRouterParam(event, 'tag', { decode: true }) ?? ''
   const { result, change } = performOnMachine(useBench(), person, tag, name, input as never, commandId(event))
   return { done: name, result: result ?? null, change }

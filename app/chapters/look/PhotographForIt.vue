@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { useSetFieldValue } from 'vee-validate'
 
-/** A photograph taken for the step that is being written; it is chosen for it as soon as it is kept. */
-const props = defineProps<{ tag: string }>()
+/** A photograph taken for what is being written; it is chosen for it as soon as it is kept. */
+const props = withDefaults(defineProps<{ tag: string; take?: string }>(), { take: 'Photograph this step' })
 const setPhotograph = useSetFieldValue<number>('photographId')
 const uploads = useUploads(
   () => props.tag,
@@ -12,7 +12,7 @@ const uploads = useUploads(
 
 <template>
   <div class="grid gap-2">
-    <PictureInputs take="Photograph this step" camera @chosen="uploads.add" />
+    <PictureInputs :take="take" camera @chosen="uploads.add" />
     <UploadList :uploads="uploads.uploads.value" :leave="uploads.leave" :again="uploads.again" :clear="uploads.clear" />
   </div>
 </template>

@@ -1,0 +1,53 @@
+<script setup lang="ts">
+import { mostPressingFirst } from '#core/kernel/finding'
+import { lifeNames, lives } from '#core/planning/stages'
+import type { SheetOf } from '#shared/chapters/index'
+
+/** Which life it may lead, with what stands for and against each. */
+const props = defineProps<{ sheet: SheetOf<'home'> }>()
+const session = useSession()
+const times = useTimes()
+const { submitCommand: choose, busy, failure, because } = useCommand('choose-life', () => props.sheet.tag)
+const judged = computed(() =>
+  lives.map(life => ({
+    life,
+    findings: mostPressingFirst(props.sheet.livesJudged[life] ?? []),
+    refused: (props.sheet.livesJudged[life] ?? []).some(f => f.level === 'stop'),
+  })),
+)
+</script>
+
+<template>
+  <OneCard title="Its life" :state="sheet.life ? 'done' : 'open'" stays hint="Where it goes, and how it will be used.">
+    <ul class="grid gap-2">
+      <li
+        v-for="{ life, findings, refused } in judged"
+        :key="life"
+        class="grid gap-0.5 border p-2"
+        :class="sheet.life === life ? 'border-2 border-enamel' : 'border-line'"
+        :aria-label="lifeNames[life].title"
+      >
+        <p class="flex flex-wrap items-center gap-2">
+          <strong>{{ lifeNames[life].title }}</strong><span v-if="sheet.life === life" class="font-semibold text-fine"
+            >Chosen{{ sheet.lifeSince ? ` ${times.day(sheet.lifeSince)}` : '' }}</span
+          ><span v-else-if="refused" class="font-semibold text-stop">Not yet</span
+          ><button
+            v-if="sheet.life !== life && session.may('choose-life')"
+            type="button"
+            class="button button-quiet ml-auto"
+            :disabled="busy"
+            :aria-label="`Choose ${lifeNames[life].title}`"
+            @click="choose({ life })"
+          >
+            Choose
+          </button>
+        </p>
+        <p class="hint">{{ lifeNames[life].means }}</p>
+        <FindingList v-if="findings.some(f => f.code !== 'life.rests')" :findings="findings.filter(f => f.code !== 'life.rests')" />
+        <p v-if="sheet.life === life && sheet.retestFrom" class="hint">Due to be tested again {{ times.day(sheet.retestFrom) }}.</p>
+      </li>
+    </ul>
+    <p v-if="failure" role="alert" class="text-stop">{{ [failure, ...because].join(' ') }}</p>
+    <p v-if="!session.may('choose-life')" class="hint">A coordinator chooses it.</p>
+  </OneCard>
+</template>

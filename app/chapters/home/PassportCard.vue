@@ -1,0 +1,49 @@
+<script setup lang="ts">
+import { PhDownloadSimple, PhPrinter } from '@phosphor-icons/vue'
+import type { SheetOf } from '#shared/chapters/index'
+
+/** What leaves the house: the label inside, the passport, the whole record as a file. */
+const props = defineProps<{ sheet: SheetOf<'home'> }>()
+const session = useSession()
+const { submitCommand: switchPassport, busy } = useCommand('switch-passport', () => props.sheet.tag)
+const whole = ref(false)
+const archive = computed(() => `/api/machines/${encodeURIComponent(props.sheet.tag)}/archive${whole.value ? '?whole=1' : ''}`)
+</script>
+
+<template>
+  <OneCard title="Label inside" hint="Date, what was replaced, what is kept, and a code that opens its passport." stays>
+    <p>
+      <NuxtLink :to="`/m/${sheet.tag}/label`" class="button button-main"><PhPrinter aria-hidden="true" />Open the label</NuxtLink>
+    </p>
+  </OneCard>
+  <OneCard title="Passport" hint="Its public record: identity, history, faults, parts sought. No donor, owner, price, place or person." stays>
+    <template v-if="sheet.passport.on"
+      ><p>Anybody with this link can read it:</p>
+      <p>
+        <NuxtLink :to="sheet.passport.path!" class="figure break-all">{{ sheet.passport.path }}</NuxtLink>
+      </p></template
+    >
+    <p v-else>It is switched off; nobody outside can read it.</p>
+    <p class="hint">Symptoms, observations and notes appear in their own words: name nobody in them.</p>
+    <p v-if="session.may('switch-passport')">
+      <button type="button" class="button" :disabled="busy" @click="switchPassport({ on: !sheet.passport.on })">
+        {{ sheet.passport.on ? 'Switch it off' : 'Switch it on' }}
+      </button>
+    </p>
+    <p v-else class="hint">A coordinator switches it.</p>
+  </OneCard>
+  <OneCard
+    v-if="session.may('switch-passport')"
+    title="The record as a file"
+    hint="JSON, readings as CSV, photographs, and the journal with its hashes, in one zip."
+    stays
+  >
+    <label class="flex min-h-11 items-center gap-2"
+      ><input v-model="whole" type="checkbox" class="h-5 w-5 accent-enamel" />With names, owner, prices and places: not for strangers</label
+    >
+    <p>
+      <a :href="archive" class="button" download><PhDownloadSimple aria-hidden="true" />Take it out as a file</a>
+    </p>
+    <p class="hint">Anybody can check it with <code class="figure">npm run verify -- file.zip</code>.</p>
+  </OneCard>
+</template>

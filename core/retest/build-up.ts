@@ -1,0 +1,225 @@
+import { type Finding, commonPractice, finding } from '../kernel/finding'
+import { InputError } from '../kernel/input-error'
+import { type Configuration, whole } from '../safety/configuration'
+
+/**
+ * Building a machine up: least first, one thing at a time, what is to be seen after each. A part-assembled machine misleads,
+ * so each step says what still looks wrong only because something is not there yet.
+ * Common practice, no source.
+ */
+
+/** What an assembly is for; told by words of its name, where nobody says otherwise. */
+interface Role {
+  words: RegExp
+  /** Its turn: lower goes in earlier. */
+  turn: number
+  /** What is to be seen once it is in. */
+  expect: string
+  /** What looks wrong while it is still out. */
+  without: string
+}
+const roles: readonly Role[] = [
+  {
+    words: /supply|psu|transformer/i,
+    turn: 0,
+    expect: 'Every rail within its limits on a dummy load; no smoke, no smell, nothing hot.',
+    without: 'Nothing runs.',
+  },
+  { words: /backplane|card cage/i, turn: 1, expect: 'Rails still within limits at its far end; nothing gets warm.', without: '' },
+  {
+    words: /main board|mainboard|processor|cpu|system board|^board$/i,
+    turn: 2,
+    expect: 'Rails stay within limits under its load; clock there, reset let go.',
+    without: 'Rails may read low or wander without its load.',
+  },
+  { words: /memory|ram/i, turn: 3, expect: 'The memory test counts all of it.', without: 'Without memory it may beep, or stand still.' },
+  {
+    words: /video|graphic|modulator/i,
+    turn: 4,
+    expect: 'Sync, then a picture; a cursor where this machine shows one.',
+    without: 'No picture, and no cursor: on some machines the missing board is the one that blinks it.',
+  },
+  { words: /display|monitor|tube|screen|\blcd\b/i, turn: 5, expect: 'A steady picture of the right size.', without: 'Nothing is shown, however well it runs.' },
+  { words: /keyboard|membrane|keys/i, turn: 6, expect: 'Each key pressed answers once.', without: 'It may stop and ask for a keyboard, or beep twice.' },
+  { words: /controller/i, turn: 7, expect: 'It is found, and says so.', without: 'No drive is found.' },
+  {
+    words: /drive|disk|disc|tape|cassette/i,
+    turn: 8,
+    expect: 'It spins up, seeks home, and reads a working copy; never original media first.',
+    without: 'It asks for a disk, or waits for one.',
+  },
+  { words: /sound|speaker|audio/i, turn: 9, expect: 'It is heard.', without: 'No sound and no beep codes.' },
+  { words: /fan/i, turn: 1.5, expect: 'It turns, the right way round.', without: 'Run it only briefly.' },
+  { words: /port|serial|parallel|network|card/i, turn: 10, expect: 'It is found; a loop-back answers.', without: 'What it serves is missing.' },
+  { words: /case|cover|lid|bezel|cabinet|desk/i, turn: 20, expect: 'Everything still as before with the cover on, after it is warm.', without: '' },
+]
+const other: Role = { words: /./, turn: 12, expect: 'Rails as before, and what it is for.', without: '' }
+const roleOf = (name: string) => roles.find(r => r.words.test(name)) ?? other
+
+export interface BuildUpStep {
+  /** Assemblies that go in at this step. */
+  adds: string[]
+  expect: string
+  /** What still looks wrong, because it is not there yet. */
+  misleads: string
+}
+/** A step as a model keeps it for its machines. */
+export type BuildUpTemplate = readonly Pick<BuildUpStep, 'adds' | 'expect'>[]
+
+const most = { steps: 40, adds: 20 } as const
+
+/**
+ * Steps for the assemblies that are there: by the model's own order where it has one, the others by what they are for.
+ * @throws InputError where there is nothing to build up
+ */
+export function planBuildUp(assemblies: readonly string[], template: BuildUpTemplate = []): BuildUpStep[] {
+  if (!assemblies.length) throw new InputError('assemblies', assemblies, 'There is nothing to build up: no assembly is present.')
+  const known = template.map(t => ({ adds: t.adds.filter(a => assemblies.includes(a)), expect: t.expect })).filter(t => t.adds.length)
+  const named = new Set(known.flatMap(t => t.adds))
+  const rest = assemblies.filter(a => !named.has(a)).map(a => ({ adds: [a], expect: '', turn: roleOf(a).turn }))
+  // Those that the template does not name go where their like go.
+  const steps = [...known.map(t => ({ ...t, turn: Math.max(...t.adds.map(a => roleOf(a).turn)) }))]
+  for (const one of rest.sort((a, b) => a.turn - b.turn)) {
+    const at = steps.findIndex(s => s.turn > one.turn)
+    steps.splice(at < 0 ? steps.length : at, 0, one)
+  }
+  return explain(steps.slice(0, most.steps))
+}
+
+/** Fills in what is to be expected where nobody said, and what still misleads at each step. */
+export function explain(steps: readonly Pick<BuildUpStep, 'adds' | 'expect'>[]): BuildUpStep[] {
+  return steps.map(({ adds, expect }, i) => {
+    const out = steps.slice(i + 1).flatMap(s => s.adds)
+    return {
+      adds: [...adds],
+      expect: expect.trim() || [...new Set(adds.map(a => roleOf(a).expect))].join(' '),
+      misleads: [...new Set(out.map(a => roleOf(a).without).filter(Boolean))].join(' '),
+    }
+  })
+}
+
+/** Steps as they are typed, a line each: what goes in, joined by a plus, then a colon and what is expected. */
+export const readSteps = (text: string): Pick<BuildUpStep, 'adds' | 'expect'>[] =>
+  text
+    .split('\n')
+    .filter(line => line.trim())
+    .map(line => {
+      const [adds = '', expect = ''] = line.split(/:(.*)/s)
+      return {
+        adds: adds
+          .split('+')
+          .map(a => a.trim())
+          .filter(Boolean),
+        expect: expect.trim(),
+      }
+    })
+/** The same, for changing. */
+export const writeSteps = (steps: readonly Pick<BuildUpStep, 'adds' | 'expect'>[]): string => steps.map(s => `${s.adds.join(' + ')}: ${s.expect}`).join('\n')
+
+/** @throws InputError for steps without anything, something twice, or something that is not there */
+export function checkBuildUp(steps: readonly Pick<BuildUpStep, 'adds'>[], assemblies: readonly string[]): void {
+  if (!steps.length || steps.length > most.steps) throw new InputError('steps', steps.length, `Steps: 1 to ${most.steps}, please.`)
+  const seen = new Set<string>()
+  steps.forEach(({ adds }, i) => {
+    if (!adds.length || adds.length > most.adds) throw new InputError(`steps.${i}.adds`, adds, `Step ${i + 1}: say what goes in.`)
+    for (const name of adds) {
+      if (!assemblies.includes(name)) throw new InputError(`steps.${i}.adds`, name, `Step ${i + 1}: there is no “${name}”, or it is not present.`)
+      if (seen.has(name)) throw new InputError(`steps.${i}.adds`, name, `Step ${i + 1}: ${name} has gone in already.`)
+      seen.add(name)
+    }
+  })
+}
+
+/** What is connected once this step is set up. Assemblies that no step names stay out. */
+export function configurationAt(steps: readonly Pick<BuildUpStep, 'adds'>[], at: number, assemblies: readonly string[]): Configuration {
+  const inside = steps.slice(0, at + 1).flatMap(s => s.adds)
+  const out = assemblies.filter(a => !inside.includes(a))
+  if (!out.length) return whole
+  return inside.every(a => roleOf(a).turn === 0) ? { kind: 'supply-alone', out: [] } : { kind: 'partly', out }
+}
+
+export const buildUpOutcomes = ['as-expected', 'failed'] as const
+export type BuildUpOutcome = (typeof buildUpOutcomes)[number]
+export interface StepSeen {
+  step: number
+  outcome: BuildUpOutcome
+}
+export interface BuildUpState {
+  /** The step that is set up now; as many as there are steps once all were as expected. */
+  at: number
+  verdict: 'go-on' | 'gone-back' | 'stuck' | 'done'
+  /** Whether the newest outcome was a failure. */
+  failing: boolean
+  findings: Finding[]
+}
+
+/**
+ * Where a build-up stands: one step on after what was to be expected, one step back after what was not.
+ * Failed again where it stood well before: what was added is the likeliest cause. Failed one step lower as well: it is not what was added.
+ */
+export function judgeBuildUp(steps: readonly BuildUpStep[], seen: readonly StepSeen[]): BuildUpState {
+  let at = 0
+  const failures = steps.map(() => 0)
+  for (const { step, outcome } of seen) {
+    if (step < 0 || step >= steps.length) continue
+    if (outcome === 'failed') failures[step]!++
+    at = outcome === 'as-expected' ? step + 1 : Math.max(0, step - 1)
+  }
+  const last = seen.at(-1)
+  const before = seen.at(-2)
+  const failing = last?.outcome === 'failed'
+  const stuck = failing && last.step === 0
+  const adds = (step: number) => steps[step]?.adds.join(', ') ?? ''
+  const findings: Finding[] = []
+  if (stuck)
+    findings.push(
+      finding(
+        'stop',
+        'build-up.stuck',
+        `It fails with the least that runs: ${adds(0)}.`,
+        'Nothing is left to take out. Write the fault down and mend it first.',
+        commonPractice,
+      ),
+    )
+  else if (failing) {
+    const lower = before?.outcome === 'failed' && before.step === last.step + 1
+    findings.push(
+      finding(
+        'care',
+        'build-up.back',
+        `Go back: off at the switch, take ${adds(last.step)} out, and look at ${adds(last.step - 1)} once more.`,
+        lower
+          ? `It failed at ${adds(before.step)} and fails without it too: so it was not that. Something that stood well before has given way.`
+          : `It stood well before ${adds(last.step)} went in. If it does again, that is the likeliest cause, or what it draws.`,
+        commonPractice,
+      ),
+    )
+  } else if (last && steps[at] && failures[at]! > 0)
+    findings.push(
+      finding(
+        'care',
+        'build-up.again',
+        `${adds(at)}: it failed ${failures[at] === 1 ? 'once' : `${failures[at]} times`} at this step, and stands well without it.`,
+        'Put it in again only after something of it was mended, changed, or seated anew; twice the same way is a fault of its own.',
+        commonPractice,
+      ),
+    )
+  steps.forEach((step, i) => {
+    if (i >= at && step.adds.length > 1)
+      findings.push(
+        finding(
+          'care',
+          'build-up.two-at-once',
+          `Step ${i + 1} puts in ${step.adds.length} at once: ${adds(i)}.`,
+          'If it fails, either may be why. Split the step, unless one does not run without the other.',
+          commonPractice,
+        ),
+      )
+  })
+  const done = at >= steps.length
+  if (done)
+    findings.push(
+      finding('note', 'build-up.done', 'Built up, each step as expected.', 'That was seen once; the test sheet and a soak show whether it stays so.'),
+    )
+  return { at, verdict: done ? 'done' : stuck ? 'stuck' : failing ? 'gone-back' : 'go-on', failing, findings }
+}

@@ -1,0 +1,153 @@
+import { describe, expect, it } from 'vitest'
+import { judgeDemonstrations, judgeLife } from './life'
+import { allowedWith, judgeSignOff, judgeSigner, limitWords } from './sign-off'
+import { readSoakLog, readingPasses } from './soak-log'
+import { type LineSeen, type TestLine, checkLines, checkLook, judgeTestSheet, lineStates, usualLines } from './test-sheet'
+import { judgeUnattended } from './unattended'
+
+// Common practice, no source.
+const lines: TestLine[] = [
+  { says: 'Keys', kind: 'works', expect: '', unit: '', from: null, to: null, hours: null },
+  { says: 'Heat', kind: 'figure', expect: '', unit: '°C', from: null, to: 65, hours: null },
+  { says: 'Clock', kind: 'overnight', expect: '', unit: '', from: null, to: null, hours: 8 },
+]
+const at = (hour: number) => new Date(Date.UTC(2026, 2, 3, hour)).toISOString()
+const look = (line: number, outcome: LineSeen['outcome'], value: number | null = null, hour = 0): LineSeen => ({ line, outcome, value, at: at(hour) })
+
+describe('a test sheet', () => {
+  it('is done once every line has passed, or is not there', () => {
+    const seen = [look(0, 'passed'), look(1, 'passed', 40), look(2, 'not-there')]
+    expect(judgeTestSheet(lines, seen)).toMatchObject({ done: true, left: [], failed: [] })
+    expect(judgeTestSheet(lines, seen.slice(0, 2))).toMatchObject({ done: false, left: ['Clock'] })
+    expect(judgeTestSheet(lines, [...seen, look(0, 'failed')])).toMatchObject({ done: false, failed: ['Keys'] })
+    // What has nothing of all that has not been tested.
+    expect(
+      judgeTestSheet(
+        lines,
+        [0, 1, 2].map(i => look(i, 'not-there')),
+      ),
+    ).toMatchObject({ done: false, findings: [{ code: 'test.nothing', level: 'stop' }] })
+    // Mended and tested again: the newest counts.
+    expect(judgeTestSheet(lines, [...seen, look(0, 'failed'), look(0, 'passed')]).done).toBe(true)
+  })
+
+  it('lets nobody pass a figure that is out, nor a night that was not slept through', () => {
+    const [, heat, clock] = lineStates(lines, [look(2, 'left-alone', null, 0)])
+    expect(() => checkLook(lines[1]!, heat!, look(1, 'passed', 66))).toThrow('out of its limits')
+    expect(() => checkLook(lines[1]!, heat!, look(1, 'failed', 60))).toThrow('within its limits')
+    expect(() => checkLook(lines[1]!, heat!, look(1, 'passed'))).toThrow('give the figure')
+    expect(() => checkLook(lines[2]!, clock!, look(2, 'passed', null, 7))).toThrow('8 hours are not over')
+    expect(() => checkLook(lines[2]!, clock!, look(2, 'passed', null, 8))).not.toThrow()
+    expect(() => checkLook(lines[2]!, lineStates(lines, [])[2]!, look(2, 'passed', null, 9))).toThrow('leave it alone first')
+  })
+
+  it('tells of a figure that was out before, and of one that still rises', () => {
+    const code = (seen: LineSeen[]) => judgeTestSheet(lines, seen).findings.map(f => f.code)
+    expect(code([look(1, 'failed', 70), look(1, 'passed', 50)])).toContain('test.was-out')
+    expect(code([look(1, 'passed', 40), look(1, 'passed', 62, 1)])).toContain('test.rising')
+    expect(code([look(1, 'passed', 40), look(1, 'passed', 44, 1)])).not.toContain('test.rising')
+  })
+
+  it('has lines that can be judged, and usual ones for what a machine has', () => {
+    expect(() => checkLines([{ ...lines[1]!, to: null }])).toThrow('needs a limit')
+    expect(() => checkLines([{ ...lines[2]!, hours: null }])).toThrow('how many hours')
+    expect(() => checkLines([lines[0]!, lines[0]!])).toThrow('there already')
+    expect(() => checkLines(usualLines(['Keyboard', 'Drive A', 'Display']))).not.toThrow()
+    expect(usualLines(['Main board']).map(l => l.says)).not.toContain('Drives')
+  })
+})
+
+describe('who signs, and within which limits', () => {
+  it('whoever repaired it does not, unless nobody else could', () => {
+    expect(judgeSigner(1, [1, 2], 3)).toMatchObject([{ level: 'stop' }])
+    expect(judgeSigner(1, [1], 0)).toMatchObject([{ level: 'care' }])
+    expect(judgeSigner(3, [1, 2], 3)).toEqual([])
+  })
+
+  it('limits pass over what only long use would show, and nothing else', () => {
+    const ready = {
+      gate: 'clear-to-run',
+      rails: 'good',
+      underLoad: true,
+      stepsUndone: 0,
+      openFaults: [],
+      runningWaits: [],
+      whole: true,
+      buildUp: null,
+    } as const
+    const limits = { hoursADay: 2, attended: true, noOriginalMedia: true }
+    const unfinished = judgeSignOff({
+      ...ready,
+      soaks: [{ what: 'x', verdict: 'go-on', left: 4, given: false }],
+      testSheet: { done: false, left: ['Clock'], failed: [] },
+    })
+    expect([
+      unfinished.allowed,
+      allowedWith(unfinished, limits),
+      allowedWith(unfinished, { ...limits, attended: false }),
+      allowedWith(unfinished, null),
+    ]).toEqual([false, true, false, false])
+    for (const change of [
+      { gate: 'keep-off' as const },
+      { openFaults: [{ symptom: 'x', stopsMachine: true }] },
+      { rails: 'out' as const },
+      { whole: false },
+      { runningWaits: ['x'] },
+      { testSheet: { done: false, left: [], failed: ['Keys'] } },
+    ])
+      expect(allowedWith(judgeSignOff({ ...ready, soaks: [], testSheet: null, ...change }), limits)).toBe(false)
+    expect(limitWords(limits)).toBe('for demonstration: attended, up to 2 h a day, no original media')
+  })
+})
+
+describe('a life', () => {
+  const fit = { gateInForce: 'clear-to-run' as const, signedOff: true, limits: null, wornFeet: [] as string[] }
+  const stops = (life: Parameters<typeof judgeLife>[0], more: object = {}) =>
+    judgeLife(life, { ...fit, ...more })
+      .filter(f => f.level === 'stop')
+      .map(f => f.code)
+  it('before hands takes sound feet, a gate that is open and a sign-off without limits', () => {
+    expect(stops('hands-on')).toEqual([])
+    expect(stops('hands-on', { wornFeet: ['rear feet'] })).toEqual(['life.feet'])
+    expect(stops('hands-on', { limits: { hoursADay: 2, attended: true, noOriginalMedia: false } })).toEqual(['life.limits'])
+    expect(stops('hands-on', { signedOff: false, gateInForce: 'keep-off' })).toEqual(['life.gate', 'life.not-signed-off'])
+  })
+  it('under glass leaves worn feet, and shown now and then warns of them', () => {
+    expect(judgeLife('gallery', { ...fit, signedOff: false, wornFeet: ['rear feet'] }).map(f => f.level)).toEqual(['fine', 'fine'])
+    expect(judgeLife('store', { ...fit, gateInForce: 'keep-off' })[0]).toMatchObject({ level: 'care', code: 'life.rests-off' })
+    expect(judgeLife('demonstration', { ...fit, wornFeet: ['rear feet'] }).some(f => f.code === 'life.feet' && f.level === 'care')).toBe(true)
+  })
+  it('is told when it ran longer on a day than was signed off', () => {
+    const shown = [at(10), at(12)].map(a => ({ at: a, minutes: 70 }))
+    const day = (a: string) => a.slice(0, 10)
+    expect(judgeDemonstrations(shown, { hoursADay: 2, attended: true, noOriginalMedia: false }, day)).toMatchObject([
+      { level: 'care', says: expect.stringContaining('140 minutes') as string },
+    ])
+    expect(judgeDemonstrations(shown, { hoursADay: 3, attended: true, noOriginalMedia: false }, day)).toEqual([])
+    expect(judgeDemonstrations(shown, null, day)).toEqual([])
+  })
+})
+
+it('a soak is left alone only where the gate is clear and the practice allows it', () => {
+  const levels = (gate: 'clear-to-run' | 'guarded-start' | 'keep-off', school: string, filterReplaced: boolean) =>
+    judgeUnattended({ gate, school, filterReplaced })[0]!.level
+  expect(levels('keep-off', 'caps-first', true)).toBe('stop')
+  expect(levels('guarded-start', 'caps-first', true)).toBe('care')
+  expect(levels('clear-to-run', 'baseline-first', false)).toBe('care')
+  expect(levels('clear-to-run', 'baseline-first', true)).toBe('note')
+})
+
+it('a log is counted by its words, and what says neither is named', () => {
+  expect(readSoakLog('pass 1: ok\npass 2: FAILED at 4000\npass 3: 0 errors\n\nerrors = 0\nerrors: 3\nstarting up\npass 4 timed out')).toEqual({
+    passes: 6,
+    failures: 3,
+    unread: [{ line: 7, text: 'starting up' }],
+  })
+  expect(['5.01', '4.74', 'OL', '', '5.26'].map(f => readingPasses(f, 4.75, 5.25))).toEqual([true, false, false, false, false])
+  // The number of a pass is no verdict, nor is a line that sums up; what is not ok is a failure.
+  expect(readSoakLog('not ok 3\npass 13: parity at 4000\nPASS 14\nTotal errors: 0\npass 15 ... PASS')).toMatchObject({
+    passes: 3,
+    failures: 2,
+    unread: [{ line: 3 }, { line: 4 }],
+  })
+})

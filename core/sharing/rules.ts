@@ -1,0 +1,16 @@
+import { type Discipline, move } from '../planning/discipline'
+
+export interface SharingRecord {
+  /** Bulletins of its model that nobody has read for this machine. */
+  unreadBulletins: readonly { happens: string; seeBy: string }[]
+}
+export type SharingFacts = SharingRecord
+export const sharingFacts = ({ unreadBulletins }: SharingRecord): SharingFacts => ({ unreadBulletins })
+
+/** What was learned on a sister is read before somebody learns it again. Common practice, no source. */
+export const sharing: Discipline = {
+  moves: m =>
+    m.unreadBulletins.map(b =>
+      move('suspicion', 'bulletin', 'mend', { says: `Look for what sisters had: ${b.happens}`, why: b.seeBy || 'A bulletin of its model tells of it.' }),
+    ),
+}

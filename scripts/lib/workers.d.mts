@@ -1,0 +1,1 @@
+export function bundleWorkers(into: string): Promise<unknown>

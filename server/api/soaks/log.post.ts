@@ -1,0 +1,19 @@
+import { getHeader, readRawBody } from 'h3'
+import { InputError } from '#core/kernel/input-error'
+import { readSoakLog } from '#core/retest/soak-log'
+import { soakBySecret } from '../../chapters/proving/index'
+import { performOnMachine } from '../../kernel/perform'
+
+const largest = { bytes: 64_000, passes: 1000 }
+
+/** Lines of a test program, a pass each, posted as plain text under the secret of a soak (`authorization: Bearer …`). */
+export default defineAnswer(async event => {
+  const bench = useBench()
+  const { soakId, tag, person } = soakBySecret(bench.db, (getHeader(event, 'authorization') ?? '').replace(/^Bearer\s+/i, ''))
+  if (!(Number(getHeader(event, 'content-length') ?? Number.NaN) <= largest.bytes))
+    throw new InputError('body', 'too large', `Up to ${largest.bytes / 1000} kB a request, with its length said.`)
+  const { passes, failures, unread } = readSoakLog((await readRawBody(event)) ?? '')
+  if (passes > largest.passes) throw new InputError('body', passes, `Up to ${largest.passes} passes a request.`)
+  if (passes) performOnMachine(bench, person, tag, 'tally-soak', { soakId, passes, failures }, commandId(event))
+  return { passes, failures, unread }
+})

@@ -1,0 +1,43 @@
+import type { CommandInput } from '#shared/chapters/index'
+import { count, eq, ne } from 'drizzle-orm'
+import { NotFound, NotNow } from '../../kernel/refusals'
+import { machineByTag } from '../../kernel/sheet'
+import { expectVersion } from '../../kernel/versions'
+import type { Work } from '../../kernel/work'
+import type { Tx } from '../../kernel/journal'
+import { printJobs, printers } from './schema'
+
+/** More than these wait for no printer. */
+const mostWaiting = 400
+
+export const printerOf = (tx: Tx): { uri: string; version: number } => tx.select().from(printers).where(eq(printers.id, 1)).get() ?? { uri: '', version: 0 }
+
+export function setPrinter(work: Work, { version, uri }: CommandInput<'set-printer'>): void {
+  const before = printerOf(work.tx)
+  expectVersion(work, before, version, before.version, ['uri'])
+  const now = { uri, version: before.version + 1 }
+  work.tx
+    .insert(printers)
+    .values({ id: 1, ...now })
+    .onConflictDoUpdate({ target: printers.id, set: now })
+    .run()
+  work.write('printer.set', { uri })
+}
+
+export function printLabels({ tx, db, at, person, write }: Work, { kind, tags, origin }: CommandInput<'print-labels'>): void {
+  if (!printerOf(tx).uri) throw new NotNow('No printer is known. A coordinator says where it is, under Settings; or print the page.')
+  const waiting = tx.select({ n: count() }).from(printJobs).where(ne(printJobs.state, 'printed')).get()!.n
+  if (waiting + tags.length > mostWaiting) throw new NotNow(`${waiting} labels wait already. Print those first, or take them out of the queue.`)
+  for (const tag of tags)
+    tx.insert(printJobs)
+      .values({ kind, tag: machineByTag(db, tag).tag, origin, at, by: person.name })
+      .run()
+  write('labels.queued', { kind, tags: [...tags] })
+}
+
+export function dropLabel({ tx, write }: Work, { jobId }: CommandInput<'drop-label'>): void {
+  const job = tx.select().from(printJobs).where(eq(printJobs.id, jobId)).get()
+  if (!job) throw new NotFound('There is no such label in the queue.')
+  tx.delete(printJobs).where(eq(printJobs.id, jobId)).run()
+  write('label.dropped', { tag: job.tag })
+}

@@ -1,0 +1,91 @@
+import { InputError } from '#core/kernel/input-error'
+import { type TestLine, checkLines, checkLook, lineStates, testWait, usualLines } from '#core/retest/test-sheet'
+import type { CommandInput } from '#shared/chapters/index'
+import { and, eq } from 'drizzle-orm'
+import type { MachineFile } from '../../kernel/file'
+import type { Tx } from '../../kernel/journal'
+import { NotFound, NotNow } from '../../kernel/refusals'
+import type { MachineWork, Work } from '../../kernel/work'
+import { reportFault } from '../faults/index'
+import { models } from '../models/index'
+import { endWait, startWait } from '../waits/index'
+import { modelProofs, testSheets } from './schema'
+
+const mostLooks = 500
+
+/** What a new sheet begins with: the lines of its model, or the usual ones. */
+export function testLinesOf(tx: Tx, { machine, assemblies }: Pick<MachineFile, 'machine' | 'assemblies'>): { ofModel: boolean; lines: TestLine[] } {
+  const kept = machine.modelId === null ? [] : (tx.select().from(modelProofs).where(eq(modelProofs.modelId, machine.modelId)).get()?.testLines ?? [])
+  return kept.length ? { ofModel: true, lines: kept } : { ofModel: false, lines: usualLines(assemblies.filter(a => a.presence === 'present').map(a => a.name)) }
+}
+
+export function beginTestSheet(work: MachineWork): { sheetId: number } {
+  const { lines } = testLinesOf(work.tx, work.file())
+  const { id } = work.tx.insert(testSheets).values({ machineId: work.machine.id, lines, startedAt: work.at }).returning({ id: testSheets.id }).get()
+  work.write('test.begun', { lines: lines.length })
+  return { sheetId: id }
+}
+
+function lineOf(work: MachineWork, sheetId: number, line: number) {
+  const { tx, machine } = work
+  const sheet = tx
+    .select()
+    .from(testSheets)
+    .where(and(eq(testSheets.id, sheetId), eq(testSheets.machineId, machine.id)))
+    .get()
+  if (!sheet || sheetId !== work.file().testSheets.at(-1)?.id) throw new NotFound(`${machine.tag} has no such test sheet, or a newer one.`)
+  const tested = sheet.lines[line]
+  if (!tested) throw new InputError('line', line, 'There is no such line on this sheet.')
+  return { sheet, tested, state: lineStates(sheet.lines, sheet.looks)[line]! }
+}
+
+/** What came of a line. What runs is asked of the gate, for nobody can have tested what may not be started. */
+export function lookTestLine(work: MachineWork, { sheetId, line, outcome, value, note }: CommandInput<'look-test-line'>): void {
+  const { sheet, tested, state } = lineOf(work, sheetId, line)
+  checkLook(tested, state, { outcome, value, at: work.at })
+  if (sheet.looks.length >= mostLooks) throw new NotNow(`A sheet takes up to ${mostLooks} looks. Begin another.`)
+  if (outcome === 'passed') {
+    const { gateInForce, gate } = work.assess().known
+    if (gateInForce === 'keep-off' || gateInForce === 'not-yet-assessed')
+      throw new NotNow(
+        'The gate does not let it be started, so nobody can have seen it pass.',
+        gate.findings.filter(f => f.level === 'stop').map(f => f.says),
+      )
+  }
+  work.tx
+    .update(testSheets)
+    .set({ looks: [...sheet.looks, { line, outcome, value, at: work.at, note, by: work.person.name }] })
+    .where(eq(testSheets.id, sheetId))
+    .run()
+  for (const wait of work.file().waits.filter(w => w.what === testWait(tested))) endWait(work, { waitId: wait.id })
+  if (outcome === 'left-alone') startWait(work, { what: testWait(tested), until: new Date(work.now.getTime() + tested.hours! * 3_600_000).toISOString() })
+  work.write('test.looked', { says: tested.says, outcome, value, unit: tested.unit, note })
+}
+
+export function faultFromLine(work: MachineWork, { sheetId, line, stopsMachine }: CommandInput<'fault-from-line'>): void {
+  const { sheet, tested, state } = lineOf(work, sheetId, line)
+  if (state.state !== 'failed') throw new NotNow('This line has not failed.')
+  const last = sheet.looks.findLast(l => l.line === line)!
+  const figure = last.value === null ? '' : `${last.value} ${tested.unit}`.trim()
+  reportFault(work, {
+    symptom: [`Test failed: ${tested.says}`, [figure, last.note].filter(Boolean).join(', ')].filter(Boolean).join('; ').slice(0, 200),
+    firstSeen: '',
+    stopsMachine,
+  })
+}
+
+/** What machines of a model are tried with; sheets that were begun keep theirs. */
+export function setTestLines({ tx, write }: Work, { modelId, lines }: CommandInput<'set-test-lines'>): void {
+  const model = tx.select().from(models).where(eq(models.id, modelId)).get()
+  if (!model) throw new NotFound('There is no such model.')
+  if (lines.length) checkLines(lines)
+  tx.insert(modelProofs)
+    .values({ modelId, testLines: lines })
+    .onConflictDoUpdate({ target: modelProofs.modelId, set: { testLines: lines } })
+    .run()
+  write('test.lines', { model: model.name, lines: lines.length })
+}
+
+/** The lines that are kept with a model. */
+export const linesOfModel = (tx: Tx, modelId: number): TestLine[] =>
+  tx.select().from(modelProofs).where(eq(modelProofs.modelId, modelId)).get()?.testLines ?? []

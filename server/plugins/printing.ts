@@ -1,0 +1,31 @@
+import { v7 as uuidv7 } from 'uuid'
+import { listen } from '../live/hub'
+import { anythingWaits, forgetPrinted, workQueue } from '../printing/queue'
+import { useBench } from '../utils/bench'
+
+const everyMs = 3000
+
+/** Works the queue of labels off: at once when some are laid into it, and again while some wait. One look at a time. */
+export default defineNitroPlugin(nitro => {
+  const bench = useBench()
+  let working = false
+  async function work() {
+    if (working || !anythingWaits(bench)) return
+    working = true
+    try {
+      if (await workQueue(bench)) {
+        forgetPrinted(bench)
+        bench.announce({ id: uuidv7(), at: bench.now().toISOString(), by: '', kinds: ['labels.looked'], tags: [], collection: false, machines: [] })
+      }
+    } catch (error) {
+      console.error(error)
+    } finally {
+      working = false
+    }
+  }
+  const clock = setInterval(() => void work(), everyMs)
+  listen(change => {
+    if (change.kinds.includes('labels.queued') || change.kinds.includes('printer.set')) void work()
+  })
+  nitro.hooks.hook('close', () => clearInterval(clock))
+})

@@ -1,0 +1,24 @@
+import { type CommandName, commands } from '#shared/chapters/index'
+import type { ErrorAnswer } from '#shared/kernel/answers'
+import { badInputAnswer, jsonOf } from '../kernel/bad-input'
+import { giveWay } from '../kernel/give-way'
+
+giveWay()
+
+/** What a thread is given: a command by its name, and the body of the request as it came. */
+export interface ContractTask {
+  name: CommandName
+  body: string
+}
+export type ContractDone = { input: unknown } | { refused: ErrorAnswer }
+
+/** Reads a large request and checks it by the contract of its command, beside the request loop. */
+export default function check({ name, body }: ContractTask): ContractDone {
+  try {
+    return { input: commands[name].parse(jsonOf(body)) }
+  } catch (error) {
+    const refused = badInputAnswer(error)
+    if (refused) return { refused }
+    throw error
+  }
+}

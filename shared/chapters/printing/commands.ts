@@ -1,0 +1,31 @@
+import { z } from 'zod'
+import { command } from '../../kernel/contract'
+import { id, oneOf, version } from '../../kernel/fields'
+import { atTheBench, coordinator } from '../../kernel/roles'
+
+export const labelKinds = ['arrival', 'inside'] as const
+
+const printerAddress = z
+  .string()
+  .trim()
+  .max(200, 'Address: at most 200 characters, please.')
+  .refine(
+    uri => !uri || /^ipps?:\/\/[A-Za-z0-9.\-[\]:]+(\/[A-Za-z0-9./_-]*)?$/.test(uri),
+    'Address: write it as ipp://printer.example/ipp/print, or leave it empty for no printer.',
+  )
+
+export const onMachine = {} as const
+
+export const onCollection = {
+  'set-printer': command(coordinator, z.object({ version, uri: printerAddress })),
+  /** Labels of machines, laid into the queue of the printer. `origin` is the address that their codes open. */
+  'print-labels': command(
+    atTheBench,
+    z.object({
+      kind: oneOf(labelKinds, 'Label'),
+      tags: z.array(z.string().max(60)).min(1, 'Choose at least one machine.').max(100, 'A hundred at once at most.'),
+      origin: z.url({ protocol: /^https?$/, error: 'The address of this page cannot be read.' }).max(200),
+    }),
+  ),
+  'drop-label': command(atTheBench, z.object({ jobId: id })),
+} as const
