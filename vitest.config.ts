@@ -2,6 +2,7 @@ import { fileURLToPath } from 'node:url'
 import { defineConfig } from 'vitest/config'
 
 const room = (name: string) => fileURLToPath(new URL(`./${name}`, import.meta.url))
+const seeded = [room('tests/support/seeded.ts')]
 const alias = { '#core': room('core'), '#shared': room('shared') }
 
 export default defineConfig({
@@ -9,7 +10,13 @@ export default defineConfig({
     projects: [
       {
         resolve: { alias },
-        test: { name: 'core', include: ['core/**/*.test.ts', 'shared/**/*.test.ts', 'app/**/*.test.ts'], testTimeout: 20_000, isolate: false },
+        test: {
+          name: 'core',
+          include: ['core/**/*.test.ts', 'shared/**/*.test.ts', 'app/**/*.test.ts'],
+          testTimeout: 20_000,
+          isolate: false,
+          setupFiles: seeded,
+        },
       },
       {
         resolve: { alias },
@@ -18,6 +25,7 @@ export default defineConfig({
           include: ['server/**/*.test.ts', 'instruments/**/*.test.ts', 'scripts/**/*.test.ts', 'tests/rules/**/*.test.ts'],
           testTimeout: 20_000,
           isolate: false,
+          setupFiles: seeded,
         },
       },
       {

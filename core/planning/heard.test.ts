@@ -187,6 +187,8 @@ describe('what is found', () => {
         const before = { ...made(others), school: strict ? ('caps-first' as const) : ('baseline-first' as const) }
         // Boards on a bench supply leave out what its own supply does: another question, not more danger.
         fc.pre(!one.startsWith('boards on') && !others.some(o => o.startsWith('boards on')))
+        // What is found of a build-up is the newest look at each step: one takes the place of the other.
+        fc.pre(!(one.includes('build-up') && others.some(o => o.includes('build-up'))))
         // An answer takes the place of the one before; withdrawn, it leaves the machine unassessed, which starts nothing either.
         fc.pre(!(one.startsWith('a sister') && others.some(o => o.startsWith('answer battery'))))
         fc.pre(!(one.startsWith('answer') && others.some(o => o.split(' ')[1] === one.split(' ')[1])))

@@ -63,15 +63,17 @@ it('a hand at the knob between question and answer is noticed; where it stays th
   expect(await always.read('dc-volts')).toMatchObject({ state: 'nonsense', value: null })
 })
 
-it('a meter that does not say how it is set is read all the same', async () => {
-  expect((await deskAt(await slowMeter({ saysFunction: false })).read('ohms')).value).toBe(470)
+it('a meter that does not say how it is set is read all the same, and that is told', async () => {
+  const desk = deskAt(await slowMeter({ saysFunction: false }))
+  expect((await desk.read('ohms')).value).toBe(470)
+  expect(await desk.view()).toMatchObject({ state: 'ready', tellsFunction: false })
 })
 
 it('of a meter that was elsewhere nothing is shown; too many at once are told to come again', async () => {
   const meter = await slowMeter()
   const where = { port: meter.port }
   const desk = deskAt(where)
-  expect(await desk.view()).toMatchObject({ state: 'ready', identity: 'Skerrow Slow meter 7' })
+  expect(await desk.view()).toMatchObject({ state: 'ready', identity: 'Skerrow Slow meter 7', tellsFunction: true })
   where.port = 1
   expect(await desk.view()).toMatchObject({ state: 'unreachable', identity: '', simulation: null })
   where.port = meter.port

@@ -4,18 +4,19 @@
  */
 import { parseArgs } from 'node:util'
 import { built } from '../lib/setup.mjs'
-import { type Run, attack } from './attack'
+import { type Outcome, type Run, attack } from './attack'
 import { access } from './access'
 import { bounds } from './bounds'
 import { crash } from './crash'
 import { extremesFor } from './extremes'
 import { fault } from './fault'
 import { fuzz } from './fuzz'
+import { propertiesFor } from './properties'
 
 const runs: Record<string, Run> = { crash, fuzz, bounds, access, fault }
-/** Works on a data folder without a server. */
-const extremes = 'extremes'
-const names = [...Object.keys(runs), extremes]
+/** These need no server. */
+const alone: Record<string, (seed: number, seconds: number) => Promise<Outcome>> = { extremes: extremesFor, properties: propertiesFor }
+const names = [...Object.keys(runs), ...Object.keys(alone)]
 const { values, positionals } = parseArgs({
   options: { seed: { type: 'string', default: '1' }, seconds: { type: 'string', default: '45' } },
   allowPositionals: true,
@@ -31,7 +32,7 @@ let failed = 0
 for (const name of wanted) {
   console.log(`\n— ${name}, seed ${values.seed}`)
   const how = { seed: Number(values.seed), seconds: Number(values.seconds) }
-  const { figures, failures, late = [] } = name === extremes ? await extremesFor(how.seed, how.seconds) : await attack(runs[name]!, how)
+  const { figures, failures, late = [] } = await (alone[name]?.(how.seed, how.seconds) ?? attack(runs[name]!, how))
   for (const [what, figure] of Object.entries(figures)) console.log(`  ${what.padEnd(60)} ${figure}`)
   for (const failure of failures) console.log(`  DID NOT HOLD: ${failure}`)
   for (const one of late) console.log(`  LATE: ${one}`)

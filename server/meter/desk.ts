@@ -122,7 +122,7 @@ export class MeterDesk {
     const { host } = this.addressed()
     // While a start runs, the meter is not disturbed for a look; many who look at once look together.
     if (host && this.busyWith === undefined) await (this.looking ??= this.look().finally(() => (this.looking = undefined)))
-    return { ...this.addressed(), state: this.state, identity: this.identity, simulation: this.simulation }
+    return { ...this.addressed(), state: this.state, identity: this.identity, tellsFunction: this.client?.saysFunction ?? null, simulation: this.simulation }
   }
 
   private look(): Promise<void> {

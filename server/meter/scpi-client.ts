@@ -27,7 +27,7 @@ export class ScpiClient {
   private turn: Promise<unknown> = Promise.resolve()
   private configured: MeterFunction | undefined
   /** Whether it says which function it is set to; not every meter does. */
-  private saysFunction = false
+  saysFunction = false
   private over: MeterTrouble | undefined
 
   private constructor(private readonly patienceMs: number) {

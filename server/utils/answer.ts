@@ -4,6 +4,7 @@ import { validate as isUuid } from 'uuid'
 import { InputError } from '#core/kernel/input-error'
 import { type CommandInput, type CommandName, commands, largestBodyOf, may } from '#shared/chapters/index'
 import { type ErrorAnswer, commandIdHeader, serverTimeHeader } from '#shared/kernel/answers'
+import { preparedInThread } from '../chapters/preparations'
 import { findPerson, type PersonRow, sessionStands } from '../chapters/people/index'
 import { badInputAnswer, jsonOf } from '../kernel/bad-input'
 import { Busy, NoRoom, NotAllowed, Refusal } from '../kernel/refusals'
@@ -109,10 +110,11 @@ export async function readCommand<N extends CommandName>(event: H3Event, name: N
   const length = Number(getHeader(event, 'content-length') ?? 0)
   if (length > largeBytes) contracts.expectRoom()
   const body = await readText(event, largestBodyOf(name))
-  if (body.length < largeBytes) return commands[name].parse(jsonOf(body)) as CommandInput<N>
+  if (body.length < largeBytes && !preparedInThread(name)) return commands[name].parse(jsonOf(body)) as CommandInput<N>
   const done = await contracts.run({ name, body }, leaving(event))
   if ('refused' in done) throw new RefusedInput(done.refused)
-  await turnstile.pass('large bodies')
+  // That took its time; whoever was sent away meanwhile does nothing any more.
+  await requireLeave(event, name)
   return done.input as CommandInput<N>
 }
 

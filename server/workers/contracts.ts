@@ -1,5 +1,6 @@
 import { type CommandName, commands } from '#shared/chapters/index'
 import type { ErrorAnswer } from '#shared/kernel/answers'
+import { prepare } from '../chapters/preparations'
 import { badInputAnswer, jsonOf } from '../kernel/bad-input'
 import { giveWay } from '../kernel/give-way'
 
@@ -12,10 +13,10 @@ export interface ContractTask {
 }
 export type ContractDone = { input: unknown } | { refused: ErrorAnswer }
 
-/** Reads a large request and checks it by the contract of its command, beside the request loop. */
+/** Reads a request, checks it by the contract of its command and prepares it for whoever carries it out, beside the request loop. */
 export default function check({ name, body }: ContractTask): ContractDone {
   try {
-    return { input: commands[name].parse(jsonOf(body)) }
+    return { input: prepare(name, commands[name].parse(jsonOf(body))) }
   } catch (error) {
     const refused = badInputAnswer(error)
     if (refused) return { refused }

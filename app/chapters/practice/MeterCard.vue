@@ -28,6 +28,9 @@ const view = computed(() => meter.view.value)
       }}</span><span>{{ view.state === 'ready' ? view.identity : meterStates[view.state].says }}</span>
     </div>
     <p v-else role="status" class="hint">Asking it…</p>
+    <p v-if="view?.tellsFunction === false" class="text-care">
+      This meter does not tell which function it is set to: a hand at its knob between two readings is not noticed. Look at its display as well.
+    </p>
     <div>
       <button type="button" class="button" :disabled="looking" @click="look">{{ looking ? 'Asking it…' : 'Ask again' }}</button>
     </div>

@@ -4,12 +4,13 @@ import { withPairs } from '#core/continuity/pairs'
 import { InputError } from '#core/kernel/input-error'
 import { pinOf, rowOf } from '#shared/chapters/continuity/index'
 import type { CommandInput } from '#shared/chapters/index'
-import { and, eq } from 'drizzle-orm'
+import { and, eq, sql } from 'drizzle-orm'
 import type { Tx } from '../../kernel/journal'
 import { NotFound, NotNow } from '../../kernel/refusals'
 import { expectVersion } from '../../kernel/versions'
 import type { Work } from '../../kernel/work'
 import { models } from '../models/index'
+import { prepareBoard } from './prepare-board'
 import { boardStrikes, boards } from './schema'
 
 /** More boards of one model nobody keeps apart. */
@@ -45,21 +46,20 @@ function refuseTwice(tx: Tx, modelId: number, name: string, issue: string, excep
   if (there.some(b => b.id !== except)) throw new InputError('name', name, `Board: ${name}${issue && `, issue ${issue},`} is known already.`)
 }
 
-export function addBoard({ tx, at, write }: Work, { modelId, name, issue, fileName, format, rows }: CommandInput<'add-board'>): { boardId: number } {
+export function addBoard({ tx, at, write }: Work, asked: CommandInput<'add-board'>): { boardId: number } {
+  const { modelId, name, issue, fileName, format } = asked
   const model = tx.select().from(models).where(eq(models.id, modelId)).get()
   if (!model) throw new NotFound('There is no such model.')
   refuseTwice(tx, modelId, name, issue, 0)
   if (tx.select({ id: boards.id }).from(boards).where(eq(boards.modelId, modelId)).all().length >= mostBoards)
     throw new NotNow(`A model has up to ${mostBoards} boards.`)
-  const pins = rows.map(pinOf)
-  checkPins(pins, 'rows')
-  const nets = netCount(pins)
+  const { rows, pins, nets } = prepareBoard(asked).prepared
   const { id } = tx
     .insert(boards)
-    .values({ uid: uuidv7(), modelId, name, issue, fileName, format, rows, nets, pins: pins.length, at })
+    .values({ uid: uuidv7(), modelId, name, issue, fileName, format, rows: sql`${rows}`, nets, pins, at })
     .returning({ id: boards.id })
     .get()
-  write('board.added', { model: model.name, name, issue, pins: pins.length, nets, file: fileName })
+  write('board.added', { model: model.name, name, issue, pins, nets, file: fileName })
   return { boardId: id }
 }
 

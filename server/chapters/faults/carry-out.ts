@@ -1,4 +1,4 @@
-import { gunzipSync, gzipSync } from 'node:zlib'
+import { gunzipSync } from 'node:zlib'
 import { readBanks, readKeyboardMap } from '#core/diagnosis/bench-maps'
 import { judgeMatrix } from '#core/diagnosis/keyboard-matrix'
 import { judgeMemory } from '#core/diagnosis/memory-fault'
@@ -14,7 +14,7 @@ import { machines } from '../../kernel/trunk'
 import { photographOf } from '../look/index'
 import { models } from '../models/index'
 import { endSignOffs } from '../proving/index'
-import { judgedBy } from '../record/index'
+import { prepareJudgement } from '../record/index'
 import { attempts, benchMaps, captures, faults, modelCodes, observations, repairs, theories } from './schema'
 
 /** As many swaps as the reasoning takes. */
@@ -104,14 +104,14 @@ export function tryOnFault(work: MachineWork, { faultId, area, did, minutes, tri
 const mostCaptures = 20
 
 /** Runs an instrument of the bench once more and keeps what it says as an attempt; a capture stays with it. */
-export function keepJudgement(work: MachineWork, { faultId, tool: toolId, input, name, minutes }: CommandInput<'keep-judgement'>): void {
+export function keepJudgement(work: MachineWork, asked: CommandInput<'keep-judgement'>): void {
+  const { faultId, name, minutes } = asked
   const fault = faultOf(work, faultId)
   if (!fault.open) throw new NotNow('This fault has been closed already.')
-  const { title, says } = judgedBy(toolId, input)
+  const { title, says, trace } = prepareJudgement(asked).prepared
   const { tx, at, person } = work
-  const text = toolId === 'signals/capture' ? String(input.text) : ''
   if (
-    text &&
+    trace &&
     tx
       .select()
       .from(attempts)
@@ -124,18 +124,18 @@ export function keepJudgement(work: MachineWork, { faultId, tool: toolId, input,
     .insert(attempts)
     .values({
       faultId,
-      area: faultInstruments[toolId],
+      area: faultInstruments[asked.tool],
       did,
       minutes: minutes === null ? null : Math.round(minutes),
-      capture: text && (name || 'Capture'),
+      capture: trace ? name || 'Capture' : '',
       by: person.name,
       at,
     })
     .returning()
     .get()
-  if (text)
+  if (trace)
     tx.insert(captures)
-      .values({ attemptId: id, packed: gzipSync(text) })
+      .values({ attemptId: id, packed: Buffer.from(trace) })
       .run()
   work.write('fault.tried', { symptom: fault.symptom, did, minutes, parts: [], outcome: '', trusted: true })
 }

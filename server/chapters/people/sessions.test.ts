@@ -35,3 +35,15 @@ it('a session stands until it is ended, by whoever it is or by a coordinator, or
   on.now = new Date(on.now.getTime() + 15 * 24 * 60 * 60 * 1000)
   expect(stands(long, maeve.id)).toBe(false)
 })
+
+it('whoever writes is known by their name: nobody takes that of another', () => {
+  on.collection('add-person', { name: 'Teodor Vask', signInName: 'teodor', role: 'volunteer', passwordHash: 'x' })
+  const rename = (name: string) => {
+    const teodor = findBySignIn(on.db, 'teodor')!
+    on.collection('change-own-name', { version: teodor.version, name }, teodor)
+    return findBySignIn(on.db, 'teodor')!.name
+  }
+  expect(() => rename(on.ilka.name)).toThrow('tells you apart')
+  expect(rename('Teodor Vask')).toBe('Teodor Vask')
+  expect(rename('Teodor V.')).toBe('Teodor V.')
+})

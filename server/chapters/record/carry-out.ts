@@ -1,35 +1,15 @@
-import { InputError } from '#core/kernel/input-error'
 import { isStrikeable, type CommandInput } from '#shared/chapters/index'
-import { toolById } from '#shared/tools/index'
-import { readToolInput } from '#shared/tools/tool'
 import { and, eq } from 'drizzle-orm'
 import { NotFound, NotNow } from '../../kernel/refusals'
 import { strikeable } from '../index'
 import { journal } from '../../kernel/trunk'
 import type { MachineWork } from '../../kernel/work'
-
-/** What an instrument says of an input that came from outside, in up to three sentences. @throws InputError, NotNow */
-export function judgedBy(toolId: string, input: unknown): { tool: string; title: string; says: string } {
-  const tool = toolById(toolId)
-  if (!tool) throw new InputError('tool', toolId, `There is no instrument ${toolId}.`)
-  if ('work' in tool) throw new NotNow('Keep this measurement with its photograph, on the sheet of the machine.')
-  const parsed = tool.input.safeParse(input)
-  if (!parsed.success)
-    throw new InputError(`input.${parsed.error.issues[0]?.path.join('.')}`, input, parsed.error.issues[0]?.message ?? 'The input does not fit the instrument.')
-  const findings = tool.findings(tool.run(readToolInput(tool.input, input)))
-  return {
-    tool: tool.id,
-    title: tool.title,
-    says: findings
-      .map(f => f.says)
-      .slice(0, 3)
-      .join(' '),
-  }
-}
+import { prepareJudgement } from './judged'
 
 /** Runs an instrument once more and keeps what it says in the history of the machine. */
-export function pinResult({ write }: MachineWork, { tool, input }: CommandInput<'pin-result'>): void {
-  write('result.pinned', judgedBy(tool, input))
+export function pinResult({ write }: MachineWork, asked: CommandInput<'pin-result'>): void {
+  const { tool, title, says } = prepareJudgement(asked).prepared
+  write('result.pinned', { tool, title, says })
 }
 
 export function strikeEntry({ tx, machine, write }: MachineWork, { entryId, reason }: CommandInput<'strike-entry'>): void {

@@ -22,6 +22,8 @@ export const MeterView = z.object({
   state,
   /** Who it says it is; empty before it answered. */
   identity: s,
+  /** Whether it says which function it is set to, so that no figure is taken for another; nothing before it was asked. */
+  tellsFunction: b.nullable(),
   /** Scenarios of the simulated machine, where the meter is the stand-in; and the one that runs. */
   simulation: z.object({ scenarios: z.array(z.object({ name: s, says: s })), scenario: s, switchedOn: b }).nullable(),
 })
