@@ -57,6 +57,8 @@ export default defineNuxtConfig({
       link: [{ rel: 'icon', type: 'image/svg+xml', href: '/icon.svg' }],
     },
   },
+  // Who is signed in comes with the session's own view; a page that the server draws is the same for everybody.
+  auth: { loadStrategy: 'none' },
   runtimeConfig: { session: { name: 'jolly-bench', maxAge: 60 * 60 * 24 * 14, password: '', cookie: { sameSite: 'strict', secure: false } } },
   // It runs from its own folder, beside its packages: copying what it needs of them would take longest of all.
   nitro: { externals: { external: ['better-sqlite3', 'sharp', 'piscina'], trace: false }, compressPublicAssets: { gzip: true, brotli: false } },

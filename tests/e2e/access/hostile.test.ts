@@ -73,6 +73,19 @@ it('a hostile name is shown as it was typed, and runs on no page', async () => {
   }
   await ilka.open(`/m/${tag}?stage=arrive`)
   await ilka.sees(hostile(12))
+
+  // The page of a passport is drawn once for all; each answer has a word of its own, and none shows what has changed since.
+  const look = async () => {
+    const answer = await application.ask(passport.path, { cookie })
+    const nonce = /'nonce-([^']+)'/.exec(answer.headers.get('content-security-policy') ?? '')![1]!
+    return { nonce, html: await answer.text() }
+  }
+  const [one, two] = [await look(), await look()]
+  expect(two.nonce).not.toBe(one.nonce)
+  expect(two.html.replaceAll(two.nonce, one.nonce)).toBe(one.html)
+  expect(two.html).not.toContain(one.nonce)
+  await on('report-fault', { symptom: 'A fault of just now', firstSeen: '', stopsMachine: false, conditions: '' })
+  expect((await look()).html).toContain('A fault of just now')
 })
 
 it('a session that is ended elsewhere ends on the page at once, and what was typed is there after signing in again', async () => {
