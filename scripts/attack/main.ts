@@ -8,14 +8,18 @@ import { type Outcome, type Run, attack } from './attack'
 import { access } from './access'
 import { bounds } from './bounds'
 import { crash } from './crash'
-import { extremesFor } from './extremes'
+import { extremesFor, extremesOfTests } from './extremes'
 import { fault } from './fault'
 import { fuzz } from './fuzz'
 import { propertiesFor } from './properties'
 
 const runs: Record<string, Run> = { crash, fuzz, bounds, access, fault }
 /** These need no server. */
-const alone: Record<string, (seed: number, seconds: number) => Promise<Outcome>> = { extremes: extremesFor, properties: propertiesFor }
+const alone: Record<string, (seed: number, seconds: number) => Promise<Outcome>> = {
+  'extremes': extremesFor,
+  'extremes-of-tests': extremesOfTests,
+  'properties': propertiesFor,
+}
 const names = [...Object.keys(runs), ...Object.keys(alone)]
 const { values, positionals } = parseArgs({
   options: { seed: { type: 'string', default: '1' }, seconds: { type: 'string', default: '45' } },

@@ -1,7 +1,8 @@
-import { mkdtempSync, rmSync } from 'node:fs'
+import { appendFileSync, mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterEach, beforeEach } from 'vitest'
+import { seeded } from '#core/kernel/random'
 import { type CollectionCommandName, type CommandRequest, type MachineCommandName, chapterNames, commands } from '#shared/chapters/index'
 import type { LiveChange } from '#shared/kernel/answers'
 import { MachineQuery } from '#shared/kernel/machine'
@@ -13,6 +14,17 @@ import { listMachines } from '../../server/kernel/lists'
 import { performOnCollection, performOnMachine } from '../../server/kernel/perform'
 import { machineByTag, machineSheet } from '../../server/kernel/sheet'
 import { type Bench, carryOut } from '../../server/kernel/work'
+import type { ToldCommand } from '../../scripts/lib/demo-collection'
+
+/** Hears each command before it is carried out, where the tests lead an attack on what commands take. */
+async function hearer(): Promise<((told: ToldCommand) => void) | undefined> {
+  const [seed, forMs, report] = process.env.JOLLY_EXTREMES?.split(' ') ?? []
+  if (!report) return undefined
+  const { tryExtremes } = await import('../../scripts/attack/extremes')
+  const random = seeded(Number(seed))
+  return told => appendFileSync(report, `${JSON.stringify(tryExtremes(told, random, Number(forMs)))}\n`)
+}
+const hears = await hearer()
 
 /** A bench on a real database file for each test: its first coordinator, its clock, what was announced, and every statement that was run. */
 export function serverBench() {
@@ -26,6 +38,7 @@ export function serverBench() {
     bench: undefined as unknown as Bench,
     /** Carries out a command on the collection, and works off in slices whatever it affects. */
     collection: <N extends CollectionCommandName>(name: N, input: CommandRequest<N> | object, person?: PersonRow) => {
+      hears?.({ bench: on.bench, person: person ?? on.ilka, name, input, tag: undefined })
       const { result } = performOnCollection(on.bench, person ?? on.ilka, name, input as never)
       workOff(on.bench)
       return result
@@ -46,6 +59,7 @@ export function serverBench() {
         ) as { tag: string }
       ).tag,
     perform: <N extends MachineCommandName>(tag: string, name: N, input: CommandRequest<N>, person?: PersonRow) => {
+      hears?.({ bench: on.bench, person: person ?? on.ilka, name, input, tag })
       const { result } = performOnMachine(on.bench, person ?? on.ilka, tag, name, commands[name].parse(input) as never)
       workOff(on.bench)
       return result

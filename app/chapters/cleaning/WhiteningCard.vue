@@ -7,7 +7,7 @@ import type { SheetOf } from '#shared/chapters/index'
 const props = defineProps<{ sheet: SheetOf<'cleaning'> }>()
 const session = useSession()
 const parts = computed(() => props.sheet.cleaning.whitenings)
-const forecasts = useForecasts(() => parts.value)
+const { forecasts, trouble } = useForecasts(() => parts.value)
 const running = computed(() => parts.value.filter(p => !p.endedAt))
 const state = computed(() => (running.value.length ? 'open' : parts.value.length ? 'done' : 'none'))
 const result = computed(
@@ -19,7 +19,9 @@ const result = computed(
           ? matchWords[matchColour({ part: part.colours.at(-1)!, reference: part.reference }).match]
           : forecast
             ? whiteningWords[forecast.state]
-            : 'reckoning…'
+            : trouble.value
+              ? 'not reckoned'
+              : 'reckoning…'
         return `${part.name}: ${word.toLowerCase()}`
       })
       .join('; ') || 'No part is followed',
@@ -31,6 +33,7 @@ const lab = { l: '', a: '', b: '', error: '1' } as never
   <OneCard title="Whitening" hint="Two plastics on one machine are two parts. It is measured before, and after every exposure." :state="state" :result="result">
     <template v-for="part in parts" :key="part.id">
       <WhiteningPart v-if="forecasts[part.id]" :tag="sheet.tag" :part="part" :forecast="forecasts[part.id]!" />
+      <p v-else-if="trouble" role="alert" class="text-stop">{{ part.name }} cannot be reckoned: {{ trouble }}</p>
       <p v-else role="status" class="hint">Reckoning how {{ part.name }} goes on…</p>
     </template>
     <AddPanel v-if="session.may('follow-whitening')" v-slot="{ close }" label="Follow a part" :open="!parts.length">

@@ -11,7 +11,7 @@ const {
 const evening = async () => (await (await application.ask('/api/evening', { cookie: await application.cookieOf('petra') })).json()) as EveningView
 
 it('an evening is dealt out to three people, handed on, done, printed and told', async () => {
-  await maeve.open('/')
+  await Promise.all([ilka, maeve, baraka].map(visitor => visitor.open('/')))
   await maeve.press('I am here')
   await ilka.sees('Maeve Corrigan until')
   await ilka.press('I am here')

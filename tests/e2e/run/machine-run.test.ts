@@ -16,6 +16,7 @@ const stage = async (title: string) => {
 
 it('a machine goes from the back door to a printed label', async () => {
   // Arrive
+  await ilka.open('/')
   await ilka.press('Book in a machine')
   await ilka.fill('Model or description', 'petrel 8')
   await ilka.sees('Known model.', 'three-rail memory')

@@ -7,8 +7,9 @@ import chrome from 'selenium-webdriver/chrome.js'
 import { people } from '../../../demo/people'
 
 const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
+/** Where the driver has Enter and its like: a part of Unicode that nobody writes in. */
+const specialKeys = /[\ue000-\uf8ff]/
 const patienceMs = 15_000
-const longText = 40
 /** How often a page is looked at while something is waited for. */
 const lookEveryMs = 100
 
@@ -80,10 +81,8 @@ export class Visitor {
 
   /** Is signed in already, as somebody who opens the bench a second time that day. */
   async comesIn(cookie: string) {
-    await this.open('/icon.svg')
     const [name = '', ...value] = cookie.split('=')
-    await this.driver.manage().addCookie({ name, value: value.join('='), path: '/', httpOnly: true })
-    await this.open('/')
+    await (this.driver as chrome.Driver).sendDevToolsCommand('Network.setCookie', { url: this.address, name, value: value.join('='), httpOnly: true })
   }
 
   async signIn(signInName: SignInName) {
@@ -108,11 +107,13 @@ export class Visitor {
 
   async fill(label: string, text: string, within?: string) {
     const field = await this.find('field', label, within)
-    // As a person empties it; the driver's own clearing is not heard by the page.
-    await field.sendKeys(Key.chord(Key.CONTROL, 'a'), Key.BACK_SPACE)
-    // What is long is pasted: nobody types five hundred letters.
-    if (text.length > longText) await (this.driver as chrome.Driver).sendDevToolsCommand('Input.insertText', { text })
-    else await field.sendKeys(text)
+    const takesText = await this.driver.executeScript<boolean>(
+      `const e = arguments[0]; e.focus(); e.scrollIntoView({ block: 'center' }); if (/^(date|time|datetime-local|month|week)$/.test(e.type)) return false; e.select(); return true`,
+      field,
+    )
+    // The text comes at once, as by a paste; keys that are no letters go as keys, and days and times have parts of their own.
+    if (takesText && text && !specialKeys.test(text)) await (this.driver as chrome.Driver).sendDevToolsCommand('Input.insertText', { text })
+    else await field.sendKeys(Key.chord(Key.CONTROL, 'a'), Key.BACK_SPACE, text)
   }
 
   /** Chooses files for a file field, as the browser's own picker does. */

@@ -2,7 +2,6 @@ import type { WhiteningInput, WhiteningResult } from '#core/cleaning/whitening-f
 import type { SheetOf } from '#shared/chapters/index'
 import type { ForecastBench } from '~/workers/forecast.worker'
 import ForecastWorker from '~/workers/forecast.worker?worker'
-import { type Remote, wrap } from 'comlink'
 
 type Part = SheetOf<'cleaning'>['cleaning']['whitenings'][number]
 
@@ -23,18 +22,14 @@ function inputOf({ reference, colours, hours, goalB, similarTauHours, exposures,
 /** The forecast of each part, fitted beside the page; nothing of a part while it is being fitted for the first time. */
 export function useForecasts(parts: () => readonly Part[]) {
   const forecasts = shallowRef<Record<number, WhiteningResult>>({})
-  let worker: Worker | undefined
-  let bench: Remote<ForecastBench> | undefined
-  let round = 0
+  const { trouble, run } = useBeside<ForecastBench>(() => new ForecastWorker(), { keeps: true })
   async function fit(now: readonly Part[]) {
     if (!now.length) return
-    worker ??= new ForecastWorker()
-    bench ??= wrap<ForecastBench>(worker)
-    const mine = ++round
-    const found = await Promise.all(now.map(async part => [part.id, await bench!.forecast(inputOf(part))] as const))
-    if (mine === round) forecasts.value = Object.fromEntries(found)
+    await run(
+      bench => Promise.all(now.map(async part => [part.id, await bench.forecast(inputOf(part))] as const)),
+      found => (forecasts.value = Object.fromEntries(found)),
+    )
   }
   onMounted(() => watch(parts, fit, { immediate: true }))
-  onUnmounted(() => worker?.terminate())
-  return forecasts
+  return { forecasts, trouble }
 }

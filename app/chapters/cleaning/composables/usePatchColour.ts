@@ -1,6 +1,5 @@
 import { type Neutral, type PatchBox as Box, type PatchColour, boxesOverlap, neutrals } from '#core/cleaning/patch-colour'
 import type { Finding } from '#core/kernel/finding'
-import { wrap } from 'comlink'
 import type { PatchBench } from '~/workers/patch.worker'
 import PatchWorker from '~/workers/patch.worker?worker'
 
@@ -8,8 +7,7 @@ import PatchWorker from '~/workers/patch.worker?worker'
 export function usePatchColour() {
   const file = shallowRef<File>()
   const url = ref('')
-  const trouble = ref('')
-  const busy = ref(false)
+  const { busy, trouble, run } = useBeside<PatchBench>(() => new PatchWorker())
   const neutral = ref<Neutral>('grey-card')
   const target = ref('neutral')
   const areas = ref<Record<string, Box>>({})
@@ -39,16 +37,15 @@ export function usePatchColour() {
       trouble.value = 'The two boxes overlap: the part would be measured against itself. Draw them apart.'
       return null
     }
-    busy.value = true
-    const worker = new PatchWorker()
-    try {
-      const result = await wrap<PatchBench>(worker).measure(file.value!, { ...areas.value[of]! }, { ...areas.value.neutral! }, neutrals[neutral.value].l)
-      findings.value = result.findings
-      return result.colour
-    } finally {
-      worker.terminate()
-      busy.value = false
-    }
+    let colour: PatchColour | null = null
+    await run(
+      bench => bench.measure(file.value!, { ...areas.value[of]! }, { ...areas.value.neutral! }, neutrals[neutral.value].l),
+      result => {
+        findings.value = result.findings
+        colour = result.colour
+      },
+    )
+    return colour
   }
   return { url, trouble, busy, neutral, target, areas, findings, choose, setBox, measure }
 }

@@ -1,4 +1,4 @@
-import { type Remote, proxy, wrap } from 'comlink'
+import { proxy } from 'comlink'
 import { type CorrosionArea, defaultThreshold } from '#core/condition/corrosion-area'
 import type { Point } from '#core/condition/marks'
 import CorrosionWorker from '~/workers/corrosion.worker?worker'
@@ -13,19 +13,17 @@ export function useCorrosion(picture: () => Promise<Blob>) {
   const progress = ref<number>()
   const area = shallowRef<CorrosionArea>()
   const overlay = shallowRef<ImageBitmap | null>(null)
-  const trouble = ref('')
   /** Whether what is shown was found from what is marked now. */
   const current = ref(false)
-  let worker: Worker | undefined
-  let bench: Remote<CorrosionBench> | undefined
+  const { trouble, run, end } = useBeside<CorrosionBench>(() => new CorrosionWorker(), { keeps: true })
+  let loaded = false
 
-  /** Ends the worker; cancelling is nothing else. */
+  /** Ends the worker, and the picture with it; cancelling is nothing else. */
   function cancel() {
-    worker?.terminate()
-    worker = bench = undefined
+    end()
+    loaded = false
     progress.value = undefined
   }
-  onUnmounted(cancel)
 
   function forget() {
     area.value = undefined
@@ -37,36 +35,35 @@ export function useCorrosion(picture: () => Promise<Blob>) {
   async function measure() {
     trouble.value = ''
     progress.value = 0
-    try {
-      if (!worker) {
-        worker = new CorrosionWorker()
-        bench = wrap<CorrosionBench>(worker)
-        await bench.load(await picture())
-      }
-      const plain = (points: Point[]) => points.map(([x, y]) => [x, y] as const)
-      const wrong = await bench!.measure(
-        { outline: plain(outline.value), corroded: plain(corroded.value), sound: plain(sound.value) },
-        proxy((share: number) => (progress.value = share)),
-      )
-      if (wrong) {
+    const plain = (points: Point[]) => points.map(([x, y]) => [x, y] as const)
+    const samples = { outline: plain(outline.value), corroded: plain(corroded.value), sound: plain(sound.value) }
+    await run(
+      async bench => {
+        if (!loaded) await bench.load(await picture())
+        loaded = true
+        return bench.measure(
+          samples,
+          proxy((share: number) => (progress.value = share)),
+        )
+      },
+      async wrong => {
+        current.value = !wrong
+        if (!wrong) return show()
+        forget()
         trouble.value = wrong.message
-        return forget()
-      }
-      current.value = true
-      await show()
-    } catch (error) {
-      trouble.value = error instanceof Error ? error.message : String(error)
-    } finally {
-      progress.value = undefined
-    }
+      },
+    )
+    progress.value = undefined
   }
 
+  /** What is found at this threshold; one that has been moved on meanwhile is shown by its own turn. */
   async function show() {
-    if (!bench || !current.value) return
+    if (!current.value) return
     const at = threshold.value
-    const [found, shown] = await Promise.all([bench.areaAt(at), bench.overlay(at)])
-    // A threshold that has been moved on meanwhile is shown by its own turn.
-    if (at === threshold.value) [area.value, overlay.value] = [found, shown]
+    await run(
+      bench => Promise.all([bench.areaAt(at), bench.overlay(at)]),
+      found => ([area.value, overlay.value] = found),
+    )
   }
   watch(threshold, () => void show())
 
