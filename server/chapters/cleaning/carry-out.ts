@@ -70,9 +70,14 @@ export function sayCleaningPart(work: MachineWork, { partId, version, ...part }:
   return { partId: id }
 }
 
+/** Leaves a part out, and its steps that nobody has done; what was done, or left out with a reason, stays on record. */
 export function dropCleaningPart(work: MachineWork, { partId }: CommandInput<'drop-cleaning-part'>): void {
+  const { tx, machine } = work
   const part = partOf(work, partId)
-  work.tx.delete(cleaningParts).where(eq(cleaningParts.id, partId)).run()
+  tx.delete(cleaningParts).where(eq(cleaningParts.id, partId)).run()
+  tx.delete(cleaningSteps)
+    .where(and(eq(cleaningSteps.machineId, machine.id), eq(cleaningSteps.part, part.name), eq(cleaningSteps.state, 'open')))
+    .run()
   work.write('cleaning.part-dropped', { name: part.name })
 }
 
