@@ -5,6 +5,8 @@ import type { Material } from './words'
 /** Things that several jobs share, with what keeps their jobs apart. */
 export const thingKinds = { tank: 'Tank', oven: 'Oven', box: 'Drying box', light: 'Lamp or light box' } as const
 export type ThingKind = keyof typeof thingKinds
+/** Where something is that lies in one of these. */
+export const insideThing: Record<ThingKind, string> = { tank: 'in a tank', oven: 'in an oven', box: 'in a drying box', light: 'under a lamp' }
 /** What a part comes out of wet, or is not whole while it lies in it. */
 export const wets: readonly ThingKind[] = ['tank']
 

@@ -2,7 +2,7 @@ import { commonPractice, finding } from '../kernel/finding'
 import { type Discipline, move, step } from '../planning/discipline'
 import { type Heard, contradiction, heard, slug } from '../safety/heard'
 import { type Contamination, contaminationKinds, contaminationStateNames, nextCleaningStep } from './contamination'
-import { type ThingKind, thingKinds, wets } from './bookings'
+import { type ThingKind, insideThing, thingKinds, wets } from './bookings'
 import { type DryingResult, judgeDrying } from './drying'
 
 /** A part that is laid out to dry, and weighed as it does. */
@@ -111,7 +111,7 @@ export const cleaningFacts = (record: CleaningRecord, now: string): CleaningFact
 export const wetNow = ({ waits, dryings, bookings }: Pick<CleaningRecord, 'waits' | 'dryings' | 'bookings'>, now: string): string[] => [
   ...waits.filter(w => wet.test(w.what) && w.until > now).map(w => w.what),
   ...dryings.filter(d => !d.endedAt && judgeSeries(d, now).state !== 'dry').map(d => `${d.what} is not dry by its mass`),
-  ...bookings.filter(b => wets.includes(b.kind) && b.from <= now).map(b => `${b.what} lies in a ${thingKinds[b.kind].toLowerCase()}`),
+  ...bookings.filter(b => wets.includes(b.kind) && b.from <= now).map(b => `${b.what} lies ${insideThing[b.kind]}`),
 ]
 
 /** Whether a part is known to dry already, by a wait or a series that names it; that something else dries says nothing of it. */
@@ -208,7 +208,7 @@ const bookingsHeard = ({ bookings }: CleaningRecord, now: string): Heard[] =>
         finding(
           kind === 'light' ? 'care' : 'stop',
           `wait.in.${slug(what)}`,
-          `It lies in a ${thingKinds[kind].toLowerCase()}, and nobody has said that it is out: ${what}.`,
+          `It lies ${insideThing[kind]}, and nobody has said that it is out: ${what}.`,
           wets.includes(kind) ? 'What is wet conducts.' : 'What is away is not in the machine, and what dries is not dry yet.',
           commonPractice,
         ),

@@ -17,7 +17,7 @@ import { BackupKeeper } from './keeper'
 import { makeBackup } from './make'
 import { backupsIn, readManifest } from './manifest'
 import { restoreBackup } from './restore'
-import { backupDue, backupSchedule } from './schedule'
+import { backupDue, backupSchedule, judgeBackups, lastMade } from './schedule'
 
 const on = serverBench()
 let aside: string
@@ -113,6 +113,18 @@ it('is due when the last one is older than that', () => {
   expect(backupDue(every(24), '2026-03-02T12:00:00Z', now)).toBe(true)
   expect(backupDue(every(0), undefined, now)).toBe(false)
   expect(backupSchedule({ BACKUP_EVERY_HOURS: 'often', BACKUPS_KEPT: '0' })).toEqual({ everyHours: 24, kept: 14 })
+})
+
+it('is told to be old when nothing has come for two turns, and nothing is believed of a clock that stood ahead', () => {
+  const now = new Date('2026-03-03T12:00:00Z')
+  const said = (everyHours: number, ...made: string[]) => judgeBackups({ everyHours, kept: 1 }, lastMade(made, now), now).code
+  expect(said(24)).toBe('backup.none')
+  expect(said(24, '2026-03-01T12:00:01Z')).toBe('backup.made')
+  expect(said(24, '2026-03-01T11:59:59Z')).toBe('backup.old')
+  expect(said(0, '2026-02-25T00:00:00Z')).toBe('backup.made')
+  expect(said(0, '2026-02-24T11:00:00Z')).toBe('backup.old')
+  expect(said(24, '2028-01-01T00:00:00Z', '2026-02-01T00:00:00Z')).toBe('backup.old')
+  expect(said(24, '2028-01-01T00:00:00Z')).toBe('backup.none')
 })
 
 it('one that is being made can be given up, and the next one sweeps what it left', async () => {

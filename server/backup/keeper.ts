@@ -2,7 +2,7 @@ import { Worker } from 'node:worker_threads'
 import type { BackupsView } from '#shared/chapters/practice/index'
 import type { BackupOrder, BackupProgress } from './make'
 import { backupsIn } from './manifest'
-import { type BackupSchedule, backupDue } from './schedule'
+import { type BackupSchedule, backupDue, judgeBackups, lastMade } from './schedule'
 
 /** Whoever sees to the backups of a collection in use: one at a time, in a thread, by itself and when asked. */
 export class BackupKeeper {
@@ -18,8 +18,16 @@ export class BackupKeeper {
     private readonly now: () => Date,
   ) {}
 
+  private lastMade(): string | undefined {
+    return lastMade(
+      backupsIn(this.where.backups).map(b => b.manifest.made),
+      this.now(),
+    )
+  }
+
   view(): BackupsView {
     return {
+      stands: judgeBackups(this.schedule, this.lastMade(), this.now()),
       folder: this.where.backups,
       ...this.schedule,
       running: this.running ?? null,
@@ -39,7 +47,7 @@ export class BackupKeeper {
   async look(): Promise<void> {
     const now = this.now()
     const lately = this.trouble && now.getTime() - Date.parse(this.trouble.at) < 3_600_000
-    if (!lately && backupDue(this.schedule, backupsIn(this.where.backups)[0]?.manifest.made, now)) await this.make()
+    if (!lately && backupDue(this.schedule, this.lastMade(), now)) await this.make()
   }
 
   /** Gives up the one that is being made; what was begun of it is swept when the next one begins. */

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { shownRail } from '#core/power/rails'
 import { photographUrl } from '#shared/chapters/look/index'
 import type { SheetOf } from '#shared/chapters/index'
 
@@ -7,7 +8,7 @@ const props = defineProps<{ sheet: SheetOf<'home'> }>()
 const session = useSession()
 const times = useTimes()
 const outcome = computed(() => props.sheet.outcome)
-const volts = (v: number) => `${Number(v.toFixed(3))} V`
+const volts = (v: number) => `${String(Number(v.toFixed(3))).replace('-', '−')} V`
 </script>
 
 <template>
@@ -29,7 +30,7 @@ const volts = (v: number) => `${Number(v.toFixed(3))} V`
             <td class="py-1" :class="one.now !== one.found && 'font-semibold text-enamel'">{{ one.now === one.found ? 'unchanged' : one.now }}</td>
           </tr>
           <tr v-for="rail in outcome.rails" :key="rail.name">
-            <th class="py-1 pr-4 font-semibold">Rail {{ rail.name }}</th>
+            <th class="py-1 pr-4 font-semibold">Rail {{ shownRail(rail.name) }}</th>
             <td class="figure py-1 pr-4">{{ volts(rail.first) }}</td>
             <td class="figure py-1">{{ volts(rail.last) }}</td>
           </tr>

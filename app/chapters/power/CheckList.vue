@@ -21,7 +21,7 @@ const checked = computed({ get: () => value.value ?? [], set: v => (value.value 
       <li
         v-for="(check, i) in inOrder"
         :key="check.code"
-        class="grid items-start gap-x-2 py-0.5"
+        class="grid items-baseline gap-x-2 py-0.5"
         :class="check.known === null ? 'grid-cols-[1.25rem_minmax(0,1fr)_auto]' : 'grid-cols-[4.25rem_minmax(0,1fr)_auto]'"
       >
         <LevelSign v-if="check.known !== null" :level="check.known ? 'fine' : 'stop'" />

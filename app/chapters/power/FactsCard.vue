@@ -74,7 +74,7 @@ const options = (name: (typeof enteredFactNames)[number]) => Object.entries(powe
       <template #default="{ values }">
         <WatchValues :values="values" @changed="$emit('typed', $event)" />
         <ul v-if="folded.length" aria-label="Answered" class="grid gap-1">
-          <li v-for="{ level, facts } in folded" :key="level" class="grid grid-cols-[4.25rem_minmax(0,1fr)] gap-2">
+          <li v-for="{ level, facts } in folded" :key="level" class="grid grid-cols-[4.25rem_minmax(0,1fr)] items-baseline gap-2">
             <LevelSign :level="level" />
             <p class="flex flex-wrap gap-x-4">
               <button

@@ -40,7 +40,11 @@ const { submitCommand: withdraw, busy: withdrawing } = useCommand('withdraw-over
     <section v-if="against.length" aria-label="What would open it" class="grid gap-1">
       <h3 class="sr-only">What would open it</h3>
       <ul class="grid divide-y divide-line border-y border-line">
-        <li v-for="{ found, open } in all ? reasons : reasons.slice(0, shownAtFirst)" :key="found.code" class="grid grid-cols-[4.25rem_1fr] gap-2 py-1">
+        <li
+          v-for="{ found, open } in all ? reasons : reasons.slice(0, shownAtFirst)"
+          :key="found.code"
+          class="grid grid-cols-[4.25rem_1fr] items-baseline gap-2 py-1"
+        >
           <LevelSign :level="found.level" />
           <details>
             <summary class="cursor-pointer">
@@ -52,7 +56,7 @@ const { submitCommand: withdraw, busy: withdrawing } = useCommand('withdraw-over
             </p>
           </details>
         </li>
-        <li v-if="unlooked.length" class="grid grid-cols-[4.25rem_1fr] gap-2 py-1">
+        <li v-if="unlooked.length" class="grid grid-cols-[4.25rem_1fr] items-baseline gap-2 py-1">
           <LevelSign level="note" />
           <p>
             <span class="font-semibold">Not looked at yet:</span>

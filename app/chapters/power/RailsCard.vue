@@ -54,7 +54,7 @@ const overTime = (rail: string) =>
             <summary class="min-h-6 cursor-pointer">{{ found.says }}</summary>
             <p class="hint">{{ found.because.join(' ') }}</p>
           </details>
-          <div v-if="driftOf(rail.name)" class="grid grid-cols-[4.25rem_1fr] gap-2">
+          <div v-if="driftOf(rail.name)" class="grid grid-cols-[4.25rem_1fr] items-baseline gap-2">
             <LevelSign :level="driftOf(rail.name)!.level" />
             <details>
               <summary class="min-h-6 cursor-pointer">{{ driftOf(rail.name)!.says }}</summary>

@@ -40,10 +40,10 @@ const schedule = computed(() =>
     <p v-if="!view" role="status" class="hint">{{ trouble || 'Fetching…' }}</p>
     <template v-else>
       <p v-if="view.backups[0]" class="flex flex-wrap items-baseline gap-x-3">
-        <LevelSign level="fine" /><span class="font-semibold">The last one: {{ times.exact(view.backups[0].made) }}</span
+        <span class="font-semibold">The last one: {{ times.exact(view.backups[0].made) }}</span
         ><span>opened and checked {{ times.exact(view.backups[0].verified) }}</span>
       </p>
-      <p v-else class="flex flex-wrap items-baseline gap-x-3"><LevelSign level="care" />There is none yet. A lost disk would take everything.</p>
+      <FindingList :findings="[view.stands]" />
       <p v-if="view.trouble" role="alert" class="text-stop">The try of {{ times.exact(view.trouble.at) }} came to nothing: {{ view.trouble.says }}</p>
       <div class="flex flex-wrap items-center gap-3">
         <button type="button" class="button" :disabled="!!view.running" @click="ask('POST')">{{ view.running ? 'Making one…' : 'Make a backup now' }}</button>

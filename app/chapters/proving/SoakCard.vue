@@ -9,7 +9,9 @@ const session = useSession()
 const times = useTimes()
 const { submitCommand: tally, busy, failure } = useCommand('tally-soak', () => props.sheet.tag)
 const soaks = computed(() => props.sheet.soaks.map(soak => ({ ...soak, result: planSoak({ ...soak, secondsAPass: soak.secondsAPass ?? undefined }) })))
-const state = computed(() => (!soaks.value.length ? 'none' : soaks.value.some(s => !s.endedAt && s.result.verdict !== 'cured') ? 'open' : 'done'))
+/** What was soaked last of each thing says how it stands; a soak that ended otherwise than cured is not done with. */
+const newest = computed(() => [...new Map(soaks.value.map(s => [s.what, s])).values()])
+const state = computed(() => (!soaks.value.length ? 'none' : newest.value.some(s => s.result.verdict !== 'cured') ? 'open' : 'done'))
 const words = { 'cured': 'cured', 'not-cured': 'not cured', 'go-on': 'go on' } as const
 const levels = { 'cured': 'fine', 'not-cured': 'stop', 'go-on': 'note' } as const
 const result = computed(() => soaks.value.map(s => `${s.what}: ${words[s.result.verdict]}`).join('; ') || 'None begun')

@@ -7,7 +7,7 @@ defineProps<{ findings: Finding[]; brief?: boolean }>()
 
 <template>
   <ul class="grid gap-1">
-    <li v-for="found in findings" :key="found.code + found.says" class="grid grid-cols-[4.25rem_1fr] gap-2">
+    <li v-for="found in findings" :key="found.code + found.says" class="grid grid-cols-[4.25rem_1fr] items-baseline gap-2">
       <LevelSign :level="found.level" />
       <details v-if="!brief && (found.because.length || found.source)">
         <summary>{{ found.says }}</summary>

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { Finding } from '../../kernel/shapes'
 
 const s = z.string()
 const n = z.number()
@@ -6,6 +7,8 @@ const n = z.number()
 /** The backups of the collection: which are there, and how the one comes on that is being made. */
 export const BackupsView = z.object({
   folder: s,
+  /** Whether the last one is as new as it should be. */
+  stands: Finding,
   /** Every so many hours one is made; 0 for never. */
   everyHours: n,
   kept: n,
