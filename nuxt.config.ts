@@ -61,7 +61,11 @@ export default defineNuxtConfig({
   auth: { loadStrategy: 'none' },
   runtimeConfig: { session: { name: 'jolly-bench', maxAge: 60 * 60 * 24 * 14, password: '', cookie: { sameSite: 'strict', secure: false } } },
   // It runs from its own folder, beside its packages: copying what it needs of them would take longest of all.
-  nitro: { externals: { external: ['better-sqlite3', 'sharp', 'piscina'], trace: false }, compressPublicAssets: { gzip: true, brotli: false } },
+  // Packages of hundreds of small files are bundled all the same: reading them one by one is most of a start.
+  nitro: {
+    externals: { external: ['better-sqlite3', 'sharp', 'piscina'], inline: ['date-fns', '@date-fns', 'culori', 'drizzle-orm', 'uuid'], trace: false },
+    compressPublicAssets: { gzip: true, brotli: false },
+  },
   hooks: { 'nitro:init': nitro => nitro.hooks.hook('compiled', async () => void (await bundleWorkers(room('.output/workers')))) },
   typescript: { strict: true, tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } } },
 })

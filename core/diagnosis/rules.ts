@@ -1,16 +1,18 @@
 import { type Discipline, move, step } from '../planning/discipline'
+import { comesAndGoes } from './symptoms'
 import { type AttemptArea, type TheoryState, backToBasics } from './back-to-basics'
 
 export interface DiagnosisRecord {
   faults: readonly {
     symptom: string
+    symptoms: readonly string[]
     stopsMachine: boolean
     open: boolean
     /** It stays as it is, and is known; nobody works on it. */
     leftAs: '' | 'known' | 'came-back'
     observations: readonly unknown[]
     repairs: readonly { at: string }[]
-    attempts: readonly { area: AttemptArea; minutes: number | null }[]
+    attempts: readonly { area: AttemptArea; minutes: number | null; trial?: { outcome: string } | null }[]
     theories: readonly { state: TheoryState; damaged: boolean }[]
   }[]
 }
@@ -28,6 +30,8 @@ export interface DiagnosisFacts {
     leftAs: string
     looked: boolean
     repairs: number
+    /** It was mended, came and went before, and this is when it was mended first; nothing of others. */
+    cameAndWentUntil: string | null
     /** Why it has to go back to basics; empty where it has not. */
     basics: { says: string; why: string } | null
   }[]
@@ -43,7 +47,7 @@ export const basicsAround = ({ damages, readings, probeSheets }: Around) => ({
 export const diagnosisFacts = (record: DiagnosisRecord & Around): DiagnosisFacts => {
   const around = basicsAround(record)
   return {
-    faults: record.faults.map(({ symptom, stopsMachine, open, leftAs, observations, repairs, attempts, theories }) => {
+    faults: record.faults.map(({ symptom, symptoms, stopsMachine, open, leftAs, observations, repairs, attempts, theories }) => {
       const [basics] = backToBasics({ open: open && !leftAs, attempts, theories, ...around })
       return {
         symptom,
@@ -52,6 +56,14 @@ export const diagnosisFacts = (record: DiagnosisRecord & Around): DiagnosisFacts
         leftAs,
         looked: observations.length + attempts.length + theories.length > 0,
         repairs: repairs.length,
+        cameAndWentUntil:
+          !open &&
+          comesAndGoes(
+            symptoms,
+            attempts.map(a => a.trial?.outcome),
+          )
+            ? (repairs.map(r => r.at).sort()[0] ?? null)
+            : null,
         basics: basics ? { says: basics.says, why: basics.because[0] ?? '' } : null,
       }
     }),

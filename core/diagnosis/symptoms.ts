@@ -29,4 +29,9 @@ export const symptomGroups = {
 } as const
 export const symptomNames: Record<string, string> = Object.assign({}, ...Object.values(symptomGroups).map(g => g.words)) as Record<string, string>
 export type SymptomWord = string
+
+const comingAndGoing: readonly SymptomWord[] = ['sometimes', 'once', 'drops-out']
+/** Whether a fault comes and goes, by what was said of it, or by what a test of it showed. */
+export const comesAndGoes = (symptoms: readonly SymptomWord[], outcomes: readonly (string | undefined)[]): boolean =>
+  symptoms.some(word => comingAndGoing.includes(word)) || outcomes.includes('sometimes')
 export const symptomWords = Object.keys(symptomNames)

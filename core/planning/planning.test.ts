@@ -20,6 +20,7 @@ const spent = {
 }
 const fault = {
   symptom: 'No sound',
+  symptoms: [] as string[],
   stopsMachine: true,
   open: true,
   leftAs: '' as const,
@@ -99,7 +100,13 @@ describe('the next moves', () => {
     ['test-sheet', { stage: 'prove', testSheet: { lines: [testLine], looks: [] } }],
     ['retest-due', { stage: 'home', life: 'store', lifeSince: '2024-03-03T19:00:00.000Z' }],
     ['bulletin', { unreadBulletins: [{ happens: 'The tail cracks', seeBy: '' }] }],
-    ['soak', { stage: 'prove', soaks: [{ what: 'Memory test', seenFailures: 1, seenPasses: 60, confidence: 0.95, passes: 9, failures: 0, endedAt: null }] }],
+    [
+      'soak',
+      {
+        stage: 'prove',
+        soaks: [{ what: 'Memory test', seenFailures: 1, seenPasses: 60, confidence: 0.95, passes: 9, failures: 0, startedAt: now, endedAt: null }],
+      },
+    ],
     ['fault-basics', { faults: [{ ...fault, attempts: [{ area: 'video', minutes: 180 }] }] }],
     ['sign-off', { stage: 'prove' }],
     ['life', { signOff: { limits: null }, stage: 'prove' }],

@@ -31,6 +31,7 @@ export interface KeptSoak {
   confidence: number
   passes: number
   failures: number
+  startedAt: string
   endedAt: string | null
 }
 export interface RetestFacts {
@@ -89,6 +90,9 @@ export function retestFacts(
     runningWaits: known.waits.filter(w => !w.over && !isTestWait(w.what)).map(w => w.what),
     whole: known.whole,
     soaks,
+    notSoaked: known.faults
+      .filter(({ cameAndWentUntil: since }) => since !== null && !kept.some((s, i) => s.startedAt >= since && soaks[i]!.verdict === 'cured'))
+      .map(f => f.symptom),
     buildUp,
     testSheet,
     repairedAt:

@@ -1,4 +1,6 @@
 import { expect, it } from 'vitest'
+import { now, settled } from '../../tests/support/settled-machine'
+import { type MachineRecord, assess } from '../planning/assess'
 import { type SignOffInput, judgeSignOff } from './sign-off'
 
 const ready: SignOffInput = {
@@ -10,6 +12,7 @@ const ready: SignOffInput = {
   runningWaits: [],
   whole: true,
   soaks: [],
+  notSoaked: [],
   buildUp: null,
   testSheet: { done: true, left: [], failed: [] },
 }
@@ -39,6 +42,25 @@ it.each<[Partial<SignOffInput>, string]>([
   const result = judgeSignOff({ ...ready, ...change })
   expect(result.allowed).toBe(false)
   expect(result.findings.filter(f => f.level === 'stop').map(f => f.code)).toEqual([code])
+})
+
+it('tells of what came and went, was mended, and was not soaked since', () => {
+  const fault = {
+    ...{ symptom: 'Drops a memory test', symptoms: ['sometimes'], stopsMachine: true, open: false, leftAs: '' as const },
+    ...{ observations: [], attempts: [], theories: [], repairs: [{ at: '2026-03-01T10:00:00.000Z' }] },
+  }
+  const soak = { what: 'Memory test', seenFailures: 1, seenPasses: 60, confidence: 0.95, passes: 400, failures: 0, endedAt: null }
+  const told = (record: Partial<MachineRecord>) =>
+    assess({ ...settled, ...record } as MachineRecord, now)
+      .known.signOff.findings.filter(f => f.code === 'sign-off.not-soaked')
+      .map(f => f.level)
+  expect(told({ faults: [fault] })).toEqual(['care'])
+  expect(told({ faults: [{ ...fault, symptoms: [], attempts: [{ area: 'memory', minutes: null, trial: { outcome: 'sometimes' } }] }] })).toEqual(['care'])
+  expect(told({ faults: [fault], soaks: [{ ...soak, startedAt: '2026-02-01T10:00:00.000Z' }] })).toEqual(['care'])
+  expect(told({ faults: [fault], soaks: [{ ...soak, passes: 9, startedAt: '2026-03-01T11:00:00.000Z' }] })).toEqual(['care'])
+  expect(told({ faults: [fault], soaks: [{ ...soak, startedAt: '2026-03-01T11:00:00.000Z' }] })).toEqual([])
+  expect(told({ faults: [{ ...fault, symptoms: ['always'] }] })).toEqual([])
+  expect(told({ faults: [{ ...fault, open: true }] })).toEqual([])
 })
 
 it('is told of a soak that was given up or passed, and not held by it', () => {

@@ -18,6 +18,8 @@ export interface SignOffInput {
   whole: boolean
   /** Soaks, with what each has shown by now. */
   soaks: readonly { what: string; verdict: SoakVerdict; left: number | null; given: boolean }[]
+  /** Symptoms that came and went, were mended, and of which no soak has said since that they are gone. */
+  notSoaked: readonly string[]
   /** The build-up that is not ended, if any: whether it is done, and where it stands in words. */
   buildUp: { done: boolean; says: string } | null
   /** What the newest test sheet says; nothing where none was begun. */
@@ -84,6 +86,7 @@ export function judgeSignOff({
   runningWaits,
   whole,
   soaks,
+  notSoaked,
   buildUp,
   testSheet,
   repairedAt,
@@ -114,6 +117,15 @@ export function judgeSignOff({
         : finding('care', 'sign-off.lesser-fault', `Open fault: ${fault.symptom}.`, 'It does not stop the machine; it stays in the record.'),
     ),
     ...soaks.map(soakFinding),
+    ...notSoaked.map(symptom =>
+      finding(
+        'care',
+        'sign-off.not-soaked',
+        `It came and went, and nothing has run to show that it is gone: ${symptom}.`,
+        'One good run says little of what fails now and then. Soak it, or say in the statement why it is believed.',
+        commonPractice,
+      ),
+    ),
     ...(buildUp && !buildUp.done
       ? [finding('stop', 'sign-off.build-up', `The build-up is not done: ${buildUp.says}`, 'Go on with it, or end it with a reason.')]
       : []),

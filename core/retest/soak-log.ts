@@ -7,9 +7,10 @@ export interface SoakLog {
 }
 
 const failed =
-  /\b(fail(ed|ing|ure|ures|s)?|errors?|bad|wrong|parity|mismatch(es)?|abort(ed)?|panic|crash(ed)?|hang|hung|time(d)?[ -]?out|not\s+(ok|good|passed|complete[d]?)|unsuccessful|incomplete|ng)\b/i
-/** `0 errors`, `no failures`: a pass. */
-const noneFailed = /\b(0|no|zero|without)\s+(errors?|fail(ures|s|ed)?|mismatch(es)?|bad)\b|\b(errors?|failures?)\s*[:=]\s*0\b/gi
+  /\b(fail(ed|ing|ure|ures|s)?|errors?|bad|wrong|parity|mismatch(es|ed)?|abort(ed)?|panic|crash(ed)?|hang|hung|corrupt(ed|ion)?|flipped|differs?|different|differences?|stuck|lost|dropped|faults?|faulty|exceptions?|unexpected|expected|retr(y|ies|ied)|time(d)?[ -]?out|not\s+(ok|good|passed|complete[d]?)|unsuccessful|incomplete|ng)\b/i
+/** `0 errors`, `no failures`, `errors: 0`: a pass. */
+const noneFailed =
+  /\b(0|no|zero|without)\s+(errors?|fail(ure|ures|s|ed)?|mismatch(es)?|faults?|differences?|exceptions?|corruption|bad|lost|dropped|retries)\b|\bas expected\b|\b(errors?|failures?|faults?|mismatches|differences|exceptions|lost|dropped)\s*[:=]\s*0\b(?![.,]?\d)/gi
 const passed = /\b(pass(ed|es)?|ok|good|success|complete[d]?)\b/i
 /** `pass 12`, `12 passes`: which one it was, and no verdict. */
 const counted = /\bpass(es)?\s*#?\s*\d+|\b\d+\s*pass(es)?\b/gi

@@ -73,6 +73,7 @@ describe('who signs, and within which limits', () => {
       openFaults: [],
       runningWaits: [],
       whole: true,
+      notSoaked: [],
       buildUp: null,
     } as const
     const limits = { hoursADay: 2, attended: true, noOriginalMedia: true }
@@ -145,6 +146,18 @@ it('a log is counted by its words, and what says neither is named', () => {
   })
   expect(['5.01', '4.74', 'OL', '', '5.26'].map(f => readingPasses(f, 4.75, 5.25))).toEqual([true, false, false, false, false])
   // The number of a pass is no verdict, nor is a line that sums up; what is not ok is a failure.
+  // A line that ends well may still tell of trouble on its way.
+  for (const line of [
+    'pass 13 complete: 2 bits flipped',
+    'pass 4 ok, 1 byte differs',
+    'retry 1 ok',
+    'errors: 0.5',
+    'expected AA read AB',
+    '0 errors, 2 faults',
+  ])
+    expect([line, readSoakLog(line).failures]).toEqual([line, 1])
+  for (const line of ['pass 5: no differences', 'pass 8: as expected', 'pass 9 ok, 0 lost', 'pass 14 without fault'])
+    expect([line, readSoakLog(line)]).toEqual([line, { passes: 1, failures: 0, unread: [] }])
   expect(readSoakLog('not ok 3\npass 13: parity at 4000\nPASS 14\nTotal errors: 0\npass 15 ... PASS')).toMatchObject({
     passes: 3,
     failures: 2,

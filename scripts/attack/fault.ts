@@ -3,7 +3,7 @@ import { createHash } from 'node:crypto'
 import { once } from 'node:events'
 import { cpSync, existsSync, mkdirSync, mkdtempSync, readFileSync, readdirSync, rmSync, truncateSync, writeFileSync } from 'node:fs'
 import { get } from 'node:http'
-import { type Socket, createServer } from 'node:net'
+import { type Socket, connect, createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join, resolve } from 'node:path'
 import Database from 'better-sqlite3'
@@ -34,6 +34,7 @@ export const fault: Run = async ({ app, random, seconds }) => {
   figures['ends with whoever started it'] = await endsWithParent(app, check)
   figures['meters that misbehave'] = await meters(app, check, some)
   figures['files lost or cut off'] = await lostCopies(app, check)
+  figures['requests that never come: somebody else waited, ms'] = await slowRequests(app, check)
   figures['a full disk'] = seconds >= 10 ? await fullDisk(check) : 'not tried in a short run'
   return { figures, failures }
 }
@@ -219,6 +220,23 @@ async function meters(app: Application, check: Check, some: Some): Promise<numbe
 }
 
 /** A copy that was lost or cut off comes back; an original that is lost is told. */
+/** Requests that are announced and never come are not waited for, and give their places up. */
+async function slowRequests(app: Application, check: Check): Promise<number> {
+  const { port } = new URL(app.address)
+  const head = 'POST /api/tools/identify/date-code HTTP/1.1\r\nhost: 127.0.0.1\r\ncontent-type: application/json\r\ncontent-length: 5000\r\n\r\n{'
+  const silent = Array.from({ length: 8 }, async () => {
+    const socket = connect(Number(port), '127.0.0.1', () => socket.write(head))
+    let heard = ''
+    socket.setEncoding('utf8').on('data', text => (heard += String(text)))
+    await Promise.race([once(socket, 'close'), once(socket, 'error')])
+    return heard
+  })
+  const { status, ms } = await send(app, '/api/tools/identify/date-code', { method: 'POST', body: '{"code":"8235"}' })
+  check('an instrument beside requests that never come', status === 200, String(status))
+  for (const heard of await Promise.all(silent)) check('a request that never comes', heard.startsWith('HTTP/1.1 408'), heard.slice(0, 60))
+  return Math.round(ms)
+}
+
 async function lostCopies(app: Application, check: Check): Promise<number> {
   const cookie = await app.cookieOf('rua')
   const jpeg = await sharp({ create: { width: 500, height: 300, channels: 3, background: '#a63' } })

@@ -8,6 +8,7 @@ import { expect, it } from 'vitest'
 import { FolderInUse, lockFolder } from '../db/lock'
 import { hands } from '../files/hands'
 import { fewAtOnce } from './few-at-once'
+import { inTime, patienceMs } from './in-time'
 import { remembered } from './remembered'
 import { Busy } from './refusals'
 import { Turnstile } from './turnstile'
@@ -32,6 +33,15 @@ it('few run at once, few wait, whoever comes later is told when to come again, a
   ends.forEach(end => end())
   await Promise.all([second, third])
   expect([most, now]).toEqual([2, 0])
+})
+
+it('what comes too slowly is not waited for; larger requests may take longer', async () => {
+  await expect(inTime(new Promise(() => {}), 5)).rejects.toMatchObject({ status: 408 })
+  expect(await inTime(Promise.resolve('here'), 5)).toBe('here')
+  await expect(inTime(Promise.reject(new Error('broken')), 5)).rejects.toThrow('broken')
+  expect([patienceMs(0, {}), patienceMs(17_000_000, {}), patienceMs(0, { REQUEST_SECONDS: '1' }), patienceMs(0, { REQUEST_SECONDS: 'long' })]).toEqual([
+    10_000, 78_000, 1000, 10_000,
+  ])
 })
 
 it('everybody has their turn: whoever sends many waits for themselves, and something else is answered in between', async () => {

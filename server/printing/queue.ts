@@ -9,7 +9,7 @@ import { practiceOf } from '../chapters/practice/index'
 import { machineByTag, machineSheet } from '../kernel/sheet'
 import type { Bench } from '../kernel/work'
 import { PrinterTrouble, seeJob, seePrinter, sendJob } from './ipp-client'
-import { type Label, drawLabel } from './label-drawing'
+import type { Label } from './label-drawing'
 
 type Job = typeof printJobs.$inferSelect
 /** So many that were printed stay in sight. */
@@ -114,6 +114,8 @@ export async function workQueue(bench: Bench): Promise<boolean> {
       }
       const media = mediaFor(seen.media)
       const format = formatFor(seen.formats)!
+      // Drawing PDF takes large packages, which no start of the server should wait for.
+      const { drawLabel } = await import('./label-drawing')
       const bytes = await drawLabel(labelOf(bench, job), media, format)
       const printerJob = await sendJob(uri, { name: `Label ${job.tag}`, by: job.by, format, media: media.name, bytes })
       note(job, { state: 'sent', says: 'Sent to the printer.', printerJob })

@@ -8,6 +8,7 @@ import { preparedInThread } from '../chapters/preparations'
 import { findPerson, type PersonRow, sessionStands } from '../chapters/people/index'
 import { badInputAnswer, jsonOf } from '../kernel/bad-input'
 import { Busy, NoRoom, NotAllowed, Refusal } from '../kernel/refusals'
+import { TooSlow, inTime, patienceMs } from '../kernel/in-time'
 import { Turnstile } from '../kernel/turnstile'
 import { useBench } from './bench'
 import { contracts, leaving } from './pools'
@@ -33,6 +34,8 @@ export function defineAnswer<T>(handler: (event: H3Event<EventHandlerRequest>) =
       return await handler(event)
     } catch (error) {
       const { status, answer } = refusalOf(error)
+      // Nothing more of such a request is listened to.
+      if (error instanceof TooSlow) setResponseHeader(event, 'connection', 'close')
       if (error instanceof Busy) setResponseHeader(event, 'retry-after', error.retryAfterSeconds)
       setResponseStatus(event, status)
       return answer
@@ -118,16 +121,17 @@ export async function readCommand<N extends CommandName>(event: H3Event, name: N
   return done.input as CommandInput<N>
 }
 
-/** @throws TooLarge */
-function expectSize(event: H3Event, largestBytes = largestBodyBytes): void {
+/** @returns how many bytes it says that it has @throws TooLarge */
+function expectSize(event: H3Event, largestBytes = largestBodyBytes): number {
   const length = Number(getHeader(event, 'content-length') ?? Number.NaN)
   if (!(length <= largestBytes)) throw new TooLarge(`The request is larger than ${Math.round(largestBytes / 1e6)} MB, or does not say how large it is.`)
+  return length
 }
 
-/** The body as it came. @throws TooLarge */
+/** The body as it came. @throws TooLarge, TooSlow */
 export async function readText(event: H3Event, largestBytes?: number): Promise<string> {
-  expectSize(event, largestBytes)
-  return (await readRawBody(event)) ?? ''
+  const bytes = expectSize(event, largestBytes)
+  return (await inTime(readRawBody(event), patienceMs(bytes))) ?? ''
 }
 
 /** The body, read as JSON. @throws TooLarge, InputError */

@@ -11,7 +11,7 @@ import { type Application, startApplication } from '../support/application'
 /** The attack in short; `npm run attack` is longer, and prints how long everybody else had to wait meanwhile. */
 let app: Application
 beforeAll(async () => {
-  app = await startApplication()
+  app = await startApplication({ env: { REQUEST_SECONDS: '1' } })
 })
 afterAll(() => app?.stop())
 
