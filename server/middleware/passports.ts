@@ -13,6 +13,16 @@ function openedAt(token: string): Passport | undefined {
   }
 }
 
+/** The one way a link is written: what else would be drawn for it, such as with a slash at its end, would be drawn each time anew. */
+function canonical(path: string): string {
+  const [bare = ''] = path.split('?')
+  try {
+    return decodeURIComponent(bare).replace(/\/+/g, '/').replace(/\/$/, '')
+  } catch {
+    return bare
+  }
+}
+
 async function pageFor(event: H3Event) {
   await publicTurn(event)
   const passport = openedAt(event.path.slice('/passport/'.length))
@@ -32,8 +42,8 @@ async function pageFor(event: H3Event) {
 /** Pages of passports are drawn by the server for anybody: each in its turn, and once for all who look. */
 export default defineEventHandler(async event => {
   if (!event.path.startsWith('/passport/')) return
-  const [bare = '', query] = event.path.split('?')
-  if (query !== undefined) return sendRedirect(event, bare)
+  const link = canonical(event.path)
+  if (link !== event.path && /^\/passport\/[\w-]+$/.test(link)) return sendRedirect(event, link)
   try {
     return await pageFor(event)
   } catch (error) {

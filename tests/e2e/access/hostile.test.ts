@@ -84,6 +84,10 @@ it('a hostile name is shown as it was typed, and runs on no page', async () => {
   expect(two.nonce).not.toBe(one.nonce)
   expect(two.html.replaceAll(two.nonce, one.nonce)).toBe(one.html)
   expect(two.html).not.toContain(one.nonce)
+  for (const otherwise of [`${passport.path}/`, `${passport.path}?again=1`, passport.path.replace('/passport/', '/passport//')]) {
+    const answer = await fetch(application.address + otherwise, { redirect: 'manual' })
+    expect([answer.status, answer.headers.get('location')], otherwise).toEqual([302, passport.path])
+  }
   await on('report-fault', { symptom: 'A fault of just now', firstSeen: '', stopsMachine: false, conditions: '' })
   expect((await look()).html).toContain('A fault of just now')
 })
