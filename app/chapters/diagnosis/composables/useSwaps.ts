@@ -5,9 +5,13 @@ import SwapWorker from '~/workers/swap.worker?worker'
 /** What explains every test, weighed beside the page; the newest question alone is answered. */
 export function useSwaps(input: () => SwapInput | undefined) {
   const newest = shallowRef<SwapResult>()
-  const { trouble, run } = useBeside<SwapBench>(() => new SwapWorker(), { keeps: true })
+  const { trouble, run, end } = useBeside<SwapBench>(() => new SwapWorker(), { keeps: true })
   async function reason(now: SwapInput | undefined) {
-    if (!now) return void (newest.value = undefined)
+    if (!now) {
+      end()
+      newest.value = undefined
+      return
+    }
     await run(
       // What is reactive does not cross to a worker.
       bench => bench.reason(JSON.parse(JSON.stringify(now)) as SwapInput),
