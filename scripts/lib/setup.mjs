@@ -8,6 +8,7 @@ import { fileURLToPath } from 'node:url'
 /** What every command needs before it can do its work. Runs on a fresh clone: only what comes with Node is used. */
 export const root = join(dirname(fileURLToPath(import.meta.url)), '../..')
 process.chdir(root)
+const startedBy = process.ppid
 process.env.NUXT_TELEMETRY_DISABLED = '1'
 
 /** Runs a program to its end and hands its output on. @returns its exit code */
@@ -166,5 +167,7 @@ export async function answering(child, address, seconds = 30) {
 /** Hands the end of this command on to the server, and its end back. */
 export function endTogether(child) {
   for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => child.kill(signal))
+  // npm does not hand on that it was ended; what it started would live on with nobody to end it.
+  if (process.env.npm_lifecycle_event) setInterval(() => process.ppid !== startedBy && child.kill('SIGTERM'), 1000).unref()
   child.on('close', code => process.exit(code ?? 0))
 }
