@@ -42,7 +42,7 @@ const offered = computed(() => (coordinates.value ? absent.value : me.value ? [m
       </li>
     </ul>
     <div v-if="session.may('be-here') && offered.length && (!dealt || asking || !here.length)" class="flex flex-wrap items-center gap-x-3 gap-y-2">
-      <label :for="id" class="hint">Here until</label><input :id="id" v-model="typed" type="time" class="entry w-28! figure" />
+      <label :for="id" class="hint">Here until</label><input :id="id" v-model="typed" type="time" class="entry w-40! figure" />
       <div class="flex flex-wrap gap-1" role="group" aria-label="Who else is here">
         <button
           v-for="person in offered"
