@@ -56,27 +56,30 @@ process.on('exit', () => rmSync(template, { recursive: true, force: true }))
 const compiled = compile()
 // Whoever needs it hears of its trouble; until then nobody does.
 compiled.catch(() => {})
+const build = () =>
+  built().then(
+    () => true,
+    error => {
+      console.error(error)
+      return false
+    },
+  )
 // Two lanes on two cores: what reads the sources, and what runs them. Only what opens a database waits for what is compiled.
 const filled = (async () => {
   await step('types', ends('npm', 'run', '--silent', 'types'))
-  await step('lint', ends('npm', 'run', '--silent', 'lint'))
-  await step('unit tests', tests('core'))
   await compiled
   await step('demo filled', ends('npx', 'tsx', 'scripts/fill-demo.ts', template))
 })()
 await Promise.all([
-  filled,
   (async () => {
-    await step('build', () =>
-      built().then(
-        () => true,
-        error => {
-          console.error(error)
-          return false
-        },
-      ),
-    )
-    await compiled
+    await filled
+    await step('lint', ends('npm', 'run', '--silent', 'lint'))
+    await step('unit tests', tests('core'))
+  })(),
+  (async () => {
+    await step('build', build)
+    // They look at the filled demo, and at what was built.
+    await filled
     await step('server tests', tests('server'))
   })(),
 ])
