@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { seeded } from '../kernel/random'
-import { cleanPasses, exactInterval, planSoak } from './soak'
+import { cleanPasses, exactInterval, planSoak, soaksLeft } from './soak'
 
 describe('clean passes', () => {
   it('one failure in a hundred is ruled out at 95 % by 299', () => {
@@ -97,4 +97,11 @@ describe('the sequential test', () => {
     [{ failureRate: 0.1, curedRate: 0.2 }, 'less often than before'],
     [{ failureRate: Number.NaN }, 'more than never'],
   ])('refuses %o', (input, says) => expect(() => planSoak(input)).toThrow(says))
+})
+
+it('the last soak of a thing says how it stands', () => {
+  const soak = (what: string, verdict: 'cured' | 'not-cured' | 'go-on') => ({ what, verdict })
+  expect(soaksLeft([soak('Memory test', 'not-cured'), soak('Memory test', 'cured')])).toBe(false)
+  expect(soaksLeft([soak('Memory test', 'cured'), soak('Memory test', 'not-cured')])).toBe(true)
+  expect(soaksLeft([soak('Memory test', 'cured'), soak('Drive', 'go-on')])).toBe(true)
 })

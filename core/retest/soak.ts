@@ -39,6 +39,10 @@ export interface SoakResult {
 
 const most = 10_000_000
 
+/** What was soaked last of each thing says how it stands. @param soaks the oldest first @returns whether any of those has not shown that it is cured */
+export const soaksLeft = (soaks: readonly { what: string; verdict: SoakVerdict }[]): boolean =>
+  [...new Map(soaks.map(s => [s.what, s.verdict])).values()].some(verdict => verdict !== 'cured')
+
 /**
  * Clean passes in a row that make a failure rate unbelievable: n = ln(1 − c) / ln(1 − p), rounded up.
  * One failure in a hundred, 95 %: 299.

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
-import { planSoak } from '#core/retest/soak'
+import { planSoak, soaksLeft } from '#core/retest/soak'
 import type { SheetOf } from '#shared/chapters/index'
 
 /** Soaks of this machine: tallied by a press, decided as they run. */
@@ -9,9 +9,9 @@ const session = useSession()
 const times = useTimes()
 const { submitCommand: tally, busy, failure } = useCommand('tally-soak', () => props.sheet.tag)
 const soaks = computed(() => props.sheet.soaks.map(soak => ({ ...soak, result: planSoak({ ...soak, secondsAPass: soak.secondsAPass ?? undefined }) })))
-/** What was soaked last of each thing says how it stands; a soak that ended otherwise than cured is not done with. */
-const newest = computed(() => [...new Map(soaks.value.map(s => [s.what, s])).values()])
-const state = computed(() => (!soaks.value.length ? 'none' : newest.value.some(s => s.result.verdict !== 'cured') ? 'open' : 'done'))
+const state = computed(() =>
+  !soaks.value.length ? 'none' : soaksLeft(soaks.value.map(({ what, result: { verdict } }) => ({ what, verdict }))) ? 'open' : 'done',
+)
 const words = { 'cured': 'cured', 'not-cured': 'not cured', 'go-on': 'go on' } as const
 const levels = { 'cured': 'fine', 'not-cured': 'stop', 'go-on': 'note' } as const
 const result = computed(() => soaks.value.map(s => `${s.what}: ${words[s.result.verdict]}`).join('; ') || 'None begun')
