@@ -7,10 +7,11 @@ import { existsSync } from 'node:fs'
 import { join, resolve } from 'node:path'
 import { checkBackup } from '../server/backup/check'
 import { makeBackup } from '../server/backup/make'
-import { backupsFolder, backupsIn } from '../server/backup/manifest'
+import { backupsFolder, backupsIn, unreadableIn } from '../server/backup/manifest'
 import { NotRestored, restoreBackup } from '../server/backup/restore'
 import { backupSchedule } from '../server/backup/schedule'
 import { databaseFile } from '../server/db/expect-ours'
+import { onlyOurs } from '../server/db/only-ours'
 
 const dataFolder = resolve(process.env.JOLLY_DATA ?? 'data')
 const [verb, which] = process.argv.slice(2)
@@ -22,6 +23,7 @@ async function make(): Promise<number> {
     return 2
   }
   const backups = backupsFolder(dataFolder)
+  onlyOurs(backups)
   try {
     const { name, manifest } = await makeBackup({ dataFolder, backups, kept: backupSchedule().kept, at: new Date() })
     console.log(
@@ -37,8 +39,10 @@ async function make(): Promise<number> {
 async function check(): Promise<number> {
   const backups = backupsFolder(dataFolder)
   const all = backupsIn(backups)
-  if (!all.length) console.log(`There is no backup in ${backups}.`)
-  let bad = 0
+  const unreadable = unreadableIn(backups)
+  if (!all.length && !unreadable.length) console.log(`There is no backup in ${backups}.`)
+  for (const name of unreadable) console.log(`Not whole: ${name}: its manifest is missing, was cut or changed.`)
+  let bad = unreadable.length
   for (const { name, manifest } of all) {
     const wrong = await checkBackup(backups, name, manifest)
     bad += wrong.length ? 1 : 0
@@ -52,6 +56,7 @@ async function restore(backup: string | undefined): Promise<number> {
     console.error('Say which backup: npm run restore -- data/backups/backup-…')
     return 2
   }
+  onlyOurs(dataFolder)
   try {
     const { entries, photographs, made } = await restoreBackup(backup, dataFolder)
     console.log(`Put back into ${dataFolder}: ${entries} entries, ${photographs} photographs, as of ${made}. Start with npm start.`)

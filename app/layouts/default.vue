@@ -10,6 +10,7 @@ const session = useSession()
 /** A change that many machines rest on is worked through in slices; fewer are done before anybody could read of it. */
 const worthTelling = 200
 const settling = computed(() => Object.values(changes.progress).find(p => p.what === 'settling' && p.done < p.of && p.of > worthTelling))
+const { submitCommand: confirmClock, busy: confirming, failure: clockFailure } = useCommand('confirm-clock')
 const drawer = ref(false)
 const help = ref(false)
 const folded = useLocalStorage('jolly-bench-shelf-folded', false)
@@ -36,6 +37,16 @@ useShortcuts([
     <p v-if="session.clockBehindMinutes" role="alert" class="no-print border-b border-stop bg-stop-wash px-4 py-1">
       <strong>The clock of the bench stands behind its newest entry, by {{ minutesInWords(session.clockBehindMinutes) }}.</strong> Waits, dates and starts are
       not to be relied on until it is put right.
+      <button
+        v-if="session.may('confirm-clock')"
+        type="button"
+        class="button"
+        :disabled="confirming"
+        @click="confirmClock({ minutes: session.clockBehindMinutes })"
+      >
+        The clock is right now
+      </button>
+      <span v-if="clockFailure">{{ clockFailure }}</span>
     </p>
     <p v-for="start in running" :key="start.tag" role="status" class="no-print flex flex-wrap items-center gap-x-3 border-b border-stop bg-stop-wash px-4 py-1">
       <strong>A start is running.</strong><TagTape :tag="start.tag" small /><span>At the probe {{ start.atProbe }}, at the switch {{ start.atSwitch }}.</span

@@ -66,6 +66,7 @@ const verdicts = {
   residue: 'Residue is left',
   out: 'Out',
   replaced: 'Replaced',
+  unlooked: 'Out, and nobody has looked under it',
   mischarged: 'It would be charged, and must not be',
 }
 </script>

@@ -74,7 +74,7 @@ export function matchColour({ part, reference }: ColourMatchInput): ColourMatchR
     ['part', part],
     ['reference', reference],
   ] as const) {
-    if (!(colour.l > 0 && colour.l <= 100)) throw new InputError(`${name}.l`, colour.l, 'L*: more than 0 and up to 100, please.')
+    if (!(colour.l >= 1 && colour.l <= 100)) throw new InputError(`${name}.l`, colour.l, 'L*: from 1 to 100, please.')
     for (const axis of ['a', 'b'] as const)
       if (!(Math.abs(colour[axis]) <= 128)) throw new InputError(`${name}.${axis}`, colour[axis], `${axis}*: from −128 to 128, please.`)
     if (!(colour.error >= 0 && colour.error <= 20)) throw new InputError(`${name}.error`, colour.error, 'Error: from 0 to 20, please.')

@@ -124,6 +124,9 @@ export function driesAlready(
   return waits.some(w => w.until > now && named(w.what) && /\bdry/i.test(w.what)) || dryings.some(d => !d.endedAt && named(d.what))
 }
 
+/** Whether something of the machine is wet in a wait of these words. */
+export const driesInWait = (what: string): boolean => wet.test(what)
+
 /** Waits in which something of the machine is wet, hot or away; waits for the post or an answer; by what is written of them. */
 const wet = /\bdry|oven|\bbak|wet\b|rins|wash|soak(?! test)|\bbath|damp|neutralis|vinegar|varnish|lacquer|\bmask\b/i
 const elsewhere = /\bpost\b|parcel|deliver|order|answer|reply|letter|owner|quote|arriv|\bpart\b|soak test|overnight|without mains|run(s|ning)?\b|clock/i
@@ -187,8 +190,10 @@ function dryingHeard({ dryings }: CleaningRecord): Heard[] {
       ]
     return endedWet
       ? [
-          heard(
-            finding('care', `wait.taken-up.${slug(what)}`, `It was taken up before it was dry by its mass: ${what}.`, endedWet),
+          contradiction(
+            `wait.taken-up.${slug(what)}`,
+            `It was taken up before it was dry by its mass: ${what}.`,
+            [endedWet, 'What is wet conducts. It counts as wet until somebody has looked.'],
             'Lay it out again and weigh it, until it is dry.',
           ),
         ]

@@ -1,13 +1,18 @@
+import { commonPractice, finding } from '../kernel/finding'
 import { type Discipline, move, step } from '../planning/discipline'
+import { type Heard, heard, slug } from '../safety/heard'
 import { comesAndGoes } from './symptoms'
 import { type AttemptArea, type TheoryState, backToBasics } from './back-to-basics'
 
 export interface DiagnosisRecord {
   faults: readonly {
+    id?: number
     symptom: string
     symptoms: readonly string[]
     stopsMachine: boolean
     open: boolean
+    /** Instant in UTC; empty or left out of former days. */
+    reportedAt?: string
     /** It stays as it is, and is known; nobody works on it. */
     leftAs: '' | 'known' | 'came-back'
     observations: readonly unknown[]
@@ -70,8 +75,27 @@ export const diagnosisFacts = (record: DiagnosisRecord & Around): DiagnosisFacts
   }
 }
 
+/** A fault that stops the machine guards every start of it, until it is mended or known to be lived with. */
+const stopping = ({ faults }: DiagnosisRecord): Heard[] =>
+  faults
+    .filter(f => f.open && f.stopsMachine)
+    .map(f =>
+      heard(
+        finding(
+          'care',
+          `fault.stops.${slug(f.symptom).slice(0, 40)}`,
+          `A fault stops it: ${f.symptom}.`,
+          'It is open, and may come from, or lead to, something worse.',
+          commonPractice,
+        ),
+        'Find it and mend it; or say in the fault that it does not stop the machine.',
+        { about: `fault:${f.id ?? slug(f.symptom)}` },
+      ),
+    )
+
 /** A fault is looked into first, then gone on with until a repair closes it; one that stays as it is known is left. */
 export const diagnosis: Discipline = {
+  heard: stopping,
   steps: { mend: m => m.faults.map(f => step(f.symptom, !f.open || f.leftAs === 'known')) },
   moves: m => {
     const open = m.faults.filter(f => f.open && f.leftAs !== 'known')

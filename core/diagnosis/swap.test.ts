@@ -4,7 +4,8 @@ import { seeded } from '../kernel/random'
 import { minimalHittingSets } from './hitting-sets'
 import { entropyBits, expectedGainBits } from './information'
 import { partKinds, priorOf } from './part-priors'
-import { type SwapPart, type SwapTest, reasonSwaps } from './swap'
+import { type Mixture, scoreSwaps } from './swap-simulation'
+import { type SwapPart, type SwapTest, rateRowOf, reasonSwaps } from './swap'
 
 const sorted = (sets: number[][]) => sets.map(s => [...s].sort((a, b) => a - b).join()).sort()
 
@@ -127,7 +128,7 @@ describe('swaps', () => {
       tests: [test('fails', 'Board', 'U1', 'Good U2'), test('fails', 'Board', 'Good U1', 'U2'), test('works', 'Board', 'Good U1', 'Good U2')],
     })
     expect(explanations[0]).toMatchObject({ parts: ['U1', 'U2'] })
-    expect(explanations[0]!.share).toBeGreaterThan(0.95)
+    expect(explanations[0]!.share).toBeGreaterThan(0.85)
     expect(findings.map(f => f.code)).toContain('swap.several')
   })
 
@@ -147,7 +148,10 @@ describe('swaps', () => {
     expect(doubted.explanations.map(e => e.parts)).toContainEqual(['Controller'])
     expect(doubted.findings.map(f => f.code)).toContain('swap.checker')
     const trusted = reasonSwaps({ parts: bed, tests: tests.map(t => ({ ...t, trusted: true })) })
-    expect(trusted.explanations.map(e => e.parts)).toEqual([['Drive A']])
+    expect(trusted.explanations[0]!.parts).toEqual(['Drive A'])
+    // A test in doubt makes nothing more certain than it was.
+    const without = reasonSwaps({ parts: bed, tests: tests.slice(0, 1) })
+    expect(doubted.explanations[0]!.share).toBeCloseTo(without.explanations[0]!.share, 12)
     // What failed untrusted explains nothing either.
     expect(reasonSwaps({ parts: bed, tests: [{ ...test('fails', 'Drive A'), trusted: false }] }).findings[0]!.code).toBe('swap.nothing')
   })
@@ -163,7 +167,7 @@ describe('swaps', () => {
       }).suspects.find(s => s.part === 'Drive A')!.share
     const shares = [1, 3, 10, 30].map(share)
     expect([...shares].sort((a, b) => b - a)).toEqual(shares)
-    expect(shares[3]).toBeLessThan(0.1)
+    expect(shares[3]).toBeLessThan(0.4)
   })
 
   it('nothing precious is put beside a suspect that harms, nor beside a supply that nobody has checked', () => {
@@ -187,9 +191,13 @@ describe('swaps', () => {
     const random = seeded(5)
     const counts = new Map<string, number>()
     for (let world = 0; world < 400_000; world++) {
-      const rate = parts.map(p => (random() < p.prior! ? (random() < partKinds[p.kind].sometimes ? 0.3 : 1) : 0))
+      const faulty = parts.map(p => random() < p.prior!)
+      const row = rateRowOf(Math.max(1, faulty.filter(Boolean).length)).slice(1)
+      const rate = parts.map((p, i) => (!faulty[i] ? 0 : random() < partKinds[p.kind].sometimes ? row[Math.floor(random() * row.length)]! : 1))
       const fits = tests.every(t => {
         const runs = t.runs ?? 1
+        // One test in a hundred is misread.
+        if (random() < 0.01) return random() < 1 / 3
         let failed = 0
         for (let r = 0; r < runs; r++) failed += Number(t.parts.some(name => random() < rate[parts.findIndex(p => p.name === name)]!))
         return failed === (t.outcome === 'fails' ? runs : t.failures)
@@ -204,8 +212,7 @@ describe('swaps', () => {
     }
     const { explanations } = reasonSwaps({ parts, tests })
     const all = explanations.reduce((sum, e) => sum + (counts.get([...e.parts].sort().join('+')) ?? 0), 0)
-    // A test of ours is misread once in a hundred; the simulation misreads none.
-    for (const e of explanations) expect(e.share).toBeCloseTo((counts.get([...e.parts].sort().join('+')) ?? 0) / all, 1)
+    for (const e of explanations) expect(e.share).toBeCloseTo((0.95 * (counts.get([...e.parts].sort().join('+')) ?? 0)) / all, 1)
   })
 
   it('says what is wrong with what it is given', () => {
@@ -213,4 +220,30 @@ describe('swaps', () => {
     expect(() => reasonSwaps({ parts: bed, tests: [test('works', 'Drive C')] })).toThrow('none of the parts')
     expect(() => reasonSwaps({ parts: bed, tests: [{ ...test('sometimes', 'Lead'), runs: 2, failures: 3 }] })).toThrow('no more failures')
   })
+})
+
+it('what is named at 90 of 100 is right so often as it says, dead faults and those that come and go, counted and not, one and two', () => {
+  const random = seeded(17)
+  const mixtures: Mixture[] = [
+    { intermittent: 0.3, counted: true, faults: 1 },
+    { intermittent: 1, counted: false, faults: 1 },
+    { intermittent: 1, counted: true, faults: 2 },
+  ]
+  for (const mixture of mixtures) {
+    const { named, right } = scoreSwaps(mixture, 50, random)
+    // Three standard errors of the trial itself; the bench prints every mixture.
+    const least = 0.9 - 3 * Math.sqrt((0.9 * 0.1) / named)
+    expect(named, JSON.stringify(mixture)).toBeGreaterThan(35)
+    expect(right / named, `${JSON.stringify(mixture)}: ${right} of ${named}`).toBeGreaterThanOrEqual(least)
+  }
+})
+
+it('takes no longer than one by one to the same certainty for a dead fault, and names what comes and goes where one by one does not', () => {
+  const dead: Mixture = { intermittent: 0, counted: true, faults: 1 }
+  const [advice, byHand] = (['advice', 'one by one'] as const).map(chooser => scoreSwaps(dead, 60, seeded(3), chooser))
+  expect([advice!.named, advice!.right, byHand!.named]).toEqual([60, 60, 60])
+  expect(advice!.minutes).toBeLessThanOrEqual(byHand!.minutes * 1.02)
+  const comesAndGoes: Mixture = { intermittent: 1, counted: true, faults: 1 }
+  const [told, guessed] = (['advice', 'one by one'] as const).map(chooser => scoreSwaps(comesAndGoes, 40, seeded(4), chooser).right)
+  expect(told).toBeGreaterThan(2 * guessed!)
 })

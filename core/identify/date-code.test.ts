@@ -74,6 +74,7 @@ it.each([
   ['(8235)', '1982-W35'],
   ['8235-2', '1982-W35'],
   ['[8235]', '1982-W35'],
+  ['8424K7', '1984-W24'],
 ])('%s is read as %s', (code, isoWeek) => expect(best(code)?.isoWeek).toBe(isoWeek))
 it('offers the year for 1985, the month for 12/85, and nothing for letters that the standard does not have', () => {
   expect(best('1985')).toMatchObject({ format: 'year', firstDay: '1985-01-01', lastDay: '1985-12-31' })

@@ -118,6 +118,9 @@ function tokensOf(code: string): Token[] {
   const tokens = words.flatMap((word): (Token & { lettered?: boolean })[] => {
     const split = /^(\d{2})[/.\-](\d{2})$/.exec(word)
     if (split) return [{ digits: `${split[1]}${split[2]}`, apart: true }]
+    // A plant or lot behind it: 8424K7.
+    const lot = /^(\d{4})[A-Z]\d{1,2}$/.exec(word)
+    if (lot && !isTypeNumber(lot[1]!)) return [{ digits: lot[1]! }]
     const week = /^(\d{2})W(\d{2})$/.exec(word)
     if (week) return [{ digits: `${week[1]}${week[2]}` }]
     if (/^[A-Z][1-9OND]$/.test(word)) return letterYears.includes(word[0]!) ? [{ digits: word }] : []

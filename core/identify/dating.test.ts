@@ -108,6 +108,19 @@ it('says where a bound contradicts the codes, and how it lies to the years of th
   expect([level(1981, 1984), level(1985, 1987)]).toEqual(['note', 'care'])
 })
 
+it('two clusters are two dates, in sockets or not', () => {
+  const older = Array.from({ length: 17 }, (_, i) => `84${String(10 + i)}`)
+  const result = dateMachine({ codes: many(...older, '8811', '8812', '8814') })
+  expect(result.findings.find(f => f.code === 'dating.two-dates')).toMatchObject({
+    level: 'care',
+    says: expect.stringContaining('17 up to week 26 of 1984, and 3 from week 11 of 1988') as string,
+    because: expect.arrayContaining([expect.stringContaining('1984-Q3')]) as string[],
+  })
+  expect(result.findings.find(f => f.code === 'dating.made')?.level).toBe('care')
+  const steady = Array.from({ length: 20 }, (_, i) => `${84 + Math.floor(i / 10)}${String(5 + 4 * (i % 10)).padStart(2, '0')}`)
+  expect(codesOf({ codes: many(...steady) })).not.toContain('dating.two-dates')
+})
+
 it('says when it rests on little, and leaves out what is no date', () => {
   expect(codesOf({ codes: many('8235') })).toContain('dating.few')
   expect(dateMachine({ codes: many('8253', '8235', '8233', '8234') }).leftOut).toMatchObject([

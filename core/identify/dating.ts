@@ -65,6 +65,8 @@ const socketedGapDays = 365
 /** A soldered part that stands alone by more than this is doubtful, but counts. */
 const solderedGapDays = 2 * 365
 const fewParts = 3
+/** One service changes so many parts; more that stand apart together are a date of their own. */
+const lonelyAtMost = 2
 
 interface Read {
   part: DatedPart
@@ -120,10 +122,24 @@ export function dateMachine({ codes, bounds = [], assemblyLagWeeks = defaultLagW
   kept.sort((a, b) => a.reading.firstDay.localeCompare(b.reading.firstDay))
 
   const apart = youngestApart(kept)
-  if (apart && apart.parts.every(k => k.part.socketed) && apart.gapDays > socketedGapDays) {
+  if (apart && apart.parts.length <= lonelyAtMost && apart.parts.every(k => k.part.socketed)) {
     for (const { part, reading } of apart.parts)
       omit(part, `In a socket, and more than a year younger than every other part${apart.parts.length > 1 ? ' but one' : ''}: changed later.`, reading)
     kept = kept.slice(0, -apart.parts.length)
+  } else if (apart && apart.parts.length > lonelyAtMost) {
+    const [older, younger] = [kept.length - apart.parts.length, apart.parts.length]
+    findings.push(
+      finding(
+        'care',
+        'dating.two-dates',
+        `The parts tell two dates: ${older} up to ${apart.before.reading.says}, and ${younger} from ${apart.parts[0]!.reading.says} on.`,
+        [
+          'A board of two issues, an upgrade, or a service that changed many: look at the younger ones for rework, sockets and another hand.',
+          `If they came later, it was first made about ${quarterOf(weeksAfter(apart.before.reading.lastDay, assemblyLagWeeks))}.`,
+        ],
+        commonPractice,
+      ),
+    )
   } else if (apart && apart.gapDays > solderedGapDays) {
     findings.push(
       finding(
@@ -180,11 +196,14 @@ export function dateMachine({ codes, bounds = [], assemblyLagWeeks = defaultLagW
   }
 }
 
-/** The youngest one or two parts, where a gap lies before them and as many or more are on its other side. */
+/**
+ * The youngest parts, where a gap of more than a year lies before them: one or two where as many or more are on its other side, or any larger group
+ * that stands apart from at least two.
+ */
 function youngestApart(kept: readonly Read[]): { parts: Read[]; before: Read; gapDays: number } | null {
-  for (const count of [1, 2]) {
-    const [before, first] = [kept.at(-count - 1), kept.at(-count)]
-    if (!before || !first || kept.length - count < count) continue
+  for (let count = 1; count < kept.length; count++) {
+    const [before, first] = [kept.at(-count - 1)!, kept.at(-count)!]
+    if (kept.length - count < Math.min(count, lonelyAtMost)) continue
     const gapDays = differenceInCalendarDays(parseISO(first.reading.firstDay), parseISO(before.reading.firstDay))
     if (gapDays > socketedGapDays) return { parts: kept.slice(-count), before, gapDays }
   }

@@ -36,6 +36,12 @@ describe('parseQuantity', () => {
     ['0,470', 'V', 0.47],
     ['10000,5', 'V', 10000.5],
     ['5.001', 'V', 5.001],
+    ['1.234 kΩ', 'Ω', 1234],
+    ['0.470', 'Ω', 0.47],
+    // Markings of old capacitors: common practice, no source.
+    ['47 MFD', 'F', 4.7e-5],
+    ['100 mfd', 'F', 1e-4],
+    ['220 MMFD', 'F', 2.2e-10],
   ] as const)('%s in %s', (text, unit, value) => {
     expect(parseQuantity(text, unit)).toBeCloseTo(value, 12)
   })
@@ -60,8 +66,15 @@ it('a meter that shows an open circuit gives no figure', () => {
   expect(['OL', 'o.l.', 'open', '∞', '0.61', '4k7'].map(text => parseReading(text, 'Ω'))).toEqual([null, null, null, null, 0.61, 4700])
 })
 
-it.each(['10,000 uF', '1,000', '-4,700'])('“%s” can be read in two ways, and is refused with both', text => {
+it.each(['10,000 uF', '1,000', '-4,700', '10.000 uF', '4.700'])('“%s” can be read in two ways, and is refused with both', text => {
   expect(() => parseQuantity(text, 'F', 'capacitanceF')).toThrow(
     expect.objectContaining({ field: 'capacitanceF', message: expect.stringMatching(/two ways: -?\d+ or -?\d+\.\d{3}/) as string }) as InputError,
   )
 })
+
+it.each([
+  ['4.700', 'Ω', /4700 or 4\.700/],
+  ['1.000', '', /1000 or 1\.000/],
+  ['2m2', 'Ω', /megohms or 2\.2 milliohms/],
+  ['100 MF', 'F', /microfarad/],
+] as const)('“%s” in %s is asked back', (text, unit, message) => expect(() => parseQuantity(text, unit)).toThrow(message))

@@ -9,7 +9,7 @@ const unitSpellings = {
   V: ['V', 'volt', 'volts'],
   A: ['A', 'amp', 'amps'],
   Ω: ['Ω', 'ohm', 'ohms', 'R'],
-  F: ['F'],
+  F: ['F', 'fd'],
   kg: ['kg', 'kilo', 'kilos'],
 } satisfies Record<string, string[]>
 /** The SI unit of a field; empty for a plain count. */
@@ -30,19 +30,24 @@ const usual = (text: string) =>
  * @param unit the SI unit that the field is in
  * @param field name for the error
  * @returns the value in that unit
- * @throws InputError when it is no number, carries another unit, or can be read in two ways: a comma before three digits
+ * @throws InputError when it is no number, carries another unit, or can be read in two ways: a mark before three digits, `2m2` of a resistor, `MF`
  */
 export function parseQuantity(text: string, unit: QuantityUnit, field = 'value'): number {
   const wrong = (what: string) => new InputError(field, text, `${what} Type a number${unit && ` in ${unit}`}, such as ${examples[unit]}.`)
   const typed = usual(text)
   if (!typed) throw wrong('Nothing typed.')
   const spellings = unit ? unitSpellings[unit] : []
+  const asked = (one: string, other: string, type: string) =>
+    new InputError(field, text, `“${text}” can be read in two ways: ${one} or ${other}. Type ${type}.`)
 
   // A letter in the place of the decimal mark: 4k7, 5V1, 2R2, R47, n47.
   const inPlace = /^([+-]?)(\d*)([a-zA-ZµμΩ])(\d+)\s?(.*)$/u.exec(typed)
   if (inPlace) {
     const [, sign = '', whole = '', letter = '', fraction = '', tail = ''] = inPlace
     const scale = isUnit(letter, spellings) ? 1 : prefixes[letter]
+    // On a schematic without capitals 2m2 is megohms; a resistor of milliohms is written so as well.
+    if (unit === 'Ω' && letter === 'm')
+      throw asked(`${whole || 0}.${fraction} megohms`, `${whole || 0}.${fraction} milliohms`, `${whole}M${fraction}, or ${whole || 0}.${fraction} mΩ`)
     if (scale === undefined || (tail && !isUnit(tail, spellings))) throw wrong(`“${text}” has “${letter}${tail}” where a unit should be.`)
     return signed(sign, Number(`${whole || 0}.${fraction}`) * scale)
   }
@@ -50,16 +55,26 @@ export function parseQuantity(text: string, unit: QuantityUnit, field = 'value')
   const match = /^([+-]?)(\d*)(?:([.,])(\d*))?\s?(.*)$/u.exec(typed)
   if (!match || (!match[2] && !match[4])) throw wrong(`“${text}” is not a number.`)
   const [, sign = '', whole = '', mark, decimals, rest = ''] = match
-  // Whoever writes thousands with a comma means a thousand times what whoever writes decimals with one does.
-  if (mark === ',' && decimals?.length === 3 && /^[1-9]\d{0,2}$/.test(whole))
-    throw new InputError(
-      field,
-      text,
-      `“${text}” can be read in two ways: ${sign}${whole}${decimals} or ${sign}${whole}.${decimals}. Type ${sign}${whole}${decimals}${rest}, or ${sign}${whole}.${decimals}${rest}.`,
+  // Whoever writes thousands with a mark means a thousand times what whoever writes decimals with it does.
+  if (decimals?.length === 3 && /^[1-9]\d{0,2}$/.test(whole) && (mark === ',' || pointGroups(unit, rest)))
+    throw asked(
+      `${sign}${whole}${decimals}`,
+      `${sign}${whole}.${decimals}`,
+      `${sign}${whole}${decimals}${rest}, or ${sign}${whole}.${pointGroups(unit, rest) ? otherDigits(decimals) : decimals}${rest}`,
     )
+  if (unit === 'F' && /^MF$/i.test(rest.trim()) && !/^m?F$/.test(rest.trim())) throw asked('microfarad, as old parts have it', 'megafarad', `${whole || 0} uF`)
   const scale = scaleOf(rest.trim(), spellings)
   if (scale === undefined) throw wrong(`“${rest.trim()}” does not belong here.`)
   return signed(sign, Number(`${whole || 0}.${decimals || 0}`) * scale)
+}
+
+/** Whether a point may stand before thousands: on capacitors (10.000 µF), on resistances in ohms and on counts; a meter shows 5.001 V and 1.234 kΩ. */
+const pointGroups = (unit: QuantityUnit, rest: string) => unit === 'F' || unit === '' || (unit === 'Ω' && !/^[kKMG]/.test(rest.trim()))
+
+/** The same decimals in a number of digits that is no group of thousands. */
+const otherDigits = (decimals: string) => {
+  const short = decimals.replace(/0+$/, '') || '0'
+  return short.length === 3 ? `${short}0` : short
 }
 
 /** What a meter shows: a figure, or nothing for the ways it shows an open circuit. @throws InputError as above */
@@ -74,6 +89,8 @@ const isUnit = (tail: string, spellings: string[]) => {
 
 function scaleOf(tail: string, spellings: string[]): number | undefined {
   if (!tail || isUnit(tail, spellings)) return 1
+  // Old capacitors are marked in MFD and MMFD: micro- and micromicrofarad.
+  if (spellings.includes('F') && /^M{1,2}FD$/i.test(tail)) return tail.length === 3 ? 1e-6 : 1e-12
   const [first = '', ...others] = [...tail]
   const unit = others.join('').trim()
   return prefixes[first] !== undefined && (!unit || isUnit(unit, spellings)) ? prefixes[first] : undefined

@@ -17,6 +17,17 @@ const earlier = '2026-03-01T10:00:00.000Z'
 const later = '2026-03-02T20:00:00.000Z'
 const step = { step: 1, what: 'Lid', state: 'back' as const, connectors: [], hides: '', hazard: '' }
 const fixing = (back: number | null) => ({ count: 4, head: 'pan', lengthMm: 8, tray: 'A', back })
+const faulty = {
+  symptoms: [],
+  stopsMachine: false,
+  open: true,
+  leftAs: '' as const,
+  observations: [{}],
+  repairs: [],
+  attempts: [],
+  theories: [],
+  reportedAt: '2026-03-02T20:00:00.000Z',
+}
 const barrel = { where: 'IC3', chemistry: 'nickel-cadmium' as const, cells: 3, year: 1986, state: 'sound' as const, fitted: false, charging: 'yes' as const }
 const add =
   <K extends keyof MachineRecord>(key: K, ...more: unknown[]): Change =>
@@ -79,6 +90,27 @@ const dangers: Record<string, [Change, 'keep-off' | 'not-yet-assessed' | 'guarde
     record => ({ ...record, sisters: { leaked: 1 }, entered: Object.fromEntries(Object.entries(record.entered).filter(([name]) => name !== 'battery')) }),
     'not-yet-assessed',
   ],
+  'smoke in a symptom': [add('faults', { ...faulty, symptom: 'Smoke from the supply', symptoms: ['smoke'] }), 'keep-off'],
+  'a smell in a symptom of a fault that was mended': [add('faults', { ...faulty, symptom: 'Smells', symptoms: ['smell'], open: false }), 'not-yet-assessed'],
+  'something hot': [add('faults', { ...faulty, symptom: 'IC7 is hot', symptoms: ['hot'] }), 'guarded-start'],
+  'a fault that stops it': [add('faults', { ...faulty, symptom: 'Black screen', stopsMachine: true }), 'guarded-start'],
+  'smoke that somebody wrote of, and nobody was asked about': [
+    add('sayings', { kind: 'smoke', sentence: 'White smoke at the back', state: 'open', at: later }),
+    'not-yet-assessed',
+  ],
+  'smoke that somebody wrote of, and somebody else found true': [
+    add('sayings', { kind: 'smoke', sentence: 'White smoke at the back', state: 'yes', at: later }),
+    'keep-off',
+  ],
+  'a screw that is loose, by what somebody wrote': [
+    add('sayings', { kind: 'loose-metal', sentence: 'Screw loose inside', state: 'open', at: later }),
+    'guarded-start',
+  ],
+  'a battery that leaked, by a claim': [add('claims', { says: 'The battery leaked', verdict: 'open', at: later }), 'guarded-start'],
+  'a capacitor that popped, by a claim': [add('claims', { says: 'A capacitor popped', verdict: 'open' }), 'not-yet-assessed'],
+  'a plug that melted, by a claim': [add('claims', { says: 'The plug melted', verdict: 'open' }), 'not-yet-assessed'],
+  'a fan that is unplugged, by a claim': [add('claims', { says: 'Fan unplugged', verdict: 'open' }), 'not-yet-assessed'],
+  'the supply is missing': [add('assemblies', { id: 9, name: 'Power supply', presence: 'missing', grade: null }), 'keep-off'],
   'soot that was claimed': [add('claims', { says: 'It hung in the workshop over the chimney', verdict: 'open' }), 'guarded-start'],
   'a wire nobody understands': [add('interventions', { kind: 'added-wire', state: 'not-understood', where: 'lid' }), 'keep-off'],
   'a screw missing': [add('openingSteps', { ...step, fixings: [fixing(3)] }), 'keep-off'],
@@ -93,7 +125,7 @@ const dangers: Record<string, [Change, 'keep-off' | 'not-yet-assessed' | 'guarde
   ],
   'something taken up wet': [
     add('dryings', { what: 'Board', startedAt: earlier, endedAt: later, endedWet: 'It is wanted tonight', errorG: 0.1, leftG: 0.2, weighings: [] }),
-    'guarded-start',
+    'not-yet-assessed',
   ],
   'electrolyte on a board': [add('contaminations', { kind: 'electrolyte', where: 'under C4', state: 'washed', at: later }), 'keep-off'],
   'liquid that was rinsed and dried, and nobody looked again': [

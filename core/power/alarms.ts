@@ -36,7 +36,8 @@ interface DatedReading {
 /** Readings of rails that went far too high, or came with the wrong sign, whatever was read since. */
 export function overvoltages(rails: readonly { name: string; nominalV: number; tolerancePct?: number }[], readings: readonly DatedReading[]): Alarm[] {
   return rails.flatMap(({ name, nominalV, tolerancePct = toleranceFor(nominalV).tolerancePct }) => {
-    const limit = 1 + (harmfulTolerances * tolerancePct) / 100
+    // A wider tolerance that somebody typed makes no overvoltage harmless.
+    const limit = 1 + (harmfulTolerances * Math.min(tolerancePct, toleranceFor(nominalV).tolerancePct)) / 100
     const harmful = readings.filter(r => r.rail === name && (r.valueV / nominalV > limit + 1e-9 || r.valueV / nominalV < -reversedShare))
     const worst = harmful.reduce<DatedReading | undefined>((most, r) => (!most || Math.abs(r.valueV) >= Math.abs(most.valueV) ? r : most), undefined)
     if (!worst) return []

@@ -91,7 +91,7 @@ export interface BatteryInput {
 }
 export interface BatteryResult {
   /** What it says to the gate, as one of the values of the fact `battery`. */
-  fact: 'in' | 'leaking' | 'residue' | 'out' | 'replaced' | 'mischarged'
+  fact: 'in' | 'leaking' | 'residue' | 'unlooked' | 'out' | 'replaced' | 'mischarged'
   nominalV: number | null
   findings: Finding[]
 }
@@ -122,7 +122,7 @@ export function judgeBattery({ battery, school, yearNow }: BatteryInput): Batter
   const misfit = wrongCell(battery)
   const circuit = ofTheCircuit(battery)
   const fact =
-    battery.state === 'leaking' && battery.fitted
+    (battery.state === 'leaking' || battery.state === 'doubtful') && battery.fitted
       ? 'leaking'
       : hasLeaked(battery.state) && battery.state !== 'clean'
         ? 'residue'
@@ -130,9 +130,11 @@ export function judgeBattery({ battery, school, yearNow }: BatteryInput): Batter
           ? 'mischarged'
           : battery.fitted
             ? 'in'
-            : battery.replacement && battery.replacement.how !== 'none'
-              ? 'replaced'
-              : 'out'
+            : battery.state === 'doubtful'
+              ? 'unlooked'
+              : battery.replacement && battery.replacement.how !== 'none'
+                ? 'replaced'
+                : 'out'
   return { fact, nominalV, findings: mostPressingFirst([...ofTheOldOne(battery, yearNow), ...circuit, ...ofTheNewOne(battery, school, misfit, nominalV)]) }
 }
 
@@ -205,6 +207,20 @@ function ofTheOldOne({ chemistry, state, fitted, year, where }: Battery, yearNow
         'battery.home',
         `Battery, ${where}: it has leaked; neutralised, rinsed, dried and looked at.`,
         'What alkali reached may still fail later: buzz the traces around it.',
+        commonPractice,
+      ),
+    ]
+  if (!fitted && state === 'doubtful')
+    return [
+      finding(
+        'care',
+        'battery.out-doubtful',
+        `Battery, ${where}: out, and it was bulging or furry.`,
+        [
+          'What made it furry may have reached the board: look under it and along the traces that lead away.',
+          'Then say what was found: no leak seen, or residue left.',
+          residue,
+        ],
         commonPractice,
       ),
     ]
@@ -345,7 +361,7 @@ function ofTheNewOne({ replacement, charging, chemistry }: Battery, school: Repl
 }
 
 /** From the most to the least pressing, as the gate hears of several batteries. */
-const pressing = ['leaking', 'residue', 'mischarged', 'in', 'replaced', 'out'] as const
+const pressing = ['leaking', 'residue', 'mischarged', 'in', 'unlooked', 'replaced', 'out'] as const
 
 /** What the batteries on record say of the gate's fact; where none is on record, what somebody entered stands. */
 export function batteryFact(entered: string | undefined, recorded: readonly BatteryResult['fact'][]): string | undefined {

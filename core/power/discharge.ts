@@ -229,7 +229,7 @@ function judge(
             'stop',
             'discharge.voltage',
             `One resistor does not bear ${Number(resistorVoltageV.toPrecision(3))} V across it.`,
-            `Take ${resistorsInSeries} in a row that add up to ${ohm} Ω, insulated, or a tool made for that voltage.`,
+            `Take ${resistorsInSeries} of ${e24AtLeast(ohm / resistorsInSeries)} Ω in a row, insulated, or a tool made for that voltage.`,
             'resistor data sheets, from memory',
           ),
         ]

@@ -50,6 +50,27 @@ function trendOf(name: string, nominalV: number, tolerancePct: number, visits: r
   )
 }
 
+/** Two readings of one visit this close together are of one state of the machine; so far apart in volts, the rail does not stand still. Common practice. */
+const oneSittingMs = 15 * 60_000
+const steadyShare = 0.5
+
+/** A rail that moves within minutes under the same load: neither figure is its voltage. */
+export function swingOf({ name, nominalV, tolerancePct, readings }: DriftInput): Finding | null {
+  const last = readings.at(-1)
+  if (!last) return null
+  const sitting = readings.filter(r => r.load === last.load && Date.parse(last.at) - Date.parse(r.at) <= oneSittingMs)
+  const figures = sitting.map(r => r.valueV)
+  const [low, high] = [Math.min(...figures), Math.max(...figures)]
+  if (((high - low) / Math.abs(nominalV)) * 100 < tolerancePct * steadyShare - 1e-9) return null
+  return finding(
+    'care',
+    'rail.swing',
+    `${shownRail(name)} swung between ${volts(low)} and ${volts(high)} within minutes, ${loadWords[last.load]}.`,
+    ['The newest figure is not what it stands at.', 'A bad joint, a connector or a regulator that comes and goes; or the probe slipped.'],
+    commonPractice,
+  )
+}
+
 /**
  * Notices when a rail has moved between two visits, or slowly over several: the last reading of each day, under the same load.
  * @param input readings in volt, oldest first, with their instants in UTC; tolerance in per cent of nominal

@@ -34,6 +34,17 @@ it('a short stops, and says what to look at; a rail that is open under a load wa
   expect(at(300, { reversedOhm: 900 }).findings.map(f => f.code)).not.toContain('off-state.one-way')
 })
 
+it('a few ohms that a load may explain are not simply fine', () => {
+  const levels = (result: ReturnType<typeof at>) => result.findings.map(f => f.level)
+  for (const more of [{ loadAttached: true }, { currentA: 10 }]) {
+    const judged = at(8, { ...more, reversedOhm: 9 })
+    expect(judged.verdict).toBe('plausible')
+    expect(judged.findings.map(f => f.code)).toContain('off-state.load-hides')
+    expect(levels(judged)).not.toContain('fine')
+  }
+  expect(levels(at(300, { reversedOhm: 300 }))).toEqual(['fine'])
+})
+
 it('more ohms are never judged worse', () => {
   const severity = { short: 0, suspect: 1, charging: 2, plausible: 2 }
   fc.assert(

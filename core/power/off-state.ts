@@ -34,6 +34,9 @@ const limits = [
   { upToV: 400, shortOhm: 5, suspectOhm: { bare: 1000, loaded: 200 } },
 ] as const
 
+/** What a rail with nothing on it reads at least. */
+const bareLimitOhm = (railV: number) => limits.find(l => Math.abs(railV) <= l.upToV)!.suspectOhm.bare
+
 /** With the leads nulled a short may read a little below nothing; further below, something holds a charge. Common practice, no source. */
 export const nulledOhm = -1
 /**
@@ -135,15 +138,30 @@ function judge(input: OffStateInput, verdict: OffVerdict, least: number | null, 
         finding('note', 'off-state.charging', 'A capacitor is charging through the meter. Wait until it stands still, and read again.', read, commonPractice),
         ...once,
       ]
-    case 'plausible':
+    case 'plausible': {
+      const hides = least !== null && least < bareLimitOhm(input.railV)
       return [
         finding(
-          'fine',
+          hides ? 'note' : 'fine',
           'off-state.plausible',
           'No short to ground was found on this rail.',
           [read, 'Chips that fail only under voltage do not show this way.'],
           commonPractice,
         ),
+        ...(hides
+          ? [
+              finding(
+                'care',
+                'off-state.load-hides',
+                'A short of a few ohms would read like that as well.',
+                [
+                  input.loadAttached ? 'The load reads as low as the fault would.' : `It is what ${input.currentA} A run at.`,
+                  `Unplug what draws it and measure again: alone, the rail should read ${bareLimitOhm(input.railV)} Ω or more.`,
+                ],
+                commonPractice,
+              ),
+            ]
+          : []),
         ...(least === null && input.loadAttached
           ? [
               finding(
@@ -157,6 +175,7 @@ function judge(input: OffStateInput, verdict: OffVerdict, least: number | null, 
           : []),
         ...once,
       ]
+    }
   }
 }
 

@@ -2,6 +2,8 @@ import { type Finding, commonPractice, decidingLevel, finding } from '../kernel/
 import { InputError } from '../kernel/input-error'
 import { toleranceFor } from './tolerances'
 
+/** No rail is less; a figure below is a slip. */
+const leastRailV = 0.1
 export const loads = ['unloaded', 'loaded', 'unknown'] as const
 export type Load = (typeof loads)[number]
 
@@ -72,8 +74,12 @@ function check({ rails }: RailsInput) {
     if (!rail.name.trim()) throw new InputError(`rails.${i}.name`, rail.name, 'The rail needs a name, such as +5 V.')
     if (rails.findIndex(other => other.name === rail.name) !== i)
       throw new InputError(`rails.${i}.name`, rail.name, `“${shownRail(rail.name)}” is there twice. Put all its readings on one rail.`)
-    if (!Number.isFinite(rail.nominalV) || rail.nominalV === 0)
-      throw new InputError(`rails.${i}.nominalV`, rail.nominalV, 'The nominal voltage must be a number other than zero, such as 5 or -12.')
+    if (!(Math.abs(rail.nominalV) >= leastRailV && Number.isFinite(rail.nominalV)))
+      throw new InputError(
+        `rails.${i}.nominalV`,
+        rail.nominalV,
+        `The nominal voltage must be a number of at least ${leastRailV} V either way, such as 5 or -12.`,
+      )
     if (rail.tolerancePct !== undefined && !(rail.tolerancePct > 0 && rail.tolerancePct <= 50))
       throw new InputError(`rails.${i}.tolerancePct`, rail.tolerancePct, 'The tolerance must lie above 0 and up to 50 per cent.')
     rail.readings.forEach((reading, j) => {

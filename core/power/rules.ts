@@ -10,9 +10,9 @@ import { type Alarm, type Explanation, alarmHeard, heatAlarms, heatCares, overvo
 import { type Battery, type BatteryResult, type Replacement, batteryFact, judgeBattery, replacements } from './battery'
 import { nextHomeStep } from './battery-home'
 import { type BenchOutput, judgeBench } from './bench'
-import { driftOf } from './drift'
+import { driftOf, swingOf } from './drift'
 import { type OffStateInput, type OffStateResult, type OffVerdict, judgeOffState, shortFact } from './off-state'
-import { type Load, type RailVerdict, type RailsResult, judgeRails, shownRail } from './rails'
+import { type Load, type RailVerdict, type RailsResult, judgeRails, shownRail, volts } from './rails'
 import { type Inlet, type Supply, matchSupply, supplyFact } from './supply-match'
 import type { WarmPart, Warmth } from './temperature'
 import { toleranceFor } from './tolerances'
@@ -29,11 +29,15 @@ export interface ExpectedRail {
 export interface PowerRecord {
   /** Rails said for this machine, else those of its model. */
   expectedRails: readonly ExpectedRail[]
+  /** Those of its model, against which limits of its own are held; none where there is no model. */
+  modelRails?: readonly ExpectedRail[]
   /** What its inlet wants; nothing where nobody has said. */
   inlet: Inlet | null
   /** The label of the supply that it runs from. */
   supply: Supply | null
   configuration: Configuration
+  /** When what feeds the rails was worked on last: what was read before says nothing of them since. Nothing where it was not. */
+  suppliesMendedAt?: string | null
   /** Oldest first, with their instants in UTC. */
   readings: readonly { rail: string; valueV: number; load: Load; configuration: string; at: string }[]
   offReadings: readonly { rail: string; reading: OffStateInput; configuration: string; at: string }[]
@@ -125,13 +129,14 @@ export const batteriesOf = <B extends Battery>(batteries: readonly B[], school: 
 export function powerFactsKnown(record: PowerRecord, now: string): PowerFactsKnown {
   const { inlet, supply, batteries, batterySchool } = record
   const { rails } = readableRails(record.expectedRails)
-  const here = readHere(record.configuration, record.readings)
+  const here = readHere(record.configuration, record.readings).filter(r => r.at > (record.suppliesMendedAt ?? ''))
   const judged = rails.length ? judgeRails({ rails: rails.map(rail => ({ ...rail, readings: here.filter(r => r.rail === rail.name) })) }) : null
   const measured: PowerFacts = {
-    shortedRail: shortFact(
-      undefined,
-      offStateOf(record, record.offReadings).map(({ rail, last }) => (shortStands(record, rail) ? 'short' : (last?.verdict ?? null))),
-    ),
+    shortedRail: shortFact(undefined, [
+      ...offStateOf(record, record.offReadings).map(({ rail, last }) => (shortStands(record, rail) ? ('short' as const) : (last?.verdict ?? null))),
+      // A short belongs to the machine, not to the name that its rail went by.
+      ...namesNoMore(record.expectedRails, record.offReadings).flatMap(rail => (shortStands(record, rail) ? ['short' as const] : [])),
+    ]),
     battery: batteryFact(
       undefined,
       batteriesOf(batteries, batterySchool, now).map(b => b.fact),
@@ -176,25 +181,74 @@ export function powerFactsKnown(record: PowerRecord, now: string): PowerFactsKno
 /** Rails that moved between two visits or over several, in the configuration that it stands in now. */
 export const driftsOf = (record: Pick<PowerRecord, 'expectedRails' | 'configuration' | 'readings'>): PowerFactsKnown['drifts'] =>
   readableRails(record.expectedRails).rails.flatMap(({ name, nominalV, tolerancePct = toleranceFor(nominalV).tolerancePct }) => {
-    const found = driftOf({ name, nominalV, tolerancePct, readings: readHere(record.configuration, record.readings).filter(r => r.rail === name) })
-    return found ? [{ rail: name, finding: found }] : []
+    const rail = { name, nominalV, tolerancePct, readings: readHere(record.configuration, record.readings).filter(r => r.rail === name) }
+    return [swingOf(rail), driftOf(rail)].flatMap(found => (found ? [{ rail: name, finding: found }] : []))
   })
 
 /** Everything that was measured once and may have done harm, while nobody has explained it; in whatever configuration it was measured. */
 export const alarmsOf = (record: PowerRecord): Alarm[] =>
   standingAlarms([...overvoltages(railsRead(record), record.readings), ...heatAlarms(record.temperatures), ...record.startAlarms], record.explanations)
 
-/** The rails that are expected, and those that were read and are expected no more, by the voltage in their name: another name takes no alarm back. */
-function railsRead({ expectedRails, readings }: Pick<PowerRecord, 'expectedRails' | 'readings'>): ExpectedRail[] {
+/** Names that rails were measured under and are expected by no more. */
+function namesNoMore(expectedRails: PowerRecord['expectedRails'], measured: readonly { rail: string }[]): string[] {
   const { rails } = readableRails(expectedRails)
-  const others = [...new Set(readings.map(r => r.rail))].filter(name => !rails.some(r => r.name === name))
-  return [
-    ...rails,
-    ...others.flatMap(name => {
-      const nominalV = Number.parseFloat(name.replace('−', '-'))
-      return Number.isFinite(nominalV) && nominalV !== 0 ? [{ name, nominalV }] : []
-    }),
-  ]
+  return [...new Set(measured.map(r => r.rail))].filter(name => !rails.some(r => r.name === name))
+}
+/** A rail by the voltage in its name. */
+const byName = (name: string): ExpectedRail[] => {
+  const nominalV = Number.parseFloat(name.replace('−', '-'))
+  return Number.isFinite(nominalV) && nominalV !== 0 ? [{ name, nominalV }] : []
+}
+
+/** The rails that are expected, and those that were read and are expected no more: another name takes no alarm back. */
+const railsRead = ({ expectedRails, readings }: Pick<PowerRecord, 'expectedRails' | 'readings'>): ExpectedRail[] => [
+  ...readableRails(expectedRails).rails,
+  ...namesNoMore(expectedRails, readings).flatMap(byName),
+]
+
+/** So many times the tolerance of the table is the most that a model may ask for. */
+const mostOfTable = 2
+
+/**
+ * What was measured belongs to the thing, not to its name: a rail that read badly and is expected no more, and limits wider than those of its voltage.
+ */
+function ofRails({ expectedRails, modelRails = [], readings, configuration }: PowerRecord): Heard[] {
+  const here = readHere(configuration, readings)
+  const gone = namesNoMore(expectedRails, here)
+    .flatMap(byName)
+    .filter(rail => judgeRails({ rails: [{ ...rail, readings: here.filter(r => r.rail === rail.name) }] }).verdict !== 'good')
+    .map(({ name }) =>
+      heard(
+        finding(
+          'care',
+          `rail.no-more.${slug(name)}`,
+          `${shownRail(name)} read ${volts(here.findLast(r => r.rail === name)!.valueV)}, and is expected no more.`,
+          'Taken off the list, it is no better than it was.',
+          commonPractice,
+        ),
+        `Expect ${shownRail(name)} again and read it within its limits, or strike its readings if it is no rail of this machine.`,
+      ),
+    )
+  const wide = readableRails(expectedRails).rails.flatMap(({ name, nominalV, tolerancePct }) => {
+    const table = toleranceFor(nominalV).tolerancePct
+    // A model may ask for more than the table, as memory of three rails does; nothing asks for several times as much.
+    const usual = Math.min(modelRails.find(r => r.name === name)?.tolerancePct ?? table, mostOfTable * table)
+    return tolerancePct !== undefined && tolerancePct > usual
+      ? [
+          heard(
+            finding(
+              'care',
+              `rail.wide.${slug(name)}`,
+              `${shownRail(name)} is allowed ${tolerancePct} %, where ${usual} % is usual for it.`,
+              'Within such limits a rail may read well and harm what it feeds.',
+              toleranceFor(nominalV).source,
+            ),
+            `Say ${usual} % or less for ${shownRail(name)}, under Prove.`,
+          ),
+        ]
+      : []
+  })
+  return [...gone, ...wide]
 }
 
 /** What the gate hears of power beyond its facts. @param entered the facts that people entered */
@@ -203,6 +257,7 @@ export function powerHeard(record: PowerRecord & { entered: PowerFacts }, now: s
   return [
     ...unreadable.map(f => heard(f, 'Put the expected rails right, under Prove.')),
     ...alarmsOf(record).map(alarmHeard),
+    ...ofRails(record),
     ...heatCares(record.temperatures),
     ...ofBatteries(record, now),
     ...ofOffState(record),

@@ -271,7 +271,15 @@ function judgePlug(needs: Inlet, supply: Supply): Finding[] {
       ),
     ]
   return unknown
-    ? [finding('note', 'supply.plug.sizes', 'The sizes of plug and inlet have not all been measured.', 'A 2.1 mm and a 2.5 mm pin look alike.', commonPractice)]
+    ? [
+        finding(
+          'care',
+          'supply.plug.unknown',
+          'The sizes of plug and inlet have not all been measured.',
+          'A 2.1 mm and a 2.5 mm pin look alike, and one makes contact in the other now and then. Measure both.',
+          commonPractice,
+        ),
+      ]
     : [finding('fine', 'supply.plug.fits', 'The plug fits.', `${sizes(supply)}.`)]
 }
 const sizes = ({ outerMm, innerMm }: Plug) => `${outerMm ?? '?'} × ${innerMm ?? '?'} mm`

@@ -68,8 +68,8 @@ export function judgeTrace({
   const within = (field: string, value: number, [low, high]: readonly [number, number], what: string) => {
     if (!(value > low && value <= high)) throw new InputError(field, value, `${what}: more than ${low} and up to ${high}, please.`)
   }
-  within('widthMm', widthMm, [0, 100], 'Width in mm')
-  within('copperOz', copperOz, [0, 10], 'Copper in oz')
+  within('widthMm', widthMm, [0.01, 100], 'Width in mm')
+  within('copperOz', copperOz, [0.01, 10], 'Copper in oz')
   within('riseK', riseK, [0, 200], 'Rise in K')
   if (currentA !== undefined) within('currentA', currentA, [0, 200], 'Current in A')
   if (lengthMm !== undefined) within('lengthMm', lengthMm, [0, 10_000], 'Length in mm')

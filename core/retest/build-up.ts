@@ -223,3 +223,7 @@ export function judgeBuildUp(steps: readonly BuildUpStep[], seen: readonly StepS
     )
   return { at, verdict: done ? 'done' : stuck ? 'stuck' : failing ? 'gone-back' : 'go-on', failing, findings }
 }
+
+/** Whether what is expected is a figure with its unit: then *as expected* says nothing without the figure that was read. */
+export const namesFigure = (expect: string): boolean =>
+  /\d(?:[.,]\d+)?\s*(?:[µumkM]?(?:V|A|W|Hz|Ω|F)\b|ohms?\b|volts?\b|amps?\b|°\s?C|degrees\b|seconds\b|rpm\b|%)/.test(expect)

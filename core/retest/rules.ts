@@ -9,7 +9,7 @@ import { type Heard, heard } from '../safety/heard'
 import { type BuildUpStep, type StepSeen, judgeBuildUp } from './build-up'
 import { retestMonths } from './life'
 import { type SignOffLimits, type SignOffResult, judgeSignOff } from './sign-off'
-import { type SoakVerdict, planSoak } from './soak'
+import { type SoakVerdict, planSoak, soaksStanding } from './soak'
 import { type LineSeen, type TestLine, isTestWait, judgeTestSheet, lineStates } from './test-sheet'
 
 export interface RetestRecord {
@@ -32,11 +32,13 @@ export interface KeptSoak {
   passes: number
   failures: number
   startedAt: string
+  /** When it ran last; empty where it has not. */
+  lastAt?: string
   endedAt: string | null
 }
 export interface RetestFacts {
   signOff: SignOffResult
-  soaks: { what: string; verdict: SoakVerdict; left: number | null; given: boolean }[]
+  soaks: { what: string; verdict: SoakVerdict; left: number | null; given: boolean; failed: boolean; stands: boolean }[]
   /** Whether it is signed off, and nothing has come up that ends it. */
   signedOff: boolean
   /** Within which the sign-off stands. */
@@ -74,10 +76,13 @@ export function retestFacts(
   { signOff: standing, soaks: kept, buildUp: rising, testSheet: sheet, lifeSince, damages, faults }: RetestRecord & Around,
   known: Known,
 ): RetestFacts {
-  const soaks = kept.map(({ what, endedAt, seenFailures, seenPasses, confidence, passes, failures }) => {
-    const { verdict, leftPasses } = planSoak({ seenFailures, seenPasses, confidence, passes, failures })
-    return { what, verdict, left: leftPasses, given: endedAt !== null }
+  const repairs = faults.flatMap(f => f.repairs.map(r => r.at)).sort()
+  const soaked = kept.map(({ what, startedAt, lastAt, endedAt, seenFailures, seenPasses, confidence, passes, failures }) => {
+    const { verdict, leftPasses, wantedPasses } = planSoak({ seenFailures, seenPasses, confidence, passes, failures })
+    return { what, verdict, left: leftPasses, given: endedAt !== null, failures, wantedPasses, startedAt, lastAt: lastAt || startedAt }
   })
+  const standingSoaks = soaksStanding(soaked, repairs)
+  const soaks = soaked.map(s => ({ what: s.what, verdict: s.verdict, left: s.left, given: s.given, failed: s.failures > 0, stands: standingSoaks.includes(s) }))
   const buildUp = buildUpFacts(rising)
   const testSheet = sheet && judgeTestSheet(sheet.lines, sheet.looks)
   const signOff = judgeSignOff({
@@ -95,11 +100,7 @@ export function retestFacts(
       .map(f => f.symptom),
     buildUp,
     testSheet,
-    repairedAt:
-      faults
-        .flatMap(f => f.repairs.map(r => r.at))
-        .sort()
-        .at(-1) ?? null,
+    repairedAt: repairs.at(-1) ?? null,
   })
   const limits = standing?.limits ?? null
   // A wait that starts after the sign-off is no reason against it, nor a sheet that is begun anew; one with limits passed over more.
@@ -142,7 +143,7 @@ export const retest: Discipline = {
     prove: m => [
       ...(m.buildUp ? [step('Built up', m.buildUp.done)] : []),
       ...(m.testSheet ? [step('Test sheet', m.testSheet.done)] : []),
-      ...m.soaks.filter(s => !s.given || s.verdict === 'cured').map(s => step(`Soak: ${s.what}`, s.verdict === 'cured')),
+      ...m.soaks.filter(s => s.stands || s.verdict === 'cured').map(s => step(`Soak: ${s.what}`, s.verdict === 'cured')),
       step('Signed off', m.signedOff),
     ],
   },
@@ -163,7 +164,11 @@ export const retest: Discipline = {
     !(m.leftAloneUntil.length && m.leftAloneUntil.length === m.testSheet.left.length && m.leftAloneUntil.every(u => u > m.now))
       ? [
           move('sign-off', 'test-sheet', 'prove', {
-            says: m.testSheet.failed.length ? `Test failed: ${m.testSheet.failed[0]}` : `Go on testing: ${m.testSheet.left[0]}`,
+            says: m.testSheet.failed.length
+              ? `Test failed: ${m.testSheet.failed[0]}`
+              : m.testSheet.left.length
+                ? `Go on testing: ${m.testSheet.left[0]}`
+                : 'Look at the test sheet again',
             why: m.testSheet.failed.length ? 'Write it down as a fault, mend it, test it again.' : 'What was not tried is not known.',
           }),
         ]

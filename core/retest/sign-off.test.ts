@@ -33,11 +33,11 @@ it.each<[Partial<SignOffInput>, string]>([
   [{ openFaults: [{ symptom: 'no picture', stopsMachine: true }] }, 'sign-off.fault'],
   [{ runningWaits: ['drying'] }, 'sign-off.wait'],
   [{ whole: false }, 'sign-off.configuration'],
-  [{ soaks: [{ what: 'memory test', verdict: 'go-on', left: 9, given: false }] }, 'sign-off.soak-left'],
+  [{ soaks: [{ what: 'memory test', verdict: 'go-on', left: 9, given: false, failed: false, stands: true }] }, 'sign-off.soak-left'],
   [{ buildUp: { done: false, says: 'Next goes in: Drive A.' } }, 'sign-off.build-up'],
   [{ testSheet: { done: false, left: ['Ports'], failed: [] } }, 'sign-off.test-left'],
   [{ testSheet: { done: false, left: [], failed: ['Sound'] } }, 'sign-off.test'],
-  [{ soaks: [{ what: 'memory test', verdict: 'not-cured', left: null, given: false }] }, 'sign-off.soak'],
+  [{ soaks: [{ what: 'memory test', verdict: 'not-cured', left: null, given: false, failed: true, stands: true }] }, 'sign-off.soak'],
 ])('refuses with %o', (change, code) => {
   const result = judgeSignOff({ ...ready, ...change })
   expect(result.allowed).toBe(false)
@@ -49,7 +49,7 @@ it('tells of what came and went, was mended, and was not soaked since', () => {
     ...{ symptom: 'Drops a memory test', symptoms: ['sometimes'], stopsMachine: true, open: false, leftAs: '' as const },
     ...{ observations: [], attempts: [], theories: [], repairs: [{ at: '2026-03-01T10:00:00.000Z' }] },
   }
-  const soak = { what: 'Memory test', seenFailures: 1, seenPasses: 60, confidence: 0.95, passes: 400, failures: 0, endedAt: null }
+  const soak = { what: 'Memory test', seenFailures: 1, seenPasses: 60, confidence: 0.95, passes: 1140, failures: 0, endedAt: null }
   const told = (record: Partial<MachineRecord>) =>
     assess({ ...settled, ...record } as MachineRecord, now)
       .known.signOff.findings.filter(f => f.code === 'sign-off.not-soaked')
@@ -63,13 +63,14 @@ it('tells of what came and went, was mended, and was not soaked since', () => {
   expect(told({ faults: [{ ...fault, open: true }] })).toEqual([])
 })
 
-it('is told of a soak that was given up or passed, and not held by it', () => {
-  for (const [verdict, given, level] of [
-    ['cured', false, 'fine'],
-    ['go-on', true, 'care'],
-    ['not-cured', true, 'care'],
+it('is told of a soak that was given up or passed, and held by one that failed, ended or not', () => {
+  for (const [verdict, failed, stands, level] of [
+    ['cured', false, false, 'fine'],
+    ['go-on', false, true, 'care'],
+    ['not-cured', true, true, 'stop'],
+    ['not-cured', true, false, 'note'],
   ] as const) {
-    const { allowed, findings } = judgeSignOff({ ...ready, soaks: [{ what: 'memory test', verdict, left: null, given }] })
-    expect([allowed, findings.find(f => f.code === 'sign-off.soak')!.level]).toEqual([true, level])
+    const { allowed, findings } = judgeSignOff({ ...ready, soaks: [{ what: 'memory test', verdict, left: null, given: true, failed, stands }] })
+    expect([allowed, findings.find(f => f.code === 'sign-off.soak')!.level]).toEqual([level !== 'stop', level])
   }
 })

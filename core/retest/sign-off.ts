@@ -17,7 +17,7 @@ export interface SignOffInput {
   /** Whether everything is in its place and connected. */
   whole: boolean
   /** Soaks, with what each has shown by now. */
-  soaks: readonly { what: string; verdict: SoakVerdict; left: number | null; given: boolean }[]
+  soaks: readonly { what: string; verdict: SoakVerdict; left: number | null; given: boolean; failed: boolean; stands: boolean }[]
   /** Symptoms that came and went, were mended, and of which no soak has said since that they are gone. */
   notSoaked: readonly string[]
   /** The build-up that is not ended, if any: whether it is done, and where it stands in words. */
@@ -161,10 +161,21 @@ function testFindings(sheet: SignOffInput['testSheet'], repairedAt: string | nul
   ]
 }
 
-/** A soak that runs or has failed stands against it; one that was given up is told, and one that was passed is worth telling. */
-function soakFinding({ what, verdict, left, given }: SignOffInput['soaks'][number]): Finding {
+/**
+ * A soak that runs or has failed stands against it, and goes on standing when it is ended, or followed by an easier one. One that was given up with no
+ * failure in it is told, and one that was passed is worth telling.
+ */
+function soakFinding({ what, verdict, left, given, failed, stands }: SignOffInput['soaks'][number]): Finding {
   if (verdict === 'cured') return finding('fine', 'sign-off.soak', `Soak passed: ${what}.`, 'It is believable as cured at the confidence that was asked for.')
-  if (given) return finding('care', 'sign-off.soak', `Soak given up: ${what}.`, verdict === 'not-cured' ? 'It failed while it ran.' : 'It was not decided.')
+  if (!stands) return finding('note', 'sign-off.soak', `Soak not passed then, and passed since: ${what}.`, 'One at least as hard was passed.')
+  if (given && !failed) return finding('care', 'sign-off.soak', `Soak given up: ${what}.`, 'It was not decided.')
+  if (given)
+    return finding(
+      'stop',
+      'sign-off.soak',
+      `Soak failed, and was ended: ${what}.`,
+      'It stands until something was mended and a soak at least as hard was passed.',
+    )
   return verdict === 'not-cured'
     ? finding('stop', 'sign-off.soak', `Soak failed: ${what}.`, 'It is not cured. End the soak once the fault is written down, and mend it.')
     : finding('stop', 'sign-off.soak-left', `Soak not finished: ${what}.`, `${left} clean passes are left. Finish it, or give it up with a reason.`)

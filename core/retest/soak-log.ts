@@ -2,42 +2,119 @@
 export interface SoakLog {
   passes: number
   failures: number
-  /** Lines that tell of no pass, with their number; the first of them. */
-  unread: { line: number; text: string }[]
+  /** Lines that tell of no pass, with their number: headings before the first one, and sums. The first of them. */
+  unread: LogLine[]
+  /** The line at which reading stopped, for nobody could tell what it says of a pass; nothing where all was read. */
+  stopped: LogLine | null
+}
+export interface LogLine {
+  line: number
+  text: string
 }
 
-const failed =
-  /\b(fail(ed|ing|ure|ures|s)?|errors?|bad|wrong|parity|mismatch(es|ed)?|abort(ed)?|panic|crash(ed)?|hang|hung|corrupt(ed|ion)?|flipped|differs?|different|differences?|stuck|lost|dropped|faults?|faulty|exceptions?|unexpected|expected|retr(y|ies|ied)|time(d)?[ -]?out|not\s+(ok|good|passed|complete[d]?)|unsuccessful|incomplete|ng)\b/i
-/** `0 errors`, `no failures`, `errors: 0`: a pass. */
-const noneFailed =
-  /\b(0|no|zero|without)\s+(errors?|fail(ure|ures|s|ed)?|mismatch(es)?|faults?|differences?|exceptions?|corruption|bad|lost|dropped|retries)\b|\bas expected\b|\b(errors?|failures?|faults?|mismatches|differences|exceptions|lost|dropped)\s*[:=]\s*0\b(?![.,]?\d)/gi
-const passed = /\b(pass(ed|es)?|ok|good|success|complete[d]?)\b/i
-/** `pass 12`, `12 passes`: which one it was, and no verdict. */
-const counted = /\bpass(es)?\s*#?\s*\d+|\b\d+\s*pass(es)?\b/gi
-/** A line that sums up tells of no pass of its own. */
-const sums = /\b(total|totals|summary|overall|altogether)\b/i
+type Says = 'pass' | 'fail' | 'nothing'
 const mostUnread = 20
 
+/** Words of a verdict, in a field or standing alone. Only these are plainly a pass. English: common practice, no source. */
+const passWords = /^(pass(ed|es)?|ok|okay|good|success(ful(ly)?)?|succeeded|complete(d)?|clean|true|yes|1|0 errors?|no errors?|error[- ]free)$/i
+const failWords = /^(fail(ed|s|ure|ures)?|errors?|bad|ng|false|no|0|abort(ed)?|timeout|timed out|crash(ed)?|incomplete|unsuccessful|wrong|nok)$/i
+/** Fields that hold a verdict, and fields that count what went wrong. */
+const verdictFields = /^(result|status|verdict|outcome|pass|passed|ok|okay|success|successful|good|complete|completed|test|state)$/i
+const countFields =
+  /^(\w+[ _-])?(err|errors?|fail|failed|failures?|bad|mismatch(es)?|diff|diffs|differences?|retr(y|ies)|lost|dropped|faults?|exceptions?|timeouts?|flips|bit ?flips|corrupt\w*|missing|warnings?)$/i
+/** Whatever speaks of trouble anywhere in a line keeps it from being a pass. */
+const trouble =
+  /\b(no|not|never|non|without|un\w+|in(complete|correct)|fail\w*|err(or)?s?|bad|wrong|parity|mismatch\w*|abort\w*|panic\w*|crash\w*|hang\w*|hung|corrupt\w*|flip\w*|diff\w*|stuck|lost|losing|drop\w*|fault\w*|exception\w*|expected|retr(y|ies|ied)|time(d|s)?[ -]?out|ng|nok|warn\w*|partial\w*|skip\w*|false|miss\w*|slow|stop\w*)\b/i
+/** `0 errors`, `no failures`, `errors: 0`: nothing went wrong. */
+const noneWrong =
+  /\b0+\s*(?:of|\/|out of)\s*\d+\s+(?:fail\w*|errors?|bad)\b|\b(0|no|zero|without( any)?)\s+(\w+\s+)?(errors?|fail(ure|ures|s|ed)?|mismatch(es)?|faults?|diffs?|differences?|exceptions?|corruption|bad( (bits|bytes|blocks))?|lost|dropped|retries|problems?|warnings?)\b|\bas expected\b|\b(errors?|err|fail(ure|ed|s|ures)?|faults?|mismatches|diffs?|differences|exceptions|lost|dropped|retries|bad|warnings?)\s*[:=]\s*0+\b(?![.,]?\d)/gi
+const sums = /\b(total|totals|summary|overall|altogether|so far)\b/i
+
+const ofWord = (value: string): Says => (passWords.test(value.trim()) ? 'pass' : failWords.test(value.trim()) ? 'fail' : 'nothing')
+
+/** What one field says: a verdict by its words, a count of what went wrong by its figure. */
+function ofField(name: string, value: unknown): Says {
+  if (countFields.test(name.trim())) {
+    const count = typeof value === 'boolean' ? Number(value) : Number(String(value).trim())
+    return Number.isFinite(count) ? (count === 0 ? 'pass' : 'fail') : Array.isArray(value) && !value.length ? 'pass' : 'fail'
+  }
+  if (!verdictFields.test(name.trim())) return 'nothing'
+  if (typeof value === 'boolean') return value ? 'pass' : 'fail'
+  if (typeof value === 'number') return value === 1 ? 'pass' : value === 0 ? 'fail' : 'nothing'
+  const said = ofWord(String(value))
+  // A field for a verdict with another word in it has told of something that is not plainly a pass.
+  return said === 'nothing' && String(value).trim() && !/^\d+$/.test(String(value).trim()) ? 'fail' : said
+}
+
+/** What is plain in one place and denied in another is no pass. */
+const together = (all: readonly Says[]): Says => (all.includes('fail') ? 'fail' : all.includes('pass') ? 'pass' : 'nothing')
+
+function ofJson(line: string): Says | null {
+  if (!/^[{[]/.test(line)) return null
+  try {
+    const value: unknown = JSON.parse(line)
+    if (typeof value !== 'object' || value === null || Array.isArray(value)) return 'nothing'
+    return together(Object.entries(value).map(([name, v]) => ofField(name, v)))
+  } catch {
+    return 'nothing'
+  }
+}
+
+/** `key=value` and `key: value`, wherever they stand in a line. */
+const ofPairs = (line: string): Says =>
+  together([...line.matchAll(/([A-Za-z][\w -]{0,30}?)\s*[:=]\s*("[^"]*"|[^\s,;|]+)/g)].map(([, name, value]) => ofField(name!, value!.replace(/^"|"$/g, ''))))
+
+/** `10 of 10`, `10/10 passed`: all of them, or not. */
+function ofShare(line: string): Says {
+  const share = /\b(\d+)\s*(?:of|\/|out of)\s*(\d+)\b/i.exec(line)
+  if (!share || !/\b(pass\w*|ok|good|succe\w*|complete\w*|tests?|fail\w*|errors?|bad)\b/i.test(line)) return 'nothing'
+  const [some, all] = [Number(share[1]), Number(share[2])]
+  const ofFailures = /\b(fail\w*|errors?|bad)\b/i.test(line)
+  return ofFailures ? (some === 0 ? 'pass' : 'fail') : some === all && all > 0 ? 'pass' : 'fail'
+}
+
+/** Test Anything Protocol: `ok 12 - name`, `not ok 12`. */
+const ofTap = (line: string): Says => (/^not ok\b/i.test(line) ? 'fail' : /^ok\b/i.test(line) ? 'pass' : 'nothing')
+
+/** By words, where no structure says it: plainly a pass only where a word says so and none speaks of trouble. */
+function ofWords(line: string): Says {
+  const rest = line.replace(noneWrong, ' ')
+  const noneFailed = rest !== line
+  // Which pass it was, and figures with their units, are no verdict.
+  const verdict = rest.replace(/\bpass(es)?\s*#?\s*\d+\b:?|\b\d+\s*pass(es)?\b/gi, ' ')
+  if (/\b[1-9]\d*\s+(\w+\s+)?(err\w*|fail\w*|diff\w*|mismatch\w*|bad|lost|dropped|retr\w*|flip\w*|fault\w*)\b/i.test(rest)) return 'fail'
+  if (trouble.test(verdict)) return 'fail'
+  if (noneFailed) return 'pass'
+  return /\b(pass(ed|es)?|ok|okay|good|success(ful(ly)?)?|succeeded|complete[d]?|clean)\b/i.test(verdict) ? 'pass' : 'nothing'
+}
+
+function saysOf(line: string): Says {
+  const json = ofJson(line)
+  if (json !== null) return json
+  const plain = line.replace(noneWrong, ' ')
+  const structured = together([ofTap(line), ofShare(plain), ofPairs(line)])
+  const worded = ofWords(line)
+  return structured === 'nothing' ? worded : together([structured, worded === 'fail' ? 'fail' : 'nothing'])
+}
+
 /**
- * Reads the log of a soak by its words, a pass a line; `pass 12: FAILED` is a failure, `pass 12: 0 errors` is none. What says neither is named
- * and not counted. Words are English: common practice, no source.
+ * Reads the log of a soak, a pass a line: by its structure first (JSON, fields, shares, the Test Anything Protocol), then by its words. What is not plainly
+ * a pass is none. What is understood neither way stops the log with its line, once it has begun: whatever came after may be anything.
  */
 export function readSoakLog(text: string): SoakLog {
-  const log: SoakLog = { passes: 0, failures: 0, unread: [] }
-  text.split(/\r?\n/).forEach((raw, i) => {
+  const log: SoakLog = { passes: 0, failures: 0, unread: [], stopped: null }
+  for (const [i, raw] of text.split(/\r?\n/).entries()) {
     const line = raw.trim()
-    if (!line) return
-    const rest = line.replace(noneFailed, '')
-    const clean = rest !== line
-    const verdict = rest.replace(counted, '')
-    if (sums.test(line)) {
-      if (log.unread.length < mostUnread) log.unread.push({ line: i + 1, text: line.slice(0, 80) })
-    } else if (failed.test(verdict)) {
+    if (!line) continue
+    const told: LogLine = { line: i + 1, text: line.slice(0, 80) }
+    const says = sums.test(line) ? 'sum' : saysOf(line)
+    if (says === 'pass') log.passes++
+    else if (says === 'fail') {
       log.passes++
       log.failures++
-    } else if (clean || passed.test(verdict)) log.passes++
-    else if (log.unread.length < mostUnread) log.unread.push({ line: i + 1, text: line.slice(0, 80) })
-  })
+    } else if (says === 'nothing' && log.passes + log.failures > 0) return { ...log, stopped: told }
+    else if (log.unread.length < mostUnread) log.unread.push(told)
+  }
   return log
 }
 

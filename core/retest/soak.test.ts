@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { seeded } from '../kernel/random'
-import { cleanPasses, exactInterval, planSoak, soaksLeft } from './soak'
+import { cleanPasses, exactInterval, planSoak, soaksStanding } from './soak'
 
 describe('clean passes', () => {
   it('one failure in a hundred is ruled out at 95 % by 299', () => {
@@ -80,10 +80,47 @@ describe('the sequential test', () => {
     expect(failed.findings[0]!.level).toBe('stop')
   })
 
-  it('says how little a rate from one failure is worth', () => {
-    const { findings, failureRate } = planSoak({ seenFailures: 1, seenPasses: 60 })
+  it('takes in how little a rate from few failures is worth: one failure in sixty asks for nineteen times sixty', () => {
+    // By hand: of one failure in n passes, m clean ones have the odds n / (n + m).
+    const { findings, failureRate, wantedPasses } = planSoak({ seenFailures: 1, seenPasses: 60 })
     expect(failureRate).toBeCloseTo(1 / 60, 12)
-    expect(findings.find(f => f.code === 'soak.rate')!.because[0]).toMatch(/once in \d{3}.*takes \d{4} clean passes/)
+    expect(wantedPasses).toBe(19 * 60)
+    expect(findings.find(f => f.code === 'soak.rate')!.says).toMatch(/rests on one failure.*1140, not 179/)
+    // Many failures are as good as a rate.
+    expect(planSoak({ seenFailures: 4000, seenPasses: 400_000 }).wantedPasses).toBeLessThan(302)
+  })
+
+  it('says cured of no more unmended faults than it says, whatever few failures their rates were learned from', () => {
+    const random = seeded(33)
+    const until = (rate: number) => Math.ceil(Math.log(1 - random()) / Math.log(1 - rate))
+    for (const [wantedFailures, more] of [
+      [1, {}],
+      [2, {}],
+      [3, { curedRate: 0.0005 }],
+      [5, {}],
+    ] as const) {
+      let [cured, all] = [0, 0]
+      for (let trial = 0; trial < 700; trial++) {
+        const rate = 10 ** (-0.7 - 1.6 * random())
+        // Watched until it had failed so often; then nothing was mended, and it is soaked to the end.
+        let seenPasses = 0
+        for (let k = 0; k < wantedFailures; k++) seenPasses += until(rate)
+        if (seenPasses === wantedFailures) continue
+        let [passes, failures, verdict] = [0, 0, 'go-on']
+        while (verdict === 'go-on' && passes < 1e7) {
+          const ask = { seenFailures: wantedFailures, seenPasses, ...more }
+          const left = planSoak({ ...ask, passes, failures }).leftPasses!
+          const clean = until(rate) - 1
+          // Either it fails before those that are left have run, or they have.
+          if (clean >= left) passes += left
+          else [passes, failures] = [passes + clean + 1, failures + 1]
+          verdict = planSoak({ ...ask, passes, failures }).verdict
+        }
+        all++
+        cured += Number(verdict === 'cured')
+      }
+      expect(cured / all, `${wantedFailures} failures`).toBeLessThanOrEqual(0.05 + 3 * Math.sqrt((0.05 * 0.95) / all))
+    }
   })
 
   it.each([
@@ -99,9 +136,33 @@ describe('the sequential test', () => {
   ])('refuses %o', (input, says) => expect(() => planSoak(input)).toThrow(says))
 })
 
-it('the last soak of a thing says how it stands', () => {
-  const soak = (what: string, verdict: 'cured' | 'not-cured' | 'go-on') => ({ what, verdict })
-  expect(soaksLeft([soak('Memory test', 'not-cured'), soak('Memory test', 'cured')])).toBe(false)
-  expect(soaksLeft([soak('Memory test', 'cured'), soak('Memory test', 'not-cured')])).toBe(true)
-  expect(soaksLeft([soak('Memory test', 'cured'), soak('Drive', 'go-on')])).toBe(true)
+describe('a soak that was not passed', () => {
+  const soak = (what: string, verdict: 'cured' | 'not-cured' | 'go-on', day: number, more: object = {}) => ({
+    what,
+    verdict,
+    wantedPasses: 300,
+    failures: verdict === 'not-cured' ? 1 : 0,
+    startedAt: `2026-03-0${day}T10`,
+    lastAt: `2026-03-0${day}T20`,
+    ...more,
+  })
+  const left = (soaks: ReturnType<typeof soak>[], ...repairs: string[]) => soaksStanding(soaks, repairs).map(s => s.startedAt.slice(8, 10))
+  const failed = soak('Memory test', 'not-cured', 1)
+
+  it('stands until something was mended and one at least as hard was passed', () => {
+    expect(left([failed])).toEqual(['01'])
+    expect(left([failed, soak('Memory test', 'cured', 3)])).toEqual(['01'])
+    expect(left([failed, soak('Memory test', 'cured', 3)], '2026-03-02T10')).toEqual([])
+    expect(left([failed, soak('memory test ', 'cured', 3, { wantedPasses: 20 })], '2026-03-02T10')).toEqual(['01'])
+    // Mended before it failed, or after the other had begun: nothing was mended in between.
+    expect(left([failed, soak('Memory test', 'cured', 3)], '2026-03-01T09', '2026-03-04T10')).toEqual(['01'])
+    expect(left([failed, soak('Drive', 'cured', 3)], '2026-03-02T10')).toEqual(['01'])
+    expect(left([soak('Memory test', 'cured', 1), soak('Memory test', 'not-cured', 3)], '2026-03-02T10')).toEqual(['03'])
+  })
+
+  it('and was not decided, until one as hard is, for nothing failed in it', () => {
+    const given = soak('Drive', 'go-on', 1)
+    expect(left([given, soak('Drive', 'cured', 2, { wantedPasses: 299 })])).toEqual(['01'])
+    expect(left([given, soak('Drive', 'cured', 2)])).toEqual([])
+  })
 })

@@ -1,4 +1,4 @@
-import { betaQuantile } from '../kernel/beta'
+import { betaQuantile, lnBeta } from '../kernel/beta'
 import { type Finding, commonPractice, finding } from '../kernel/finding'
 import { InputError } from '../kernel/input-error'
 
@@ -39,9 +39,36 @@ export interface SoakResult {
 
 const most = 10_000_000
 
-/** What was soaked last of each thing says how it stands. @param soaks the oldest first @returns whether any of those has not shown that it is cured */
-export const soaksLeft = (soaks: readonly { what: string; verdict: SoakVerdict }[]): boolean =>
-  [...new Map(soaks.map(s => [s.what, s.verdict])).values()].some(verdict => verdict !== 'cured')
+/** A soak as it stands, for whoever decides by it. */
+export interface StandingSoak {
+  what: string
+  verdict: SoakVerdict
+  /** Clean passes that it asks for: the more, the harder it is to pass. */
+  wantedPasses: number
+  failures: number
+  /** Instants in UTC; when it was begun, and when it ran last. */
+  startedAt: string
+  lastAt: string
+}
+
+/**
+ * The soaks that stand against believing in a cure. One that was not passed stands until another of the same thing, at least as hard, was passed; and one
+ * that failed until something was mended in between. That it was ended, or followed by an easier one, changes nothing.
+ * @param repairedAt instants at which something was mended
+ */
+export function soaksStanding<S extends StandingSoak>(soaks: readonly S[], repairedAt: readonly string[]): S[] {
+  const same = (one: string, other: string) => one.trim().toLowerCase() === other.trim().toLowerCase()
+  return soaks.filter(soak => {
+    if (soak.verdict === 'cured') return false
+    const settles = (later: StandingSoak) =>
+      same(later.what, soak.what) &&
+      later.startedAt > soak.startedAt &&
+      later.verdict === 'cured' &&
+      later.wantedPasses >= soak.wantedPasses &&
+      (!soak.failures || repairedAt.some(at => at > soak.lastAt && at <= later.startedAt))
+    return !soaks.some(settles)
+  })
+}
 
 /**
  * Clean passes in a row that make a failure rate unbelievable: n = ln(1 − c) / ln(1 − p), rounded up.
@@ -72,12 +99,12 @@ export function planSoak(input: SoakInput): SoakResult {
   const { confidence = 0.95, secondsAPass, passes = 0, failures = 0, curedRate = 0, falseAlarm = 0.05 } = input
   const failureRate = rateOf(input)
   check(input, failureRate)
-  const wantedPasses = cleanPasses(failureRate, confidence)
+  const before = beforeOf(input, failureRate)
   const alpha = 1 - confidence
-  const ratio = logRatio(passes, failures, failureRate, curedRate)
+  const wantedPasses = fewestClean(before, confidence)
+  const ratio = logRatio(passes, failures, before, curedRate)
   const verdict: SoakVerdict = ratio >= -Math.log(alpha) - 1e-9 ? 'cured' : ratio <= Math.log(falseAlarm) ? 'not-cured' : 'go-on'
-  const aPass = Math.log((1 - curedRate) / (1 - failureRate))
-  const leftPasses = verdict === 'go-on' ? Math.max(1, Math.ceil((-Math.log(alpha) - ratio) / aPass - 1e-9)) : null
+  const leftPasses = verdict === 'go-on' ? fewestUntil(n => logRatio(passes + n, failures, before, curedRate) >= -Math.log(alpha) - 1e-9) : null
   const seconds = (n: number | null) => (n === null || secondsAPass === undefined ? null : n * secondsAPass)
   return {
     failureRate,
@@ -92,11 +119,43 @@ export function planSoak(input: SoakInput): SoakResult {
   }
 }
 
+/** How likely so many clean passes and so many failures are, as a logarithm, of a machine that is as it was before. */
+type Before = (clean: number, failures: number) => number
+
+/**
+ * A rate that is believed is one rate. One that was seen as failures in passes is uncertain itself, the more so the fewer they are: every rate counts by
+ * what was seen of it (a beta distribution over rates, with a prior that favours none by its size, 1/p), so that *cured* keeps its confidence for
+ * faults that are rarer than they showed. Source: the beta-binomial predictive distribution (Geisser 1993, from memory); that a ratio of such mixtures
+ * keeps its error rates at every stop: Ville's inequality (Ville 1939, from memory).
+ */
+function beforeOf({ failureRate, seenFailures: k, seenPasses: n }: SoakInput, rate: number): Before {
+  if (failureRate !== undefined || k === undefined || n === undefined) return (clean, failures) => clean * Math.log(1 - rate) + failures * Math.log(rate)
+  const [alpha, beta] = [k, n - k + 1]
+  return (clean, failures) => lnBeta(alpha + failures, beta + clean) - lnBeta(alpha, beta)
+}
+
+/** The fewest passes, all clean, of which so many would be unbelievable of a machine that is as before. */
+const fewestClean = (before: Before, confidence: number): number => fewestUntil(n => before(n, 0) <= Math.log(1 - confidence) + 1e-9)
+
+const mostWanted = 2 ** 40
+/** The smallest whole number from 1 at which something holds that holds from there on. */
+function fewestUntil(holds: (n: number) => boolean): number {
+  let high = 1
+  while (high < mostWanted && !holds(high)) high *= 2
+  let low = high / 2
+  while (high - low > 1) {
+    const middle = Math.floor((low + high) / 2)
+    if (holds(middle)) high = middle
+    else low = middle
+  }
+  return Math.ceil(high)
+}
+
 /** The likelihood of what was seen, cured against as before, as a logarithm. */
-function logRatio(passes: number, failures: number, before: number, cured: number): number {
-  const clean = (passes - failures) * Math.log((1 - cured) / (1 - before))
-  if (!failures) return clean
-  return cured === 0 ? Number.NEGATIVE_INFINITY : clean + failures * Math.log(cured / before)
+function logRatio(passes: number, failures: number, before: Before, cured: number): number {
+  const clean = passes - failures
+  if (failures && cured === 0) return Number.NEGATIVE_INFINITY
+  return clean * Math.log(1 - cured) + (failures ? failures * Math.log(cured) : 0) - before(clean, failures)
 }
 
 function rateOf({ failureRate, seenFailures, seenPasses }: SoakInput): number {
@@ -162,13 +221,13 @@ function findingsOf(
     )
   if (said === undefined && seenFailures !== undefined && seenPasses !== undefined) {
     const { low } = exactInterval(seenFailures, seenPasses, 0.8)
-    const cautious = low > 1e-6 ? cleanPasses(low, confidence) : null
+    const naive = cleanPasses(failureRate, confidence)
     findings.push(
       finding(
-        'care',
+        'note',
         'soak.rate',
-        `How often it failed rests on ${seenFailures === 1 ? 'one failure' : `${seenFailures} failures`}.`,
-        `It may well have been ${low > 0 ? `once in ${Math.round(1 / low)}` : 'far less often'}${cautious ? `; to rule that out takes ${cautious} clean passes` : ''}.`,
+        `How often it failed rests on ${seenFailures === 1 ? 'one failure' : `${seenFailures} failures`}, so more passes are wanted: ${wantedPasses}, not ${naive}.`,
+        `It may well have been ${low > 0 ? `once in ${Math.round(1 / low)}` : 'far less often'} only. More failures seen before the repair would make the soak shorter.`,
       ),
     )
   }

@@ -79,7 +79,7 @@ describe('who signs, and within which limits', () => {
     const limits = { hoursADay: 2, attended: true, noOriginalMedia: true }
     const unfinished = judgeSignOff({
       ...ready,
-      soaks: [{ what: 'x', verdict: 'go-on', left: 4, given: false }],
+      soaks: [{ what: 'x', verdict: 'go-on', left: 4, given: false, failed: false, stands: true }],
       testSheet: { done: false, left: ['Clock'], failed: [] },
     })
     expect([
@@ -138,29 +138,85 @@ it('a soak is left alone only where the gate is clear and the practice allows it
   expect(levels('clear-to-run', 'baseline-first', true)).toBe('note')
 })
 
-it('a log is counted by its words, and what says neither is named', () => {
-  expect(readSoakLog('pass 1: ok\npass 2: FAILED at 4000\npass 3: 0 errors\n\nerrors = 0\nerrors: 3\nstarting up\npass 4 timed out')).toEqual({
-    passes: 6,
-    failures: 3,
-    unread: [{ line: 7, text: 'starting up' }],
+describe('the log of a soak', () => {
+  const counts = (text: string) => {
+    const { passes, failures } = readSoakLog(text)
+    return [passes, failures]
+  }
+
+  it('is counted by its lines, and stops where nobody can tell', () => {
+    const log = readSoakLog('starting up\npass 1: ok\npass 2: FAILED at 4000\npass 3: 0 errors\n\nerrors = 0\nTotal errors: 1\nchip 7 looked at\npass 4: ok')
+    expect(log).toEqual({
+      passes: 4,
+      failures: 1,
+      unread: [
+        { line: 1, text: 'starting up' },
+        { line: 7, text: 'Total errors: 1' },
+      ],
+      stopped: { line: 8, text: 'chip 7 looked at' },
+    })
   })
-  expect(['5.01', '4.74', 'OL', '', '5.26'].map(f => readingPasses(f, 4.75, 5.25))).toEqual([true, false, false, false, false])
-  // The number of a pass is no verdict, nor is a line that sums up; what is not ok is a failure.
-  // A line that ends well may still tell of trouble on its way.
-  for (const line of [
+
+  it('a reading of a meter passes within its limits alone', () => {
+    expect(['5.01', '4.74', 'OL', '', '5.26'].map(f => readingPasses(f, 4.75, 5.25))).toEqual([true, false, false, false, false])
+  })
+
+  it.each([
+    'pass 2: FAILED at 4000',
+    'success: false',
+    '{"pass":12,"ok":false}',
+    '{"passes":3,"errors":2}',
+    '{"result":"partial"}',
+    'result=timeout',
+    'status: degraded',
+    '0 of 1',
+    '0 of 1 passed',
+    '9/10 tests passed',
+    'no pass',
+    'pass 4 no good',
+    '12 diff',
+    'pass 12, 12 diff',
+    'not ok 3',
+    'pass 13: parity at 4000',
+    'pass ok after retry',
+    '1 retries, ok',
+    'OK (2 bits flipped)',
+    'passed with warnings',
+    'ok but slow',
+    'errors: 3',
+    'errors: 0, lost: 1',
+    'pass 4 timed out',
+    'incomplete',
+    'unsuccessful',
+    '3 errors',
+    'ng',
     'pass 13 complete: 2 bits flipped',
     'pass 4 ok, 1 byte differs',
     'retry 1 ok',
     'errors: 0.5',
     'expected AA read AB',
     '0 errors, 2 faults',
-  ])
-    expect([line, readSoakLog(line).failures]).toEqual([line, 1])
-  for (const line of ['pass 5: no differences', 'pass 8: as expected', 'pass 9 ok, 0 lost', 'pass 14 without fault'])
-    expect([line, readSoakLog(line)]).toEqual([line, { passes: 1, failures: 0, unread: [] }])
-  expect(readSoakLog('not ok 3\npass 13: parity at 4000\nPASS 14\nTotal errors: 0\npass 15 ... PASS')).toMatchObject({
-    passes: 3,
-    failures: 2,
-    unread: [{ line: 3 }, { line: 4 }],
-  })
+  ])('%s is no pass', line => expect([line, counts(line)[1] === 1 || counts(line)[0] === 0]).toEqual([line, true]))
+
+  it.each([
+    'pass 1: ok',
+    'PASS',
+    'pass 3: 0 errors',
+    'errors = 0',
+    'ok 12 - walking ones',
+    '{"pass":12,"ok":true,"errors":0}',
+    '10 of 10 passed',
+    '10/10 tests ok',
+    'result=pass',
+    'success: true',
+    'pass 15 ... PASS',
+    '2026-03-04 19:20:21 pass 7 good',
+    'no failures',
+    'passed, as expected',
+    '0 of 40 failed',
+    'pass 5: no differences',
+    'pass 8: as expected',
+    'pass 9 ok, 0 lost',
+    'pass 14 without fault',
+  ])('%s is a pass', line => expect([line, counts(line)]).toEqual([line, [1, 0]]))
 })

@@ -1,7 +1,7 @@
 import { expect, it } from 'vitest'
 import { cautions, cautionsFor } from './cautions'
 import { configurationKindNames, whole } from './configuration'
-import { type StartChecksInput, judgeStarters, startChecks } from './first-start'
+import { firstStartDone, type StartChecksInput, judgeStarters, startChecks } from './first-start'
 import { skillToSettle } from './hazards'
 import { whoCould } from './skills'
 
@@ -47,7 +47,9 @@ it('puts somebody with the skill at the switch of a machine that takes mains, an
   expect(judge(rua, teodor)).not.toThrow()
   expect(judge(teodor, rua)).toThrow(expect.objectContaining({ field: 'atSwitch', message: expect.stringContaining('Here: Teodor.') as string }) as Error)
   expect(judge(teodor, teodor)).toThrow(expect.objectContaining({ field: 'atProbe' }) as Error)
-  expect(judge(rua, rua, { mainsLead: 'not-used' })).not.toThrow()
+  // Two people are two people on every machine.
+  expect(judge(rua, rua, { mainsLead: 'not-used' })).toThrow('two people')
+  expect(judge(teodor, rua, { mainsLead: 'not-used' })).not.toThrow()
 })
 
 it('lets anybody report a danger, and only the skilled say that it is cleared', () => {
@@ -63,4 +65,14 @@ it('knows the cautions by what is used, and each says harm, measures, who and wh
   expect(cautionsFor('lower bezel, peroxide cream under an ultraviolet lamp')).toEqual(['peroxide', 'ultraviolet'])
   expect(cautionsFor('soft brush')).toEqual([])
   for (const { harm, measures, who, rules } of Object.values(cautions)) expect([harm, measures, who, rules].every(text => text.endsWith('.'))).toBe(true)
+})
+
+it('a first start is done where its rails stand, and not where it was called off or they are unread since', () => {
+  expect([
+    firstStartDone('good', undefined),
+    firstStartDone('out', 'all-read'),
+    firstStartDone('out', 'called-off'),
+    firstStartDone('unread', 'all-read'),
+    firstStartDone(undefined, 'all-read'),
+  ]).toEqual([true, true, false, false, false])
 })

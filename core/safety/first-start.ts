@@ -155,12 +155,12 @@ export interface StartersInput {
 
 /**
  * Whether these two may start it: mains takes two people, and somebody with the skill at the switch.
- * A machine on a low-voltage supply may be started by one.
+ * Two people are two people on every machine; on one that takes no mains nobody needs a skill for it.
  * @throws InputError naming the place, and who could take it
  */
 export function judgeStarters({ atProbe, atSwitch, facts, configuration, crew }: StartersInput): void {
+  if (atProbe.id === atSwitch.id) throw new InputError('atProbe', atProbe.id, 'At the probe: a start takes two people, one at the probe and one at the switch.')
   if (!takesMains(facts, configuration)) return
-  if (atProbe.id === atSwitch.id) throw new InputError('atProbe', atProbe.id, 'At the probe: mains takes two people, one at the probe and one at the switch.')
   if (!atSwitch.skills.includes('mains'))
     throw new InputError(
       'atSwitch',
@@ -168,3 +168,11 @@ export function judgeStarters({ atProbe, atSwitch, facts, configuration, crew }:
       `At the switch: ${atSwitch.name} has not been granted the skill “${skills.mains.title}”. ${whoCould('mains', crew)}`,
     )
 }
+
+/**
+ * Whether the first start is behind it, as the rails stand now: they are within limits, or the newest start read every one of them. One that was called
+ * off before its rails stood is none, and neither is any from before the rails became unread again.
+ * @param newestOutcome of the newest start that has ended
+ */
+export const firstStartDone = (rails: string | undefined, newestOutcome: string | undefined): boolean =>
+  rails !== undefined && rails !== 'unread' && (rails === 'good' || newestOutcome === 'all-read')

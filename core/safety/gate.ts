@@ -2,7 +2,7 @@ import { type Finding, commonPractice, finding, mostPressingFirst } from '../ker
 import { InputError } from '../kernel/input-error'
 import { type Configuration, configurationKinds, configurationWords, isConnected, whole } from './configuration'
 import { type Heard, type Opening, inWorkingOrder, leavesUnassessed, toldApart } from './heard'
-import { type Hazard, hazardReasons } from './hazards'
+import { type Hazard, aboutFact, hazardReasons } from './hazards'
 import { type FactValue, type PowerFactName, type PowerFacts, type School, factValue, powerFactNames, powerFacts, schoolNames } from './power-facts'
 import { type Skill, skills } from './skills'
 
@@ -92,7 +92,10 @@ export function assessGate({ school, facts, inspectedBy, hazards = [], configura
     const code = `gate.${name}.${facts[name]}`
     const level = levelUnder(school, name, value, facts[name])
     const because = level === value.level ? [value.because] : [value.because, `${schoolNames[school].title}: ${schoolNames[school].means}`]
-    reason(finding(level, code, value.says, because, commonPractice), value.open ? { code, do: value.open, ...(whoClears[name] ?? anyone) } : undefined)
+    reason(
+      finding(level, code, value.says, because, commonPractice),
+      value.open ? { code, do: value.open, ...(whoClears[name] ?? anyone), ...aboutFact(name) } : undefined,
+    )
   }
   for (const { finding: found, open } of [...hazardReasons(hazards, { facts, configuration, school }), ...toldApart(heard)]) reason(found, open)
   if (configuration.kind !== 'whole')

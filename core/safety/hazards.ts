@@ -6,6 +6,7 @@ import type { CautionName } from './cautions'
 import { type Configuration, isConnected } from './configuration'
 import { referenceMassKg } from './lift'
 import { type Skill, skills } from './skills'
+import { readForHazards } from './free-text'
 import { type Heard, contradiction, heard } from './heard'
 import { type PowerFactName, type PowerFacts, type School, factValue, powerFacts } from './power-facts'
 
@@ -100,6 +101,14 @@ export const hazardKinds = {
     deal: 'Gloves and eye protection; cover or take out what is broken.',
     ...anyone,
   },
+  'heat': { title: 'Something runs hot', gate: 'care', caution: 'mains', deal: 'Find out why it runs hot, and take its temperature.', ...anyone },
+  'loose-metal': {
+    title: 'Something loose inside',
+    gate: 'stop',
+    caution: 'mains',
+    deal: 'Find what is loose, take it out, and look for what it touched.',
+    ...anyone,
+  },
   'smoke': { title: 'Smoke reported', gate: 'stop', caution: 'mains', deal: 'Find what smoked, and replace or clear it.', ...anyone },
   'old-insulation': { title: 'Old insulation', gate: 'stop', caution: 'mains', deal: 'Replace wires whose insulation cracks or sticks.', ...skilled('mains') },
 } as const satisfies Record<string, HazardKindRow>
@@ -117,8 +126,18 @@ export const hazardKindNames = Object.keys(hazardKinds) as HazardKind[]
 /** An instant in UTC; left out where it is not known when something was written down, which counts as long ago. */
 type When = { at?: string }
 
-/** How something came to be said: claimed by somebody, found true since, or noticed by those who stood there. */
-const saidHow = { claimed: 'Claimed', confirmed: 'Found true', noticed: 'Noticed' }
+/** How something came to be said: claimed by somebody, found true since, noticed by those who stood there, or written down and not asked about yet. */
+const saidHow = { claimed: 'Claimed', confirmed: 'Found true', noticed: 'Noticed', written: 'Written' }
+/** What was only said, and nobody has found true. */
+const onlySaid: readonly (keyof typeof saidHow)[] = ['claimed', 'written']
+
+/** A sentence that somebody wrote, heard as speaking of a hazard. */
+export interface Saying extends When {
+  kind: HazardKind
+  sentence: string
+  /** Whether somebody has said what it was: yes, that; no, something else; or nobody yet. */
+  state: 'open' | 'yes' | 'no'
+}
 
 /** What a machine's records say that may point to a hazard. */
 export interface HazardSigns {
@@ -129,6 +148,10 @@ export interface HazardSigns {
   damages: (DamageSeen & When)[]
   /** Claims that nobody has refuted, and what was witnessed. */
   claims: ({ says: string; how?: keyof typeof saidHow } & When)[]
+  /** What was heard in anything else that people wrote. */
+  sayings?: readonly Saying[]
+  /** Words that symptoms of faults were given: they need no guess. */
+  symptoms?: readonly ({ word: string; symptom: string; open: boolean } & When)[]
   interventions: ({ kind: InterventionKind; state: InterventionState; where: string } & When)[]
   knownFaults: string[]
   /** Machines of the same model whose battery was found leaking. */
@@ -171,11 +194,28 @@ const damaged =
         at,
       }))
 const said =
+  (kind: HazardKind) =>
+  ({ claims, sayings = [] }: HazardSigns): Sign[] => [
+    ...claims
+      .filter(c => readForHazards(c.says).some(h => h.kind === kind))
+      .map(({ says, how = 'claimed', at }): Sign => ({ weight: onlySaid.includes(how) ? 'said' : 'seen', says: `${saidHow[how]}: “${says}”.`, at })),
+    ...sayings
+      .filter(s => s.kind === kind && s.state !== 'no')
+      .map(({ sentence: words, state, at }): Sign => {
+        const how = state === 'yes' ? 'confirmed' : 'written'
+        return { weight: onlySaid.includes(how) ? 'said' : 'seen', says: `${saidHow[how]}: “${words}”.`, at }
+      }),
+  ]
+/** Symptoms that are dangers by their word alone; one that was mended is still to be said to be gone. */
+const symptom =
+  (...words: string[]) =>
+  ({ symptoms = [] }: HazardSigns): Sign[] =>
+    symptoms.filter(s => words.includes(s.word)).map(({ symptom, open, at }) => ({ weight: open ? 'seen' : 'said', says: `Fault: “${symptom}”.`, at }))
+/** A part that is looked for by name and was found missing. */
+const missing =
   (words: RegExp) =>
-  ({ claims }: HazardSigns): Sign[] =>
-    claims
-      .filter(c => words.test(c.says))
-      .map(({ says, how = 'claimed', at }) => ({ weight: how === 'claimed' ? 'said' : 'seen', says: `${saidHow[how]}: “${says}”.`, at }))
+  ({ assemblies }: HazardSigns): Sign[] =>
+    assemblies.filter(a => a.presence === 'missing' && words.test(a.name)).map(a => ({ weight: 'seen', says: `Missing: ${a.name.toLowerCase()}.` }))
 const known =
   (words: RegExp) =>
   ({ knownFaults }: HazardSigns): Sign[] =>
@@ -192,30 +232,32 @@ export const leakingBatteryKnown = (knownFaults: readonly string[]): boolean => 
 
 const mainsCable = /(mains|power|supply) (lead|cable|cord|flex|plug|wire)|\bplug\b|flex\b|strain relief/i
 const filterCapacitor = /filter|mains (inlet|capacitor|switch)|\b[xy]2?\b.*capacitor|paper capacitor/i
-/** Where each hazard shows. Common practice, no source. */
+/** Where each hazard shows, beside what people wrote of it. Common practice, no source. */
 const signs: Partial<Record<HazardKind, ((found: HazardSigns) => Sign[])[]>> = {
-  'mains-wiring': [damaged(['crack', 'break', 'burn', 'wear', 'altered'], mainsCable), said(/shock|tingl|live case|trips/i)],
+  'mains-wiring': [damaged(['crack', 'break', 'burn', 'wear', 'altered'], mainsCable)],
   'line-filter': [damaged(['crack', 'bulge', 'burn'], filterCapacitor), known(/line[- ]filter/i)],
   'bulging-capacitors': [damaged(['bulge']), damaged(['crack', 'burn'], /capacitor|electrolytic/i)],
   'stored-charge': [part(/supply|tube|monitor|display/i)],
   'picture-tube': [part(/picture tube|monitor/i)],
   'battery': [damaged(['crust'], /batter|barrel|cell|clock/i), known(/batter|barrel/i), sisters, part(/batter/i)],
-  'liquid': [damaged(['tide-line']), said(/\b(water|flood|sea\b|coffee|tea\b|beer|rain(ed|water)?\b|rinsed|wet\b|damp)/i)],
-  'conductive-dirt': [said(/soot|chimney|workshop|metal dust/i)],
+  'liquid': [damaged(['tide-line'])],
   'mould': [damaged(['growth'])],
   'burnt-trace': [damaged(['burn'])],
+  'unknown-supply': [missing(/\b(power )?supply\b|\bpsu\b|\bpower (brick|pack|unit)\b|\badapt[eo]r\b/i)],
   'unknown-wiring': [
     ({ interventions }) =>
       interventions
         .filter(i => ['added-wire', 'cut-lead'].includes(i.kind) && i.state === 'not-understood')
         .map(({ kind, where, at }) => ({ weight: 'seen', says: `Somebody was here before: ${kind.replace('-', ' ')}, ${where}.`, at })),
   ],
+  'missing-fan': [missing(/\bfan\b|\bblower\b/i)],
+  'heat': [symptom('hot')],
   'heavy': [
     ({ massKg }) =>
       massKg !== null && massKg > referenceMassKg ? [{ weight: 'known', says: `${massKg} kg; more than ${referenceMassKg} kg is not lifted alone.` }] : [],
   ],
   'sharp': [damaged(['break'], /glass|tube|case|edge/i)],
-  'smoke': [said(/smok|burn|bang|smell/i)],
+  'smoke': [symptom('smoke', 'smell')],
   'old-insulation': [damaged(['crack', 'wear'], /insulation|(?<!ribbon |data |keyboard |drive |flat )cable|flex\b/i)],
 }
 
@@ -234,7 +276,13 @@ const shownBy: Partial<Record<HazardKind, FactSigns>> = {
   'mains-wiring': { name: 'mainsLead', present: ['cut'], denied: ['sound', 'not-used'] },
   'line-filter': { name: 'filterCapacitors', present: ['cracked'], suspected: ['sound'], dealtWith: ['replaced'], denied: ['none-fitted'] },
   'picture-tube': { name: 'pictureTube', present: ['open', 'enclosed'], denied: ['none'] },
-  'battery': { name: 'battery', present: ['in', 'leaking', 'residue', 'mischarged'], dealtWith: ['out', 'replaced'], denied: ['none-fitted'] },
+  'battery': {
+    name: 'battery',
+    present: ['in', 'leaking', 'residue', 'mischarged'],
+    suspected: ['unlooked'],
+    dealtWith: ['out', 'replaced'],
+    denied: ['none-fitted'],
+  },
   'liquid': { name: 'liquidOrDirt', present: ['yes'], dealtWith: ['dried'], denied: ['no'] },
   'burnt-trace': { name: 'burntTrace', present: ['yes'], denied: ['no'] },
   'shorted-rail': { name: 'shortedRail', present: ['yes'], denied: ['no'] },
@@ -250,6 +298,17 @@ interface Shown {
   level: Level
   words: string
 }
+/** What a fact for power is about: the hazard that it shows, or itself. A danger that moves from one to the other has not gone. */
+export const aboutFact = (name: PowerFactName): { about: string; leave?: Skill } => {
+  const kind = hazardKindNames.find(k => shownBy[k]?.name === name)
+  return kind ? aboutHazard(kind) : { about: `fact:${name}` }
+}
+/** What a hazard is known by, and what saying that it is gone takes. */
+export function aboutHazard(kind: HazardKind): { about: string; leave?: Skill } {
+  const leave = skillToSettle(kind, 'ruled-out')
+  return { about: `hazard:${kind}`, ...(leave ? { leave } : {}) }
+}
+
 /** What the facts say of a hazard; nothing where no fact speaks of it, or nobody has looked. */
 function shown(kind: HazardKind, facts: PowerFacts): Shown | undefined {
   const by = shownBy[kind]
@@ -298,7 +357,7 @@ export function hazardsOf(found: HazardSigns, settled: readonly HazardSettled[])
   return hazardKindNames
     .flatMap((kind): Hazard[] => {
       const fact = shown(kind, found.facts)
-      const pointers = (signs[kind] ?? []).flatMap(sign => sign(found))
+      const pointers = [...(signs[kind] ?? []), said(kind)].flatMap(sign => sign(found))
       const seen = pointers.some(p => p.weight === 'seen') ? { seen: true } : {}
       const evidence = [...(fact ? [fact.words] : []), ...pointers.map(p => p.says)]
       const one = settled.find(s => s.kind === kind)
@@ -333,7 +392,8 @@ export function hazardReasons(
       const { title, gate: usual, deal, who, skill }: HazardKindRow = hazardKinds[kind]
       const gate = kind === 'line-filter' && (school === 'caps-first' || seen) ? 'stop' : usual
       const fact = shown(kind, facts)
-      const means = { who, ...(skill ? { skill } : {}) }
+      const about = aboutHazard(kind)
+      const means = { who, ...(skill ? { skill } : {}), ...about }
       if (state === 'present') {
         if (fact && !((settled || seen) && isWeaker(fact.level, gate)) && fact.says === 'present') return []
         const found = finding(gate, `gate.hazard.${kind}`, `Hazard present: ${lowered(title)}.`, evidence, commonPractice)
@@ -348,12 +408,14 @@ export function hazardReasons(
               `${title}: the answer and what was said do not agree.`,
               evidence,
               `Find out which is right: judge the claim, or say under Hazards what was found of ${lowered(title)}.`,
+              about,
             ),
           ]
         : [
             heard(
               finding('care', `gate.suspected.${kind}`, `Suspected: ${lowered(title)}.`, evidence, commonPractice),
               `Confirm it or rule it out under Hazards. If it is there: ${lowered(deal)}`,
+              { ...about, ...(about.leave ? { who, skill: about.leave } : {}) },
             ),
           ]
     })

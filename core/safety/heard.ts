@@ -8,6 +8,10 @@ export interface Opening {
   who: string
   /** What doing it takes. */
   skill?: Skill
+  /** What it is about, whatever its finding is called just now: `hazard:battery`, `fact:rails`. */
+  about?: string
+  /** What saying that it is gone takes. */
+  leave?: Skill
 }
 
 /**
@@ -26,14 +30,14 @@ const unsettled = '.unsettled'
 export const leavesUnassessed = ({ code }: Finding): boolean => code === 'gate.not-inspected' || code.endsWith('.not-looked') || code.endsWith(unsettled)
 
 /** A finding for the gate with what would settle it; a bench volunteer does it unless somebody else is named. */
-export const heard = (found: Finding, say: string, { who = 'a bench volunteer', skill }: { who?: string; skill?: Skill } = {}): Heard => ({
+export const heard = (found: Finding, say: string, { who = 'a bench volunteer', ...more }: Partial<Omit<Opening, 'code' | 'do'>> = {}): Heard => ({
   finding: found,
-  open: { code: found.code, do: say, who, ...(skill ? { skill } : {}) },
+  open: { code: found.code, do: say, who, ...more },
 })
 
 /** What stands against each other; it is care, and keeps the machine unassessed. */
-export const contradiction = (code: string, says: string, because: string | string[], say: string): Heard =>
-  heard({ level: 'care', code: `${code}${unsettled}`, says, because: [because].flat() }, say)
+export const contradiction = (code: string, says: string, because: string | string[], say: string, more: Partial<Omit<Opening, 'code' | 'do'>> = {}): Heard =>
+  heard({ level: 'care', code: `${code}${unsettled}`, says, because: [because].flat() }, say, more)
 
 /** A name as part of a code. */
 export const slug = (text: string): string =>

@@ -83,6 +83,12 @@ export const powerFacts = {
         'The residue conducts and eats traces; current makes it worse.',
         'Neutralise, rinse and dry what the battery touched.',
       ),
+      'unlooked': care(
+        'Out, not looked under',
+        'The battery was bulging or furry when it came out, and nobody has looked under it.',
+        'What it leaked may have crept along the traces.',
+        'Look under it and along the traces, and say what was found.',
+      ),
       'out': fine('Out, nothing left behind', 'The battery is out, and no residue was seen.', 'It can no longer leak or be charged.'),
       'replaced': fine('Replaced', 'A replacement is fitted that the circuit does not harm.', 'What it is, and how it is fitted, is written down.'),
       'mischarged': stop(

@@ -1,5 +1,6 @@
 import type { ConditionRecord } from '../condition/rules'
 import { damagesNamed } from '../condition/rules'
+import type { DiagnosisRecord } from '../diagnosis/rules'
 import type { Finding } from '../kernel/finding'
 import type { OpeningFacts } from '../opening/rules'
 import { type Discipline, move, someOf, step } from '../planning/discipline'
@@ -10,7 +11,7 @@ import { takesMains } from './first-start'
 import { type GateResult, type GateVerdict, assessGate, gateWords, mayBeStarted } from './gate'
 import { type Heard, contradiction, leavesUnassessed, toldApart } from './heard'
 import { type GrowingHarm, daysPerPoint, growingHarm } from './growing-harm'
-import { type Hazard, type HazardSettled, hazardKinds, hazardsOf, leakingBatteryKnown } from './hazards'
+import { type Hazard, type HazardSettled, type Saying, aboutFact, aboutHazard, hazardKinds, hazardsOf, leakingBatteryKnown } from './hazards'
 import { type Overrule, stillStands } from './overrule'
 import { type PowerFacts, type School, enteredFactNames, factValue, powerFacts } from './power-facts'
 
@@ -29,6 +30,8 @@ export interface SafetyRecord extends ConditionRecord {
   /** Whether its battery was ever found leaking, by whatever record; with those on record now. */
   batteryHasLeaked: boolean
   batteries: readonly (Battery & { at?: string })[]
+  /** What was heard in what people wrote, wherever they wrote it. */
+  sayings: readonly Saying[]
   /** What people noticed in its starts. */
   witnessed: readonly { says: string; at: string }[]
   /** What happened when it was last powered. */
@@ -39,6 +42,9 @@ export interface SafetyRecord extends ConditionRecord {
   bookedInAt: string
   sisters: { leaked: number }
 }
+
+/** The words of its faults, which may be dangers; another discipline keeps them. */
+type FaultWords = Pick<DiagnosisRecord, 'faults'>
 
 export interface SafetyFacts {
   /** The facts for power that count. */
@@ -66,7 +72,7 @@ const dayMs = 24 * 60 * 60 * 1000
 export const daysBetween = (from: string, to: string) => Math.floor((Date.parse(to) - Date.parse(from)) / dayMs)
 
 /** The register of hazards: what its records point to, and what somebody found out. */
-const registerOf = (record: SafetyRecord, facts: PowerFacts, answeredAt: SafetyRecord['answeredAt']): Hazard[] =>
+const registerOf = (record: SafetyRecord & FaultWords, facts: PowerFacts, answeredAt: SafetyRecord['answeredAt']): Hazard[] =>
   hazardsOf(
     {
       facts,
@@ -80,6 +86,8 @@ const registerOf = (record: SafetyRecord, facts: PowerFacts, answeredAt: SafetyR
         ...record.witnessed.map(w => ({ ...w, how: 'noticed' as const })),
         ...(record.lastPoweredWhat ? [{ says: record.lastPoweredWhat }] : []),
       ],
+      sayings: record.sayings,
+      symptoms: record.faults.flatMap(f => f.symptoms.map(word => ({ word, symptom: f.symptom, open: f.open, at: f.reportedAt }))),
       interventions: [...record.interventions],
       knownFaults: [...record.knownFaults],
       sistersLeaked: record.sisters.leaked,
@@ -93,7 +101,7 @@ const registerOf = (record: SafetyRecord, facts: PowerFacts, answeredAt: SafetyR
  * @param found what other disciplines found of it and the gate hears
  */
 export function safetyFacts(
-  record: SafetyRecord,
+  record: SafetyRecord & FaultWords,
   { measured, measuredAt, stepsUndone }: PowerFactsKnown & OpeningFacts,
   found: readonly Heard[],
   now: string,
@@ -134,6 +142,7 @@ function leakForgotten({ batteryHasLeaked, batteries, hazardsSettled, configurat
       'Its battery was found leaking once, and nothing on record says what became of what it left.',
       [said ? `Answered now: ${said.label.toLowerCase()}.` : 'Nobody has answered since.', 'Residue eats on under the mask.'],
       'Record the battery and bring it home step by step; or say under Hazards that it was misread.',
+      aboutHazard('battery'),
     ),
   ]
 }
@@ -149,6 +158,7 @@ function outvoted({ entered, answeredAt }: SafetyRecord, measured: PowerFacts, m
         `${powerFacts[name].title}: answered “${said.label.toLowerCase()}”, while the record says “${shown.label.toLowerCase()}”.`,
         said.because,
         'Look again, and put right whichever is wrong.',
+        aboutFact(name),
       ),
     ]
   })

@@ -43,13 +43,19 @@ export type PrintFormat = (typeof printFormats)[number]
 /** PDF where it is taken, else PNG. */
 export const formatFor = (formats: readonly string[]): PrintFormat | undefined => printFormats.find(f => formats.includes(f))
 
-/** Size of a medium by its self-describing name: `iso_a6_105x148mm`, `na_index-3x5_3x5in`. @returns nothing for a name without a size */
+/** A3 (ISO 216): no label is larger, and a picture of one is unpacked whole. */
+const largestMedium = { widthMm: 297, heightMm: 420 }
+
+/**
+ * Size of a medium by its self-describing name: `iso_a6_105x148mm`, `na_index-3x5_3x5in`.
+ * @returns nothing for a name without a size, and for what is no size of a label
+ */
 export function mediaSizeMm(name: string): { widthMm: number; heightMm: number } | null {
   const found = /_(\d+(?:\.\d+)?)x(\d+(?:\.\d+)?)(in|mm)$/.exec(name)
   if (!found) return null
   const mm = found[3] === 'in' ? 25.4 : 1
   const [widthMm, heightMm] = [Number(found[1]) * mm, Number(found[2]) * mm]
-  return widthMm >= 20 && widthMm <= 1000 && heightMm >= 15 && heightMm <= 2000 ? { widthMm, heightMm } : null
+  return widthMm >= 20 && widthMm <= largestMedium.widthMm && heightMm >= 15 && heightMm <= largestMedium.heightMm ? { widthMm, heightMm } : null
 }
 
 /** Where nobody says what is in the printer. */
@@ -62,6 +68,9 @@ export function mediaFor(media: readonly string[]): { name: string; widthMm: num
   }
   return usualMedia
 }
+
+/** So long a printer may take over a label; then somebody looks whether it came out. */
+export const longestPrintMinutes = 15
 
 /** How a job came out, by its state. Source: RFC 8011, 5.3.7. @returns nothing while it is on its way */
 export function judgeJob(state: string, reasons: readonly string[]): { printed: boolean; says: string } | null {

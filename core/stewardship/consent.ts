@@ -12,6 +12,17 @@ export const worksAsked = {
   donor: 'Take parts from it',
 } as const
 export type WorkAsked = keyof typeof worksAsked
+/** What a letter asks for each. */
+export const questionOf: Record<WorkAsked, string> = {
+  open: 'May we open it and look inside?',
+  clean: 'May we clean it?',
+  start: 'May we start it, attended and with limited current?',
+  repair: 'May we repair it with like parts?',
+  substitute: 'May we fit substitute parts where like ones cannot be had?',
+  cosmetic: 'May we change how it looks, such as by whitening yellowed parts?',
+  show: 'May we show it to the public, here and by its public record?',
+  donor: 'May we take parts from it for another machine?',
+}
 
 /** What the owner of a machine that is not ours has agreed to. */
 export interface Consent {

@@ -80,6 +80,8 @@ export interface ClosingInput {
   tested: readonly string[]
   limits: string
   odd: readonly string[]
+  /** What is not done: a build-up that goes on, waits, lines not tested. Nothing may be called done beside it. */
+  open: readonly string[]
   hoursWorked: number
   spent: number
   agreedUpTo: number | null
@@ -91,12 +93,18 @@ export function closingLetter(about: ClosingInput): Letter {
   const { collection, owner, machine, tag, currency, agreedUpTo } = about
   return {
     subject: `Your ${machine} (${tag}): how it came, and how it goes`,
-    paragraphs: [`Dear ${owner},`, `Our work on your ${machine}, number ${tag}, is done. ${about.released}`],
+    paragraphs: [
+      `Dear ${owner},`,
+      about.open.length
+        ? `This is how your ${machine}, number ${tag}, stands with us. Our work on it is not finished; what is open is named below. ${about.released}`
+        : `Our work on your ${machine}, number ${tag}, has come to its end. ${about.released}`,
+    ],
     lists: [
       { title: 'As found, and as it goes', lines: about.parts.map(p => (p.found === p.now ? `${p.name}: ${p.now}` : `${p.name}: ${p.found}; now ${p.now}`)) },
       { title: 'Replaced and repaired', lines: [...about.replaced] },
       { title: 'Original parts that go with it', lines: [...about.kept] },
       { title: 'What was tested', lines: [...about.tested, ...(about.limits ? [`It was signed off ${about.limits}.`] : [])] },
+      { title: 'What is not finished', lines: [...about.open] },
       { title: 'What is left odd', lines: [...about.odd] },
       {
         title: 'What it took',

@@ -7,6 +7,9 @@ export interface OutcomeInput {
   faults: { closed: number; open: number }
 }
 
+/** Beyond so many times an estimate was none, and the figure says nothing. */
+const mostTold = 100
+
 /** What came of it against what was estimated, kindly: a job that grew teaches the next estimate. Common practice, no source. */
 export function judgeOutcome({ hours, money: cost, faults }: OutcomeInput): Finding[] {
   const findings: Finding[] = []
@@ -24,7 +27,7 @@ export function judgeOutcome({ hours, money: cost, faults }: OutcomeInput): Find
           'care',
           `${code}.grew`,
           `${what}: ${show(is)} where ${range} were estimated.`,
-          high > 0 ? `It grew to ${(is / high).toFixed(1)} times of the upper figure. Jobs do.` : 'Jobs grow.',
+          is / high < mostTold ? `It grew to ${(is / high).toFixed(1)} times of the upper figure. Jobs do.` : 'Hardly anything had been estimated. Jobs grow.',
           commonPractice,
         ),
       )

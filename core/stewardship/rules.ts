@@ -1,5 +1,5 @@
 import { lookedAt } from '../condition/rules'
-import { type Discipline, move } from '../planning/discipline'
+import { type Discipline, move, step } from '../planning/discipline'
 
 /** What was agreed about a machine, and where it is to go. */
 export interface StewardshipRecord {
@@ -12,16 +12,20 @@ export interface StewardshipRecord {
 export interface StewardshipFacts {
   /** It belongs to somebody else, and nobody has recorded what may be done. */
   consentWanted: boolean
+  /** It belongs to somebody else. */
+  owned: boolean
   pathChosen: boolean
 }
 
 export const stewardshipFacts = ({ ours, consent, appraisal }: StewardshipRecord): StewardshipFacts => ({
   consentWanted: !ours && !consent,
+  owned: !ours,
   pathChosen: (appraisal?.path ?? null) !== null,
 })
 
 /** Somebody else's machine is asked about first; a path is chosen once everything has been looked at. Common practice, no source. */
 export const stewardship: Discipline = {
+  steps: { arrive: m => (m.owned ? [step('Agreed with its owner', !m.consentWanted)] : []) },
   moves: m => [
     ...(m.consentWanted
       ? [

@@ -2,7 +2,7 @@ import { createServer } from 'node:net'
 import { afterEach, expect, it } from 'vitest'
 import type { MeterFunction } from '#core/power/scpi'
 import { MeterDesk } from '../../server/meter/desk'
-import { addressOfMeter } from '../../server/meter/networks'
+import { addressOfMeter } from '../../server/meter/desk'
 import { close, open, runningById } from '../../server/starts/running'
 
 /** What a slow meter shows in each function: nobody can take one figure for another. */

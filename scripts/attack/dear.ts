@@ -1,8 +1,8 @@
 import { deflateSync } from 'node:zlib'
-import { crc32 } from 'node:zlib'
 import sharp from 'sharp'
 import { type Application } from '../../tests/e2e/support/application'
 import { send } from './attack'
+import { chunk, pngHead, pngMark } from './pictures'
 
 /** A request that was dear to answer once, or looks as if it could be; many of them at once. */
 export interface Dear {
@@ -20,32 +20,10 @@ export interface Dear {
   once?: boolean
 }
 
-/** A chunk of a PNG (ISO/IEC 15948, 5.3). */
-function chunk(kind: string, data: Buffer): Buffer {
-  const body = Buffer.concat([Buffer.from(kind, 'latin1'), data])
-  const [length, sum] = [Buffer.alloc(4), Buffer.alloc(4)]
-  length.writeUInt32BE(data.length)
-  sum.writeUInt32BE(crc32Of(body))
-  return Buffer.concat([length, body, sum])
-}
-const crc32Of = (bytes: Buffer): number => (crc32 as undefined | ((b: Buffer) => number))?.(bytes) ?? slowCrc(bytes)
-/** For a Node without its own (ISO/IEC 15948, annex D). */
-function slowCrc(bytes: Buffer): number {
-  let c = 0xffffffff
-  for (const byte of bytes) {
-    c ^= byte
-    for (let k = 0; k < 8; k++) c = c & 1 ? (c >>> 1) ^ 0xedb88320 : c >>> 1
-  }
-  return (c ^ 0xffffffff) >>> 0
-}
 /** A picture of a few kilobytes that says it is enormous. */
 function strip(width: number, height: number): Buffer {
-  const head = Buffer.alloc(13)
-  head.writeUInt32BE(width, 0)
-  head.writeUInt32BE(height, 4)
-  head.set([1, 0, 0, 0, 0], 8)
   const rows = deflateSync(Buffer.alloc(Math.min((Math.ceil(width / 8) + 1) * height, 20e6)))
-  return Buffer.concat([Buffer.from('\x89PNG\r\n\x1a\n', 'latin1'), chunk('IHDR', head), chunk('IDAT', rows), chunk('IEND', Buffer.alloc(0))])
+  return Buffer.concat([pngMark, pngHead(width, height, 1, 0), chunk('IDAT', rows), chunk('IEND', Buffer.alloc(0))])
 }
 
 const machine = (more: object = {}) => ({ name: 'Petrel 8S', acquired: 'found', ...more })

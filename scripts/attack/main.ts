@@ -8,12 +8,13 @@ import { type Outcome, type Run, attack } from './attack'
 import { access } from './access'
 import { bounds } from './bounds'
 import { crash } from './crash'
+import { door } from './door'
 import { extremesFor, extremesOfTests } from './extremes'
 import { fault } from './fault'
 import { fuzz } from './fuzz'
 import { propertiesFor } from './properties'
 
-const runs: Record<string, Run> = { crash, fuzz, bounds, access, fault }
+const runs: Record<string, Run> = { crash, fuzz, bounds, access, door, fault }
 /** These need no server. */
 const alone: Record<string, (seed: number, seconds: number) => Promise<Outcome>> = {
   'extremes': extremesFor,

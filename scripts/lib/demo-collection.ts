@@ -143,7 +143,7 @@ export async function fillDemoCollection(folder: string, before: (told: ToldComm
     performOnCollection(bench, coordinator, 'note-code', commands['note-code'].parse({ modelId: modelIds.get(key), code, says }))
 
   for (const [key, map] of benchMaps)
-    performOnCollection(bench, coordinator, 'keep-bench-map', commands['keep-bench-map'].parse({ modelId: modelIds.get(key), map }))
+    performOnCollection(bench, coordinator, 'keep-bench-map', commands['keep-bench-map'].parse({ modelId: modelIds.get(key), version: 0, map }))
 
   /** All that happened, oldest first, whichever machine it happened to. */
   const stories: Story[] = [...gannets, ...desks, ...small]

@@ -1,10 +1,19 @@
 import { FirstStart } from '#shared/chapters/people/index'
-import { firstStart } from '../chapters/people/index'
+import { expectNobody, firstStart } from '../chapters/people/index'
+import { fewAtOnce } from '../kernel/few-at-once'
 
-/** Sets up an empty collection; refused once anybody is there. */
+/** Whoever sets up the collection is one person; a crowd at this door takes nothing from those who sign in. */
+const oneAtATime = fewAtOnce({ running: 1, waiting: 3, retryAfterSeconds: 3 })
+
+/** Sets up an empty collection; refused once anybody is there, before anything is read or hashed. */
 export default defineAnswer(async event => {
+  await publicTurn(event)
+  expectNobody(useBench().db)
   const { password, ...input } = await readInput(event, FirstStart)
-  const person = firstStart(useBench(), { ...input, passwordHash: await hashOf(password) })
-  await signIn(event, person)
-  return { name: person.name }
+  return oneAtATime(async () => {
+    expectNobody(useBench().db)
+    const person = firstStart(useBench(), { ...input, passwordHash: await hashForFirst(password) })
+    await signIn(event, person)
+    return { name: person.name }
+  })
 })

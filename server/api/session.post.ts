@@ -11,7 +11,7 @@ export default defineAnswer(async event => {
   const key = `${address ?? 'known device'} ${signInName}`
   await countTry(key, address)
   const person = findBySignIn(useBench().db, signInName)
-  const right = await (person?.active ? belongs(person.passwordHash, password) : belongsToNobody(password))
+  const right = await knocksRightly(person?.active ? person.passwordHash : undefined, password, address === undefined)
   if (!person || !right) throw new InputError('password', '', 'Name and password do not go together. Check both.')
   await forgetTries(key, address)
   await signIn(event, person)

@@ -15,7 +15,7 @@ import { machineByTag } from '../kernel/sheet'
 import { checkBackup, databaseOf, originalIn } from './check'
 import { BackupKeeper } from './keeper'
 import { makeBackup } from './make'
-import { backupsIn, readManifest } from './manifest'
+import { backupsIn, readManifest, unreadableIn } from './manifest'
 import { restoreBackup } from './restore'
 import { backupDue, backupSchedule, judgeBackups, lastMade } from './schedule'
 
@@ -63,6 +63,33 @@ it('only so many are kept, with the photographs that they know', async () => {
   expect(readdirSync(join(backups(), 'originals'))).toHaveLength(1)
 })
 
+it('a clock that stood ahead, or was set back, costs no backup that holds more than the others', async () => {
+  const at = (year: number) => makeBackup({ dataFolder: on.folder, backups: backups(), kept: 2, at: new Date(Date.UTC(year, 1, 2)) })
+  const names = () => backupsIn(backups()).map(b => b.manifest.made.slice(0, 4))
+  // Two were made while it stood ahead; each new one stays, and the newest by date are not the only ones.
+  await at(2031)
+  await at(2032)
+  on.bookIn()
+  const { name } = await at(2026)
+  expect(backupsIn(backups()).map(b => b.name)).toContain(name)
+  on.bookIn()
+  await at(2027)
+  on.bookIn()
+  await at(2028)
+  expect(names()).toEqual(['2032', '2031', '2028', '2027'])
+  // Set back to the beginning of its time: what it makes holds the newest history.
+  on.bookIn()
+  await at(1970)
+  expect(names()).toEqual(['2032', '2031', '2028', '1970'])
+})
+
+it('two at once do not sweep each other away: the second is told to wait', async () => {
+  const both = await Promise.allSettled([make(1), make(2)])
+  expect(both.map(b => b.status).sort()).toEqual(['fulfilled', 'rejected'])
+  expect(both.find(b => b.status === 'rejected')).toMatchObject({ reason: { message: expect.stringContaining('Another backup is being made') as string } })
+  await make(3)
+})
+
 it('what was changed in a backup is found, and it is not put back', async () => {
   const hash = await photograph()
   const { name, manifest } = await make()
@@ -81,6 +108,16 @@ it('what was changed in a backup is found, and it is not put back', async () => 
   const cut = copy('cut')
   writeFileSync(join(cut, name, 'manifest.json'), '{"format":"jolly-bench-backup/1"')
   expect(readManifest(join(cut, name))).toBeUndefined()
+  // A manifest that was shortened is not whole, nor is one that was written anew without a photograph or a letter.
+  const shortened = copy('shortened')
+  const less = { ...manifest, photographs: [] }
+  writeFileSync(join(shortened, name, 'manifest.json'), JSON.stringify(less))
+  expect(unreadableIn(shortened)).toEqual([name])
+  await expect(restoreBackup(join(shortened, name), join(aside, 'into'))).rejects.toThrow('cut or changed')
+  expect(await checkBackup(shortened, name, less)).toEqual(['The manifest leaves out 1 of the photographs that the database knows.'])
+  mkdirSync(join(shortened, name, 'others', 'outbox'), { recursive: true })
+  writeFileSync(join(shortened, name, 'others', 'outbox', 'a.eml'), 'a letter')
+  expect(await checkBackup(shortened, name, manifest)).toEqual([`The manifest leaves out ${join('outbox', 'a.eml')}.`])
 })
 
 it('a lost photograph is told, and no backup pretends to have it', async () => {

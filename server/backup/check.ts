@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto'
-import { existsSync, readFileSync } from 'node:fs'
-import { join } from 'node:path'
+import { existsSync, readFileSync, readdirSync } from 'node:fs'
+import { join, relative } from 'node:path'
 import Database from 'better-sqlite3'
 import { sha256OfFile } from '../files/image-copies'
 import { type Noted, noteAfter, verifyChains } from '../kernel/chains'
@@ -41,6 +41,13 @@ export function openCopy(file: string): DatabaseFacts {
   }
 }
 
+const filesIn = (folder: string): string[] =>
+  existsSync(folder)
+    ? readdirSync(folder, { recursive: true, withFileTypes: true })
+        .filter(entry => entry.isFile())
+        .map(entry => relative(folder, join(entry.parentPath, entry.name)))
+    : []
+
 /** Checks a backup against what it says of itself. @returns what is wrong, a sentence each; nothing where all is as it was made */
 export async function checkBackup(backups: string, name: string, manifest: BackupManifest): Promise<string[]> {
   const backup = join(backups, name)
@@ -52,10 +59,14 @@ export async function checkBackup(backups: string, name: string, manifest: Backu
   await same(databaseOf(backup), manifest.database, 'The database')
   for (const hash of manifest.photographs) await same(originalIn(backups, hash), hash, `Photograph ${hash.slice(0, 12)}`)
   for (const [other, hash] of Object.entries(manifest.others)) await same(otherOf(backup, other), hash, other)
+  for (const other of filesIn(join(backup, 'others'))) if (!Object.hasOwn(manifest.others, other)) wrong.push(`The manifest leaves out ${other}.`)
   if (wrong.length) return wrong
   try {
     const facts = openCopy(databaseOf(backup))
     if (facts.noted?.digest !== manifest.noted?.digest || facts.entries !== manifest.entries) wrong.push('The history is not the one that was backed up.')
+    // What a manifest leaves out, nobody would miss: the database itself says which photographs there are, the folder which letters.
+    const untold = facts.photographs.filter(hash => !manifest.photographs.includes(hash))
+    if (untold.length) wrong.push(`The manifest leaves out ${untold.length} of the photographs that the database knows.`)
   } catch (error) {
     wrong.push((error as Error).message)
   }

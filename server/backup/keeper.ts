@@ -1,7 +1,7 @@
 import { Worker } from 'node:worker_threads'
 import type { BackupsView } from '#shared/chapters/practice/index'
 import type { BackupOrder, BackupProgress } from './make'
-import { backupsIn } from './manifest'
+import { backupsIn, unreadableIn } from './manifest'
 import { type BackupSchedule, backupDue, judgeBackups, lastMade } from './schedule'
 
 /** Whoever sees to the backups of a collection in use: one at a time, in a thread, by itself and when asked. */
@@ -32,6 +32,7 @@ export class BackupKeeper {
       ...this.schedule,
       running: this.running ?? null,
       trouble: this.trouble ?? null,
+      unreadable: unreadableIn(this.where.backups),
       backups: backupsIn(this.where.backups).map(({ name, manifest: { made, verified, entries, photographs, bytes } }) => ({
         name,
         made,

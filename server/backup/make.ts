@@ -1,11 +1,13 @@
-import { copyFileSync, existsSync, mkdirSync, readdirSync, renameSync, rmSync, statSync, writeFileSync } from 'node:fs'
+import { copyFileSync, existsSync, mkdirSync, readdirSync, rmSync, statSync } from 'node:fs'
 import { copyFile } from 'node:fs/promises'
-import { basename, dirname, join } from 'node:path'
+import { dirname, join } from 'node:path'
 import Database from 'better-sqlite3'
 import { databaseFile } from '../db/expect-ours'
+import { FolderInUse, lockFolder } from '../db/lock'
+import { flush, nameDurably, writeDurably } from '../files/durable'
 import { folderOf, originalIn as originalAt, sha256OfFile } from '../files/image-copies'
 import { databaseOf, openCopy, originalIn, otherOf, sha256Of } from './check'
-import { type BackupManifest, backupFormat, backupsIn, nameOfBackup, originalsOf } from './manifest'
+import { type BackupManifest, backupFormat, backupsIn, keptOf, nameOfBackup, originalsOf, sealed, unreadableIn } from './manifest'
 
 /** How far a backup has come. */
 export interface BackupProgress {
@@ -41,7 +43,25 @@ const others = (dataFolder: string): string[] => {
  * every photograph compared with its hash before it gets its name; what does not hold is removed again, and older backups stay.
  * @throws Error saying what does not hold
  */
-export async function makeBackup({ dataFolder, backups, kept, at }: BackupOrder, tell: (progress: BackupProgress) => void = () => {}) {
+export async function makeBackup(order: BackupOrder, tell: (progress: BackupProgress) => void = () => {}) {
+  const unlock = lockedFor(order.backups)
+  try {
+    return await makeAlone(order, tell)
+  } finally {
+    unlock()
+  }
+}
+
+/** Two that are made at once would sweep away what the other has begun. @throws Error */
+function lockedFor(backups: string): () => void {
+  try {
+    return lockFolder(backups)
+  } catch (error) {
+    throw error instanceof FolderInUse ? new Error(`Another backup is being made in ${backups}. Wait until it is done.`) : error
+  }
+}
+
+async function makeAlone({ dataFolder, backups, kept, at }: BackupOrder, tell: (progress: BackupProgress) => void) {
   const name = nameOfBackup(at)
   const beside = join(backups, `${coming}${name}`)
   sweepUnfinished(backups)
@@ -49,35 +69,30 @@ export async function makeBackup({ dataFolder, backups, kept, at }: BackupOrder,
   mkdirSync(originalsOf(backups), { recursive: true })
   try {
     await copyDatabase(dataFolder, databaseOf(beside), tell)
+    await flush(databaseOf(beside))
     tell({ what: 'checking', done: 0, of: 1 })
     const facts = openCopy(databaseOf(beside))
     for (const [i, hash] of facts.photographs.entries()) {
       tell({ what: 'photographs', done: i, of: facts.photographs.length })
       await keepOriginal(dataFolder, backups, hash)
     }
+    await flush(originalsOf(backups))
     const laid: BackupManifest['others'] = {}
     for (const other of others(dataFolder)) {
       mkdirSync(dirname(otherOf(beside, other)), { recursive: true })
       copyFileSync(join(dataFolder, other), otherOf(beside, other))
+      await flush(otherOf(beside, other))
       laid[other] = sha256Of(otherOf(beside, other))
     }
     const database = await sha256OfFile(databaseOf(beside))
     const bytes = statSync(databaseOf(beside)).size + facts.photographs.reduce((sum, hash) => sum + statSync(originalIn(backups, hash)).size, 0)
-    const manifest: BackupManifest = {
-      format: backupFormat,
-      made: at.toISOString(),
-      verified: new Date().toISOString(),
-      database,
-      ...facts,
-      others: laid,
-      bytes,
-    }
-    writeFileSync(join(beside, 'manifest.json'), JSON.stringify(manifest, null, 2))
-    renameSync(beside, join(backups, name))
+    const manifest = sealed({ format: backupFormat, made: at.toISOString(), verified: new Date().toISOString(), database, ...facts, others: laid, bytes })
+    await writeDurably(join(beside, 'manifest.json'), JSON.stringify(manifest, null, 2))
+    await nameDurably(beside, join(backups, name))
+    forgetOld(backups, kept, name)
     return { name, manifest }
   } finally {
     rmSync(beside, { recursive: true, force: true })
-    forgetOld(backups, kept)
   }
 }
 
@@ -107,14 +122,17 @@ async function keepOriginal(dataFolder: string, backups: string, hash: string): 
     rmSync(`${to}.part`)
     throw new Error(`The original of photograph ${hash.slice(0, 12)} is not what it was. An older backup may have it.`)
   }
-  renameSync(`${to}.part`, to)
+  await flush(`${to}.part`)
+  await nameDurably(`${to}.part`, to)
 }
 
-/** Removes the oldest whole backups beyond so many, and photographs that none of the rest knows. */
-function forgetOld(backups: string, kept: number): void {
+/** Removes whole backups beyond so many, and photographs that none of those that lie there knows. One that cannot be read may need any of them. */
+function forgetOld(backups: string, most: number, justMade: string): void {
   const all = backupsIn(backups)
-  if (all.length <= kept) return
-  for (const { name } of all.slice(kept)) rmSync(join(backups, basename(name)), { recursive: true, force: true })
-  const needed = new Set(all.slice(0, kept).flatMap(({ manifest }) => manifest.photographs))
+  const kept = keptOf(all, most, justMade)
+  const old = all.filter(({ name }) => !kept.has(name))
+  for (const { name } of old) rmSync(join(backups, name), { recursive: true, force: true })
+  if (!old.length || unreadableIn(backups).length) return
+  const needed = new Set(all.filter(({ name }) => kept.has(name)).flatMap(({ manifest }) => manifest.photographs))
   for (const hash of readdirSync(originalsOf(backups))) if (!needed.has(hash)) rmSync(join(originalsOf(backups), hash), { force: true })
 }

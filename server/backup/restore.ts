@@ -1,6 +1,7 @@
-import { copyFileSync, existsSync, mkdirSync, readdirSync, renameSync, rmSync } from 'node:fs'
+import { copyFileSync, existsSync, mkdirSync, readdirSync, rmSync } from 'node:fs'
 import { basename, dirname, join, resolve } from 'node:path'
 import { databaseFile } from '../db/expect-ours'
+import { flush, nameDurably } from '../files/durable'
 import { folderOf, originalIn as originalAt } from '../files/image-copies'
 import { checkBackup, databaseOf, originalIn, otherOf } from './check'
 import { readManifest } from './manifest'
@@ -17,7 +18,7 @@ export async function restoreBackup(backup: string, dataFolder: string): Promise
   const path = resolve(backup)
   const [backups, name] = [dirname(path), basename(path)]
   const manifest = readManifest(path)
-  if (!manifest) throw new NotRestored(`${path} is no backup: it has no manifest.json that can be read.`)
+  if (!manifest) throw new NotRestored(`${path} is no backup: it has no manifest.json that can be read, or one that was cut or changed.`)
   if (existsSync(dataFolder) && readdirSync(dataFolder).length)
     throw new NotRestored(`${dataFolder} is not empty. A backup is put back into an empty folder, never over a collection; say which with JOLLY_DATA.`)
   const wrong = await checkBackup(backups, name, manifest)
@@ -27,6 +28,7 @@ export async function restoreBackup(backup: string, dataFolder: string): Promise
       const home = folderOf(dataFolder, hash)
       mkdirSync(home, { recursive: true })
       copyFileSync(originalIn(backups, hash), originalAt(home))
+      await flush(originalAt(home))
     }
     for (const other of Object.keys(manifest.others)) {
       mkdirSync(dirname(join(dataFolder, other)), { recursive: true })
@@ -34,7 +36,8 @@ export async function restoreBackup(backup: string, dataFolder: string): Promise
     }
     mkdirSync(dataFolder, { recursive: true })
     copyFileSync(databaseOf(path), `${databaseFile(dataFolder)}.part`)
-    renameSync(`${databaseFile(dataFolder)}.part`, databaseFile(dataFolder))
+    await flush(`${databaseFile(dataFolder)}.part`)
+    await nameDurably(`${databaseFile(dataFolder)}.part`, databaseFile(dataFolder))
   } catch (error) {
     for (const left of readdirSync(dataFolder)) rmSync(join(dataFolder, left), { recursive: true, force: true })
     throw error

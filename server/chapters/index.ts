@@ -65,6 +65,9 @@ type OnCollection = { [N in CollectionCommandName]: (work: Work, input: Collecti
 export const onMachine = once(() => Object.assign({}, ...chapters().map(c => c.onMachine)) as OnMachine)
 export const onCollection = once(() => Object.assign({}, ...chapters().map(c => c.onCollection)) as OnCollection)
 
+/** Names that are kept with a machine and are nobody's outside. */
+export const privateWordsOf = (file: MachineFile) => chapters().flatMap(c => c.privateWords?.(file) ?? [])
+
 /** What is loaded with a machine. */
 export const loadedRows = once(() => Object.assign({}, ...chapters().map(c => c.rows)) as Record<string, Loaded>)
 

@@ -48,6 +48,19 @@ it('brings an older database up to date and keeps what is in it', () => {
   db.$client.close()
 })
 
+it.each(['a copy that was cut off', 'nothing of a database'])('%s beside it, from an update that was broken off, is not taken for the copy', what => {
+  olderDatabase()
+  const client = new Database(join(data, 'jolly-bench.sqlite'))
+  const seen = client.prepare('SELECT max(created_at) FROM __drizzle_migrations').pluck().get() as number
+  client.pragma('wal_checkpoint(TRUNCATE)')
+  client.close()
+  const copy = join(data, `jolly-bench-before-update-${seen}.sqlite`)
+  const whole = readFileSync(join(data, 'jolly-bench.sqlite'))
+  writeFileSync(copy, what.startsWith('a copy') ? whole.subarray(0, whole.length / 2) : 'SQLite format 3')
+  openDatabase(data, { migrations }).$client.close()
+  expect(new Database(copy, { readonly: true }).prepare('SELECT name FROM people').all()).toEqual([{ name: 'Rua' }])
+})
+
 it('a migration that fails half-way changes nothing', () => {
   olderDatabase()
   const journal = readJournal()

@@ -1,4 +1,4 @@
-import { existsSync } from 'node:fs'
+import { closeSync, existsSync, fsyncSync, openSync, renameSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import Database from 'better-sqlite3'
 import { type BetterSQLite3Database, drizzle } from 'drizzle-orm/better-sqlite3'
@@ -85,10 +85,40 @@ function refusalOf(file: string, seen: number, known: MigrationMeta[]): Error | 
   return seen < known[0]!.folderMillis ? new OlderDatabaseError(file) : null
 }
 
-/** Lays a copy beside the database before it is changed. */
+/** Lays a copy beside the database before it is changed. One from an update that was broken off is believed only where it holds together. */
 function copyBeside(client: Database.Database, dataFolder: string, seen: number): void {
   const copy = join(dataFolder, `jolly-bench-before-update-${seen}.sqlite`)
-  if (!existsSync(copy)) client.prepare('VACUUM INTO ?').run(copy)
+  if (isWholeCopy(copy, seen)) return
+  const part = `${copy}.part`
+  rmSync(part, { force: true })
+  client.prepare('VACUUM INTO ?').run(part)
+  flushSync(part)
+  renameSync(part, copy)
+  flushSync(dataFolder)
+}
+
+function isWholeCopy(copy: string, seen: number): boolean {
+  if (!existsSync(copy)) return false
+  try {
+    const client = new Database(copy, { readonly: true })
+    try {
+      return client.pragma('integrity_check(1)', { simple: true }) === 'ok' && newestOf(client) === seen
+    } finally {
+      client.close()
+    }
+  } catch {
+    return false
+  }
+}
+
+/** A start waits for this; nobody is being answered yet. */
+function flushSync(path: string): void {
+  const descriptor = openSync(path, 'r')
+  try {
+    fsyncSync(descriptor)
+  } finally {
+    closeSync(descriptor)
+  }
 }
 
 /** @throws Error where the updated database does not hold together; the copy beside it is as it was */

@@ -1,10 +1,12 @@
 import { createHash, randomUUID } from 'node:crypto'
-import { createReadStream, existsSync, mkdirSync, renameSync, rmSync } from 'node:fs'
+import { createReadStream, existsSync, mkdirSync, rmSync } from 'node:fs'
 import { open } from 'node:fs/promises'
 import { join } from 'node:path'
 import { pipeline } from 'node:stream/promises'
 import sharp from 'sharp'
 import { photographSizes, type PhotographSize } from '#shared/chapters/look/index'
+import { flush, nameDurably } from './durable'
+import { picturesAtWork } from './pictures-at-work'
 
 /** The copies of a photograph that are shown: their orientation applied, with neither place nor camera. The original is never handed out. */
 
@@ -18,10 +20,13 @@ sharp.cache(false)
 export const folderOf = (dataFolder: string, hash: string) => join(dataFolder, 'files', hash.slice(0, 2), hash)
 export const originalIn = (folder: string) => join(folder, 'original')
 
-/** Makes one copy of an original. */
-export async function makeCopy(original: string, into: string, size: PhotographSize): Promise<void> {
+/** The sizes, the largest first: each smaller one is made of the one before, so that a large original is unpacked once. */
+export const sizesDownwards = (Object.keys(photographSizes) as PhotographSize[]).sort((a, b) => photographSizes[b] - photographSizes[a])
+
+/** Makes one copy of an original, or of a larger copy. */
+export async function makeCopy(of: string, into: string, size: PhotographSize): Promise<void> {
   const longestPx = photographSizes[size]
-  await sharp(original, { failOn: 'error', limitInputPixels: mostPixels })
+  await sharp(of, { failOn: 'error', limitInputPixels: mostPixels })
     .autoOrient()
     .resize({ width: longestPx, height: longestPx, fit: 'inside', withoutEnlargement: true })
     .flatten({ background: '#ffffff' })
@@ -55,17 +60,19 @@ export async function sha256OfFile(path: string): Promise<string> {
  */
 export async function copyOf(dataFolder: string, hash: string, size: PhotographSize): Promise<string | undefined> {
   if (!/^[0-9a-f]{64}$/.test(hash) || !(size in photographSizes)) return undefined
+  if (!Object.hasOwn(photographSizes, size)) return undefined
   const home = folderOf(dataFolder, hash)
   const path = join(home, `${size}.jpg`)
   if (await isWhole(path)) return path
   const original = originalIn(home)
   if (!existsSync(original) || (await sha256OfFile(original)) !== hash) return undefined
-  return inTurn(async () => {
+  return picturesAtWork(original, 'copies', async () => {
     const beside = join(dataFolder, 'files', `coming-${randomUUID()}`)
     mkdirSync(beside)
     try {
       await makeCopy(original, join(beside, 'copy.jpg'), size)
-      renameSync(join(beside, 'copy.jpg'), path)
+      await flush(join(beside, 'copy.jpg'))
+      await nameDurably(join(beside, 'copy.jpg'), path)
       return path
     } finally {
       rmSync(beside, { recursive: true, force: true })
@@ -73,11 +80,3 @@ export async function copyOf(dataFolder: string, hash: string, size: PhotographS
   })
 }
 export const readCopy = (path: string) => createReadStream(path)
-
-/** One picture is worked on at a time, so that thirty at once do not fill the memory; the work itself is off the request loop. */
-let last: Promise<unknown> = Promise.resolve()
-export function inTurn<T>(work: () => Promise<T>): Promise<T> {
-  const mine = last.then(work, work)
-  last = mine
-  return mine
-}

@@ -1,13 +1,16 @@
 import { createHash, randomUUID } from 'node:crypto'
-import { existsSync, mkdirSync, readdirSync, renameSync, rmSync } from 'node:fs'
+import { existsSync, mkdirSync, readdirSync, rmSync } from 'node:fs'
 import { open, statfs } from 'node:fs/promises'
-import { join } from 'node:path'
+import { dirname, join } from 'node:path'
 import type { Readable } from 'node:stream'
 import exifr from 'exifr'
 import { InputError } from '#core/kernel/input-error'
-import { largestPhotographBytes, photographSizes, type PhotographSize } from '#shared/chapters/look/index'
+import { largestPhotographBytes } from '#shared/chapters/look/index'
+import type { Asker } from '../kernel/few-at-once'
 import { NoRoom } from '../kernel/refusals'
-import { folderOf, inTurn, makeCopy, mostPixels, originalIn } from './image-copies'
+import { flush, nameDurably } from './durable'
+import { folderOf, makeCopy, mostPixels, originalIn, sizesDownwards } from './image-copies'
+import { picturesAtWork } from './pictures-at-work'
 import { kindOfPicture, withinBounds } from './picture-bounds'
 
 /** Photographs as files, kept once by the hash of what was sent. The original stays as it came; `image-copies.ts` makes what is shown. */
@@ -34,19 +37,21 @@ export function sweepUnfinished(dataFolder: string): void {
  * Takes a picture in: writes it beside, checks by its content that it is one, makes the smaller copies, and only then puts it in its place.
  * @throws InputError for what is too large, no picture, another kind of picture, or broken; NoRoom on a full disk
  */
-export async function keepImage(dataFolder: string, sent: Readable): Promise<ImageFile> {
+export async function keepImage(dataFolder: string, sent: Readable, { whose = '', gone }: Asker = {}): Promise<ImageFile> {
   const beside = join(dataFolder, 'files', `${coming}${randomUUID()}`)
   try {
     mkdirSync(beside, { recursive: true })
     const original = originalIn(beside)
     const { hash, bytes } = await receive(sent, original)
     const mime = await kindOf(original)
-    const facts = await inTurn(() => copies(original, beside))
+    const facts = await picturesAtWork(original, whose, () => copies(original, beside), gone)
     const home = folderOf(dataFolder, hash)
     if (!existsSync(originalIn(home))) {
-      mkdirSync(join(home, '..'), { recursive: true })
+      mkdirSync(dirname(home), { recursive: true })
       rmSync(home, { recursive: true, force: true })
-      renameSync(beside, home)
+      await flush(beside)
+      await nameDurably(beside, home)
+      await flush(dirname(dirname(home)))
     }
     return { hash, mime, bytes, ...facts }
   } catch (error) {
@@ -79,6 +84,7 @@ async function receive(sent: Readable, to: string): Promise<{ hash: string; byte
       hash.update(chunk)
       await file.writeFile(chunk)
     }
+    await file.sync()
   } finally {
     await file.close()
   }
@@ -95,7 +101,12 @@ async function kindOf(path: string): Promise<string> {
 async function copies(original: string, into: string): Promise<Pick<ImageFile, 'widthPx' | 'heightPx' | 'takenAt'>> {
   try {
     const { autoOrient, exif } = await withinBounds(original, mostPixels, 'file')
-    for (const size of Object.keys(photographSizes) as PhotographSize[]) await makeCopy(original, join(into, `${size}.jpg`), size)
+    let of = original
+    for (const size of sizesDownwards) {
+      const copy = join(into, `${size}.jpg`)
+      await makeCopy(of, copy, size)
+      of = copy
+    }
     return { widthPx: autoOrient.width, heightPx: autoOrient.height, takenAt: await takenAt(exif) }
   } catch (error) {
     if (error instanceof InputError) throw error

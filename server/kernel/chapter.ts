@@ -1,3 +1,4 @@
+import type { PrivateWord } from '#core/sharing/private-words'
 import type { SQLiteColumn, SQLiteTable } from 'drizzle-orm/sqlite-core'
 import type { CollectionCommandName, CommandInput, MachineCommandName } from '#shared/chapters/index'
 import type { MachineFile } from './file'
@@ -25,6 +26,8 @@ export interface ServerChapter {
   onCollection?: { [N in CollectionCommandName]?: (work: Work, input: CollectionInput<N>) => unknown }
   rows?: Record<string, Loaded>
   search?: (file: MachineFile) => Searched
+  /** Names that it keeps and that are nobody's outside. */
+  privateWords?: (file: MachineFile) => PrivateWord[]
   /** Tables of observations that a correction can take back, by the name that the history knows them under. */
   strikeable?: Record<string, SQLiteTable & { id: SQLiteColumn; struckBy: SQLiteColumn }>
 }

@@ -19,13 +19,19 @@ export function patienceMs(bytes: number, env: NodeJS.ProcessEnv = process.env):
   return (seconds + bytes / slowestBytesPerSecond) * 1000
 }
 
-/** @throws TooSlow when it has not come by then, and whatever `coming` throws */
-export async function inTime<T>(coming: Promise<T>, ms: number): Promise<T> {
+/** @param gone whoever sends it has left, and nothing more comes @throws TooSlow when it has not come by then, and whatever `coming` throws */
+export async function inTime<T>(coming: Promise<T>, ms: number, gone?: AbortSignal): Promise<T> {
   let timer: ReturnType<typeof setTimeout> | undefined
-  const late = new Promise<never>((_, fail) => (timer = setTimeout(() => fail(new TooSlow()), ms)))
+  const ended = new AbortController()
+  const late = new Promise<never>((_, fail) => {
+    timer = setTimeout(() => fail(new TooSlow()), ms)
+    if (gone?.aborted) fail(new TooSlow())
+    gone?.addEventListener('abort', () => fail(new TooSlow()), { signal: ended.signal })
+  })
   try {
     return await Promise.race([coming, late])
   } finally {
     clearTimeout(timer)
+    ended.abort()
   }
 }

@@ -125,7 +125,9 @@ describe('the gate and the sign-off', () => {
   it('a struck reading no longer counts, and stays in the history', () => {
     const tag = bookIn()
     clearToRun(tag)
-    perform(tag, 'take-reading', { rail: '+5 V', valueV: 9, load: 'loaded' })
+    // What harms is asked about once.
+    expect(() => perform(tag, 'take-reading', { rail: '+5 V', valueV: 9, load: 'loaded' })).toThrow('right rail')
+    perform(tag, 'take-reading', { rail: '+5 V', valueV: 9, load: 'loaded', sure: true })
     expect(sheet(tag).rails?.verdict).toBe('out')
     const wrong = sheet(tag).history.find(h => h.kind === 'reading.taken')!
     perform(tag, 'strike-entry', { entryId: wrong.id, reason: 'Probe was on the input' })
@@ -273,6 +275,15 @@ it('a clock that was set back is noticed, by how far it stands behind the newest
   on.bookIn()
   const at = (minutes: number) => minutesBehind(on.db, new Date(on.now.getTime() - minutes * 60_000))
   expect([at(-5), at(0), at(1), at(90)]).toEqual([0, 0, 0, 90])
+  // What is written under it does not put it right.
+  on.now = new Date(on.now.getTime() - 90 * 60_000)
+  on.bookIn()
+  expect(at(0)).toBe(90)
+  expect(() => on.collection('confirm-clock', { minutes: 30 })).toThrow('90 minutes')
+  on.collection('confirm-clock', { minutes: 90 })
+  on.bookIn()
+  expect([at(0), at(20)]).toEqual([0, 20])
+  expect(() => on.collection('confirm-clock', { minutes: 0 })).toThrow('not behind')
 })
 
 it('keeps foreign keys and full synchronisation on', () => {

@@ -1,9 +1,9 @@
 import { setImmediate } from 'node:timers/promises'
-import Papa from 'papaparse'
 import { lifeNames, stageNames } from '#core/planning/stages'
 import { gateWords } from '#core/safety/gate'
 import { acquisitionNames } from '#shared/kernel/acquisitions'
 import type { MachineQuery, MachineSummary } from '#shared/kernel/machine'
+import { csvOf } from './csv'
 import type { Tx } from './journal'
 import { listMachines } from './lists'
 
@@ -29,7 +29,6 @@ const columns: Record<string, (machine: MachineSummary) => string | number> = {
 }
 
 const sliceSize = 200
-const line = (cells: (string | number)[]) => Papa.unparse([cells], { escapeFormulae: true }) + '\r\n'
 
 /**
  * Everything that fits, in the order of the list: a heading line, then one line for each machine, RFC 4180, UTF-8 with the mark that spreadsheets
@@ -37,13 +36,13 @@ const line = (cells: (string | number)[]) => Papa.unparse([cells], { escapeFormu
  * its place in the list meanwhile stands in it once or, at worst, not at all.
  */
 export async function* machinesAsCsv(tx: Tx, query: Omit<MachineQuery, 'page' | 'size'>, now: string): AsyncGenerator<string> {
-  yield '\uFEFF' + line(Object.keys(columns))
+  yield '\uFEFF' + csvOf([Object.keys(columns)])
   const written = new Set<string>()
   for (let page = 1; ; page++) {
     const { rows } = listMachines(tx, { ...query, page, size: sliceSize }, now)
     const fresh = rows.filter(({ tag }) => !written.has(tag))
     for (const { tag } of fresh) written.add(tag)
-    if (fresh.length) yield fresh.map(machine => line(Object.values(columns).map(cell => cell(machine)))).join('')
+    if (fresh.length) yield csvOf(fresh.map(machine => Object.values(columns).map(cell => cell(machine))))
     if (rows.length < sliceSize) return
     await setImmediate()
   }

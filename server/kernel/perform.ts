@@ -1,24 +1,53 @@
 import { v7 as uuidv7 } from 'uuid'
-import type { CollectionCommandName, CommandInput, MachineCommandName } from '#shared/chapters/index'
+import { InputError } from '#core/kernel/input-error'
+import { type CollectionCommandName, type CommandInput, type CommandName, type MachineCommandName, asksOwner, opensBy } from '#shared/chapters/index'
 import { onCollection, onMachine as onOneMachine } from '../chapters/index'
+import { requireSkill } from '../chapters/people/index'
+import { expectConsent } from '../chapters/stewardship/index'
 import type { CollectionInput } from './chapter'
-import { type Bench, type CarriedOut, type Person, carryOutTold, onMachine } from './work'
+import type { Tx } from './journal'
+import { type Bench, type CarriedOut, type Person, type Told, type Work, carryOutTold, onMachine } from './work'
 
-/** Carries out a command on the machine with this tag, with input that its contract has passed. @param id its own; a repeated one is answered as before */
+/** Under which id a command came, and a digest of what it asked; a repeated one is answered as before. */
+export type Sent = Omit<Told, 'name'>
+const anew = (): Sent => ({ id: uuidv7() })
+
+/**
+ * Whoever does what makes a danger go, by whatever command, has the leave that saying so takes, and says what was found.
+ * @throws NotAllowed, InputError at `found`
+ */
+const leaveToOpen =
+  (person: Person, name: CommandName, input: object) =>
+  (tx: Tx): Work['mayOpen'] => {
+    const by = opensBy(name)
+    if (by === 'choice') return undefined
+    return gone => {
+      for (const { leave, says } of gone) requireSkill({ tx, person }, leave, `This takes back: “${says}” That`)
+      if (by === 'saying' && !(input as { found?: string }).found)
+        throw new InputError('found', '', `What was found: say it, for this takes back: ${gone.map(g => g.says).join(' ')}`)
+    }
+  }
+
+/** Carries out a command on the machine with this tag, with input that its contract has passed. */
 export function performOnMachine<N extends MachineCommandName>(
   bench: Bench,
   person: Person,
   tag: string,
   name: N,
   input: CommandInput<N>,
-  id = uuidv7(),
+  sent: Sent = anew(),
 ): CarriedOut<unknown> {
   // An id belongs to one command on one machine: sent to another by mistake, it is refused there.
   return carryOutTold(
     bench,
     person,
-    { id, name: `${tag}/${name}` },
-    onMachine(tag, work => onOneMachine()[name](work, input)),
+    { ...sent, name: `${tag}/${name}` },
+    onMachine(tag, work => {
+      const asked = asksOwner(name, input)
+      if (asked) expectConsent(work, asked)
+      return onOneMachine()[name](work, input)
+    }),
+    leaveToOpen(person, name, input),
   )
 }
 
@@ -28,7 +57,7 @@ export function performOnCollection<N extends CollectionCommandName>(
   person: Person,
   name: N,
   input: CollectionInput<N>,
-  id = uuidv7(),
+  sent: Sent = anew(),
 ): CarriedOut<unknown> {
-  return carryOutTold(bench, person, { id, name }, work => onCollection()[name](work, input))
+  return carryOutTold(bench, person, { ...sent, name }, work => onCollection()[name](work, input), leaveToOpen(person, name, input))
 }

@@ -1,13 +1,8 @@
 import { Piscina } from 'piscina'
-import { fewAtOnce } from './few-at-once'
+import { type FewLimits, fewAtOnce } from './few-at-once'
 import { TookTooLong } from './refusals'
 
-export interface PoolLimits {
-  /** How many threads work at once. */
-  running: number
-  /** How many requests wait for one; whoever comes later is told to come again. */
-  waiting: number
-  retryAfterSeconds: number
+export interface PoolLimits extends FewLimits {
   /** So long one piece of work may take, in milliseconds. */
   longestMs: number
   /** So much memory a thread may fill, in MB; pixels lie beside it, and are bounded where they are unpacked. */
@@ -23,9 +18,10 @@ const outOfMemory = /ERR_WORKER_OUT_OF_MEMORY|heap out of memory|Array buffer al
  * Work in threads beside the request loop, within limits on time, memory and number.
  * @param file the bundled program of the thread
  */
-export function threadPool<T, R>(file: string, { running, waiting, retryAfterSeconds, longestMs, memoryMb, advice }: PoolLimits) {
+export function threadPool<T, R>(file: string, { longestMs, memoryMb, advice, ...limits }: PoolLimits) {
+  const { running } = limits
   let pool: Piscina | undefined
-  const few = fewAtOnce({ running, waiting, retryAfterSeconds })
+  const few = fewAtOnce(limits)
   function opened(): Piscina {
     if (pool) return pool
     pool = new Piscina({
@@ -57,8 +53,12 @@ export function threadPool<T, R>(file: string, { running, waiting, retryAfterSec
   return {
     /** Whoever would not be served is told before they are listened to. @throws Busy */
     expectRoom: few.expectRoom,
-    /** @param gone whoever asked has left; the work ends with them @throws Busy, TookTooLong, and whatever the work throws */
-    run: (task: T, gone: AbortSignal): Promise<R> => few(() => inThread(task, gone)),
+    /**
+     * @param gone whoever asked has left; the work ends with them, and waits no longer if it has not begun
+     * @param whose whoever asks: nobody waits for all that somebody else asks for
+     * @throws Busy, TookTooLong, and whatever the work throws
+     */
+    run: (task: T, gone: AbortSignal, whose?: string): Promise<R> => few(() => inThread(task, gone), { whose, gone }),
     close: async () => pool?.destroy(),
   }
 }

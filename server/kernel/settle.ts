@@ -1,6 +1,7 @@
 import { and, desc, eq, sql } from 'drizzle-orm'
 import { assess } from '#core/planning/assess'
 import { consequencesOf } from '#core/planning/consequences'
+import { type Closing, closingsOf, opened } from '#core/safety/closings'
 import type { GateVerdict } from '#core/safety/gate'
 import type { MachineSummary } from '#shared/kernel/machine'
 import { recordOf } from '../chapters/index'
@@ -45,6 +46,9 @@ export function settle(work: Work, machineId: number): { tag: string; summary: M
   const assessment = assess(recordOf(file), at)
   const before = prepared(db, 'summary', stored).get({ id: machineId })
   const standing = { gate: before?.gate ?? lastVerdict(tx, machineId), overruled: file.power.overruleVerdict !== null }
+  // Only who may close it may open it, by whatever act.
+  const gone = before && work.mayOpen ? opened(JSON.parse(before.closedBy) as Closing[], closingsOf(assessment.known.gate)) : []
+  if (gone.length) work.mayOpen!(gone)
   const { overruleEnded, gate, signOffEnded } = consequencesOf(standing, assessment)
   const on = workOn(work, file.machine)
   if (overruleEnded) endOverrule(on, overruleEnded)

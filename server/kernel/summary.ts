@@ -1,4 +1,5 @@
 import type { Assessment } from '#core/planning/assess'
+import { closingsOf } from '#core/safety/closings'
 import type { MachineSummary } from '#shared/kernel/machine'
 import { atWork } from '../chapters/plan/index'
 import type { MachineFile } from './file'
@@ -38,6 +39,7 @@ export function summaryOf(file: MachineFile, { known, run, moves, dueAt }: Asses
     modelId,
     stage,
     gate: known.gateInForce,
+    closedBy: JSON.stringify(closingsOf(known.gate)),
     overruled: known.overruled,
     onBench,
     signedOff: known.signedOff,

@@ -1,11 +1,12 @@
 import type { Life, Stage } from '#core/planning/stages'
 import type { GateVerdict } from '#core/safety/gate'
+import type { HazardKind } from '#core/safety/hazards'
 import type { Inlet } from '#core/power/supply-match'
 import type { Acquisition } from '#shared/kernel/acquisitions'
 import type { ExpectedRail } from '#shared/kernel/shapes'
 import { index, integer, real, sqliteTable, text, unique } from 'drizzle-orm/sqlite-core'
 import { models } from '../chapters/models/schema'
-import { flag, key, uid, version, words } from './columns'
+import { flag, key, struckBy, uid, version, words } from './columns'
 
 /** A machine: the trunk that every chapter's rows hang on. */
 export const machines = sqliteTable(
@@ -42,6 +43,8 @@ export const machines = sqliteTable(
     lifeSince: text('life_since'),
     passportToken: text('passport_token').unique(),
     passportOn: flag('passport_on').default(false),
+    /** Whether its passport tells of losses and mishaps of the bench. */
+    passportDiary: flag('passport_diary').default(false),
   },
   t => [index('machines_model').on(t.modelId), index('machines_from_whom').on(t.fromWhom)],
 )
@@ -113,6 +116,8 @@ export const machineSummaries = sqliteTable(
     /** When something changes by time alone; nothing where nothing does. */
     dueAt: text('due_at'),
     card: text('card').$type<string>().notNull(),
+    /** What kept its gate closed when it was last settled: only who may say that it is gone may do what makes it go. */
+    closedBy: text('closed_by').notNull().default('[]'),
     /** What can be found of it, as it was last written to the search. */
     searchHash: text('search_hash').notNull().default(''),
   },
@@ -129,6 +134,27 @@ export const machineSummaries = sqliteTable(
   ],
 )
 
+/** Sentences that people wrote of a machine, wherever they did, and that were heard as speaking of a danger; until somebody says what each was. */
+export const sayings = sqliteTable(
+  'sayings',
+  {
+    id: key(),
+    machineId: machineId(),
+    /** The entry that it stands in. */
+    entryId: integer('entry_id').notNull(),
+    kind: text('kind').$type<HazardKind>().notNull(),
+    sentence: text('sentence').notNull(),
+    at: text('at').notNull(),
+    by: text('by').notNull(),
+    state: text('state').$type<'open' | 'yes' | 'no'>().notNull().default('open'),
+    /** What was found. */
+    found: words('found'),
+    foundBy: words('found_by'),
+    struckBy: struckBy(),
+  },
+  t => [index('sayings_machine').on(t.machineId), index('sayings_entry').on(t.entryId)],
+)
+
 /** Commands that were carried out, by the id that each brings along: a repeated request is answered, not carried out again. */
 export const commandsDone = sqliteTable(
   'commands_done',
@@ -137,6 +163,8 @@ export const commandsDone = sqliteTable(
     name: text('name').notNull(),
     personId: integer('person_id').notNull(),
     at: text('at').notNull(),
+    /** A digest of what was asked, under the house's own key: the same id with other words is another command. Nothing in rows of former days. */
+    asked: text('asked'),
     result: text('result', { mode: 'json' }).$type<unknown>(),
   },
   t => [index('commands_done_at').on(t.at)],

@@ -1,11 +1,13 @@
 import { eq } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
 import { type Assessment, assess } from '#core/planning/assess'
+import type { Closing } from '#core/safety/closings'
 import type { EntryData, EntryKind } from '#shared/chapters/index'
 import { type LiveChange, type Progress, mostCards } from '#shared/kernel/answers'
 import { recordOf } from '../chapters/index'
 import type { Db } from '../db/connection'
 import type { MachineFile, MachineRow } from './file'
+import { hear } from './ear'
 import { type Tx, append, collectionChain } from './journal'
 import { loadFile } from './load'
 import { NotFound, NotNow } from './refusals'
@@ -35,6 +37,8 @@ export interface Work {
   affects: (scope: Scope) => void
   /** Settles a machine now, within this transaction; those that were written about are settled at its end by themselves. */
   settle: (machineId: number) => void
+  /** Refuses what would open a gate without the leave for it; nothing for the program's own work, and for what is chosen. */
+  mayOpen?: (gone: readonly Closing[]) => void
   /** Says how far something that is worked off in slices has come; told with the change. */
   progress?: Progress
 }
@@ -64,6 +68,8 @@ const answeredOnce = ['open-soak-log']
 export interface Told {
   id: string
   name: string
+  /** A digest of what it asks; nothing where whoever sends it does not say. */
+  asked?: string
 }
 export interface CarriedOut<R> {
   result: R
@@ -75,17 +81,19 @@ export interface CarriedOut<R> {
  * Carries a command out in one transaction, settles every machine it touched at the end of it, once, and announces it once that
  * has been kept. A command whose id was seen before is answered with what came of it then.
  */
-export function carryOutTold<R>(bench: Bench, person: Person, told: Told, command: (work: Work) => R): CarriedOut<R> {
+export function carryOutTold<R>(bench: Bench, person: Person, told: Told, command: (work: Work) => R, mayOpen?: (tx: Tx) => Work['mayOpen']): CarriedOut<R> {
   const now = bench.now()
   const at = now.toISOString()
   const change: LiveChange = { id: told.id, at, by: person.name, kinds: [], tags: [], collection: false, machines: [] }
   const result = bench.db.transaction(
     tx => {
       const before = tx.select().from(commandsDone).where(eq(commandsDone.uid, told.id)).get()
-      if (before && (before.name !== told.name || before.personId !== person.id)) throw new NotNow('Another command has been sent under this id. Send it anew.')
+      const another = before && (before.name !== told.name || before.personId !== person.id || (told.asked && before.asked && told.asked !== before.asked))
+      if (another) throw new NotNow('Another command has been sent under this id. Send it anew.')
       if (before) return { again: true, result: before.result as R }
       const touched = new Set<number>()
       const work: Work = {
+        ...(mayOpen ? { mayOpen: mayOpen(tx) } : {}),
         db: bench.db,
         tx,
         person,
@@ -95,7 +103,7 @@ export function carryOutTold<R>(bench: Bench, person: Person, told: Told, comman
           change.kinds.push(kind)
           if (machine) touched.add(machine.id)
           else change.collection = true
-          return append(tx, {
+          const id = append(tx, {
             kind,
             data,
             chain: machine?.uid ?? collectionChain,
@@ -106,6 +114,8 @@ export function carryOutTold<R>(bench: Bench, person: Person, told: Told, comman
             subject,
             strikes,
           })
+          if (machine) hear(tx, { id, machineId: machine.id, kind, data, at, by: person.name })
+          return id
         },
         affects: scope => enqueue(tx, scope, person, at),
         settle: id => {
@@ -126,6 +136,7 @@ export function carryOutTold<R>(bench: Bench, person: Person, told: Told, comman
             name: told.name,
             personId: person.id,
             at,
+            asked: told.asked,
             result: answeredOnce.includes(told.name.split('/').at(-1)!) ? null : (result ?? null),
           })
           .run()

@@ -3,10 +3,17 @@ import { type MeterFunction, type MeterState, isSettled, meterFunctions, meterSt
 import type { MeterReading, MeterView } from '#shared/chapters/practice/index'
 import { fewAtOnce } from '../kernel/few-at-once'
 import { Busy, NotNow } from '../kernel/refusals'
+import { addressNear } from '../near/networks'
 import { happen, runningById } from '../starts/running'
-import { addressOfMeter } from './networks'
 import { MeterTrouble, ScpiClient } from './scpi-client'
 import { type ProbedPins, type Simulation, placeProbes, readSimulation } from './simulation'
+
+/** Where the meter is asked. @throws MeterTrouble `unreachable` where nothing is, or nothing in this house, unless `METER_ANYWHERE=true` */
+export async function addressOfMeter(host: string, anywhere = process.env.METER_ANYWHERE === 'true'): Promise<string> {
+  const found = await addressNear(host, anywhere)
+  if (!found) throw new MeterTrouble('unreachable', `There is no meter at ${host}.`)
+  return found.address
+}
 
 export interface MeterAddress {
   host: string

@@ -1,10 +1,11 @@
-import { mkdirSync, renameSync, writeFileSync } from 'node:fs'
+import { mkdirSync } from 'node:fs'
 import { join } from 'node:path'
 import { eq, inArray, isNull } from 'drizzle-orm'
 import MailComposer from 'nodemailer/lib/mail-composer/index.js'
 import { letterText } from '#core/stewardship/letter'
 import type { Db } from '../db/connection'
 import { eveningLetters, letters, machines, photographs } from '../chapters/schema'
+import { writeDurably } from '../files/durable'
 import { copyOf } from '../files/image-copies'
 import { practiceOf } from '../chapters/practice/index'
 
@@ -18,6 +19,8 @@ export const outboxFile = (dataFolder: string, uid: string) => join(dataFolder, 
 const senderAddress = () => process.env.JOLLY_MAIL_FROM ?? 'bench@collection.invalid'
 
 interface Message {
+  /** The machine that it is about. */
+  tag?: string
   uid: string
   by: string
   to?: { name: string; address: string }
@@ -28,19 +31,26 @@ interface Message {
   sent: (at: string) => void
 }
 
-/** Lays every letter into the outbox that does not lie there yet. */
-export async function fillOutbox(db: Db, dataFolder: string, now: () => Date): Promise<void> {
-  for (const { uid, by, to, subject, at, text, attachments, sent } of [...(await toOwners(db, dataFolder)), ...ofEvenings(db)]) {
+/** Whether a letter waits to be laid into the outbox, whatever it is about and however it was written. */
+export const anyLetterWaits = (db: Db): boolean =>
+  [letters, eveningLetters].some(table => db.select({ id: table.id }).from(table).where(isNull(table.sentAt)).limit(1).get() !== undefined)
+
+/** Lays every letter into the outbox that does not lie there yet. @returns the tags of the machines they are about, and whether any is about an evening */
+export async function fillOutbox(db: Db, dataFolder: string, now: () => Date): Promise<{ tags: string[]; collection: boolean }> {
+  const about = { tags: [] as string[], collection: false }
+  for (const { tag, uid, by, to, subject, at, text, attachments, sent } of [...(await toOwners(db, dataFolder)), ...ofEvenings(db)]) {
     const from = { name: `${by}, ${practiceOf(db).name}`, address: senderAddress() }
     const message = await new MailComposer({ from, to, subject, date: new Date(at), messageId: `<${uid}@collection.invalid>`, text, attachments })
       .compile()
       .build()
     const file = outboxFile(dataFolder, uid)
     mkdirSync(join(dataFolder, 'outbox'), { recursive: true })
-    writeFileSync(`${file}.part`, message)
-    renameSync(`${file}.part`, file)
+    await writeDurably(file, message)
     sent(now().toISOString())
+    if (tag) about.tags.push(tag)
+    else about.collection = true
   }
+  return about
 }
 
 function toOwners(db: Db, dataFolder: string): Promise<Message[]> {
@@ -53,6 +63,7 @@ function toOwners(db: Db, dataFolder: string): Promise<Message[]> {
       if (path) attachments.push({ filename: `${i + 1} ${plainName(p.caption || p.name)}.jpg`, path })
     }
     return {
+      tag: machine.tag,
       uid: row.uid,
       by: row.byWhom,
       to: row.to ? { name: machine.owner, address: row.to } : undefined,

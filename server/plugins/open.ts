@@ -1,9 +1,12 @@
 import { lockFolder } from '../db/lock'
 import { expectFolder } from '../db/expect-ours'
+import { onlyOurs } from '../db/only-ours'
 import { sweepUnfinished } from '../files/image-file'
 import { settleMissing } from '../kernel/caretaker'
 import { minutesBehind } from '../kernel/clock-behind'
+import { listenToFormer } from '../kernel/ear'
 import { dataFolder, useBench } from '../utils/bench'
+import { endClearedSessions } from '../utils/sessions'
 
 const shortestSecret = 32
 
@@ -13,14 +16,17 @@ export default defineNitroPlugin(nitro => {
     if ((process.env.NUXT_SESSION_PASSWORD ?? '').length < shortestSecret)
       throw new Error(`NUXT_SESSION_PASSWORD is missing, or shorter than ${shortestSecret} characters. Start with npm start, which makes one.`)
     expectFolder(dataFolder())
+    onlyOurs(dataFolder())
     const unlock = lockFolder(dataFolder())
     sweepUnfinished(dataFolder())
     const { db, caretaker, ...bench } = useBench()
+    listenToFormer(db)
     const settled = settleMissing({ db, ...bench })
     if (settled) console.log(`Settled ${settled} machines that had no summary yet.`)
     const behind = minutesBehind(db, bench.now())
     if (behind)
       console.error(`The clock of this computer stands ${behind} minutes behind the newest entry. Put it right: waits and dates are wrong until then.`)
+    endClearedSessions()
     caretaker.wake()
     nitro.hooks.hook('close', () => {
       caretaker.stop()

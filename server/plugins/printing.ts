@@ -1,19 +1,22 @@
 import { v7 as uuidv7 } from 'uuid'
 import { listen } from '../live/hub'
-import { anythingWaits, forgetPrinted, workQueue } from '../printing/queue'
+import { anythingWaits, forgetPrinted, holdUnfinished, workQueue } from '../printing/queue'
 import { useBench } from '../utils/bench'
+import { labels } from '../utils/pools'
 
 const everyMs = 3000
 
 /** Works the queue of labels off: at once when some are laid into it, and again while some wait. One look at a time. */
 export default defineNitroPlugin(nitro => {
   const bench = useBench()
+  holdUnfinished(bench)
+  const closing = new AbortController()
   let working = false
   async function work() {
     if (working || !anythingWaits(bench)) return
     working = true
     try {
-      if (await workQueue(bench)) {
+      if (await workQueue(bench, (label, size, format) => labels.run({ label, size, format }, closing.signal))) {
         forgetPrinted(bench)
         bench.announce({ id: uuidv7(), at: bench.now().toISOString(), by: '', kinds: ['labels.looked'], tags: [], collection: false, machines: [] })
       }
@@ -25,7 +28,10 @@ export default defineNitroPlugin(nitro => {
   }
   const clock = setInterval(() => void work(), everyMs)
   listen(change => {
-    if (change.kinds.includes('labels.queued') || change.kinds.includes('printer.set')) void work()
+    if (change.kinds.some(kind => kind === 'labels.queued' || kind === 'label.again' || kind === 'printer.set')) void work()
   })
-  nitro.hooks.hook('close', () => clearInterval(clock))
+  nitro.hooks.hook('close', () => {
+    clearInterval(clock)
+    closing.abort()
+  })
 })

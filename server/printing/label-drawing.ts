@@ -34,32 +34,65 @@ let opened: Font[] | undefined
 const fonts = () =>
   (opened ??= ['latin', 'latin-ext'].map(part => fontkit.create(readFileSync(join(folder, `atkinson-hyperlegible-next-${part}-wght-normal.woff2`)))))
 
-/** A line of text as outlines. @returns its width too */
-function written(text: string, xMm: number, baseMm: number, sizeMm: number): { outlines: Outline[]; widthMm: number } {
-  const outlines: Outline[] = []
-  let x = xMm
-  for (const letter of text) {
-    const font = fonts().find(f => f.hasGlyphForCodePoint(letter.codePointAt(0)!)) ?? fonts()[0]!
-    const [glyph] = font.layout(font.hasGlyphForCodePoint(letter.codePointAt(0)!) ? letter : '?').glyphs
-    const scale = sizeMm / font.unitsPerEm
-    outlines.push({ d: glyph!.path.toSVG(), xMm: x, yMm: baseMm, scale })
-    x += glyph!.advanceWidth * scale
-  }
-  return { outlines, widthMm: x - xMm }
+interface Letter {
+  d: string
+  advance: number
+  unitsPerEm: number
+}
+const drawnLetters = new Map<string, Letter>()
+/** A letter as it is written, drawn once. */
+function letterOf(letter: string): Letter {
+  const known = drawnLetters.get(letter)
+  if (known) return known
+  const has = (f: Font) => f.hasGlyphForCodePoint(letter.codePointAt(0)!)
+  const font = fonts().find(has) ?? fonts()[0]!
+  const [glyph] = font.layout(has(font) ? letter : '?').glyphs
+  const drawn = { d: glyph!.path.toSVG(), advance: glyph!.advanceWidth, unitsPerEm: font.unitsPerEm }
+  if (drawnLetters.size < 2000) drawnLetters.set(letter, drawn)
+  return drawn
 }
 
-/** Breaks a line at its words so that it fits. */
-function broken(text: string, sizeMm: number, widthMm: number): string[] {
-  const lines: string[] = []
-  let line = ''
-  for (const word of text.split(/\s+/)) {
-    const longer = line ? `${line} ${word}` : word
-    if (line && written(longer, 0, 0, sizeMm).widthMm > widthMm) {
-      lines.push(line)
-      line = word
-    } else line = longer
+const widthMm = (text: string, sizeMm: number): number =>
+  [...text].reduce((sum, letter) => {
+    const { advance, unitsPerEm } = letterOf(letter)
+    return sum + (advance * sizeMm) / unitsPerEm
+  }, 0)
+
+/** A line of text as outlines. */
+function written(text: string, xMm: number, baseMm: number, sizeMm: number): Outline[] {
+  let x = xMm
+  return [...text].map(letter => {
+    const { d, advance, unitsPerEm } = letterOf(letter)
+    const outline = { d, xMm: x, yMm: baseMm, scale: sizeMm / unitsPerEm }
+    x += advance * outline.scale
+    return outline
+  })
+}
+
+/** Breaks a line at its words so that it fits; a word that is longer than the line is broken too. Nothing is measured twice, or beyond the paper. */
+function* broken(text: string, sizeMm: number, roomMm: number): Generator<string> {
+  const spaceMm = widthMm(' ', sizeMm)
+  let [line, filledMm] = ['', 0]
+  for (const word of text.split(/\s+/).filter(Boolean)) {
+    const wordMm = widthMm(word, sizeMm)
+    if (line && filledMm + spaceMm + wordMm <= roomMm) {
+      line += ` ${word}`
+      filledMm += spaceMm + wordMm
+      continue
+    }
+    if (line) yield line
+    ;[line, filledMm] = ['', 0]
+    for (const letter of word) {
+      const letterMm = widthMm(letter, sizeMm)
+      if (line && filledMm + letterMm > roomMm) {
+        yield line
+        ;[line, filledMm] = ['', 0]
+      }
+      line += letter
+      filledMm += letterMm
+    }
   }
-  return line ? [...lines, line] : lines
+  if (line) yield line
 }
 
 /** Lays a label out: tag and title large, the code at the right, lines below as far as there is room. */
@@ -82,7 +115,7 @@ function laidOut({ tag, title, lines, url }: Label, { widthMm, heightMm }: Size)
     for (const part of broken(text, sizeMm, width)) {
       if (y + sizeMm > heightMm - marginMm) return false
       y += sizeMm
-      outlines.push(...written(part, marginMm, y, sizeMm).outlines)
+      outlines.push(...written(part, marginMm, y, sizeMm))
       y += sizeMm * 0.3
     }
     return true

@@ -1,11 +1,12 @@
-import { formatFor, judgeJob, judgePrinter, mediaFor } from '#core/sharing/printer'
+import { type PrintFormat, type PrinterJudged, type PrinterSeen, formatFor, judgeJob, judgePrinter, longestPrintMinutes, mediaFor } from '#core/sharing/printer'
 import { limitWords } from '#core/retest/sign-off'
 import { gateWords } from '#core/safety/gate'
 import type { PrinterView } from '#shared/chapters/printing/index'
 import { acquisitionNames } from '#shared/kernel/acquisitions'
-import { asc, desc, eq, inArray, ne } from 'drizzle-orm'
+import { asc, desc, eq, inArray } from 'drizzle-orm'
 import { printJobs, printerOf } from '../chapters/printing/index'
 import { practiceOf } from '../chapters/practice/index'
+import { Refusal } from '../kernel/refusals'
 import { machineByTag, machineSheet } from '../kernel/sheet'
 import type { Bench } from '../kernel/work'
 import { PrinterTrouble, seeJob, seePrinter, sendJob } from './ipp-client'
@@ -33,29 +34,33 @@ export function labelOf(bench: Bench, { kind, tag, origin }: Pick<Job, 'kind' | 
       url: `${origin}/m/${encodeURIComponent(tag)}`,
     }
   const standing = sheet.signOff.standing
+  const on = sheet.readings.findLast(r => r.keptOff)
+  const kept = sheet.bags.filter(b => b.ended === null).map(b => `${b.part}, ${b.bag}`)
   return {
     ...base,
+    // What decides stands first: where the paper ends, the label ends.
     lines: [
       made,
       `${house}, ${today}`,
-      `Replaced: ${sheet.done.replaced.join('; ') || 'nothing'}.`,
-      ...(sheet.done.patches.length ? [`Wires: ${sheet.done.patches.join('; ')}.`] : []),
-      ...(sheet.bags.some(b => b.ended === null)
-        ? [
-            `Originals kept: ${sheet.bags
-              .filter(b => b.ended === null)
-              .map(b => `${b.part}, ${b.bag}`)
-              .join('; ')}.`,
-          ]
-        : []),
       `${gateWords[sheet.power.inForce].title}; ${standing ? `signed off ${standing.at.slice(0, 10)}${standing.limits ? `, ${limitWords(standing.limits)}` : ''}` : 'not signed off'}. Check again before power.`,
+      ...(on ? [`It was on while it was to be kept off, ${on.at.slice(0, 10)}.`] : []),
+      `Replaced: ${fewOf(sheet.done.replaced) || 'nothing'}.`,
+      ...(sheet.done.patches.length ? [`Wires: ${fewOf(sheet.done.patches)}.`] : []),
+      ...(kept.length ? [`Originals kept: ${fewOf(kept)}.`] : []),
     ],
     url: sheet.passport.on && sheet.passport.path ? `${origin}${sheet.passport.path}` : `${origin}/m/${encodeURIComponent(tag)}`,
   }
 }
 
+/** So many of a kind are named on a label; the record has all of them. */
+const mostNamed = 12
+const fewOf = (what: readonly string[]): string =>
+  [...what.slice(0, mostNamed).map(one => one.slice(0, 80)), ...(what.length > mostNamed ? [`and ${what.length - mostNamed} more, see its record`] : [])].join(
+    '; ',
+  )
+
 /** The printer and what waits for it, as it stands now. */
-export async function printerView({ db }: Bench): Promise<PrinterView> {
+export async function printerView({ db, now }: Bench): Promise<PrinterView> {
   const { uri, version } = printerOf(db)
   const jobs = db
     .select()
@@ -64,10 +69,17 @@ export async function printerView({ db }: Bench): Promise<PrinterView> {
     .limit(mostShown)
     .all()
     .map(({ id, kind, tag, state, says, at, by }) => ({ id, kind, tag, state, says, at, by }))
-  return { uri, version, jobs, ...(await stateOf(uri)) }
+  return { uri, version, jobs, ...(await stateOf(uri, now().getTime())) }
 }
 
-async function stateOf(uri: string): Promise<{ ready: boolean; says: string }> {
+/** However many look, the printer is asked once in so long. */
+const askedEveryMs = 2000
+let asked: { uri: string; at: number; seen: Promise<PrinterJudged> } | undefined
+function stateOf(uri: string, at: number): Promise<PrinterJudged> {
+  if (asked?.uri !== uri || Math.abs(at - asked.at) > askedEveryMs) asked = { uri, at, seen: judged(uri) }
+  return asked.seen
+}
+async function judged(uri: string): Promise<PrinterJudged> {
   if (!uri) return { ready: false, says: 'No printer is known.' }
   try {
     return judgePrinter(await seePrinter(uri))
@@ -77,54 +89,108 @@ async function stateOf(uri: string): Promise<{ ready: boolean; says: string }> {
   }
 }
 
+export type Draw = (label: Label, size: { widthMm: number; heightMm: number }, format: PrintFormat) => Promise<Uint8Array>
+
+const mayBePrinted = 'See whether it came out; then print it again, or take it out.'
+
+/** One label, from the queue to the printer and on until it is printed. */
+class LabelWork {
+  changed = false
+  constructor(
+    private readonly bench: Bench,
+    private readonly uri: string,
+    private readonly draw: Draw,
+  ) {}
+
+  note(job: Job, now: Partial<Pick<Job, 'state' | 'says' | 'printerJob' | 'sentAt'>>): void {
+    if (Object.entries(now).every(([field, value]) => job[field as keyof Job] === value)) return
+    this.changed = true
+    Object.assign(job, now)
+    this.bench.db.update(printJobs).set(now).where(eq(printJobs.id, job.id)).run()
+  }
+
+  /** What became of one that lies at the printer. */
+  async lookAfter(job: Job): Promise<void> {
+    const { state, reasons } = await seeJob(this.uri, job.printerJob!)
+    const judged = judgeJob(state, reasons)
+    if (judged) this.note(job, judged.printed ? { state: 'printed', says: judged.says } : { state: 'held', says: judged.says, printerJob: null })
+    else if (this.bench.now().getTime() - Date.parse(job.sentAt ?? job.at) > longestPrintMinutes * 60_000)
+      this.note(job, {
+        state: 'held',
+        says: `The printer has not said for ${longestPrintMinutes} minutes what became of it. ${mayBePrinted}`,
+        printerJob: null,
+      })
+  }
+
+  /** A label that cannot be drawn stays behind; the others are not kept waiting for it. */
+  private async drawn(job: Job, media: { widthMm: number; heightMm: number }, format: PrintFormat): Promise<Uint8Array | undefined> {
+    try {
+      return await this.draw(labelOf(this.bench, job), media, format)
+    } catch (error) {
+      if (!(error instanceof Refusal)) console.error(error)
+      this.note(job, { state: 'held', says: error instanceof Refusal ? error.message : 'This label could not be drawn.' })
+    }
+  }
+
+  /** Sends one. That it is being sent is kept before it is, so that whatever ends the program between the two prints nothing twice. */
+  async send(job: Job, seen: PrinterSeen): Promise<void> {
+    const media = mediaFor(seen.media)
+    const format = formatFor(seen.formats)!
+    const bytes = await this.drawn(job, media, format)
+    if (!bytes) return
+    this.note(job, { state: 'sending', says: 'On its way to the printer.', sentAt: this.bench.now().toISOString() })
+    try {
+      const printerJob = await sendJob(this.uri, { name: `Label ${job.tag}`, by: job.by, format, media: media.name, bytes })
+      this.note(job, { state: 'sent', says: 'Sent to the printer.', printerJob })
+    } catch (error) {
+      if (!(error instanceof PrinterTrouble)) throw error
+      this.note(job, error.reached ? { state: 'held', says: `${error.message} ${mayBePrinted}` } : { state: 'waiting', says: error.message, sentAt: null })
+    }
+  }
+}
+
 /**
- * Sends what waits, one label after the other, and looks after those that were sent. What the printer does not take stays in the queue and says why.
+ * Sends what waits, one label after the other, and looks after those that were sent. What the printer does not take stays in the queue and says why;
+ * what may have been printed is held.
  * @returns whether anything changed
  */
-export async function workQueue(bench: Bench): Promise<boolean> {
-  const { db } = bench
-  const { uri } = printerOf(db)
-  const jobs = db
+export async function workQueue(bench: Bench, draw: Draw): Promise<boolean> {
+  const { uri } = printerOf(bench.db)
+  const jobs = bench.db
     .select()
     .from(printJobs)
     .where(inArray(printJobs.state, ['waiting', 'sent']))
     .orderBy(asc(printJobs.id))
     .all()
   if (!uri || !jobs.length) return false
-  let changed = false
-  const note = (job: Job, now: Partial<Pick<Job, 'state' | 'says' | 'printerJob'>>) => {
-    if (Object.entries(now).every(([field, value]) => job[field as keyof Job] === value)) return
-    changed = true
-    db.update(printJobs).set(now).where(eq(printJobs.id, job.id)).run()
-  }
+  const work = new LabelWork(bench, uri, draw)
   for (const job of jobs) {
     try {
       if (job.state === 'sent') {
-        const { state, reasons } = await seeJob(uri, job.printerJob!)
-        const judged = judgeJob(state, reasons)
-        if (judged?.printed) note(job, { state: 'printed', says: judged.says })
-        else if (judged) note(job, { state: 'waiting', says: judged.says, printerJob: null })
+        await work.lookAfter(job)
         continue
       }
       const seen = await seePrinter(uri)
       const judged = judgePrinter(seen)
       if (!judged.ready) {
-        for (const waiting of jobs) if (waiting.state === 'waiting') note(waiting, { says: judged.says })
+        for (const waiting of jobs) if (waiting.state === 'waiting') work.note(waiting, { says: judged.says })
         break
       }
-      const media = mediaFor(seen.media)
-      const format = formatFor(seen.formats)!
-      // Drawing PDF takes large packages, which no start of the server should wait for.
-      const { drawLabel } = await import('./label-drawing')
-      const bytes = await drawLabel(labelOf(bench, job), media, format)
-      const printerJob = await sendJob(uri, { name: `Label ${job.tag}`, by: job.by, format, media: media.name, bytes })
-      note(job, { state: 'sent', says: 'Sent to the printer.', printerJob })
+      await work.send(job, seen)
     } catch (error) {
       if (!(error instanceof PrinterTrouble)) throw error
-      note(job, { says: error.message })
+      work.note(job, { says: error.message })
     }
   }
-  return changed
+  return work.changed
+}
+
+/** Those that were being sent when the program ended may have come out: a person looks. Only before anything is sent. */
+export function holdUnfinished({ db }: Bench): void {
+  db.update(printJobs)
+    .set({ state: 'held', says: `The program ended while this was being sent. ${mayBePrinted}` })
+    .where(eq(printJobs.state, 'sending'))
+    .run()
 }
 
 /** Those that were printed long ago go. */
@@ -148,6 +214,11 @@ export function forgetPrinted({ db }: Bench): void {
       .run()
 }
 
-/** Whether anything waits, or is on its way. */
+/** Whether anything waits, or lies at the printer. */
 export const anythingWaits = ({ db }: Bench): boolean =>
-  db.select({ id: printJobs.id }).from(printJobs).where(ne(printJobs.state, 'printed')).limit(1).get() !== undefined
+  db
+    .select({ id: printJobs.id })
+    .from(printJobs)
+    .where(inArray(printJobs.state, ['waiting', 'sent']))
+    .limit(1)
+    .get() !== undefined

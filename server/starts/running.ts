@@ -66,8 +66,11 @@ export function watch(tag: string, told: (frame: StartFrame) => void, nowMs: num
   }
 }
 
+/** What was kept of each rail over all runs of a start, the newest counting. */
+const keptOf = ({ before, kept }: StartRun): Record<string, number> => Object.assign({}, ...before.map(b => b.kept), kept) as Record<string, number>
+
 function frameOf({ row, tag, run, latest, shown }: Running, nowMs: number): StartFrame {
-  const { plan, phase, rail, meter, switchAtMs, offAtMs, judgement, called, kept, samples } = run
+  const { plan, phase, rail, meter, switchAtMs, offAtMs, judgement, called, samples } = run
   return {
     tag,
     startId: row.id,
@@ -85,7 +88,8 @@ function frameOf({ row, tag, run, latest, shown }: Running, nowMs: number): Star
     called,
     noticed: run.noticed,
     before: run.before.map(({ onSeconds, called, noticed }) => ({ onSeconds, called, noticed })),
-    kept,
+    // A value that was kept stays on its point in the next run.
+    kept: keptOf(run),
     fresh: samples.slice(shown),
     count: samples.length,
     first: false,
@@ -97,7 +101,8 @@ function frameOf({ row, tag, run, latest, shown }: Running, nowMs: number): Star
 export function harvest(startId: number, nowMs: number): { runs: (RunDone & { read: Record<string, number> })[]; phase: StartRun['phase']; all: boolean } {
   const one = running.get(startId)
   if (!one) return { runs: [], phase: 'ready', all: false }
-  const { phase, plan, kept, before, switchAtMs } = one.run
+  const { phase, plan, before, switchAtMs } = one.run
+  const kept = keptOf(one.run)
   const runs = [...before, ...(switchAtMs === null ? [] : [runDone(one.run, nowMs)])]
   return { runs: runs.map(run => ({ ...run, read: readingsOf(run) })), phase, all: plan.points.every(p => kept[p.rail] !== undefined) }
 }

@@ -1,12 +1,14 @@
 import type { z } from 'zod'
+import { createHmac } from 'node:crypto'
 import { type EventHandlerRequest, type H3Event, defineEventHandler, getHeader, readRawBody, setResponseHeader, setResponseStatus } from 'h3'
-import { validate as isUuid } from 'uuid'
+import { v7 as uuidv7, validate as isUuid } from 'uuid'
 import { InputError } from '#core/kernel/input-error'
 import { type CommandInput, type CommandName, commands, largestBodyOf, may } from '#shared/chapters/index'
 import { type ErrorAnswer, commandIdHeader, serverTimeHeader } from '#shared/kernel/answers'
 import { preparedInThread } from '../chapters/preparations'
 import { findPerson, type PersonRow, sessionStands } from '../chapters/people/index'
 import { badInputAnswer, jsonOf } from '../kernel/bad-input'
+import type { Sent } from '../kernel/perform'
 import { Busy, NoRoom, NotAllowed, Refusal } from '../kernel/refusals'
 import { TooSlow, inTime, patienceMs } from '../kernel/in-time'
 import { Turnstile } from '../kernel/turnstile'
@@ -68,6 +70,12 @@ const mostFromAnAddress = 60
 /** The turn of somebody who is not signed in. @throws Busy */
 export const publicTurn = (event: H3Event): Promise<void> => turnstile.pass(`address ${addressOf(event)}`, mostFromAnAddress)
 
+/** Whose turn it is: a person's where somebody is signed in, else an address's. */
+export async function askerOf(event: H3Event): Promise<string> {
+  const person = await personOf(event)
+  return person ? `person ${person.id}` : `address ${addressOf(event)}`
+}
+
 /** Whoever is signed in; a person made inactive is not, nor one whose session was ended, be it by a new password. */
 export async function personOf(event: H3Event): Promise<PersonRow | null> {
   const { user } = await getUserSession(event)
@@ -108,17 +116,29 @@ class RefusedInput extends Refusal {
   }
 }
 
-/** What a command is asked to do, read and checked by its contract. @throws TooLarge, ZodError, RefusedInput, Busy */
-export async function readCommand<N extends CommandName>(event: H3Event, name: N): Promise<CommandInput<N>> {
+/** A digest of what was asked, under the house's own key: a password that stands in it cannot be guessed from what is kept. */
+const askedBy = (body: string) =>
+  createHmac('sha256', process.env.NUXT_SESSION_PASSWORD ?? '')
+    .update(body)
+    .digest('base64url')
+
+/** Under which id a command came, and what it asked. @throws InputError for an id that is no UUID */
+export const sentAs = (event: H3Event, body: string): Sent => ({ id: commandId(event) ?? uuidv7(), asked: askedBy(body) })
+
+/** What a command is asked to do, read and checked by its contract, and what it came as. @throws TooLarge, ZodError, RefusedInput, Busy */
+export async function readCommand<N extends CommandName>(event: H3Event, name: N): Promise<{ input: CommandInput<N>; sent: Sent }> {
+  // An id that is none is told before anything is waited for.
+  commandId(event)
   const length = Number(getHeader(event, 'content-length') ?? 0)
-  if (length > largeBytes) contracts.expectRoom()
+  if (length > largeBytes) contracts.expectRoom(await askerOf(event))
   const body = await readText(event, largestBodyOf(name))
-  if (body.length < largeBytes && !preparedInThread(name)) return commands[name].parse(jsonOf(body)) as CommandInput<N>
-  const done = await contracts.run({ name, body }, leaving(event))
+  const sent = sentAs(event, body)
+  if (body.length < largeBytes && !preparedInThread(name)) return { input: commands[name].parse(jsonOf(body)) as CommandInput<N>, sent }
+  const done = await contracts.run({ name, body }, leaving(event), await askerOf(event))
   if ('refused' in done) throw new RefusedInput(done.refused)
   // That took its time; whoever was sent away meanwhile does nothing any more.
   await requireLeave(event, name)
-  return done.input as CommandInput<N>
+  return { input: done.input as CommandInput<N>, sent }
 }
 
 /** @returns how many bytes it says that it has @throws TooLarge */
@@ -131,7 +151,7 @@ function expectSize(event: H3Event, largestBytes = largestBodyBytes): number {
 /** The body as it came. @throws TooLarge, TooSlow */
 export async function readText(event: H3Event, largestBytes?: number): Promise<string> {
   const bytes = expectSize(event, largestBytes)
-  return (await inTime(readRawBody(event), patienceMs(bytes))) ?? ''
+  return (await inTime(readRawBody(event), patienceMs(bytes), leaving(event))) ?? ''
 }
 
 /** The body, read as JSON. @throws TooLarge, InputError */

@@ -1,5 +1,7 @@
 import { z } from 'zod'
-import type { Entry } from '../kernel/contract'
+import type { WorkAsked } from '#core/stewardship/consent'
+import type { PrivateWord } from '#core/sharing/private-words'
+import type { Command, Entry, Written } from '../kernel/contract'
 import { SheetHead } from '../kernel/machine'
 import type { Role } from '../kernel/roles'
 import { arrive } from './arrive/index'
@@ -77,6 +79,13 @@ export const commands = Object.fromEntries(Object.entries(declared).map(([name, 
 }
 /** The largest request that a command takes, where that is more than usual. */
 export const largestBodyOf = (name: CommandName): number | undefined => (declared[name] as { largestBodyBytes?: number }).largestBodyBytes
+/** What the owner of a machine that is not ours is asked about before a command; nothing for most. */
+export function asksOwner(name: CommandName, input: object): WorkAsked | null {
+  const { asks = null } = declared[name] as Command
+  return typeof asks === 'function' ? asks(input as never) : asks
+}
+/** How a command may open a gate. */
+export const opensBy = (name: CommandName): Command['opens'] => (declared[name] as Command).opens
 export type CommandInput<N extends CommandName> = z.output<(typeof commands)[N]>
 export type CommandRequest<N extends CommandName> = z.input<(typeof commands)[N]>
 export const commandNames = Object.keys(declared) as CommandName[]
@@ -95,13 +104,35 @@ export type EntryKind = keyof typeof entries
 export type EntryData<K extends EntryKind> = (typeof entries)[K] extends Entry<infer D> ? D : never
 
 const known = (kind: string) => (Object.hasOwn(entries, kind) ? (entries[kind as EntryKind] as unknown as Entry<unknown>) : undefined)
-/** The sentence of an entry. Data of an older shape reads as its kind, rather than not at all. */
-export function sentenceOf(kind: string, data: unknown): string {
+/** What a kind makes of its data; nothing for data of another shape, or with words that nobody here knows. */
+function madeOf<R>(kind: string, data: unknown, make: (entry: Entry<unknown>, data: unknown) => R): R | undefined {
   const entry = known(kind)
   const parsed = entry?.data.safeParse(data)
-  return parsed?.success && entry ? entry.reads(parsed.data) : `${kind}.`
+  if (!entry || !parsed?.success) return undefined
+  try {
+    return make(entry, parsed.data)
+  } catch {
+    return undefined
+  }
 }
-export const isOpen = (kind: string) => known(kind)?.open ?? false
+/** The sentence of an entry. Data of an older shape reads as its kind, rather than not at all. */
+export const sentenceOf = (kind: string, data: unknown): string => madeOf(kind, data, (entry, d) => entry.reads(d)) ?? `${kind}.`
+/**
+ * What of an entry anybody may read, with private words still in what people typed. @param diary with losses and mishaps
+ * @returns nothing where it is private, or of a shape that nobody here knows
+ */
+export const publicSentenceOf = (kind: string, data: unknown, diary: boolean): string | null =>
+  madeOf(kind, data, (entry, d) => (entry.diary && !diary ? null : (entry.tells?.(d) ?? null))) ?? null
+/** Whether anybody may read something of it. */
+export const isOpen = (kind: string) => Boolean(known(kind)?.tells)
+/** Whether it stands in the place of what was said of its subject before. */
+export const corrects = (kind: string) => known(kind)?.corrects ?? false
+/** The private names that stand in an entry. */
+export const namesIn = (kind: string, data: unknown): PrivateWord[] => madeOf(kind, data, (entry, d) => entry.names?.(d)) ?? []
+/** What people wrote in it, to be read for dangers. */
+export const writtenIn = (kind: string, data: unknown): Written => madeOf(kind, data, (entry, d) => entry.written?.(d)) ?? []
+/** What it puts right in older sentences that quote it. */
+export const replacementsOf = (kind: string, data: unknown): { from: string; to: string }[] => madeOf(kind, data, (entry, d) => entry.replaces?.(d)) ?? []
 export const isStrikeable = (kind: string) => known(kind)?.strikeable ?? false
 
 /** What the sheet of a machine can show: its head, and the views of the chapters that are asked for. */

@@ -55,6 +55,8 @@ export interface ErrorAnswer {
     message: string
     fields?: Record<string, string>
     because?: string[]
+    /** What a letter to the owner would ask, where they have to be asked first. */
+    question?: string
     current?: Record<string, unknown>
     changedBy?: string
     changedAt?: string

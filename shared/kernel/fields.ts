@@ -93,6 +93,9 @@ export const instant = (what: string) => z.iso.datetime({ error: `${what}: give 
 
 export const id = z.number().int().positive()
 
+/** What was found, where putting something right takes a danger back. */
+export const found = optionalText('What was found', 300)
+
 /** The version of the row that was edited; a stale one is answered with 409. */
 export const version = z.number().int().nonnegative()
 

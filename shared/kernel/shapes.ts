@@ -151,5 +151,7 @@ export const GateShape = z.object({
   verdict: z.enum(gateVerdicts),
   school: SchoolShape,
   findings: z.array(Finding),
-  toOpen: z.array(z.object({ code: z.string(), do: z.string(), who: z.string(), skill: SkillShape.optional() })),
+  toOpen: z.array(
+    z.object({ code: z.string(), do: z.string(), who: z.string(), skill: SkillShape.optional(), about: z.string().optional(), leave: SkillShape.optional() }),
+  ),
 })

@@ -10,7 +10,7 @@ const b = z.boolean()
 const name = s.min(1).max(80)
 const names = z.array(name).max(40)
 
-const Next = z.object({ parts: z.array(s), puts: z.array(s), takes: z.array(s), minutes: n, gainBits: n, says: s })
+const Next = z.object({ parts: z.array(s), puts: z.array(s), takes: z.array(s), runs: n, minutes: n, gainBits: n, says: s })
 
 export const diagnosisSwap = defineTool({
   id: 'diagnosis/swap',

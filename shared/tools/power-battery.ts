@@ -34,7 +34,7 @@ export const powerBattery = defineTool({
     yearNow: z.number().int().min(1950).max(2200),
   }),
   output: z.object({
-    fact: z.enum(['in', 'leaking', 'residue', 'out', 'replaced', 'mischarged']),
+    fact: z.enum(['in', 'leaking', 'residue', 'unlooked', 'out', 'replaced', 'mischarged']),
     nominalV: z.number().nullable(),
     findings: z.array(Finding),
   }),

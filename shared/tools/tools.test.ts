@@ -1,4 +1,5 @@
 import { expect, it } from 'vitest'
+import { InputError } from '#core/kernel/input-error'
 import { tools } from '.'
 import { hands } from '../../tests/support/hands'
 import { describeTool, readToolInput } from './tool'
@@ -39,3 +40,47 @@ it('a figure beyond anything at a bench is refused at its path', () => {
     expect.objectContaining({ field: expect.stringContaining('rails.0') as string }) as Error,
   )
 })
+
+/** The same input with one of its places changed, for every place and everything that such a place may hold at the edge. */
+function* atTheEdge(given: unknown): Generator<unknown> {
+  if (typeof given === 'number') yield* [0, -1, 1e-300, 1e-9, 0.5, 1, 1e6, 1e12, 1e300]
+  else if (typeof given === 'string') yield* ['', ' ', '0', 'x']
+  else if (Array.isArray(given)) {
+    yield []
+    yield [...(given as unknown[]), ...(given as unknown[])]
+    for (const [i, one] of given.entries()) for (const other of atTheEdge(one)) yield (given as unknown[]).with(i, other)
+  } else if (typeof given === 'object' && given !== null)
+    for (const [key, one] of Object.entries(given)) {
+      yield Object.fromEntries(Object.entries(given).filter(([k]) => k !== key))
+      for (const other of atTheEdge(one)) yield { ...given, [key]: other }
+    }
+}
+const mostEdges = 400
+
+it.each(tools.flatMap(tool => ('run' in tool ? [[tool.id, tool] as const] : [])))(
+  '%s at its edges refuses with a reason, or says sentences that hold',
+  (_, tool) => {
+    const edges = [...atTheEdge(tool.example)]
+    const step = Math.ceil(edges.length / mostEdges)
+    for (const edge of edges.filter((_, i) => i % step === 0)) {
+      let input
+      try {
+        input = readToolInput(tool.input as never, edge) as never
+      } catch (error) {
+        // Of the wrong shape is told by its path as well.
+        expect(['ZodError', 'InputError']).toContain((error as Error).name)
+        continue
+      }
+      let output
+      try {
+        output = tool.run(input)
+      } catch (error) {
+        expect(error, JSON.stringify(edge)).toBeInstanceOf(InputError)
+        continue
+      }
+      const told = JSON.stringify(tool.findings(output))
+      expect(told, JSON.stringify(edge)).not.toMatch(/\b(NaN|undefined|null|Infinity)\b/)
+      expect(tool.output.safeParse(output).error?.message, JSON.stringify(edge)).toBeUndefined()
+    }
+  },
+)

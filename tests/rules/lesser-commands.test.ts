@@ -84,7 +84,7 @@ it('a model, its board and its test sheet change; a label is taken from the queu
   ]
   const { boardId } = on.collection('add-board', commands['add-board'].parse({ modelId, name: 'Main', rows })) as { boardId: number }
   on.collection('change-board', { boardId, version: 1, name: 'Main board', issue: 'C', active: true })
-  on.collection('set-test-lines', commands['set-test-lines'].parse({ modelId, lines: [{ says: 'All keys', kind: 'works' }] }))
+  on.collection('set-test-lines', commands['set-test-lines'].parse({ modelId, version: 0, lines: [{ says: 'All keys', kind: 'works' }] }))
   const tag = bookIn({ modelId })
   expect(sheet(tag).testLines).toMatchObject({ ofModel: true, lines: [{ says: 'All keys' }] })
   on.collection('set-printer', { version: 0, uri: 'ipp://127.0.0.1:9/ipp/print' })

@@ -8,7 +8,7 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { startPrinter } from '../../instruments/printer/stand-in'
 import { serverBench } from '../support/server-bench'
 import { drawLabel } from '../../server/printing/label-drawing'
-import { labelOf, printerView, workQueue } from '../../server/printing/queue'
+import { holdUnfinished, labelOf, printerView, workQueue } from '../../server/printing/queue'
 
 const on = serverBench()
 const origin = 'http://bench.example'
@@ -20,6 +20,7 @@ beforeEach(async () => {
 })
 afterEach(() => printer.stop())
 
+const work = () => workQueue(on.bench, drawLabel)
 const jobs = async () => (await printerView(on.bench)).jobs.map(j => [j.state, j.says])
 const queued = (tags = [on.bookIn()], kind: 'arrival' | 'inside' = 'arrival') => {
   on.collection('print-labels', { kind, tags, origin })
@@ -29,13 +30,13 @@ const queued = (tags = [on.bookIn()], kind: 'arrival' | 'inside' = 'arrival') =>
 describe('labels on a printer', () => {
   it('are sent as PDF, kept by the printer, and known to be printed', async () => {
     const [tag] = queued()
-    await workQueue(on.bench)
+    await work()
     expect(await jobs()).toEqual([['sent', 'Sent to the printer.']])
     expect(printer.jobs).toMatchObject([{ name: `Label ${tag}`, format: 'application/pdf' }])
     expect(readFileSync(printer.jobs[0]!.file).subarray(0, 5).toString()).toBe('%PDF-')
-    await workQueue(on.bench)
+    await work()
     expect(await jobs()).toEqual([['printed', 'Printed.']])
-    expect(await workQueue(on.bench)).toBe(false)
+    expect(await work()).toBe(false)
   })
 
   it.each([
@@ -45,27 +46,52 @@ describe('labels on a printer', () => {
   ] as const)('%s: the label says so, stays in the queue, and is printed once all is well', async (scenario, says) => {
     printer.becomes(scenario)
     queued()
-    await workQueue(on.bench)
-    await workQueue(on.bench)
+    await work()
+    await work()
     expect(await jobs()).toEqual([['waiting', says]])
     printer.becomes('ready')
-    await workQueue(on.bench)
-    await workQueue(on.bench)
+    await work()
+    await work()
     expect(await jobs()).toEqual([['printed', 'Printed.']])
   })
 
-  it('a job that the printer breaks off goes back into the queue', async () => {
+  it('a job that the printer breaks off is held, and printed again when somebody says so', async () => {
     printer.becomes('breaks-off')
     queued()
-    await workQueue(on.bench)
-    await workQueue(on.bench)
-    expect(await jobs()).toEqual([['waiting', 'The printer broke off the job: aborted-by-system.']])
+    for (let n = 0; n < 4; n++) await work()
+    expect(await jobs()).toEqual([['held', 'The printer broke off the job: aborted-by-system.']])
+    expect(printer.jobs).toHaveLength(1)
+    printer.becomes('ready')
+    on.collection('print-again', { jobId: (await printerView(on.bench)).jobs[0]!.id })
+    expect(() => on.collection('print-again', { jobId: 1 })).toThrow('on its way')
+    for (let n = 0; n < 2; n++) await work()
+    expect(await jobs()).toEqual([['printed', 'Printed.']])
+  })
+
+  it('what was being sent when the program ended, or when the printer fell silent, is not printed twice by itself', async () => {
+    queued()
+    // The printer takes the label; the program ends before it is told so.
+    const ended = workQueue(on.bench, async (...drawn) => {
+      const bytes = await drawLabel(...drawn)
+      on.db.$client.exec("CREATE TRIGGER killed BEFORE UPDATE ON print_jobs WHEN NEW.state = 'sent' BEGIN SELECT RAISE(ABORT, 'killed'); END")
+      return bytes
+    })
+    await expect(ended).rejects.toThrow('killed')
+    on.db.$client.exec('DROP TRIGGER killed')
+    holdUnfinished(on.bench)
+    expect(await work()).toBe(false)
+    expect(printer.jobs).toHaveLength(1)
+    expect(await jobs()).toEqual([['held', expect.stringContaining('See whether it came out') as string]])
+    // At another printer nobody knows the number of the old one.
+    on.db.$client.exec("UPDATE print_jobs SET state = 'sent', printer_job = 1")
+    on.collection('set-printer', { version: 1, uri: 'ipp://127.0.0.1:9/ipp/print' })
+    expect((await jobs())[0]![0]).toBe('held')
   })
 
   it('are PNG on its own small label where it takes no PDF, with a code that reads back', async () => {
     printer.becomes('png-only')
     const [tag] = queued([on.bookIn()], 'inside')
-    await workQueue(on.bench)
+    await work()
     const { data, info } = await sharp(printer.jobs[0]!.file).ensureAlpha().raw().toBuffer({ resolveWithObject: true })
     // 1.25 × 3.5 inches at 8 dots a mm.
     expect([info.width, info.height]).toEqual([254, 711])
@@ -77,7 +103,7 @@ describe('labels on a printer', () => {
     queued()
     on.collection('drop-label', { jobId: (await printerView(on.bench)).jobs[0]!.id })
     printer.becomes('ready')
-    expect([await workQueue(on.bench), printer.jobs]).toEqual([false, []])
+    expect([await work(), printer.jobs]).toEqual([false, []])
     on.collection('set-printer', { version: 1, uri: '' })
     expect(() => queued()).toThrow('No printer is known')
   })
@@ -95,6 +121,11 @@ it('a label holds what was replaced and kept, fits its paper, and opens the pass
   const label = labelOf(on.bench, { kind: 'inside', tag, origin })
   expect(label.lines).toContain('Originals kept: C12, bag 4.')
   expect(label.url).toContain('/passport/')
+  // However much is kept, what decides stands on the paper, and the paper is drawn in no time.
+  for (let n = 0; n < 60; n++) on.perform(tag, 'bag-part', { part: `R${n}`, bag: 'bag 5', why: '' })
+  const many = labelOf(on.bench, { kind: 'inside', tag, origin }).lines
+  expect(many[2]).toContain('Check again before power')
+  expect(many.join(' ')).toContain('and 49 more, see its record')
   const long = { ...label, lines: Array.from({ length: 200 }, (_, i) => `Line ${i} with some words behind it`) }
   for (const size of [
     { widthMm: 105, heightMm: 148 },

@@ -276,7 +276,7 @@ describe('one transaction', () => {
     perform(tag, 'take-reading', { rail: '+5 V', valueV: 5, load: 'loaded' })
     on.heard = []
     on.statements = []
-    performOnMachine(on.bench, on.ilka, tag, 'take-reading', { rail: '+5 V', valueV: 4.99, load: 'loaded' })
+    performOnMachine(on.bench, on.ilka, tag, 'take-reading', { rail: '+5 V', valueV: 4.99, load: 'loaded', sure: false })
     expect(on.statements.length).toBeLessThanOrEqual(30)
     expect(on.statements.length).toBeGreaterThan(5)
     expect(on.heard).toHaveLength(1)
@@ -285,12 +285,13 @@ describe('one transaction', () => {
 
   it('under the id of one that was carried out is answered as that was, and refused to anybody else', () => {
     const id = '0190d3a5-7f00-7c11-8a00-000000000001'
-    const add = (person = on.ilka, name: 'add-model' | 'add-supply' = 'add-model') =>
-      performOnCollection(on.bench, person, name, commands['add-model'].parse(model) as never, id)
+    const add = (person = on.ilka, name: 'add-model' | 'add-supply' = 'add-model', asked = 'a model') =>
+      performOnCollection(on.bench, person, name, commands['add-model'].parse(model) as never, { id, asked })
     const { result } = add()
     expect(add()).toEqual({ result, change: null })
     expect(() => add({ ...on.ilka, id: 77 })).toThrow(/Another command/)
     expect(() => add(on.ilka, 'add-supply')).toThrow(/Another command/)
+    expect(() => add(on.ilka, 'add-model', 'another model')).toThrow(/Another command/)
     expect(on.db.$client.prepare('SELECT count(*) FROM models').pluck().get()).toBe(1)
   })
 

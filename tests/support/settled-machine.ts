@@ -60,6 +60,7 @@ export const settled: MachineRecord = {
   explanations: [],
   bench: [],
   witnessed: [],
+  sayings: [],
   batteryHasLeaked: false,
   school: 'caps-first',
   entered: good,

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { type PartKind, partKindNames, partKinds } from '#core/diagnosis/part-priors'
-import type { SwapOutcome, SwapPart, SwapTest } from '#core/diagnosis/swap'
+import type { NextTest, SwapOutcome, SwapPart, SwapTest } from '#core/diagnosis/swap'
 
 /**
  * Swaps: the parts of the machine and of the test bed, pressed or drawn into the next test; one press says how it came out,
@@ -37,6 +37,10 @@ function toggle(part: SwapPart) {
 const putIn = (name: string | undefined) => {
   const part = props.parts.find(p => p.name === name)
   if (part && !chosen.value.includes(part.name)) toggle(part)
+}
+function takeOver(next: NextTest) {
+  chosen.value = [...next.parts]
+  runs.value = String(next.runs)
 }
 function tried(outcome: SwapOutcome) {
   const times = Math.max(outcome === 'sometimes' ? 2 : 1, Math.round(Number(runs.value) || 1))
@@ -98,7 +102,7 @@ const id = useId()
             <span class="hint">{{ result.next[0]!.gainBits.toFixed(2) }} bits in about {{ result.next[0]!.minutes }} min</span>
           </p>
           <p v-if="mayWrite">
-            <button type="button" class="button button-quiet" @click="chosen = [...result.next[0]!.parts]">Put that into the next test</button>
+            <button type="button" class="button button-quiet" @click="takeOver(result.next[0]!)">Put that into the next test</button>
           </p>
           <details v-if="result.next.length > 1">
             <summary>Others that tell something</summary>

@@ -23,6 +23,7 @@ const session = useSession()
 const may = computed(() => session.may('keep-bench-map'))
 const { submitCommand: keep, busy, failure } = useCommand('keep-bench-map')
 const ladder = computed(() => found.value?.benchMaps.ladder)
+const versionOf = (kind: string) => found.value?.benchMapVersions[kind] ?? 0
 const keyboard = computed(() => found.value?.benchMaps.keyboard)
 const memory = computed(() => found.value?.benchMaps.memory)
 
@@ -37,6 +38,7 @@ watch(ladder, l => l && (rule.machine = l.machine), { immediate: true })
 const keepRules = (more: readonly LadderRule[], machine = rule.machine) =>
   keep({
     modelId: props.modelId,
+    version: versionOf('ladder'),
     map: {
       kind: 'ladder',
       machine,
@@ -134,7 +136,7 @@ const why = useId()
           <CommandForm
             command="keep-bench-map"
             :initial="{ map: keyboard ?? { kind: 'keyboard', keys: '', printed: false, diodes: false } }"
-            :fixed="{ modelId }"
+            :fixed="{ modelId, version: versionOf('keyboard') }"
             label="Keyboard map"
             submit="Keep the keyboard"
             keeps
@@ -156,7 +158,7 @@ const why = useId()
           <CommandForm
             command="keep-bench-map"
             :initial="{ map: memory ?? { kind: 'memory', base: 'hex', widthBits: '' as never, bitsPerChip: '1' as never, banks: '' } }"
-            :fixed="{ modelId }"
+            :fixed="{ modelId, version: versionOf('memory') }"
             label="Memory map"
             submit="Keep the memory"
             keeps

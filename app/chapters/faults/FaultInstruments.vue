@@ -33,7 +33,14 @@ const { submitCommand: keepMap, busy, failure } = useCommand('keep-bench-map', (
     <SelectField v-model="which" label="Instrument" :options="options" />
     <component :is="instruments[which]" :key="which" class="grid-cols-1!" blank :known="known" @input="input = $event" @map="map = $event" />
     <p v-if="keepsMap" class="flex flex-wrap items-center gap-3">
-      <button type="button" class="button" :disabled="busy" @click="keepMap({ modelId: sheet.modelId!, map: map! })">Keep this map with the model</button>
+      <button
+        type="button"
+        class="button"
+        :disabled="busy"
+        @click="keepMap({ modelId: sheet.modelId!, version: sheet.benchMapVersions[map!.kind] ?? 0, map: map! })"
+      >
+        Keep this map with the model
+      </button>
       <span class="hint">Then it stands there at the next fault of a sister.</span>
     </p>
     <p v-if="failure" role="alert" class="text-stop">{{ failure }}</p>

@@ -24,13 +24,25 @@ const archive = computed(() => `/api/machines/${encodeURIComponent(props.sheet.t
       </p></template
     >
     <p v-else>It is switched off; nobody outside can read it.</p>
-    <p class="hint">Symptoms, observations and notes appear in their own words: name nobody in them.</p>
+    <p class="hint">
+      Symptoms, observations and notes appear in your own words. Names of people, owner, giver and place are taken out where they are known; still, name nobody
+      in them.
+    </p>
     <p v-if="session.may('switch-passport')">
-      <button type="button" class="button" :disabled="busy" @click="switchPassport({ on: !sheet.passport.on })">
+      <button type="button" class="button" :disabled="busy" @click="switchPassport({ on: !sheet.passport.on, diary: sheet.passport.diary })">
         {{ sheet.passport.on ? 'Switch it off' : 'Switch it on' }}
       </button>
     </p>
     <p v-else class="hint">A coordinator switches it.</p>
+    <label v-if="session.may('switch-passport')" class="flex min-h-11 items-center gap-2"
+      ><input
+        type="checkbox"
+        class="h-5 w-5 accent-enamel"
+        :checked="sheet.passport.diary"
+        :disabled="busy"
+        @change="switchPassport({ on: sheet.passport.on, diary: !sheet.passport.diary })"
+      />With what broke or was lost at the bench</label
+    >
   </OneCard>
   <OneCard
     v-if="session.may('switch-passport')"

@@ -4,7 +4,7 @@ import type { SessionPlace } from '#shared/chapters/people/index'
 /** Who is signed in where, and the end of it. */
 const session = useSession()
 const times = useTimes()
-const { found, trouble } = useCollection<{ sessions: SessionPlace[] }>(['sessions'], '/api/sessions')
+const { found, trouble } = useCollection<{ sessions: SessionPlace[]; openPages: number }>(['sessions'], '/api/sessions')
 const { submitCommand: end, busy, failure } = useCommand('end-session')
 const everybody = computed(() => session.person?.role === 'coordinator')
 /** What a browser says of itself, in a word: those of phones and tablets say so. */
@@ -26,6 +26,7 @@ const deviceOf = (browser: string) =>
         </button>
       </li>
     </ul>
+    <p v-if="found && everybody" class="hint">{{ found.openPages === 1 ? 'One page is open just now.' : `${found.openPages} pages are open just now.` }}</p>
     <p v-if="failure" role="alert" class="text-stop">{{ failure }}</p>
   </OneCard>
 </template>

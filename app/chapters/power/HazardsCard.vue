@@ -7,12 +7,15 @@ const props = defineProps<{ sheet: SheetOf<'power'> }>()
 const session = useSession()
 const times = useTimes()
 const settling = ref<HazardKind>()
+const denying = ref<number>()
+const { submitCommand: settleSaying, busy, failure } = useCommand('settle-saying', () => props.sheet.tag)
+const soundsLike = (kind: HazardKind) => hazardKinds[kind].title.toLowerCase()
 const inks: Record<HazardState, string> = { 'present': 'text-stop', 'suspected': 'text-care', 'dealt-with': 'text-fine', 'ruled-out': 'text-ink-2' }
 const others = computed(() =>
   hazardKindNames.filter(kind => !props.sheet.hazards.some(h => h.kind === kind)).map(value => ({ value, label: hazardKinds[value].title })),
 )
 const openOnes = computed(() => props.sheet.hazards.filter(h => h.state === 'present' || h.state === 'suspected'))
-const state = computed(() => (openOnes.value.length ? 'open' : props.sheet.hazards.length ? 'done' : 'none'))
+const state = computed(() => (openOnes.value.length || props.sheet.sayings.length ? 'open' : props.sheet.hazards.length ? 'done' : 'none'))
 const result = computed(
   () => props.sheet.hazards.map(h => `${hazardKinds[h.kind].title}: ${hazardStateNames[h.state].toLowerCase()}`).join('; ') || 'Nothing points to one',
 )
@@ -26,6 +29,44 @@ const open = (kind: HazardKind) => (settling.value = settling.value === kind ? u
 
 <template>
   <OneCard title="Hazards" :state="state" :result="result">
+    <ul v-if="sheet.sayings.length" class="grid gap-2" aria-label="Sentences that sound like a danger">
+      <li v-for="one in sheet.sayings" :key="one.id" class="grid gap-2 border border-care bg-care-wash p-2">
+        <p>
+          <strong>This sounds like {{ soundsLike(one.kind) }}. Is it?</strong> <q>{{ one.sentence }}</q>&ensp;<span class="hint"
+            >{{ one.by }}, {{ times.day(one.at) }}</span
+          >
+        </p>
+        <template v-if="session.may('settle-saying')">
+          <p v-if="denying !== one.id" class="flex flex-wrap gap-4">
+            <button
+              type="button"
+              class="button"
+              :aria-label="`Yes, it is ${soundsLike(one.kind)}`"
+              :disabled="busy"
+              @click="settleSaying({ sayingId: one.id, is: true, found: '' })"
+            >
+              Yes
+            </button>
+            <button type="button" class="button button-quiet" :aria-label="`No, it was something else, not ${soundsLike(one.kind)}`" @click="denying = one.id">
+              No, it was something else
+            </button>
+            <span v-if="skillToSettle(one.kind, 'ruled-out')" class="hint">To say no: <WhoCould :skill="skillToSettle(one.kind, 'ruled-out')" /></span>
+          </p>
+          <CommandForm
+            v-else
+            command="settle-saying"
+            :machine="sheet.tag"
+            :initial="{ found: '' }"
+            :fixed="{ sayingId: one.id, is: false }"
+            label="What it was instead"
+            submit="Save"
+            @done="denying = undefined"
+            ><TextField name="found" label="What it was" hint="What was seen or found instead"
+          /></CommandForm>
+        </template>
+      </li>
+    </ul>
+    <p v-if="failure" role="alert" class="text-stop">{{ failure }}</p>
     <EmptyPlace v-if="!sheet.hazards.length" says="Nothing points to a hazard yet. That says nothing about what nobody has looked at." />
     <ul v-else class="grid divide-y divide-line border-y border-line">
       <li v-for="hazard in sheet.hazards" :key="hazard.kind" class="grid gap-1 py-1">

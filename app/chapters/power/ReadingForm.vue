@@ -7,14 +7,22 @@ import type { SheetOf } from '#shared/chapters/index'
 /** One reading, judged as it is typed: together with the readings there are, as it will be once kept. */
 const props = defineProps<{ sheet: SheetOf<'power'>; brief?: boolean }>()
 const rails = computed(() => props.sheet.expectedRails)
+/** Rails that were read here just now: the sheet tells of them a moment later, and by then the next figure may be half typed. */
+const read = ref<string[]>([])
+const wants = (r: { name: string; verdict: string }) => (r.verdict === 'unread' || r.verdict === 'reread') && !read.value.includes(r.name)
 // The next rail that wants a reading comes up by itself.
-const next = computed(() => props.sheet.rails?.rails.find(r => r.verdict === 'unread' || r.verdict === 'reread') ?? rails.value[0])
+const next = computed(() => props.sheet.rails?.rails.find(wants) ?? rails.value.find(r => !read.value.includes(r.name)) ?? rails.value[0])
 const initial = computed(() => ({ rail: next.value?.name ?? '', valueV: '', load: 'loaded' as const }))
 
 // After one rail the next: the cursor goes back to the figure.
 const form = useTemplateRef<{ $el: HTMLElement }>('form')
 const figure = () => form.value?.$el.querySelector<HTMLElement>('input[inputmode=decimal]')
-const onwards = () => void nextTick(() => figure()?.focus())
+const saved = ref('')
+function onwards(_: unknown, { rail, valueV }: Record<string, unknown>) {
+  read.value = read.value.length + 1 >= rails.value.length ? [] : [...read.value, String(rail)]
+  saved.value = `Saved ${shownRail(String(rail))} ${String(valueV)} V.${next.value ? ` Next: ${shownRail(next.value.name)}.` : ''}`
+  void nextTick(() => figure()?.focus())
+}
 if (props.brief) useFirstField(form, 'figure')
 
 const isNegative = (name: unknown) => (rails.value.find(r => r.name === name)?.nominalV ?? 0) < 0
@@ -44,7 +52,10 @@ function judged(values: Record<string, unknown>): Finding[] {
         <MeterButton what="dc-volts" into="valueV" />
         <ChoiceField name="load" label="Load" :options="loads.map(value => ({ value, label: loadWords[value].replace(/^./, c => c.toUpperCase()) }))" />
       </div>
-      <div aria-live="polite" class="min-h-6"><FindingList :findings="judged(values)" :brief="brief" /></div>
+      <div aria-live="polite" class="min-h-6">
+        <FindingList v-if="String(values.valueV ?? '').trim()" :findings="judged(values)" :brief="brief" />
+        <p v-else-if="saved" class="font-semibold text-fine">{{ saved }}</p>
+      </div>
     </template>
   </CommandForm>
 </template>

@@ -44,6 +44,10 @@ const schedule = computed(() =>
         ><span>opened and checked {{ times.exact(view.backups[0].verified) }}</span>
       </p>
       <FindingList :findings="[view.stands]" />
+      <p v-if="view.unreadable.length" role="alert" class="text-stop">
+        {{ view.unreadable.length === 1 ? 'One backup' : `${view.unreadable.length} backups` }} cannot be read, and cannot be counted on:
+        {{ view.unreadable.slice(0, 3).join(', ') }}.
+      </p>
       <p v-if="view.trouble" role="alert" class="text-stop">The try of {{ times.exact(view.trouble.at) }} came to nothing: {{ view.trouble.says }}</p>
       <div class="flex flex-wrap items-center gap-3">
         <button type="button" class="button" :disabled="!!view.running" @click="ask('POST')">{{ view.running ? 'Making one…' : 'Make a backup now' }}</button>

@@ -6,14 +6,15 @@ const session = useSession()
 const times = useTimes()
 const { found, trouble } = useCollection<PrinterView>(['printer'], '/api/printer')
 const { submitCommand: drop, busy, failure } = useCommand('drop-label')
+const { submitCommand: again, failure: againFailure } = useCommand('print-again')
 const printer = computed(() => ({ uri: '', version: 0, ready: false, says: '', jobs: [], ...found.value }) as PrinterView)
-const words = { waiting: 'waits', sent: 'at the printer', printed: 'printed' } as const
-const inks = { waiting: 'text-care', sent: 'text-note', printed: 'text-fine' } as const
+const words = { waiting: 'waiting', sending: 'being sent', sent: 'at the printer', printed: 'printed', held: 'held' } as const
+const inks = { waiting: 'text-care', sending: 'text-note', sent: 'text-note', printed: 'text-fine', held: 'text-stop' } as const
 </script>
 
 <template>
   <OneCard title="Label printer" hint="Any printer in the house that speaks IPP. The server asks it, never a browser.">
-    <p v-if="trouble || failure" role="alert" class="text-stop">{{ trouble || failure }}</p>
+    <p v-if="trouble || failure || againFailure" role="alert" class="text-stop">{{ trouble || failure || againFailure }}</p>
     <template v-if="found">
       <p v-if="printer.uri" role="status" :class="printer.ready ? 'text-fine' : 'text-care'" class="font-semibold">{{ printer.says }}</p>
       <CommandForm
@@ -34,9 +35,19 @@ const inks = { waiting: 'text-care', sent: 'text-note', printed: 'text-fine' } a
           ><span v-if="job.state !== 'printed'">{{ job.says }}</span
           ><span class="hint">{{ job.by }}, {{ times.moment(job.at) }}</span>
           <button
+            v-if="job.state === 'held' && session.may('print-again')"
+            type="button"
+            class="button ml-auto"
+            :aria-label="`Print again: the label of ${job.tag}`"
+            @click="again({ jobId: job.id })"
+          >
+            Print again
+          </button>
+          <button
             v-if="job.state !== 'printed' && session.may('drop-label')"
             type="button"
-            class="button button-quiet ml-auto"
+            class="button button-quiet"
+            :class="{ 'ml-auto': job.state !== 'held' }"
             :disabled="busy"
             :aria-label="`Take it out: the label of ${job.tag}`"
             @click="drop({ jobId: job.id })"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
-import { planSoak, soaksLeft } from '#core/retest/soak'
+import { planSoak } from '#core/retest/soak'
 import type { SheetOf } from '#shared/chapters/index'
 
 /** Soaks of this machine: tallied by a press, decided as they run. */
@@ -9,9 +9,7 @@ const session = useSession()
 const times = useTimes()
 const { submitCommand: tally, busy, failure } = useCommand('tally-soak', () => props.sheet.tag)
 const soaks = computed(() => props.sheet.soaks.map(soak => ({ ...soak, result: planSoak({ ...soak, secondsAPass: soak.secondsAPass ?? undefined }) })))
-const state = computed(() =>
-  !soaks.value.length ? 'none' : soaksLeft(soaks.value.map(({ what, result: { verdict } }) => ({ what, verdict }))) ? 'open' : 'done',
-)
+const state = computed(() => (!soaks.value.length ? 'none' : soaks.value.some(s => s.stands) ? 'open' : 'done'))
 const words = { 'cured': 'cured', 'not-cured': 'not cured', 'go-on': 'go on' } as const
 const levels = { 'cured': 'fine', 'not-cured': 'stop', 'go-on': 'note' } as const
 const result = computed(() => soaks.value.map(s => `${s.what}: ${words[s.result.verdict]}`).join('; ') || 'None begun')

@@ -53,6 +53,9 @@ const origin = computed(() => (import.meta.client ? window.location.origin : '')
       <p>
         <strong>{{ log.passes }} passes, {{ log.failures }} of them failed</strong> in {{ name }}.
       </p>
+      <p v-if="log.stopped" role="alert" class="text-care">
+        Read as far as line {{ log.stopped.line }}, “{{ log.stopped.text }}”: nobody can tell whether that is a pass. What comes after it is not counted.
+      </p>
       <p v-if="log.unread.length" class="hint">
         Not counted, for they tell of no pass:
         {{

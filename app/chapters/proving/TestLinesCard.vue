@@ -4,11 +4,11 @@ import { type TestLine, checkLines, testLineKindNames, testLineKinds, usualLines
 /** What machines of a model are tried with. */
 const props = defineProps<{ modelId: number; assemblies: string[] }>()
 const session = useSession()
-const { found } = useCollection<{ lines: TestLine[] }>(
+const { found } = useCollection<{ lines: TestLine[]; version: number }>(
   () => ['test-lines', props.modelId],
   () => `/api/models/${props.modelId}/test-lines`,
 )
-const { submitCommand: keep, busy, failure } = useCommand('set-test-lines')
+const { submitCommand: keep, busy, failure, stale } = useCommand('set-test-lines')
 interface Typed {
   says: string
   kind: TestLine['kind']
@@ -19,15 +19,18 @@ interface Typed {
   hours: string
 }
 const typed = ref<Typed[]>()
+/** The version that was changed; what somebody else saved meanwhile is not written over. */
+const from = ref(0)
 const asText = (n: number | null) => (n === null ? '' : String(n))
 const begin = () => {
   const lines = found.value?.lines.length ? found.value.lines : usualLines(props.assemblies)
+  from.value = found.value?.version ?? 0
   typed.value = lines.map(l => ({ ...l, from: asText(l.from), to: asText(l.to), hours: asText(l.hours) }))
 }
 const add = () => typed.value!.push({ says: '', kind: 'works', expect: '', unit: '', from: '', to: '', hours: '' })
 async function keepAll() {
-  await keep({ modelId: props.modelId, lines: typed.value! as never })
-  if (!failure.value) typed.value = undefined
+  await keep({ modelId: props.modelId, version: from.value, lines: typed.value! as never })
+  if (!failure.value && !stale.value) typed.value = undefined
 }
 const kinds = testLineKinds.map(value => ({ value, label: testLineKindNames[value] }))
 const said = (l: TestLine) =>
@@ -87,6 +90,10 @@ const trouble = computed(() => {
         </div>
       </div>
       <p v-if="failure || trouble" role="alert" class="text-stop">{{ failure || trouble }}</p>
+      <p v-else-if="stale" role="alert" class="text-stop">
+        {{ stale.message }} <button type="button" class="button" @click="from = found.version">Save mine over it</button>
+        <button type="button" class="button" @click="begin">Take theirs</button>
+      </p>
       <p class="flex flex-wrap gap-2">
         <button type="button" class="button" @click="add">Add a line</button
         ><button class="button button-main" :disabled="busy || !!trouble">Keep the lines</button

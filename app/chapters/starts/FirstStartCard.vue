@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { firstStartDone } from '#core/safety/first-start'
 import { gateWords, mayBeStarted } from '#core/safety/gate'
 import { loadWords, loads } from '#core/power/rails'
 import { warmParts, warmPartNames } from '#core/power/temperature'
@@ -27,7 +28,7 @@ const initial = computed(() => {
   const me = session.person?.id
   const atSwitch = power.value.takesMains ? (skilled.value.find(p => p.id === me)?.id ?? skilled.value[0]?.id) : me
   return {
-    atProbe: power.value.takesMains && atSwitch === me ? undefined : me,
+    atProbe: atSwitch === me ? undefined : me,
     atSwitch,
     byMeter: meter.view.value?.state === 'ready',
     load: 'loaded' as const,
@@ -39,9 +40,8 @@ const initial = computed(() => {
 const warmChoices = [{ value: null, label: 'Nothing' }, ...warmPartNames.map(value => ({ value, label: warmParts[value].title }))]
 const readings = computed(() => [{ value: false, label: 'Typed' }, ...(meter.there.value ? [{ value: true, label: 'From the meter' }] : [])])
 const ended = computed(() => props.sheet.starts.filter(s => s.endedAt))
-const state = computed(() =>
-  running.value ? 'open' : !allowed.value ? 'none' : power.value.facts.rails === 'unread' || power.value.facts.rails === undefined ? 'open' : 'done',
-)
+const done = computed(() => firstStartDone(power.value.facts.rails, ended.value[0]?.outcome ?? undefined))
+const state = computed(() => (running.value ? 'open' : !allowed.value ? 'none' : done.value ? 'done' : 'open'))
 const result = computed(() =>
   allowed.value
     ? `Rails read; ${ended.value.length === 1 ? 'one attended start' : `${ended.value.length} attended starts`} so far`

@@ -5,6 +5,7 @@ import type { SheetOf } from '#shared/chapters/index'
 /** What the owner of a machine that is not ours has agreed to. */
 const props = defineProps<{ sheet: SheetOf<'stewardship'> }>()
 const session = useSession()
+const times = useTimes()
 const consent = computed(() => props.sheet.stewardship.consent)
 const words = { allowed: 'What may be done', upTo: 'Up to what cost', mustAsk: 'What must be asked', agreedWith: 'Agreed with', agreedOn: 'Agreed on' }
 const initial = computed(() => {
@@ -62,6 +63,26 @@ const shown = (field: string, value: unknown) =>
           /><TextField name="agreedOn" label="Agreed on" hint="Such as 2026-05-17" /><TextField name="mustAsk" label="What must be asked" :lines="2" />
         </div>
       </CommandForm>
+    </AddPanel>
+    <ul v-if="sheet.stewardship.passedOver.length" class="grid gap-0.5">
+      <li v-for="one in sheet.stewardship.passedOver" :key="one.work + one.at" class="text-care">
+        <span class="font-semibold">Not asked:</span> {{ worksAsked[one.work] }}. <span class="text-ink">{{ one.reason }}</span>
+        <span class="hint">{{ one.by }}, {{ times.day(one.at) }}</span>
+      </li>
+    </ul>
+    <AddPanel v-if="session.may('pass-over-consent')" v-slot="{ close }" label="Decide without asking">
+      <CommandForm
+        command="pass-over-consent"
+        :machine="sheet.tag"
+        :initial="{ work: undefined, reason: '' }"
+        label="Decide without asking"
+        submit="Save"
+        @done="close()"
+        ><PickField name="work" label="What is done" :options="choicesOf(worksAsked)" empty="Choose what" /><TextField
+          name="reason"
+          label="Why its owner is not asked"
+          :lines="2"
+      /></CommandForm>
     </AddPanel>
   </OneCard>
 </template>

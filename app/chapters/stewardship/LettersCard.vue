@@ -10,8 +10,11 @@ const id = useId()
 const day = 24 * 60 * 60 * 1000
 const answerDay = ref(times.localOf(new Date(clock.now.getTime() + 21 * day)))
 const answerBy = computed(() => times.instantOf(answerDay.value) ?? '')
+/** What was refused elsewhere until its owner has agreed. */
+const route = useRoute()
+const asked = computed(() => (typeof route.query.ask === 'string' ? [route.query.ask.slice(0, 300)] : []))
 const initial = computed(() => ({
-  questions: props.sheet.triage?.ask.slice(0, 8) ?? [],
+  questions: [...new Set([...asked.value, ...(props.sheet.triage?.ask ?? [])])].slice(0, 8),
   photographIds: props.sheet.photographs
     .filter(p => props.sheet.damages.some(d => d.photographId === p.id))
     .slice(0, 4)
@@ -36,7 +39,7 @@ const initial = computed(() => ({
         >
       </li>
     </ul>
-    <AddPanel v-if="session.may('write-to-owner')" v-slot="{ close }" label="Write to its owner">
+    <AddPanel v-if="session.may('write-to-owner')" v-slot="{ close }" label="Write to its owner" :open="asked.length > 0">
       <CommandForm
         command="write-to-owner"
         :machine="sheet.tag"

@@ -6,7 +6,13 @@ const props = defineProps<{ sheet: SheetHead }>()
 const session = useSession()
 const clock = useClock()
 const times = useTimes()
-const { submitCommand: end, busy, failure } = useCommand('end-wait', () => props.sheet.tag)
+const { submitCommand, busy, failure } = useCommand('end-wait', () => props.sheet.tag)
+/** A wait that ends early only with a reason. */
+const asked = ref<number>()
+async function end(waitId: number) {
+  const { fields } = await submitCommand({ waitId, found: '' })
+  if (fields?.found) [asked.value, failure.value] = [waitId, '']
+}
 </script>
 
 <template>
@@ -17,9 +23,21 @@ const { submitCommand: end, busy, failure } = useCommand('end-wait', () => props
       <li v-for="wait in sheet.waits" :key="wait.id" class="flex flex-wrap items-center gap-x-3 gap-y-1 py-2">
         <SandGlass :until="wait.until" class="text-lg" /><span>{{ wait.what }}</span
         ><span class="hint">until {{ times.moment(wait.until) }}</span>
-        <button v-if="session.may('end-wait')" type="button" class="button ml-auto" :disabled="busy" @click="end({ waitId: wait.id })">
+        <button v-if="session.may('end-wait')" type="button" class="button ml-auto" :disabled="busy" @click="end(wait.id)">
           {{ timeLeft(wait.until, clock.now) === 'over' ? 'It is done' : 'End it early' }}
         </button>
+        <CommandForm
+          v-if="asked === wait.id"
+          command="end-wait"
+          :machine="sheet.tag"
+          :initial="{ found: '' }"
+          :fixed="{ waitId: wait.id }"
+          label="End the wait early"
+          submit="End it early"
+          class="basis-full"
+          @done="asked = undefined"
+          ><TextField name="found" label="Why it ends early" hint="It counts as wet until somebody has looked"
+        /></CommandForm>
       </li>
     </ul>
     <p v-if="failure" role="alert" class="text-stop">{{ failure }}</p>

@@ -20,6 +20,8 @@ export function useCommand<N extends CommandName>(name: MaybeRefOrGetter<N>, tag
   const saved = ref(false)
   const failure = ref('')
   const because = ref<string[]>([])
+  /** What a letter to the owner would ask, where they have to be asked first. */
+  const question = ref('')
   const stale = shallowRef<Refused>()
 
   /** The same request sent again after the connection failed, or after the page went, is the same command: it is carried out once. */
@@ -43,6 +45,7 @@ export function useCommand<N extends CommandName>(name: MaybeRefOrGetter<N>, tag
     busy.value = true
     failure.value = ''
     because.value = []
+    question.value = ''
     stale.value = undefined
     try {
       const { result, change } = await sent(input)
@@ -57,12 +60,12 @@ export function useCommand<N extends CommandName>(name: MaybeRefOrGetter<N>, tag
         return { fields: error.answer.fields }
       }
       if (error.answer.code === 'stale') stale.value = error.answer
-      else [failure.value, because.value] = [error.message, error.answer.because ?? []]
+      else [failure.value, because.value, question.value] = [error.message, error.answer.because ?? [], error.answer.question ?? '']
       return {}
     } finally {
       busy.value = false
     }
   }
 
-  return { submitCommand, busy, saved, failure, because, stale, unanswered }
+  return { submitCommand, busy, saved, failure, because, question, stale, unanswered }
 }

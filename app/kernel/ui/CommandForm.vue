@@ -23,10 +23,10 @@ const props = defineProps<{
   /** What a value is called on screen, for the same comparison. */
   show?: (field: string, value: unknown) => string | undefined
 }>()
-const emit = defineEmits<{ done: [result: unknown] }>()
+const emit = defineEmits<{ done: [result: unknown, typed: Record<string, unknown>] }>()
 const times = useTimes()
 
-const { submitCommand, busy, saved, failure, because, stale, unanswered } = useCommand(
+const { submitCommand, busy, saved, failure, because, question, stale, unanswered } = useCommand(
   () => props.command,
   () => props.machine,
 )
@@ -50,7 +50,17 @@ unanswered.value = draft?.unanswered
 /** What the row said when typing began, and the version it had then; not one that arrived since. */
 const start = ref(copyOf(draft?.start ?? props.initial))
 const version = ref(draft ? draft.version : givenVersion())
-const whole = (values: object) => ({ ...values, ...props.fixed, ...(version.value === undefined ? {} : { version: version.value }) })
+/** What the server asks once more before it keeps it, and whether that was answered with yes. */
+const asks = ref('')
+const sure = ref(false)
+/** What was found is asked for where putting something right takes a danger back. */
+const asksFound = ref(false)
+const whole = (values: object) => ({
+  ...values,
+  ...props.fixed,
+  ...(version.value === undefined ? {} : { version: version.value }),
+  ...(sure.value ? { sure: true } : {}),
+})
 
 const { handleSubmit, setErrors, resetForm, values } = useForm({
   initialValues: copyOf(draft?.values ?? props.initial),
@@ -102,9 +112,9 @@ function throwAway() {
 watch(
   () => [props.initial, props.fixed] as const,
   ([initial]) => {
-    if (!props.keeps || touched.value || stale.value) return
+    if (touched.value || stale.value) return
     start.value = copyOf(initial)
-    version.value = givenVersion()
+    if (props.keeps) version.value = givenVersion()
     putIn(start.value)
   },
 )
@@ -112,11 +122,17 @@ watch(
 const send = handleSubmit(
   async () => {
     const { result, fields } = await submitMerged()
-    if (fields) return setErrors(fields)
+    asks.value = fields?.sure ?? ''
+    if (asks.value) failure.value = ''
+    if (fields) {
+      asksFound.value ||= 'found' in fields && !('found' in props.initial)
+      return setErrors(fields)
+    }
     if (result === undefined) return
     restored.value = undefined
+    const typed = copyOf(values)
     if (props.keeps) {
-      start.value = copyOf(values)
+      start.value = typed
       if (version.value !== undefined) version.value++
     } else {
       // What is offered next hangs on what was just kept.
@@ -127,7 +143,7 @@ const send = handleSubmit(
     drafts.drop(keptApart.value)
     // Whoever hears of it may take this form away at once.
     sent = true
-    emit('done', result)
+    emit('done', result, typed)
     void nextTick(() => (sent = false))
   },
   ({ errors }) => {
@@ -164,6 +180,16 @@ function take(content: Record<string, unknown>) {
   stale.value = undefined
 }
 
+/** What was asked about is meant as it was typed. */
+function mean() {
+  sure.value = true
+  void send().finally(() => (sure.value = false))
+}
+watch(
+  () => JSON.stringify(values),
+  () => (asks.value = ''),
+)
+
 function keepMine() {
   take(both.value!.mine)
   void send()
@@ -178,6 +204,11 @@ const takeTheirs = () => take(both.value!.theirs)
       <button type="button" class="underline" @click="throwAway">Throw it away</button>
     </p>
     <slot :values="values" />
+    <TextField v-if="asksFound" name="found" label="What was found" hint="It takes a danger back: what was seen or measured?" />
+    <div v-if="asks" role="alert" class="grid gap-2 border-l-4 border-care bg-care-wash px-3 py-2">
+      <p>{{ asks }}</p>
+      <p><button type="button" class="button" :disabled="busy" @click="mean">Yes, save it as it is</button></p>
+    </div>
     <TwoVersions
       v-if="stale"
       :stale="stale"
@@ -193,6 +224,7 @@ const takeTheirs = () => take(both.value!.theirs)
       <ul v-if="because.length" class="ml-5 list-disc">
         <li v-for="reason in because" :key="reason">{{ reason }}</li>
       </ul>
+      <p v-if="question && machine"><NuxtLink :to="{ path: `/m/${machine}`, query: { stage: 'arrive', ask: question } }">Write to its owner</NuxtLink></p>
     </div>
     <div class="flex flex-wrap items-end gap-3">
       <slot name="before" />

@@ -12,16 +12,16 @@ export default defineAnswer(async (event): Promise<CommandAnswer> => {
   const name = getRouterParam(event, 'command') ?? ''
   if (!isCollectionCommand(name)) throw new NotFound(`There is no command ${name}.`)
   const person = await requireLeave(event, name)
-  const given = await readCommand(event, name)
+  const { input: given, sent } = await readCommand(event, name)
   if ('oldPassword' in given) await expectPassword(person, given.oldPassword)
   const input = await withPasswordHashed(given)
   const bench = useBench()
   // Hashing takes its time; whoever was sent away meanwhile does nothing any more.
   if ('passwordHash' in input) await requireLeave(event, name)
   const told: LiveChange[] = []
-  const { result, change } = performOnCollection({ ...bench, announce: change => told.push(change) }, person, name, input as never, commandId(event))
+  const { result, change } = performOnCollection({ ...bench, announce: change => told.push(change) }, person, name, input as never, sent)
   // Pages fetch anew when they hear of it; whoever changed their password can do so only with the session that this answer brings.
-  event.node.res.once('close', () => told.forEach(bench.announce))
+  whenGone(event, () => told.forEach(bench.announce))
   // Whoever changed their own password is not sent away from where they did; nobody else's session is opened anew by that.
   const now = findPerson(bench.db, person.id)
   if (now?.active && now.passwordHash !== person.passwordHash && 'passwordHash' in input) await signIn(event, now)

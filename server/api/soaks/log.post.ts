@@ -1,4 +1,4 @@
-import { getHeader, readRawBody } from 'h3'
+import { getHeader } from 'h3'
 import { InputError } from '#core/kernel/input-error'
 import { readSoakLog } from '#core/retest/soak-log'
 import { soakBySecret } from '../../chapters/proving/index'
@@ -10,10 +10,9 @@ const largest = { bytes: 64_000, passes: 1000 }
 export default defineAnswer(async event => {
   const bench = useBench()
   const { soakId, tag, person } = soakBySecret(bench.db, (getHeader(event, 'authorization') ?? '').replace(/^Bearer\s+/i, ''))
-  if (!(Number(getHeader(event, 'content-length') ?? Number.NaN) <= largest.bytes))
-    throw new InputError('body', 'too large', `Up to ${largest.bytes / 1000} kB a request, with its length said.`)
-  const { passes, failures, unread } = readSoakLog((await readRawBody(event)) ?? '')
+  const body = await readText(event, largest.bytes)
+  const { passes, failures, unread, stopped } = readSoakLog(body)
   if (passes > largest.passes) throw new InputError('body', passes, `Up to ${largest.passes} passes a request.`)
-  if (passes) performOnMachine(bench, person, tag, 'tally-soak', { soakId, passes, failures }, commandId(event))
-  return { passes, failures, unread }
+  if (passes) performOnMachine(bench, person, tag, 'tally-soak', { soakId, passes, failures }, sentAs(event, body))
+  return { passes, failures, unread, stopped }
 })

@@ -18,6 +18,13 @@ export const arriveChapter = serverChapter({
   },
   onCollection: { 'book-in': bookIn, 'book-in-lot': bookInLot },
   rows,
+  privateWords: ({ machine, claims }) => [
+    { word: machine.owner, kind: 'owner' },
+    { word: machine.fromWhom, kind: 'giver' },
+    { word: machine.place, kind: 'place' },
+    { word: machine.lastPoweredBy, kind: 'person' },
+    ...claims.map(c => ({ word: c.byWhom, kind: 'giver' as const })),
+  ],
   search,
   strikeable: { claims, accessories, date_codes: dateCodes },
 })

@@ -35,7 +35,7 @@ type Reported = CommandInput<'report-fault'>
 export function reportFault(work: MachineWork, input: Pick<Reported, 'symptom' | 'firstSeen' | 'stopsMachine'> & Partial<Reported>): void {
   work.tx
     .insert(faults)
-    .values({ machineId: work.machine.id, ...input })
+    .values({ machineId: work.machine.id, reportedAt: work.at, ...input })
     .run()
   const { symptom, firstSeen, stopsMachine } = input
   work.write('fault.reported', { symptom, firstSeen, stopsMachine })
@@ -155,12 +155,19 @@ export function captureText(tx: Tx, tag: string, attemptId: number): string {
 }
 
 /** Keeps what the instruments have to know of a model. @throws InputError where a map cannot be read */
-export function keepBenchMap({ tx, at, person, write }: Work, { modelId, map }: CommandInput<'keep-bench-map'>): void {
+export function keepBenchMap(work: Work, { modelId, version, map }: CommandInput<'keep-bench-map'>): void {
+  const { tx, at, person, write } = work
   const model = tx.select().from(models).where(eq(models.id, modelId)).get()
   if (!model) throw new NotFound('There is no such model.')
   if (map.kind === 'keyboard') judgeMatrix({ keys: readKeyboardMap(map.keys).map(k => ({ ...k, state: 'untested' })) })
   if (map.kind === 'memory') judgeMemory({ ...map, banks: readBanks(map.banks, map.base), failures: [] })
-  const kept = { map, by: person.name, at }
+  const before = tx
+    .select()
+    .from(benchMaps)
+    .where(and(eq(benchMaps.modelId, modelId), eq(benchMaps.kind, map.kind)))
+    .get()
+  expectVersion(work, before ?? {}, version, before?.version ?? 0, ['map'])
+  const kept = { map, by: person.name, at, version: version + 1 }
   tx.insert(benchMaps)
     .values({ modelId, kind: map.kind, ...kept })
     .onConflictDoUpdate({ target: [benchMaps.modelId, benchMaps.kind], set: kept })

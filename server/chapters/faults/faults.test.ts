@@ -79,7 +79,7 @@ describe('a fault', () => {
     expect(() => leave('known')).toThrow('stops the machine')
     leave('came-back')
     expect(fault()).toMatchObject({ open: true, leftAs: 'came-back' })
-    perform(tag, 'change-fault', { faultId, version: fault().version, symptom: 'Ghosting', stopsMachine: false } as never)
+    perform(tag, 'change-fault', { faultId, version: fault().version, symptom: 'Ghosting', stopsMachine: false, found: 'It runs with it' } as never)
     expect(fault()).toMatchObject({ conditions: 'cold', symptoms: ['black'] })
     leave('known')
     expect(
@@ -114,9 +114,10 @@ it('instruments of the bench are kept as attempts, a capture with its text; what
   const modelId = model()
   const { tag, faultId } = faulty(modelId)
   const keyboard = { kind: 'keyboard' as const, keys: 'C1: 1 2\nC2: Q W', printed: true, diodes: false }
-  expect(() => on.collection('keep-bench-map', { modelId, map: { ...keyboard, keys: '1 2' } })).toThrow('a colon')
-  on.collection('keep-bench-map', { modelId, map: keyboard })
-  on.collection('keep-bench-map', { modelId, map: { ...keyboard, diodes: true } })
+  expect(() => on.collection('keep-bench-map', { modelId, version: 0, map: { ...keyboard, keys: '1 2' } })).toThrow('a colon')
+  on.collection('keep-bench-map', { modelId, version: 0, map: keyboard })
+  on.collection('keep-bench-map', { modelId, version: 1, map: { ...keyboard, diodes: true } })
+  expect(() => on.collection('keep-bench-map', { modelId, version: 1, map: keyboard })).toThrow('changed this')
   expect(sheet(tag).benchMaps).toEqual({ keyboard: { ...keyboard, diodes: true } })
   const text = 'time,D0\n0,0\n1e-6,1\n2e-6,0\n'
   perform(tag, 'keep-judgement', { faultId, tool: 'signals/capture', input: { text }, name: 'A start', minutes: 5 } as never)

@@ -13,6 +13,8 @@ export const faults = sqliteTable(
     version: version(),
     symptom: text('symptom').notNull(),
     firstSeen: words('first_seen'),
+    /** When it was reported; empty in rows of former days. */
+    reportedAt: words('reported_at'),
     stopsMachine: flag('stops_machine'),
     open: flag('open').default(true),
     symptoms: text('symptoms', { mode: 'json' }).$type<string[]>().notNull().default([]),
@@ -118,6 +120,7 @@ export const benchMaps = sqliteTable(
     modelId: integer('model_id').notNull(),
     kind: text('kind').$type<BenchMap['kind']>().notNull(),
     map: text('map', { mode: 'json' }).$type<BenchMap>().notNull(),
+    version: version(),
     by: text('by').notNull(),
     at: text('at').notNull(),
   },

@@ -74,17 +74,10 @@ function codesOf(tx: Tx, modelId: number | null): FaultsOfModel['codes'] {
 }
 
 /** What the instruments of the bench know of a model. */
-const benchMapsOf = (tx: Tx, modelId: number | null): FaultsOfModel['benchMaps'] =>
-  modelId === null
-    ? {}
-    : Object.fromEntries(
-        tx
-          .select()
-          .from(benchMaps)
-          .where(eq(benchMaps.modelId, modelId))
-          .all()
-          .map(m => [m.kind, m.map]),
-      )
+function benchMapsOf(tx: Tx, modelId: number | null): Pick<FaultsOfModel, 'benchMaps' | 'benchMapVersions'> {
+  const maps = modelId === null ? [] : tx.select().from(benchMaps).where(eq(benchMaps.modelId, modelId)).all()
+  return { benchMaps: Object.fromEntries(maps.map(m => [m.kind, m.map])), benchMapVersions: Object.fromEntries(maps.map(m => [m.kind, m.version])) }
+}
 
 /** Functions of nets that probing of this machine found broken or doubtful. */
 function brokenFunctionsOf(tx: Tx, { probeSheets }: MachineFile): ViewOf<'faults'>['brokenFunctions'] {
@@ -103,7 +96,7 @@ export function faultsView({ tx, file }: ViewInput): ViewOf<'faults'> {
     sisterFaults: sisterFaultsOf(tx, file.machine),
     codes: codesOf(tx, file.machine.modelId),
     modelId: file.machine.modelId,
-    benchMaps: benchMapsOf(tx, file.machine.modelId),
+    ...benchMapsOf(tx, file.machine.modelId),
     brokenFunctions: brokenFunctionsOf(tx, file),
     partPriors: ownPriors(tx),
     faults: file.faults.map(({ id, version, symptom, symptoms, conditions, firstSeen, stopsMachine, open, leftAs, cause, swapParts, ...of }) => ({
@@ -191,6 +184,6 @@ export function faultsOfModel(tx: Tx, modelId: number): FaultsOfModel {
     })),
     causes: likelyCauses([], endedOf(tx, modelId)),
     codes: codesOf(tx, modelId),
-    benchMaps: benchMapsOf(tx, modelId),
+    ...benchMapsOf(tx, modelId),
   }
 }

@@ -62,11 +62,11 @@ export function endBag({ tx, machine, write }: MachineWork, { bagId, became }: C
 }
 
 /** Switches the public passport; its link stays the same once made, and cannot be guessed. */
-export function switchPassport({ tx, machine, write }: MachineWork, { on }: CommandInput<'switch-passport'>): void {
-  if (machine.passportOn === on) return
+export function switchPassport({ tx, machine, write }: MachineWork, { on, diary }: CommandInput<'switch-passport'>): void {
+  if (machine.passportOn === on && machine.passportDiary === diary) return
   const passportToken = machine.passportToken ?? randomBytes(24).toString('base64url')
-  tx.update(machines).set({ passportOn: on, passportToken }).where(eq(machines.id, machine.id)).run()
-  write('passport.switched', { on })
+  tx.update(machines).set({ passportOn: on, passportDiary: diary, passportToken }).where(eq(machines.id, machine.id)).run()
+  write('passport.switched', { on, diary })
 }
 
 /** Chooses the two photographs that the passport shows; neither takes them off it. */

@@ -20,5 +20,6 @@ export const homeChapter = serverChapter({
 })
 export * from './carry-out'
 export { doneTo, outcomeOf } from './outcome'
+export { type PublicRecord, publicRecord } from './public'
 export * from './schema'
 export * from './view'

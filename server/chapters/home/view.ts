@@ -5,10 +5,9 @@ import { lives } from '#core/planning/stages'
 import { doneTo, outcomeOf } from './outcome'
 import { assess } from '#core/planning/assess'
 import type { Passport } from '#shared/chapters/home/index'
-import { isOpen, type ViewOf } from '#shared/chapters/index'
+import type { ViewOf } from '#shared/chapters/index'
 import { eq } from 'drizzle-orm'
 import type { MachineFile, ViewInput } from '../../kernel/file'
-import { historyOf } from '../../kernel/history'
 import { loadFile } from '../../kernel/load'
 import { NotFound } from '../../kernel/refusals'
 import { journalHeads, machines } from '../../kernel/trunk'
@@ -16,6 +15,7 @@ import type { Bench } from '../../kernel/work'
 import { dateWords, datingOf } from '../arrive/index'
 import { files } from '../look/index'
 import { recordOf } from '../index'
+import { publicRecord } from './public'
 
 /** What may become of it, what is kept of it, what came of the work, and where its passport is found. */
 export const homeView = ({ tx, file, assessment: { known } }: ViewInput): ViewOf<'home'> => ({
@@ -36,6 +36,7 @@ const dayIn = (zone: string, at: string) => format(new TZDate(new Date(at), zone
 const passportView = ({ machine, passportPictures }: MachineFile): Pick<ViewOf<'home'>, 'passport'> => ({
   passport: {
     on: machine.passportOn,
+    diary: machine.passportDiary,
     path: machine.passportToken && `/passport/${machine.passportToken}`,
     beforeId: passportPictures?.beforeId ?? null,
     afterId: passportPictures?.afterId ?? null,
@@ -95,7 +96,8 @@ export const passportOf = (bench: Pick<Bench, 'db' | 'now'>, token: string): Pas
 export function passportOfFile({ db, now }: Pick<Bench, 'db' | 'now'>, file: MachineFile): Passport {
   const at = now().toISOString()
   const { machine } = file
-  const history = historyOf(db, machine.id)
+  const { lines, clean } = publicRecord(db, file, machine.passportDiary)
+  const head = db.select().from(journalHeads).where(eq(journalHeads.chain, machine.uid)).get()
   const pictures = picturesOf(file)
   const { tag, name, maker, serial, stage, life, bookedInAt } = machine
   return {
@@ -104,24 +106,24 @@ export function passportOfFile({ db, now }: Pick<Bench, 'db' | 'now'>, file: Mac
     name,
     maker,
     serial,
-    about: file.model?.about ?? '',
+    about: clean(file.model?.about ?? ''),
     stage,
     life,
     bookedInAt,
     gate: assess(recordOf(file), at).known.gateInForce,
-    assemblies: file.assemblies.map(({ name, presence, grade }) => ({ name, presence, grade })),
-    faults: file.faults.map(({ symptom, open }) => ({ symptom, open })),
-    partsSought: file.partNeeds.filter(p => p.outcome === 'wanted').map(({ name, quantity }) => ({ name, quantity })),
-    questions: file.questions.filter(q => !q.settledAt).map(q => q.question),
-    dateCodes: file.dateCodes.map(({ part, code }) => `${code}${part && ` on ${part}`}: ${dateWords(code)}`),
+    assemblies: file.assemblies.map(({ name, presence, grade }) => ({ name: clean(name), presence, grade })),
+    faults: file.faults.map(({ symptom, open }) => ({ symptom: clean(symptom), open })),
+    partsSought: file.partNeeds.filter(p => p.outcome === 'wanted').map(({ name, quantity }) => ({ name: clean(name), quantity })),
+    questions: file.questions.filter(q => !q.settledAt).map(q => clean(q.question)),
+    dateCodes: file.dateCodes.map(({ part, code }) => clean(`${code}${part && ` on ${part}`}: ${dateWords(code)}`)),
     made: datingOf(file)?.findings[0]?.says ?? '',
-    pictures: pictures && { before: pictureOf(db, pictures.before), after: pictureOf(db, pictures.after) },
-    history: history.filter(line => isOpen(line.kind) && !line.struck).map(({ at, says }) => ({ at, says })),
-    proof: { entries: history.length, hash: history[0]?.hash ?? '' },
+    pictures: pictures && { before: pictureOf(db, pictures.before, clean), after: pictureOf(db, pictures.after, clean) },
+    history: lines.map(({ at, says }) => ({ at, says })).reverse(),
+    proof: { entries: head?.seq ?? 0, hash: head?.hash ?? '' },
   }
 }
 
-function pictureOf(db: Bench['db'], { caption, name, hash }: MachineFile['photographs'][number]) {
+function pictureOf(db: Bench['db'], { caption, hash }: MachineFile['photographs'][number], clean: (text: string) => string) {
   const { widthPx, heightPx, takenAt } = db.select().from(files).where(eq(files.hash, hash)).get()!
-  return { caption: caption || name, takenAt, widthPx, heightPx }
+  return { caption: clean(caption), takenAt, widthPx, heightPx }
 }

@@ -87,7 +87,7 @@ export function changeDamage(work: MachineWork, { damageId, version, ...found }:
     .where(eq(damages.id, damageId))
     .run()
   const { assemblyId, ...rest } = found
-  work.write('damage.changed', { assembly: assemblyName(work, assemblyId), ...rest })
+  work.write('damage.changed', { assembly: assemblyName(work, assemblyId), ...rest }, { subject: { table: 'damages', id: damageId } })
 }
 
 /** Leaves a stain or wear as patina, with the reason, so that nobody tries again; without one it is taken back. */
@@ -197,7 +197,7 @@ export function describePhotograph(work: MachineWork, { photographId, version, a
     .set({ assemblyId, caption, version: photograph.version + 1 })
     .where(eq(photographs.id, photographId))
     .run()
-  work.write('photograph.described', { assembly, caption })
+  work.write('photograph.described', { assembly, caption }, { subject: { table: 'photographs', id: photographId } })
 }
 
 /** Sets the scale of a photograph, or takes it off. @throws InputError when the two points lie on each other */

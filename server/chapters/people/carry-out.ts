@@ -10,6 +10,7 @@ import { NotAllowed, NotFound, NotNow } from '../../kernel/refusals'
 import { expectVersion } from '../../kernel/versions'
 import type { Bench, Work } from '../../kernel/work'
 import { practice } from '../practice/index'
+import { expectOwnName } from './names'
 import { people } from './schema'
 import { closeAll } from './sessions'
 
@@ -34,12 +35,17 @@ export const listPeople = (tx: Tx) =>
     .from(people)
     .all()
 
+/** @throws NotNow once anybody is there */
+export function expectNobody(tx: Tx): void {
+  if (anyPeople(tx)) throw new NotNow('The collection has been set up already. Sign in instead.')
+}
+
 /** Sets up an empty collection with its first coordinator. @throws NotNow once anybody is there */
 export function firstStart({ db, now }: Bench, input: Omit<z.output<typeof FirstStart>, 'password'> & { passwordHash: string }): PersonRow {
   const at = now().toISOString()
   return db.transaction(
     tx => {
-      if (anyPeople(tx)) throw new NotNow('The collection has been set up already. Sign in instead.')
+      expectNobody(tx)
       const set = { name: input.collection, school: 'caps-first' as const, numbering: 'M-{year}-{n:3}', zone: Intl.DateTimeFormat().resolvedOptions().timeZone }
       tx.insert(practice)
         .values({ id: 1, ...set })
@@ -61,11 +67,13 @@ export function firstStart({ db, now }: Bench, input: Omit<z.output<typeof First
 export function addPerson(work: Work, input: Omit<CommandInput<'add-person'>, 'password'> & { passwordHash: string }): void {
   if (findBySignIn(work.tx, input.signInName))
     throw new InputError('signInName', input.signInName, `Sign-in name: ${input.signInName} is taken. Choose another.`)
-  work.tx
+  expectOwnName(work.tx, input.name)
+  const { id } = work.tx
     .insert(people)
     .values({ ...input, uid: uuidv7() })
-    .run()
-  work.write('person.added', { name: input.name, role: input.role })
+    .returning({ id: people.id })
+    .get()
+  work.write('person.added', { name: input.name, role: input.role }, { subject: { table: 'people', id } })
 }
 
 /** Changes a person's name, role or place among the active. The last active coordinator stays one. */
@@ -73,6 +81,7 @@ export function changePerson(work: Work, { personId, version, ...input }: Comman
   const before = findPerson(work.tx, personId)
   if (!before) throw new NotFound('There is no such person.')
   expectVersion(work, before, version, before.version, ['name', 'role', 'active'])
+  if (input.name !== before.name) expectOwnName(work.tx, input.name, personId)
   const others = work.tx
     .select()
     .from(people)
@@ -87,7 +96,7 @@ export function changePerson(work: Work, { personId, version, ...input }: Comman
     .run()
   // Whoever comes back later signs in anew.
   if (!input.active) closeAll(work.tx, personId)
-  work.write('person.changed', input)
+  work.write('person.changed', input, { subject: { table: 'people', id: personId } })
 }
 
 /** Grants a person skills, and takes back those that are not named. */
@@ -125,21 +134,13 @@ export function changeOwnName(work: Work, { version, name }: CommandInput<'chang
   if (!before) throw new NotFound('There is no such person.')
   expectVersion(work, before, version, before.version, ['name'])
   if (before.name === name) return
-  // What one writes is known by one's name.
-  if (
-    work.tx
-      .select({ id: people.id })
-      .from(people)
-      .where(and(eq(people.name, name), ne(people.id, before.id)))
-      .get()
-  )
-    throw new InputError('name', name, `Name: somebody else is called ${name}. Add something that tells you apart.`)
+  expectOwnName(work.tx, name, before.id)
   work.tx
     .update(people)
     .set({ name, version: before.version + 1 })
     .where(eq(people.id, before.id))
     .run()
-  work.write('person.renamed', { before: before.name, name })
+  work.write('person.renamed', { before: before.name, name }, { subject: { table: 'people', id: before.id } })
 }
 
 /** Everybody who may sign in, with what they have been granted. */

@@ -17,6 +17,7 @@ export const peopleChapter = serverChapter({
   },
 })
 export * from './carry-out'
+export { namesOfPeople } from './names'
 export * from './personal'
 export * from './schema'
 export * from './sessions'

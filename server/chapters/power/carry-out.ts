@@ -3,7 +3,8 @@ import { type Battery, foundStates, hasLeaked } from '#core/power/battery'
 import { checkHomeStep } from '#core/power/battery-home'
 import { inletName } from '#core/power/bench'
 import { judgeOffState } from '#core/power/off-state'
-import { type RailReading, type RailVerdict, judgeRails } from '#core/power/rails'
+import { overvoltages } from '#core/power/alarms'
+import { type RailReading, type RailVerdict, judgeRails, shownRail, volts } from '#core/power/rails'
 import { batteriesOf, readHere, readableRails } from '#core/power/rules'
 import { basisOf } from '#core/safety/overrule'
 import { labelWords, matchSupply } from '#core/power/supply-match'
@@ -16,7 +17,7 @@ import { enteredFactNames, factValue, powerFacts } from '#core/safety/power-fact
 import type { CommandInput } from '#shared/chapters/index'
 import { and, eq, isNull } from 'drizzle-orm'
 import { NotFound, NotNow } from '../../kernel/refusals'
-import { machines } from '../../kernel/trunk'
+import { machines, sayings } from '../../kernel/trunk'
 import { expectVersion } from '../../kernel/versions'
 import type { MachineWork } from '../../kernel/work'
 import { assemblies } from '../look/index'
@@ -141,13 +142,32 @@ export function verdictWith(file: MachineFile, name: string, reading: RailReadin
   return judgeRails({ rails: [{ ...rail, readings }] }).rails[0]!.verdict
 }
 
+/**
+ * What harms, and what should not have been on at all, is asked about once before it is kept: mostly it belongs to another rail.
+ * @throws InputError at `sure`
+ */
+function expectMeant(file: MachineFile, { keptOff, ...reading }: RailReading & { rail: string; keptOff: boolean; at: string }): void {
+  const { rail, valueV } = reading
+  const [alarm] = overvoltages([railOf(file, rail)], [reading])
+  const other = readableRails(expectedRailsOf(file)).rails.find(r => r.name !== rail && Math.abs(valueV - r.nominalV) <= Math.abs(r.nominalV) * 0.1)
+  if (alarm)
+    throw new InputError(
+      'sure',
+      valueV,
+      `${volts(valueV)} on ${shownRail(rail)} may have harmed what it feeds.${other ? ` It would be right for ${shownRail(other.name)}.` : ''} Is it the right rail, and the right figure?`,
+    )
+  if (keptOff) throw new InputError('sure', valueV, 'This machine is to be kept off. Was it on? Then save it: it is marked in the history, and on its label.')
+}
+
 /** Keeps a reading, and in the history the judgement of the moment. */
-export function takeReading(work: MachineWork, { rail, valueV, load }: CommandInput<'take-reading'>): void {
+export function takeReading(work: MachineWork, { rail, valueV, load, sure }: CommandInput<'take-reading'>): void {
   const { tx, machine, at, write } = work
+  const keptOff = work.assess().known.gateInForce === 'keep-off'
+  if (!sure) expectMeant(work.file(), { rail, valueV, load, keptOff, at })
   const verdict = verdictWith(work.file(), rail, { valueV, load })
   const configuration = keyOf(work.file().power.configuration)
-  const { id } = tx.insert(readings).values({ machineId: machine.id, rail, valueV, load, configuration, at }).returning().get()
-  write('reading.taken', { rail, valueV, load, verdict }, { subject: { table: 'readings', id } })
+  const { id } = tx.insert(readings).values({ machineId: machine.id, rail, valueV, load, configuration, keptOff, at }).returning().get()
+  write('reading.taken', { rail, valueV, load, verdict, ...(keptOff ? { keptOff } : {}) }, { subject: { table: 'readings', id } })
 }
 
 /** Keeps what a rail reads to ground with the power off; the gate looks at it at once. */
@@ -159,6 +179,24 @@ export function measureOffState(work: MachineWork, { rail, reversedOhm, leadsOhm
   const configuration = keyOf(work.file().power.configuration)
   const { id } = tx.insert(offReadings).values({ machineId: machine.id, rail, reading, configuration, at }).returning().get()
   write('off-state.measured', { rail, ohm: reading.ohm, verdict }, { subject: { table: 'off_readings', id } })
+}
+
+/** Says what a sentence was that sounded like a danger. That it was none takes the leave that ruling the danger out takes. */
+export function settleSaying(work: MachineWork, { sayingId, is, found }: CommandInput<'settle-saying'>): void {
+  const { tx, machine, person, write } = work
+  const saying = tx
+    .select()
+    .from(sayings)
+    .where(and(eq(sayings.id, sayingId), eq(sayings.machineId, machine.id), isNull(sayings.struckBy)))
+    .get()
+  if (!saying) throw new NotFound(`${machine.tag} has no such sentence.`)
+  const { kind, sentence } = saying
+  if (!is) requireSkill(work, skillToSettle(kind, 'ruled-out'), `To rule out “${hazardKinds[kind].title}”`)
+  tx.update(sayings)
+    .set({ state: is ? 'yes' : 'no', found, foundBy: person.name })
+    .where(eq(sayings.id, sayingId))
+    .run()
+  write('saying.settled', { kind, sentence, is, found })
 }
 
 /** Says what is known of a hazard, and on what evidence. */

@@ -1,3 +1,4 @@
+import { touchesSupply } from '#core/power/mended'
 import type { PowerRecord } from '#core/power/rules'
 import type { Inlet } from '#core/power/supply-match'
 import type { School } from '#core/safety/power-facts'
@@ -14,12 +15,21 @@ export const inletOf = ({ machine, model }: MachineFile): Inlet | null => machin
 /** The school that holds for it. */
 export const schoolOf = ({ power, practice }: MachineFile): School => power.school ?? practice.school
 
+/** When somebody worked on what feeds the rails last, by the words of the repairs. */
+const suppliesMendedAt = ({ faults }: MachineFile): string | null =>
+  faults
+    .flatMap(f => f.repairs.filter(r => touchesSupply(r.did, r.part, f.causeKind)).map(r => r.at))
+    .sort()
+    .at(-1) ?? null
+
 /** What the core is told of its power. */
 export const powerRecordOf = (file: MachineFile): PowerRecord => ({
   expectedRails: expectedRailsOf(file),
+  modelRails: file.model?.rails ?? [],
   inlet: inletOf(file),
   supply: file.supply?.label ?? null,
   configuration: file.power.configuration,
+  suppliesMendedAt: suppliesMendedAt(file),
   readings: file.readings,
   offReadings: file.offReadings,
   batteries: file.batteries,
@@ -46,6 +56,7 @@ const dangersOf = (file: MachineFile): Dangers => {
     overrule: power.overruleVerdict ? { verdict: power.overruleVerdict, basis: power.overruleBasis } : null,
     configuration: power.configuration,
     claims: file.claims,
+    sayings: file.sayings.map(({ kind, sentence, state, at }) => ({ kind, sentence, state, at })),
     witnessed: [...witnessedOf(file), ...noticedWhileProving(file)],
     batteryHasLeaked: power.batteryHasLeaked,
     lastPoweredWhat: machine.lastPoweredWhat,

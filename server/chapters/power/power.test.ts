@@ -13,6 +13,8 @@ import { goodFacts as good } from '../../../tests/support/good-facts'
 const on = serverBench()
 const { bookIn, perform, sheet } = on
 const rua = () => {
+  const known = findBySignIn(on.db, 'rua')
+  if (known) return known
   on.collection('add-person', { name: 'Rua', signInName: 'rua', role: 'volunteer', passwordHash: 'x' })
   return findBySignIn(on.db, 'rua')!
 }
@@ -36,7 +38,7 @@ const ticked = (tag: string) =>
     .power.startChecks.filter(c => c.known === null)
     .map(c => c.code)
 const begin = (tag: string, more: object = {}) =>
-  perform(tag, 'begin-start', { atProbe: on.ilka.id, atSwitch: on.ilka.id, byMeter: false, load: 'loaded', currentLimitA: null, checked: ticked(tag), ...more })
+  perform(tag, 'begin-start', { atProbe: rua().id, atSwitch: on.ilka.id, byMeter: false, load: 'loaded', currentLimitA: null, checked: ticked(tag), ...more })
 
 describe('skills', () => {
   it('anybody may report a danger; saying that it is cleared takes the skill, and the refusal says who could', () => {
@@ -173,9 +175,10 @@ describe('a start', () => {
   it('is not begun while the gate is closed, checks are open, or one runs already', () => {
     expect(() => begin(guarded({ smoke: 'yes' }))).toThrow(/may not be started/)
     const tag = guarded()
-    expect(() => begin(tag)).toThrow(expect.objectContaining({ field: 'atProbe' }) as InputError)
-    expect(() => begin(tag, { atSwitch: rua().id })).toThrow(expect.objectContaining({ field: 'atSwitch' }) as InputError)
+    expect(() => begin(tag, { atProbe: on.ilka.id })).toThrow(expect.objectContaining({ field: 'atProbe' }) as InputError)
+    expect(() => begin(tag, { atProbe: on.ilka.id, atSwitch: rua().id })).toThrow(expect.objectContaining({ field: 'atSwitch' }) as InputError)
     const low = guarded({ mainsLead: 'not-used', filterCapacitors: 'none-fitted' })
+    expect(() => begin(low, { atSwitch: rua().id })).toThrow(/two people/)
     expect(() => begin(low, { checked: ['dust'] })).toThrow(expect.objectContaining({ field: 'checked' }) as InputError)
     expect(() => begin(low, { byMeter: true })).toThrow(/no meter is set up/)
     begin(low)
@@ -224,7 +227,10 @@ describe('a start', () => {
     expect(sheet(tag).starts[0]!.why).toContain('far too high')
     // A good reading since is no answer to what may have been harmed.
     expect(() => begin(tag)).toThrow(/may not be started/)
-    perform(tag, 'take-reading', { rail: '+5 V', valueV: 5.02, load: 'loaded' })
+    // On a machine that is to be kept off a reading is asked about, and marked.
+    expect(() => perform(tag, 'take-reading', { rail: '+5 V', valueV: 5.02, load: 'loaded' })).toThrow('kept off')
+    perform(tag, 'take-reading', { rail: '+5 V', valueV: 5.02, load: 'loaded', sure: true })
+    expect(sheet(tag).readings.at(-1)).toMatchObject({ keptOff: true })
     expect(sheet(tag)).toMatchObject({ power: { facts: { rails: 'good' }, inForce: 'keep-off', alarms: [{ key: 'overvoltage:+5 V' }] } })
     expect(() => perform(tag, 'explain-alarm', { alarm: 'overvoltage:+12 V', says: 'Nothing of the kind' })).toThrow(NotNow)
     perform(tag, 'explain-alarm', { alarm: 'overvoltage:+5 V', says: 'The regulator passed its input through; replaced' })
@@ -268,6 +274,9 @@ describe('a start', () => {
     expect(sheet(tag).power.inForce).toBe('keep-off')
     on.now = new Date(ms + 1000)
     perform(tag, 'settle-hazard', { kind: 'smoke', version: 0, state: 'dealt-with', evidence: 'A tantalum bead on +12 V; replaced' })
+    // The fault that stops it guards, until it is mended.
+    expect(sheet(tag).power.inForce).toBe('guarded-start')
+    perform(tag, 'repair-fault', { faultId: sheet(tag).faults[0]!.id, did: 'Bead replaced', closes: true, cause: 'A tantalum bead' } as never)
     expect(sheet(tag).power.inForce).toBe('clear-to-run')
   })
 })

@@ -1,4 +1,5 @@
 import { type RowsOf, all, single, standing } from '../../kernel/rows'
+import { sayings } from '../../kernel/trunk'
 import { batteries, explanations, hazards, offReadings, powerAssessments, readings, temperatures } from './schema'
 
 export const rows = {
@@ -10,6 +11,7 @@ export const rows = {
   // Without the logs themselves: those are looked at alone.
   temperatures: standing(temperatures, { columns: { samples: false } }),
   explanations: standing(explanations),
+  sayings: standing(sayings),
 }
 /** Every machine has its assessment for power from the day it is booked in. */
 export type PowerRows = Omit<RowsOf<typeof rows>, 'power' | 'temperatures'> & {

@@ -50,6 +50,8 @@ export const readings = sqliteTable(
     valueV: real('value_v').notNull(),
     load: text('load').$type<Load>().notNull(),
     /** What was connected, as `keyOf` files it. */ configuration: text('configuration').notNull().default('whole'),
+    /** It was on while it was to be kept off. */
+    keptOff: flag('kept_off').default(false),
     at: text('at').notNull(),
     struckBy: struckBy(),
   },

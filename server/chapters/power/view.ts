@@ -118,14 +118,18 @@ export function powerView({ tx, file, assessment, now }: ViewInput): ViewOf<'pow
           findings: judgeTemperature({ part, samples }).findings,
         })),
     },
+    sayings: file.sayings
+      .filter(s => s.state === 'open' && !file.hazards.some(h => h.kind === s.kind && h.at >= s.at))
+      .map(({ id, kind, sentence, at, by }) => ({ id, kind, sentence, at, by })),
     hazards: hazards.map(hazard => {
       const settled = file.hazards.find(h => h.kind === hazard.kind)
       return { ...hazard, version: settled?.version ?? 0, by: settled?.byWhom ?? '', at: settled?.at ?? '' }
     }),
     expectedRails: expectedRailsOf(file),
     rails: railsResult,
-    readings: file.readings.map(({ id, rail, valueV, load, at, configuration }) => ({
+    readings: file.readings.map(({ id, rail, valueV, load, at, configuration, keptOff }) => ({
       id,
+      keptOff,
       rail,
       valueV,
       load,

@@ -3,6 +3,7 @@ import { InputError } from '#core/kernel/input-error'
 import type { CommandInput } from '#shared/chapters/index'
 import { eq } from 'drizzle-orm'
 import type { Tx } from '../../kernel/journal'
+import { clockConfirmed, minutesBehind } from '../../kernel/clock-behind'
 import { NotNow } from '../../kernel/refusals'
 import { expectVersion } from '../../kernel/versions'
 import type { Work } from '../../kernel/work'
@@ -35,6 +36,15 @@ export function setPractice(work: Work, { version, ...input }: CommandInput<'set
     .run()
   work.write('practice.set', input)
   if (before.school !== input.school || before.batterySchool !== input.batterySchool) work.affects({ of: 'all' })
+}
+
+/** Somebody looked at the clock, and it is right. @throws NotNow where it does not stand behind, or by more than they were told */
+export function confirmClock({ tx, now, write }: Work, { minutes }: CommandInput<'confirm-clock'>): void {
+  const behind = minutesBehind(tx, now)
+  if (!behind) throw new NotNow('The clock is not behind the history.')
+  // What they saw is what they confirm; a minute or two go by between the two.
+  if (Math.abs(behind - minutes) > 15) throw new NotNow(`The clock stands ${behind} minutes behind by now. Look at it again, then confirm that.`)
+  write(clockConfirmed, { minutes: behind })
 }
 
 /** Says where the meter answers; no host means no meter. */

@@ -1,7 +1,7 @@
 import { serverChapter } from '../../kernel/chapter'
-import { setMeter, setPractice } from './carry-out'
+import { confirmClock, setMeter, setPractice } from './carry-out'
 
 /** The practice: what can be done, with its rules in the core. */
-export const practiceChapter = serverChapter({ onCollection: { 'set-practice': setPractice, 'set-meter': setMeter } })
+export const practiceChapter = serverChapter({ onCollection: { 'set-practice': setPractice, 'set-meter': setMeter, 'confirm-clock': confirmClock } })
 export * from './carry-out'
 export * from './schema'

@@ -1,5 +1,5 @@
 import type { CommandInput } from '#shared/chapters/index'
-import { count, eq, ne } from 'drizzle-orm'
+import { count, eq, inArray, ne } from 'drizzle-orm'
 import { NotFound, NotNow } from '../../kernel/refusals'
 import { machineByTag } from '../../kernel/sheet'
 import { expectVersion } from '../../kernel/versions'
@@ -21,6 +21,12 @@ export function setPrinter(work: Work, { version, uri }: CommandInput<'set-print
     .values({ id: 1, ...now })
     .onConflictDoUpdate({ target: printers.id, set: now })
     .run()
+  if (before.uri && before.uri !== uri)
+    work.tx
+      .update(printJobs)
+      .set({ state: 'held', printerJob: null, says: 'It was at a printer that is not asked any more. See whether it came out.' })
+      .where(inArray(printJobs.state, ['sent', 'sending']))
+      .run()
   work.write('printer.set', { uri })
 }
 
@@ -35,9 +41,21 @@ export function printLabels({ tx, db, at, person, write }: Work, { kind, tags, o
   write('labels.queued', { kind, tags: [...tags] })
 }
 
-export function dropLabel({ tx, write }: Work, { jobId }: CommandInput<'drop-label'>): void {
+function jobOf(tx: Tx, jobId: number) {
   const job = tx.select().from(printJobs).where(eq(printJobs.id, jobId)).get()
   if (!job) throw new NotFound('There is no such label in the queue.')
+  return job
+}
+
+export function printAgain({ tx, write }: Work, { jobId }: CommandInput<'print-again'>): void {
+  const job = jobOf(tx, jobId)
+  if (job.state !== 'held') throw new NotNow('This label is on its way already.')
+  tx.update(printJobs).set({ state: 'waiting', says: '', printerJob: null, sentAt: null }).where(eq(printJobs.id, jobId)).run()
+  write('label.again', { tag: job.tag })
+}
+
+export function dropLabel({ tx, write }: Work, { jobId }: CommandInput<'drop-label'>): void {
+  const { tag } = jobOf(tx, jobId)
   tx.delete(printJobs).where(eq(printJobs.id, jobId)).run()
-  write('label.dropped', { tag: job.tag })
+  write('label.dropped', { tag })
 }

@@ -1,7 +1,9 @@
 import { serverChapter } from '../../kernel/chapter'
-import { dropLabel, printLabels, setPrinter } from './carry-out'
+import { dropLabel, printAgain, printLabels, setPrinter } from './carry-out'
 
 /** Labels on a printer in the network: what can be done. Sending them is `server/printing`. */
-export const printingChapter = serverChapter({ onCollection: { 'set-printer': setPrinter, 'print-labels': printLabels, 'drop-label': dropLabel } })
+export const printingChapter = serverChapter({
+  onCollection: { 'set-printer': setPrinter, 'print-labels': printLabels, 'print-again': printAgain, 'drop-label': dropLabel },
+})
 export * from './carry-out'
 export * from './schema'

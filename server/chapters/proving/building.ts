@@ -1,5 +1,5 @@
 import { InputError } from '#core/kernel/input-error'
-import { type BuildUpStep, checkBuildUp, configurationAt, explain, judgeBuildUp, planBuildUp } from '#core/retest/build-up'
+import { type BuildUpStep, checkBuildUp, configurationAt, explain, judgeBuildUp, planBuildUp, namesFigure } from '#core/retest/build-up'
 import type { CommandInput } from '#shared/chapters/index'
 import { and, eq, isNull } from 'drizzle-orm'
 import { NotFound, NotNow } from '../../kernel/refusals'
@@ -81,7 +81,7 @@ export function changeBuildUp(work: MachineWork, { buildUpId, version, steps: ty
 }
 
 /** How a step came out, with what was read on its rails; whatever is set up next is connected from then on. @throws NotNow while it is kept off */
-export function stepBuildUp(work: MachineWork, { buildUpId, version, step, outcome, seen, readings }: CommandInput<'step-build-up'>): void {
+export function stepBuildUp(work: MachineWork, { buildUpId, version, step, outcome, seen, readings, sure }: CommandInput<'step-build-up'>): void {
   const row = buildUpOf(work, buildUpId, version)
   const { at: due } = judgeBuildUp(row.steps, row.looks)
   if (step !== due) throw new InputError('step', step, `Step ${due + 1} is set up, not step ${step + 1}.`)
@@ -94,10 +94,13 @@ export function stepBuildUp(work: MachineWork, { buildUpId, version, step, outco
         gate.findings.filter(f => f.level !== 'fine' && f.level !== 'note').map(f => f.says),
       )
   }
+  const { expect = '' } = row.steps[step] ?? {}
+  if (outcome === 'as-expected' && namesFigure(expect) && !readings.length && !/\d/.test(seen))
+    throw new InputError('seen', seen, `What was seen: “${expect}” names a figure. Say the one that was read.`)
   readings.forEach(({ rail, valueV }, i) => {
     if (outcome === 'as-expected' && verdictWith(work.file(), rail, { valueV, load: 'loaded' }) === 'out')
       throw new InputError(`readings.${i}.valueV`, valueV, `${rail} at ${valueV} V is out of its limits: that is not as expected.`)
-    takeReading(work, { rail, valueV, load: 'loaded' })
+    takeReading(work, { rail, valueV, load: 'loaded', sure })
   })
   const looks = [...row.looks, { step, outcome, seen, at: work.at, by: work.person.name }]
   work.tx

@@ -1,5 +1,6 @@
 import { createHash, randomBytes } from 'node:crypto'
 import { InputError } from '#core/kernel/input-error'
+import { isHandiwork } from '#core/power/mended'
 import { allowedWith, judgeSigner } from '#core/retest/sign-off'
 import { planSoak } from '#core/retest/soak'
 import { type CommandInput, may } from '#shared/chapters/index'
@@ -17,7 +18,7 @@ export function signOff(work: MachineWork, { statement, limits }: CommandInput<'
   const { tx, machine, at, person, write } = work
   const { signOff: judged } = work.assess().known
   const others = crewOf(tx).filter(p => p.id !== person.id && may(p.role, 'sign-off')).length
-  const same = judgeSigner(person.id, repairersOf(work.file()), others)
+  const same = judgeSigner(person.id, repairersOf(work.file(), crewOf(tx)), others)
   const against = [...(allowedWith(judged, limits) ? [] : judged.findings), ...same].filter(f => f.level === 'stop')
   if (against.length)
     throw new NotNow(
@@ -29,8 +30,11 @@ export function signOff(work: MachineWork, { statement, limits }: CommandInput<'
   write('machine.signed-off', { statement, limits })
 }
 
-/** Whoever repaired it, by their keys; repairs of former days say nobody. */
-export const repairersOf = ({ faults }: MachineFile): number[] => [...new Set(faults.flatMap(f => f.repairs.flatMap(r => r.byId ?? [])))]
+/** Whoever changed it with their own hands, by their keys: in a repair, or only to try. Repairs of former days say nobody. */
+export const repairersOf = ({ faults }: MachineFile, crew: readonly { id: number; name: string }[]): number[] => {
+  const named = (name: string) => crew.filter(p => p.name === name).map(p => p.id)
+  return [...new Set(faults.flatMap(f => [...f.repairs.flatMap(r => r.byId ?? []), ...f.attempts.filter(a => isHandiwork(a.did)).flatMap(a => named(a.by))]))]
+}
 
 /** @returns how many sign-offs stood until now */
 export function endSignOffs({ tx, machine, at }: MachineWork): number {
@@ -109,7 +113,7 @@ export function soakBySecret(tx: Tx, secret: string) {
     .where(and(eq(soaks.logSecret, hashOf(secret)), ne(soaks.logSecret, '')))
     .get()
   const person = found?.personId ? findPerson(tx, found.personId) : undefined
-  if (!found || found.endedAt || !person?.active) throw new NotFound('No soak is open under this secret.')
+  if (!found || found.endedAt || !person?.active || !may(person.role, 'tally-soak')) throw new NotFound('No soak is open under this secret.')
   return { soakId: found.soakId, tag: found.tag, person }
 }
 

@@ -79,4 +79,6 @@ export const modelProofs = sqliteTable('model_proofs', {
   modelId: integer('model_id').primaryKey(),
   buildUp: text('build_up', { mode: 'json' }).$type<BuildUpStep[]>().notNull().default([]),
   testLines: text('test_lines', { mode: 'json' }).$type<TestLine[]>().notNull().default([]),
+  /** Of the test lines. */
+  version: version(),
 })

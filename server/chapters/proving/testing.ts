@@ -5,6 +5,7 @@ import { and, eq } from 'drizzle-orm'
 import type { MachineFile } from '../../kernel/file'
 import type { Tx } from '../../kernel/journal'
 import { NotFound, NotNow } from '../../kernel/refusals'
+import { expectVersion } from '../../kernel/versions'
 import type { MachineWork, Work } from '../../kernel/work'
 import { reportFault } from '../faults/index'
 import { models } from '../models/index'
@@ -75,17 +76,23 @@ export function faultFromLine(work: MachineWork, { sheetId, line, stopsMachine }
 }
 
 /** What machines of a model are tried with; sheets that were begun keep theirs. */
-export function setTestLines({ tx, write }: Work, { modelId, lines }: CommandInput<'set-test-lines'>): void {
+export function setTestLines(work: Work, { modelId, version, lines }: CommandInput<'set-test-lines'>): void {
+  const { tx, write } = work
   const model = tx.select().from(models).where(eq(models.id, modelId)).get()
   if (!model) throw new NotFound('There is no such model.')
   if (lines.length) checkLines(lines)
+  const before = linesOfModel(tx, modelId)
+  expectVersion(work, before, version, before.version, ['lines'])
+  const now = { testLines: lines, version: before.version + 1 }
   tx.insert(modelProofs)
-    .values({ modelId, testLines: lines })
-    .onConflictDoUpdate({ target: modelProofs.modelId, set: { testLines: lines } })
+    .values({ modelId, ...now })
+    .onConflictDoUpdate({ target: modelProofs.modelId, set: now })
     .run()
   write('test.lines', { model: model.name, lines: lines.length })
 }
 
-/** The lines that are kept with a model. */
-export const linesOfModel = (tx: Tx, modelId: number): TestLine[] =>
-  tx.select().from(modelProofs).where(eq(modelProofs.modelId, modelId)).get()?.testLines ?? []
+/** The lines that are kept with a model, and which version of them; the first is 1. */
+export function linesOfModel(tx: Tx, modelId: number): { lines: TestLine[]; version: number } {
+  const row = tx.select().from(modelProofs).where(eq(modelProofs.modelId, modelId)).get()
+  return { lines: row?.testLines ?? [], version: row?.version ?? 0 }
+}

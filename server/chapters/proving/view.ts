@@ -3,6 +3,7 @@ import type { ViewOf } from '#shared/chapters/index'
 import { inArray } from 'drizzle-orm'
 import type { ViewInput } from '../../kernel/file'
 import { people } from '../people/index'
+import { crewOf } from '../people/index'
 import { repairersOf } from './carry-out'
 import { testLinesOf } from './testing'
 
@@ -12,10 +13,10 @@ export function provingView({ tx, file, assessment }: ViewInput): ViewOf<'provin
   const standing = signedOff ? file.signOffs.at(-1) : undefined
   const buildUp = file.buildUps.findLast(b => b.endedAt === null)
   const sheet = file.testSheets.at(-1)
-  const repairers = repairersOf(file)
+  const repairers = repairersOf(file, crewOf(tx))
   return {
     soaks: file.soaks.map(
-      ({ id, what, seenFailures, seenPasses, confidence, secondsAPass, passes, failures, startedAt, lastAt, endedAt, note, tallies, logSecret }) => ({
+      ({ id, what, seenFailures, seenPasses, confidence, secondsAPass, passes, failures, startedAt, lastAt, endedAt, note, tallies, logSecret }, i) => ({
         id,
         what,
         seenFailures,
@@ -28,6 +29,7 @@ export function provingView({ tx, file, assessment }: ViewInput): ViewOf<'provin
         lastAt,
         endedAt,
         note,
+        stands: assessment.known.soaks[i]?.stands ?? false,
         tallies,
         logged: logSecret !== '',
       }),

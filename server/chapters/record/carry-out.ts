@@ -2,7 +2,7 @@ import { isStrikeable, type CommandInput } from '#shared/chapters/index'
 import { and, eq } from 'drizzle-orm'
 import { NotFound, NotNow } from '../../kernel/refusals'
 import { strikeable } from '../index'
-import { journal } from '../../kernel/trunk'
+import { journal, sayings } from '../../kernel/trunk'
 import type { MachineWork } from '../../kernel/work'
 import { prepareJudgement } from './judged'
 
@@ -24,5 +24,6 @@ export function strikeEntry({ tx, machine, write }: MachineWork, { entryId, reas
     throw new NotNow('Only observations can be struck. Change what the entry is about instead; the history keeps both.')
   if (tx.select().from(journal).where(eq(journal.strikes, entryId)).get()) throw new NotNow('Somebody has struck this entry already.')
   const by = write('entry.struck', { entryId: entry.seq, reason }, { strikes: entryId })
+  tx.update(sayings).set({ struckBy: by }).where(eq(sayings.entryId, entryId)).run()
   tx.update(table).set({ struckBy: by }).where(eq(table.id, entry.subjectId)).run()
 }

@@ -1,18 +1,18 @@
 import { createReadStream } from 'node:fs'
 import { createHash } from 'node:crypto'
 import { Zip, ZipDeflate, ZipPassThrough, strToU8 } from 'fflate'
-import papaparse from 'papaparse'
 import { z } from 'zod'
-import { isOpen, sentenceOf, chapterNames } from '#shared/chapters/index'
+import { chapterNames, sentenceOf } from '#shared/chapters/index'
 import { Passport } from '#shared/chapters/home/index'
 import { and, asc, eq, gt } from 'drizzle-orm'
 import { copyOf } from '../../files/image-copies'
 import { keptDigestOf } from '../../kernel/chains'
+import { csvOf } from '../../kernel/csv'
 import { loadFile } from '../../kernel/load'
 import { machineByTag, machineSheet } from '../../kernel/sheet'
 import { journal } from '../../kernel/trunk'
 import type { Bench } from '../../kernel/work'
-import { passportOfFile } from '../home/index'
+import { type PublicRecord, passportOfFile, publicRecord } from '../home/index'
 import { type Manifest, archiveFormat, sha256Of } from './archive-check'
 
 /** JSON Schema of the passport, as it is offered and goes into archives. */
@@ -37,7 +37,8 @@ It says what was checked. It does not say that the machine is safe.
 /** Journal entries are read in pieces, so that a long history is never held at once. */
 const piece = 500
 
-function* journalLines({ db }: Pick<Bench, 'db'>, machineId: number, whole: boolean): Generator<string> {
+function* journalLines({ db }: Pick<Bench, 'db'>, machineId: number, open: PublicRecord | null): Generator<string> {
+  const told = new Map(open?.lines.map(({ seq, at, kind, says }) => [seq, { at, kind, says }]))
   for (let after = 0; ;) {
     const rows = db
       .select()
@@ -48,14 +49,13 @@ function* journalLines({ db }: Pick<Bench, 'db'>, machineId: number, whole: bool
       .all()
     for (const row of rows) {
       const { chain, seq, kind, at, by, data, subject, subjectId, strikes, hash } = row
-      // What an entry said with a name in it is not kept; its digest is.
-      const told =
-        whole && row.digest === null
+      const entry = open
+        ? told.get(seq)
+        : row.digest === null
           ? { entry: { chain, kind, at, by, data, subject, subjectId, strikes } }
-          : isOpen(kind)
-            ? { at, kind, says: sentenceOf(kind, JSON.parse(data)) }
-            : {}
-      yield `${JSON.stringify({ seq, digest: keptDigestOf(row), hash, ...told })}\n`
+          : // What an entry said with a name in it is not kept; its digest is.
+            { at, kind, says: sentenceOf(kind, JSON.parse(data)) }
+      yield `${JSON.stringify({ seq, digest: keptDigestOf(row), hash, ...entry })}\n`
     }
     if (rows.length < piece) return
     after = rows.at(-1)!.seq
@@ -87,11 +87,13 @@ export async function* archiveOf(bench: Bench, dataFolder: string, tag: string, 
     entry.push(bytes, true)
     return sha256Of(bytes)
   }
+  const open = whole ? null : publicRecord(bench.db, file, machine.passportDiary)
+  const clean = open?.clean ?? ((text: string) => text)
   const content = whole ? machineSheet(bench, tag, chapterNames) : passportOfFile(bench, file)
-  const csv = papaparse.unparse(
-    file.readings.map(({ at, rail, valueV, load, configuration }) => ({ at, rail, valueV, load, configuration })),
-    { columns: ['at', 'rail', 'valueV', 'load', 'configuration'], newline: '\r\n' },
-  )
+  const csv = csvOf([
+    ['at', 'rail', 'valueV', 'load', 'configuration'],
+    ...file.readings.map(({ at, rail, valueV, load, configuration }) => [at, clean(rail), valueV, load, clean(configuration)]),
+  ])
   for (const [name, text] of [
     ['README.txt', readme(whole)],
     ['machine.json', JSON.stringify(content, null, 2)],
@@ -106,7 +108,7 @@ export async function* archiveOf(bench: Bench, dataFolder: string, tag: string, 
   zip.add(lines)
   let entries = 0
   let last = ''
-  for (const line of journalLines(bench, machine.id, whole)) {
+  for (const line of journalLines(bench, machine.id, open)) {
     hash.update(line)
     lines.push(strToU8(line))
     entries++

@@ -6,21 +6,22 @@ import { damageKinds } from '#core/condition/damage'
 import { grades, presenceNames } from '#core/condition/grades'
 import { paths, triage } from '#core/condition/triage'
 import { InputError } from '#core/kernel/input-error'
-import { judgeSpending } from '#core/stewardship/consent'
+import { type WorkAsked, judgeSpending, mustAskBefore, questionOf, worksAsked } from '#core/stewardship/consent'
 import { limitWords } from '#core/retest/sign-off'
 import { closingLetter, letterToOwner } from '#core/stewardship/letter'
 import type { CommandInput } from '#shared/chapters/index'
 import { and, eq, inArray, isNull, sum } from 'drizzle-orm'
 import type { Tx } from '../../kernel/journal'
-import { NotFound, NotNow } from '../../kernel/refusals'
+import { NotFound, NotNow, Refusal } from '../../kernel/refusals'
 import { machines } from '../../kernel/trunk'
 import { expectVersion } from '../../kernel/versions'
 import type { MachineWork } from '../../kernel/work'
 import { doneTo, outcomeOf } from '../home/index'
 import { photographs } from '../look/index'
+import { crewOf } from '../people/index'
 import { practiceOf } from '../practice/index'
 import { startWait } from '../waits/index'
-import { appraisals, consents, letters, spendings } from './schema'
+import { appraisals, consentExceptions, consents, letters, spendings } from './schema'
 
 /** What has been spent on a machine so far, in the currency of the collection. */
 export const spentOn = ({ tx, machine }: Pick<MachineWork, 'tx' | 'machine'>): number =>
@@ -41,7 +42,54 @@ export function recordConsent(work: MachineWork, { version, ...agreed }: Command
     .values({ machineId: machine.id, ...agreed, version: 1 })
     .onConflictDoUpdate({ target: consents.machineId, set: { ...agreed, version: version + 1 } })
     .run()
+  tx.delete(consentExceptions).where(eq(consentExceptions.machineId, machine.id)).run()
   write('consent.recorded', { ...agreed, currency: practiceOf(tx).currency })
+}
+
+/** Its owner has to be asked first; says what, and what a letter would ask. */
+export class AskOwner extends Refusal {
+  readonly status = 409
+  readonly code = 'ask-owner'
+  constructor(
+    readonly work: WorkAsked,
+    readonly owner: string,
+    says: string,
+    readonly because: string[],
+  ) {
+    super(says)
+  }
+  override details() {
+    const { work, owner, because } = this
+    return { because, work, owner, question: questionOf[work] }
+  }
+}
+
+/** What consent speaks of is asked where it happens. @throws AskOwner with what a letter would ask, and who may decide otherwise */
+export function expectConsent({ tx, machine }: Pick<MachineWork, 'tx' | 'machine'>, asked: WorkAsked): void {
+  const consent = tx.select().from(consents).where(eq(consents.machineId, machine.id)).get() ?? null
+  const [against] = mustAskBefore(asked, isOurs(machine), consent)
+  if (!against) return
+  const passedOver = tx
+    .select({ id: consentExceptions.id })
+    .from(consentExceptions)
+    .where(and(eq(consentExceptions.machineId, machine.id), eq(consentExceptions.work, asked)))
+  if (passedOver.get()) return
+  const deciders = crewOf(tx)
+    .filter(p => p.role === 'coordinator')
+    .map(p => p.name)
+  throw new AskOwner(
+    asked,
+    machine.owner,
+    `Ask ${machine.owner || 'its owner'} first: ${worksAsked[asked].charAt(0).toLowerCase()}${worksAsked[asked].slice(1)}.`,
+    [...against.because, `Under Arrive a letter asks for it, and its answer is waited for. ${deciders.join(', ')} may decide otherwise there, with a reason.`],
+  )
+}
+
+/** Does something without asking its owner. */
+export function passOverConsent({ tx, machine, at, person, write }: MachineWork, { work, reason }: CommandInput<'pass-over-consent'>): void {
+  if (isOurs(machine)) throw new NotNow('It is the collection’s own; there is nobody to ask.')
+  tx.insert(consentExceptions).values({ machineId: machine.id, work, reason, at, by: person.name }).run()
+  write('consent.passed-over', { work, reason })
 }
 
 /** Spends money on a machine. @throws NotNow beyond what its owner agreed to */
@@ -135,6 +183,20 @@ export function writeToOwner(work: MachineWork, { questions, photographIds, to, 
   return { letterId: id }
 }
 
+/** What of the work is not finished, as a letter names it. */
+function openOf(work: MachineWork): string[] {
+  const { buildUp, testSheet, waits, soaks, fixingsMissing, stepsUndone, bookings } = work.assess().known
+  return [
+    ...(buildUp && !buildUp.done ? [`It is being built up step by step. ${buildUp.says}`.trim()] : []),
+    ...(testSheet && !testSheet.done ? [`Tested in part: ${[...testSheet.failed, ...testSheet.left].slice(0, 6).join(', ')} are open.`] : []),
+    ...soaks.filter(s => s.stands).map(s => `A soak was not passed: ${s.what}.`),
+    ...(stepsUndone ? [`${stepsUndone} ${stepsUndone === 1 ? 'step' : 'steps'} of putting it together.`] : []),
+    ...fixingsMissing.map(f => f.says),
+    ...waits.filter(w => !w.over).map(w => `Waiting: ${w.what}.`),
+    ...bookings.map(b => `${b.what} lies in the ${b.where}.`),
+  ]
+}
+
 /** Writes to the owner how it came and how it goes; laid into the outbox afterwards like any letter. */
 export function writeClosingLetter(work: MachineWork, { released, to }: CommandInput<'write-closing-letter'>): { letterId: number } {
   const { tx, machine, person, at, write } = work
@@ -155,6 +217,7 @@ export function writeClosingLetter(work: MachineWork, { released, to }: CommandI
     kept: file.bags.filter(b => b.ended === null).map(b => `${b.part}, in ${b.bag}`),
     tested: signOff ? [`${signOff.statement} (${signOff.at.slice(0, 10)})`] : ['It was not signed off as tested.'],
     limits: signOff?.limits ? limitWords(signOff.limits) : '',
+    open: openOf(work),
     odd: [...file.faults.filter(f => f.open).map(f => f.symptom), ...file.questions.filter(q => !q.settledAt).map(q => q.question)],
     hoursWorked: outcome.hours.worked,
     spent: outcome.money.spent,

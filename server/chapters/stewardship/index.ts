@@ -1,5 +1,5 @@
 import { serverChapter } from '../../kernel/chapter'
-import { appraise, choosePath, recordConsent, recordSpending, writeClosingLetter, writeToOwner } from './carry-out'
+import { appraise, choosePath, passOverConsent, recordConsent, recordSpending, writeClosingLetter, writeToOwner } from './carry-out'
 import { rows } from './rows'
 import { spendings } from './schema'
 
@@ -7,6 +7,7 @@ import { spendings } from './schema'
 export const stewardshipChapter = serverChapter({
   onMachine: {
     'record-consent': recordConsent,
+    'pass-over-consent': passOverConsent,
     'record-spending': recordSpending,
     'appraise': appraise,
     'choose-path': choosePath,
@@ -14,6 +15,10 @@ export const stewardshipChapter = serverChapter({
     'write-closing-letter': writeClosingLetter,
   },
   rows,
+  privateWords: ({ consent, letters }) => [
+    ...(consent ? [{ word: consent.agreedWith, kind: 'owner' as const }] : []),
+    ...letters.map(l => ({ word: l.to, kind: 'owner' as const })),
+  ],
   strikeable: { spendings },
 })
 export * from './carry-out'

@@ -1,5 +1,11 @@
 import { type RowsOf, all, single, standing } from '../../kernel/rows'
-import { appraisals, consents, letters, spendings } from './schema'
+import { appraisals, consentExceptions, consents, letters, spendings } from './schema'
 
-export const rows = { consent: single(consents), appraisal: single(appraisals), spendings: standing(spendings), letters: all(letters) }
+export const rows = {
+  consent: single(consents),
+  appraisal: single(appraisals),
+  spendings: standing(spendings),
+  letters: all(letters),
+  consentExceptions: all(consentExceptions),
+}
 export type StewardshipRows = RowsOf<typeof rows>

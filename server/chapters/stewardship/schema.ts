@@ -18,6 +18,20 @@ export const consents = sqliteTable('consents', {
   agreedOn: words('agreed_on'),
 })
 
+/** What is done without asking its owner, by decision of a coordinator; until something new is agreed. */
+export const consentExceptions = sqliteTable(
+  'consent_exceptions',
+  {
+    id: key(),
+    machineId: machineId(),
+    work: text('work').$type<WorkAsked>().notNull(),
+    reason: text('reason').notNull(),
+    at: text('at').notNull(),
+    by: text('by').notNull(),
+  },
+  t => [index('consent_exceptions_machine').on(t.machineId)],
+)
+
 export const spendings = sqliteTable(
   'spendings',
   { id: key(), machineId: machineId(), what: text('what').notNull(), amount: real('amount').notNull(), at: text('at').notNull(), struckBy: struckBy() },

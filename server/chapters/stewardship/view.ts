@@ -27,6 +27,7 @@ export function stewardshipView({ file }: ViewInput): ViewOf<'stewardship'> {
     stewardship: {
       ours: isOurs(file.machine),
       currency: file.practice.currency,
+      passedOver: file.consentExceptions.map(({ work, reason, at, by }) => ({ work, reason, at, by })),
       consent: consent && {
         version: consent.version,
         allowed: consent.allowed,

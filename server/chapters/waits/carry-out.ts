@@ -1,3 +1,4 @@
+import { driesInWait } from '#core/cleaning/rules'
 import { InputError } from '#core/kernel/input-error'
 import type { CommandInput } from '#shared/chapters/index'
 import { and, eq } from 'drizzle-orm'
@@ -21,7 +22,8 @@ function begin({ tx, machine, at, write }: MachineWork, what: string, until: str
   write('wait.started', { what, until })
 }
 
-export function endWait({ tx, machine, at, write }: MachineWork, { waitId }: CommandInput<'end-wait'>): void {
+/** Ends a wait. What is wet, hot or away until then ends early only with a reason, and is wet until somebody has looked. */
+export function endWait({ tx, machine, at, write }: MachineWork, { waitId, found = '' }: { waitId: number; found?: string }): void {
   const wait = tx
     .select()
     .from(waits)
@@ -29,6 +31,9 @@ export function endWait({ tx, machine, at, write }: MachineWork, { waitId }: Com
     .get()
   if (!wait) throw new NotFound(`${machine.tag} has no such wait.`)
   if (wait.endedAt) throw new NotNow('Somebody has ended this wait already.')
+  const early = at < wait.until
+  const wet = early && driesInWait(wait.what)
+  if (wet && !found) throw new InputError('found', '', 'Why it ends early: say what was found, for it counts as wet until then.')
   tx.update(waits).set({ endedAt: at }).where(eq(waits.id, waitId)).run()
-  write('wait.ended', { what: wait.what, early: at < wait.until })
+  write('wait.ended', { what: wait.what, early, ...(found ? { found } : {}), ...(wet ? { wet } : {}) })
 }

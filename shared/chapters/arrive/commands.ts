@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { readDateCode } from '#core/identify/date-code'
 import { stages } from '#core/planning/stages'
 import { command } from '../../kernel/contract'
-import { id, oneOf, optionalQuantity, optionalText, roughDay, text, version } from '../../kernel/fields'
+import { found, id, oneOf, optionalQuantity, optionalText, roughDay, text, version } from '../../kernel/fields'
 import { atTheBench } from '../../kernel/roles'
 import { acquisitions, notOurs } from '../../kernel/acquisitions'
 import { claimVerdicts } from './words'
@@ -64,9 +64,10 @@ export const onMachine = {
   'correct-identity': command(
     atTheBench,
     z
-      .object({ version, ...identity })
+      .object({ version, ...identity, found })
       .refine(giverNamed, giver)
       .refine(ownerNamed, owner),
+    { opens: 'saying' },
   ),
   'add-claim': command(atTheBench, z.object({ says: text('Claim', 500), byWhom: optionalText('By whom', 120) })),
   'judge-claim': command(atTheBench, z.object({ claimId: id, version, verdict: oneOf(claimVerdicts, 'Verdict'), because: text('Because of', 500) })),

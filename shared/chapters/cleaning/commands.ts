@@ -22,6 +22,7 @@ export const onMachine = {
   'record-cleaning': command(
     atTheBench,
     z.object({ what: text('What was cleaned', 200), withWhat: text('With what', 200), byWhom: optionalText('By whom', 80) }),
+    { asks: 'clean' },
   ),
 
   /** What a part is made of and soiled with; the plan is made from it. */
@@ -68,6 +69,7 @@ export const onMachine = {
       /** What it used up of the shelf. */
       uses: z.array(Used).max(12).default([]),
     }),
+    { asks: 'clean' },
   ),
   'leave-cleaning-step': command(atTheBench, z.object({ stepId: id, version, reason: reason('Why it is left out') })),
   'give-cleaning-step': command(atTheBench, z.object({ stepId: id, version, personId: id.nullable() })),
@@ -137,6 +139,7 @@ export const onMachine = {
       reference: z.object(Lab),
       first: z.object(Lab),
     }),
+    { asks: 'cosmetic' },
   ),
   'measure-colour': command(atTheBench, z.object({ whiteningId: id, ...Lab })),
   'expose': command(
@@ -150,6 +153,7 @@ export const onMachine = {
       turned: z.boolean().default(false),
       note: optionalText('What changed', 200),
     }),
+    { asks: 'cosmetic' },
   ),
   /** Days in the sun, from a table. */
   'import-exposures': command(
@@ -161,6 +165,7 @@ export const onMachine = {
         .min(1, 'No day with sun is in it.')
         .max(mostSunDays, `Up to ${mostSunDays} days at once, please.`),
     }),
+    { asks: 'cosmetic' },
   ),
   'end-whitening': command(
     atTheBench,

@@ -71,6 +71,7 @@ export const onMachine = {
       awg: quantity('', 'Gauge', { above: 9, upTo: 40 }).pipe(z.number().int('Gauge: a whole number, please.')),
       afterOhm: ohm,
     }),
+    { asks: 'repair' },
   ),
 } as const
 

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { type Contact, contactNames } from '#core/continuity/contact'
-import { closed, ending, entry } from '../../kernel/contract'
+import { closed, ending, entry, shown } from '../../kernel/contract'
 import { word } from '../../kernel/fields'
 
 const s = z.string()
@@ -31,10 +31,12 @@ export const entries = {
     z.object({ board: s, photograph: s, places: n, residualMm: n.nullable(), mirrored: b }),
     d =>
       `${d.board} found on the photograph “${d.photograph}”${d.mirrored ? ', seen from its back,' : ''} by ${d.places} pins${d.residualMm === null ? '' : `; ${d.residualMm.toFixed(2)} mm are left`}.`,
+    { open: d => `${d.board} found on a photograph, by ${d.places} pins.` },
   ),
   'probe.begun': entry(
     z.object({ title: s, board: s, checks: n, otherIssue: s }),
     d => `Probe sheet begun: ${d.title}; ${d.board}, ${d.checks} checks${d.otherIssue && `, by a file of issue ${d.otherIssue}, which is not this board’s`}.`,
+    shown,
   ),
   'probe.answered': entry(
     z.object({ a: s, b: s, net: s, contact: word<Contact>(), ohm: n.nullable(), expected: b }),
@@ -43,11 +45,15 @@ export const entries = {
     closed,
   ),
   'probe.again': entry(z.object({ a: s, b: s, why: s }), d => `To be asked again, ${d.a} to ${d.b}: ${ending(d.why)}`, closed),
-  'probe.ended': entry(z.object({ title: s, broken: n, shorts: n, left: n, note: s }), d =>
-    `Probe sheet ended: ${d.title}; ${d.broken} broken, ${d.shorts} joined that should not be, ${d.left} not asked. ${d.note && ending(d.note)}`.trim(),
+  'probe.ended': entry(
+    z.object({ title: s, broken: n, shorts: n, left: n, note: s }),
+    d => `Probe sheet ended: ${d.title}; ${d.broken} broken, ${d.shorts} joined that should not be, ${d.left} not asked. ${d.note && ending(d.note)}`.trim(),
+    shown,
+    d => [d.note],
   ),
   'patch.fitted': entry(
     z.object({ net: s, a: s, b: s, lengthMm: n, awg: n, contact: word<Contact>(), ohm: n.nullable() }),
     d => `Wire fitted on ${d.net}, ${d.a} to ${d.b}, ${d.lengthMm} mm of gauge ${d.awg}; after it ${contactNames[d.contact].toLowerCase()}${ohms(d.ohm)}.`,
+    shown,
   ),
 } as const

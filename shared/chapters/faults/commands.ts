@@ -3,7 +3,7 @@ import { attemptAreas } from '#core/diagnosis/back-to-basics'
 import { partKindNames } from '#core/diagnosis/part-priors'
 import { symptomWords } from '#core/diagnosis/symptoms'
 import { command } from '../../kernel/contract'
-import { id, oneOf, optionalQuantity, optionalText, roughDay, text, version } from '../../kernel/fields'
+import { found, id, oneOf, optionalQuantity, optionalText, roughDay, text, version } from '../../kernel/fields'
 import { atTheBench } from '../../kernel/roles'
 import { BenchMap, SwapParts, SwapTrial, faultInstrumentIds } from './shapes'
 
@@ -33,7 +33,9 @@ export const onMachine = {
       stopsMachine: z.boolean(),
       symptoms: symptoms.optional(),
       conditions: z.string().trim().max(300, 'Conditions: at most 300 characters, please.').optional(),
+      found,
     }),
+    { opens: 'saying' },
   ),
   'observe-fault': command(atTheBench, z.object({ faultId: id, says: text('Observation', 1000), photographId: id.nullable().default(null) })),
   'repair-fault': command(
@@ -50,6 +52,7 @@ export const onMachine = {
       partFrom: optionalText('Where it came from', 120),
       reversible: z.boolean().default(true),
     }),
+    { asks: 'repair' },
   ),
   /** Something that was tried, with the time it took; a swap says what took part and how it came out. */
   'try-on-fault': command(
@@ -100,6 +103,6 @@ export const onMachine = {
 export const onCollection = {
   /** What an error or beep code of a model means; said again, it is put right. */
   /** What the instruments of the bench have to know of a model; kept again, it takes the place of what was kept. */
-  'keep-bench-map': command(atTheBench, z.object({ modelId: id, map: BenchMap })),
+  'keep-bench-map': command(atTheBench, z.object({ modelId: id, version, map: BenchMap })),
   'note-code': command(atTheBench, z.object({ modelId: id, code: text('Code', 40), says: text('What it means', 200) })),
 } as const

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { closed, ending, entry, observed, quote } from '../../kernel/contract'
+import { closed, ending, entry, observed, quote, shown } from '../../kernel/contract'
 
 const s = z.string()
 const b = z.boolean()
@@ -13,11 +13,26 @@ const stays: Record<string, string> = {
   '': 'is worked on again',
 }
 
+/** Entries of former days say nothing of a cause. */
+const Repaired = z.object({ symptom: s, did: s, closes: b, cause: s.optional(), part: s.optional(), partFrom: s.optional(), reversible: b.optional() })
+const repaired = (d: z.infer<typeof Repaired>) =>
+  [
+    `Repair on ${quote(d.symptom)}: ${ending(d.did)}`,
+    d.part ? `${d.part} replaced${d.partFrom ? `, from ${d.partFrom}` : ''}.` : '',
+    d.cause ? `It was: ${ending(d.cause)}` : '',
+    d.closes ? 'That closed it.' : 'It did not close it.',
+    d.reversible === false ? 'It cannot be undone.' : '',
+  ]
+    .filter(Boolean)
+    .join(' ')
+
 export const entries = {
   'fault.tried': entry(
     z.object({ symptom: s, did: s, minutes: z.number().nullable(), parts: z.array(s), outcome: s, trusted: b }),
     d =>
       `Tried on ${quote(d.symptom)}: ${ending(d.did)}${d.parts.length ? ` With ${d.parts.join(', ')} ${outcomes[d.outcome] ?? d.outcome}.` : ''}${d.trusted ? '' : ' Its own equipment was in doubt.'}${d.minutes === null ? '' : ` ${d.minutes} minutes.`}`,
+    shown,
+    d => [d.did],
   ),
   'fault.parts': entry(z.object({ symptom: s, parts: z.number() }), d => `Parts that take part in swaps on ${quote(d.symptom)}: ${d.parts}.`, closed),
   'benchmap.kept': entry(z.object({ model: s, kind: s }), d => `${mapNames[d.kind] ?? d.kind} of ${d.model} kept.`, closed),
@@ -32,21 +47,37 @@ export const entries = {
     z.object({ symptom: s, says: s, state: s, why: s }),
     d => `Theory on ${quote(d.symptom)}, ${quote(d.says)}, ${states[d.state] ?? d.state}: ${ending(d.why)}`,
     closed,
+    d => [d.why],
   ),
-  'fault.left': entry(z.object({ symptom: s, leftAs: s, says: s }), d => `${quote(d.symptom)} ${stays[d.leftAs] ?? d.leftAs}. ${ending(d.says)}`),
+  'fault.left': entry(
+    z.object({ symptom: s, leftAs: s, says: s }),
+    d => `${quote(d.symptom)} ${stays[d.leftAs] ?? d.leftAs}. ${ending(d.says)}`,
+    shown,
+    d => [d.says],
+  ),
   'fault.reported': entry(
     z.object({ symptom: s, firstSeen: s, stopsMachine: b }),
     d => `Fault reported: ${d.symptom}${d.firstSeen && `, first seen ${d.firstSeen}`}${d.stopsMachine ? '; it stops the machine' : ''}.`,
+    shown,
+    d => [d.symptom],
   ),
   'fault.changed': entry(
     z.object({ from: s, to: s, stopsMachine: b }),
     d => `Fault now reads: ${d.to}${d.stopsMachine ? '; it stops the machine' : '; it does not stop the machine'}.`,
+    { open: true, corrects: true, replaces: d => [d] },
+    d => [d.to],
   ),
-  'fault.observed': entry(z.object({ symptom: s, says: s }), d => `Observed on ${quote(d.symptom)}: ${ending(d.says)}`, observed),
+  'fault.observed': entry(
+    z.object({ symptom: s, says: s }),
+    d => `Observed on ${quote(d.symptom)}: ${ending(d.says)}`,
+    observed,
+    d => [d.says],
+  ),
   'fault.repaired': entry(
-    // Entries of former days say nothing of a cause.
-    z.object({ symptom: s, did: s, closes: b, cause: s.optional(), part: s.optional(), partFrom: s.optional(), reversible: b.optional() }),
-    d =>
-      `Repair on ${quote(d.symptom)}: ${ending(d.did)}${d.part ? ` ${d.part} replaced${d.partFrom ? `, from ${d.partFrom}` : ''}.` : ''}${d.cause ? ` It was: ${ending(d.cause)}` : ''} ${d.closes ? 'That closed it.' : 'It did not close it.'}${d.reversible === false ? ' It cannot be undone.' : ''}`,
+    Repaired,
+    repaired,
+    // Where a part came from may be somebody's name.
+    { open: d => repaired({ ...d, partFrom: '' }) },
+    d => [d.did],
   ),
 } as const

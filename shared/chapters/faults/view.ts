@@ -18,6 +18,8 @@ export const view = z.object({
   /** What the instruments of the bench know of the model; it has no maps where it is of no known model. */
   modelId: n.nullable(),
   benchMaps: BenchMaps,
+  /** Which version of each map it is; none where there is no map yet. */
+  benchMapVersions: z.record(s, n),
   /** What the model is known for. */
   knownFaults: z.array(s),
   /** What machines of the same model had, and what it turned out to be; the newest. */
@@ -59,5 +61,7 @@ export const FaultsOfModel = z.object({
   causes: z.array(z.object({ cause: s, right: n, of: n, machines: z.array(s) })),
   codes: z.array(Code),
   benchMaps: BenchMaps,
+  /** Which version of each map it is; none where there is no map yet. */
+  benchMapVersions: z.record(s, n),
 })
 export type FaultsOfModel = z.infer<typeof FaultsOfModel>

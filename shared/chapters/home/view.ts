@@ -33,7 +33,7 @@ export const view = z.object({
     money: z.object({ spent: n, low: n.nullable(), high: n.nullable(), currency: s }),
     findings: z.array(Finding),
   }),
-  passport: z.object({ on: b, path: s.nullable(), beforeId: z.number().nullable(), afterId: z.number().nullable() }),
+  passport: z.object({ on: b, diary: b, path: s.nullable(), beforeId: z.number().nullable(), afterId: z.number().nullable() }),
 })
 
 /** What anybody with the link may read: no donor, owner, price, place or person. */

@@ -3,7 +3,7 @@ import { damageKinds, severities } from '#core/condition/damage'
 import { presences } from '#core/condition/grades'
 import { type InterventionKind, interventionKinds, interventionStates } from '#core/condition/interventions'
 import { command } from '../../kernel/contract'
-import { id, oneOf, optionalText, text, version } from '../../kernel/fields'
+import { found, id, oneOf, optionalText, text, version } from '../../kernel/fields'
 import { atTheBench } from '../../kernel/roles'
 import { CorrosionInputs, MarkShape, ScaleShape } from '../../kernel/shapes'
 import { checkOutcomes } from './words'
@@ -36,7 +36,7 @@ export const onMachine = {
       }),
   ),
   'record-damage': command(atTheBench, z.object({ ...DamageAsSeen, photographId, mark: MarkShape.nullable().default(null) })),
-  'change-damage': command(atTheBench, z.object({ damageId: id, version, ...DamageAsSeen })),
+  'change-damage': command(atTheBench, z.object({ damageId: id, version, ...DamageAsSeen, found }), { opens: 'saying' }),
   /** A stain or wear that stays, so that nobody tries again; no reason takes it back. */
   'leave-as-patina': command(atTheBench, z.object({ damageId: id, version, reason: optionalText('Why it stays', 200) })),
   'settle-check': command(

@@ -3,7 +3,7 @@ import { word } from '../../kernel/fields'
 import { damageKinds, severityNames } from '#core/condition/damage'
 import { grades, presenceNames } from '#core/condition/grades'
 import { type InterventionKind, type InterventionState, interventionKinds, interventionStateNames } from '#core/condition/interventions'
-import { ending, entry, observed, quote } from '../../kernel/contract'
+import { closed, ending, entry, observed, quote, shown } from '../../kernel/contract'
 import { type CheckOutcome, checkOutcomeNames } from './words'
 
 const s = z.string()
@@ -11,41 +11,59 @@ const n = z.number()
 const b = z.boolean()
 
 export const entries = {
-  'assembly.added': entry(z.object({ name: s }), d => `Assembly added: ${d.name}.`),
-  'assembly.graded': entry(z.object({ name: s, presence: word<keyof typeof presenceNames>(), grade: n.nullable(), note: s }), d =>
-    `${d.name}: ${d.grade === null ? presenceNames[d.presence].toLowerCase() : `grade ${d.grade}, ${grades[d.grade as 0]?.title.toLowerCase()}`}. ${d.note && ending(d.note)}`.trim(),
+  'assembly.added': entry(z.object({ name: s }), d => `Assembly added: ${d.name}.`, shown),
+  'assembly.graded': entry(
+    z.object({ name: s, presence: word<keyof typeof presenceNames>(), grade: n.nullable(), note: s }),
+    d =>
+      `${d.name}: ${d.grade === null ? presenceNames[d.presence].toLowerCase() : `grade ${d.grade}, ${grades[d.grade as 0]?.title.toLowerCase()}`}. ${d.note && ending(d.note)}`.trim(),
+    shown,
+    d => [d.note],
   ),
   'damage.recorded': entry(
     z.object({ assembly: s, kind: word<keyof typeof damageKinds>(), where: s, extent: s, severity: word<keyof typeof severityNames>() }),
     d =>
       `${severityNames[d.severity]} ${damageKinds[d.kind].toLowerCase()}${d.assembly && ` on ${d.assembly.toLowerCase()}`}, ${d.where}${d.extent && `, ${d.extent}`}.`,
     observed,
+    d => [d.where, d.extent],
   ),
   'damage.changed': entry(
     z.object({ assembly: s, kind: word<keyof typeof damageKinds>(), where: s, extent: s, severity: word<keyof typeof severityNames>() }),
     d =>
       `Damage now reads: ${severityNames[d.severity].toLowerCase()} ${damageKinds[d.kind].toLowerCase()}${d.assembly && ` on ${d.assembly.toLowerCase()}`}, ${d.where}${d.extent && `, ${d.extent}`}.`,
+    { open: true, corrects: true },
+    d => [d.where, d.extent],
   ),
-  'damage.patina': entry(z.object({ assembly: s, kind: word<keyof typeof damageKinds>(), where: s, reason: s }), d => {
-    const what = `${damageKinds[d.kind]}${d.assembly && ` on ${d.assembly.toLowerCase()}`}, ${d.where}`
-    return d.reason ? `${what}: stays as patina. ${ending(d.reason)}` : `${what}: no longer left as patina.`
-  }),
+  'damage.patina': entry(
+    z.object({ assembly: s, kind: word<keyof typeof damageKinds>(), where: s, reason: s }),
+    d => {
+      const what = `${damageKinds[d.kind]}${d.assembly && ` on ${d.assembly.toLowerCase()}`}, ${d.where}`
+      return d.reason ? `${what}: stays as patina. ${ending(d.reason)}` : `${what}: no longer left as patina.`
+    },
+    shown,
+  ),
   'check.settled': entry(
     z.object({ says: s, outcome: word<CheckOutcome>(), note: s }),
     d => `${ending(d.says)} ${checkOutcomeNames[d.outcome]}${d.note && `: ${d.note}`}.`,
     observed,
+    d => [d.note],
   ),
   'photograph.added': entry(
     z.object({ name: s, assembly: s, caption: s, hash: s }),
     d => `Photograph added${d.assembly && ` of ${d.assembly.toLowerCase()}`}: ${ending(d.caption || d.name)}`,
-    observed,
+    { open: d => `Photograph added${d.assembly && ` of ${d.assembly.toLowerCase()}`}${d.caption ? `: ${ending(d.caption)}` : '.'}`, strikeable: true },
+    d => [d.caption],
   ),
   'photograph.described': entry(
     z.object({ assembly: s, caption: s }),
     d => `Photograph${d.assembly && ` of ${d.assembly.toLowerCase()}`} now reads: ${ending(d.caption || 'no caption')}`,
+    { open: true, corrects: true },
+    d => [d.caption],
   ),
-  'scale.set': entry(z.object({ photograph: s, distanceMm: n.nullable() }), d =>
-    d.distanceMm === null ? `Scale taken off photograph ${quote(d.photograph)}.` : `Scale set on photograph ${quote(d.photograph)}, from ${d.distanceMm} mm.`,
+  'scale.set': entry(
+    z.object({ photograph: s, distanceMm: n.nullable() }),
+    d =>
+      d.distanceMm === null ? `Scale taken off photograph ${quote(d.photograph)}.` : `Scale set on photograph ${quote(d.photograph)}, from ${d.distanceMm} mm.`,
+    closed,
   ),
   'corrosion.measured': entry(
     z.object({ what: s, areaPct: n, errorPct: n, rating: n.nullable(), rustDegree: n.nullable() }),
@@ -58,9 +76,12 @@ export const entries = {
     d =>
       `Somebody was here before: ${interventionKinds[d.kind].toLowerCase()}${d.assembly && ` on ${d.assembly.toLowerCase()}`}, ${d.where}${d.note && `, ${d.note}`}; ${d.understood ? 'understood' : 'not understood yet'}.`,
     observed,
+    d => [`${d.where}: ${d.note}`],
   ),
   'intervention.settled': entry(
     z.object({ kind: word<InterventionKind>(), where: s, state: word<InterventionState>(), note: s }),
     d => `${interventionKinds[d.kind]}, ${d.where}: ${interventionStateNames[d.state].toLowerCase()}. ${ending(d.note)}`,
+    shown,
+    d => [d.note],
   ),
 } as const

@@ -25,7 +25,7 @@ const OpeningStep = {
 }
 
 export const onMachine = {
-  'record-opening-step': command(atTheBench, z.object(OpeningStep)),
+  'record-opening-step': command(atTheBench, z.object(OpeningStep), { asks: 'open' }),
   'change-opening-step': command(atTheBench, z.object({ stepId: id, version, ...OpeningStep })),
   'reuse-opening': command(atTheBench, z.object({ fromTag: text('From which machine', 40) })),
   'count-back': command(

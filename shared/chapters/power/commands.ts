@@ -3,7 +3,7 @@ import { homeSteps } from '#core/power/battery-home'
 import { loads } from '#core/power/rails'
 import { gateVerdicts } from '#core/safety/gate'
 import { command } from '../../kernel/contract'
-import { id, meterReading, oneOf, optionalQuantity, quantity, text, version } from '../../kernel/fields'
+import { found, id, meterReading, oneOf, optionalQuantity, optionalText, quantity, text, version } from '../../kernel/fields'
 import { atTheBench, coordinator } from '../../kernel/roles'
 import { ExpectedRails, HazardShape, PowerFactsShape, SchoolShape } from '../../kernel/shapes'
 import { InletTyped } from '../supplies/index'
@@ -11,9 +11,18 @@ import { BatteryTyped, BenchTyped, ConfigurationTyped, WarmTyped, ReplacementCho
 
 export const onMachine = {
   'assess-power': command(atTheBench, z.object({ version, facts: PowerFactsShape.omit({ rails: true }), inspectedById: id.nullable() })),
-  'choose-school': command(coordinator, z.object({ school: SchoolShape.nullable() })),
+  'choose-school': command(coordinator, z.object({ school: SchoolShape.nullable() }), { opens: 'choice' }),
+  /** What a sentence was that sounded like a danger: yes, that, or no, and what it was instead. */
+  'settle-saying': command(
+    atTheBench,
+    z
+      .object({ sayingId: id, is: z.boolean(), found: optionalText('What it was', 300) })
+      .refine(s => s.is || s.found, { path: ['found'], message: 'What it was: say what was found instead.' }),
+  ),
   'settle-hazard': command(atTheBench, z.object({ kind: HazardShape.shape.kind, version, state: HazardShape.shape.state, evidence: text('Evidence', 500) })),
-  'set-configuration': command(atTheBench, z.object({ version, ...ConfigurationTyped, bench: BenchTyped }).superRefine(configurationHolds)),
+  'set-configuration': command(atTheBench, z.object({ version, ...ConfigurationTyped, bench: BenchTyped }).superRefine(configurationHolds), {
+    opens: 'choice',
+  }),
   'record-battery': command(atTheBench, z.object(BatteryTyped)),
   'change-battery': command(atTheBench, z.object({ batteryId: id, version, ...BatteryTyped, replacement: ReplacementChosen })),
   'step-battery': command(
@@ -31,12 +40,19 @@ export const onMachine = {
   'overrule-gate': command(
     coordinator,
     z.object({ verdict: oneOf(gateVerdicts, 'Verdict'), reason: text('Reason', 500).min(10, 'Reason: say in a sentence why.') }),
+    { opens: 'choice' },
   ),
-  'withdraw-overrule': command(coordinator, z.object({})),
-  'expect-rails': command(atTheBench, z.object({ rails: ExpectedRails.min(1, 'Rails: name at least one.') })),
+  'withdraw-overrule': command(coordinator, z.object({}), { opens: 'choice' }),
+  'expect-rails': command(atTheBench, z.object({ rails: ExpectedRails.min(1, 'Rails: name at least one.'), found }), { opens: 'saying' }),
   'take-reading': command(
     atTheBench,
-    z.object({ rail: text('Rail', 30), valueV: quantity('V', 'Reading', { above: -1000, upTo: 1000 }), load: oneOf(loads, 'Load') }),
+    /** `sure`: what would be harmful, or should not have been read at all, is asked about once. */
+    z.object({
+      rail: text('Rail', 30),
+      valueV: quantity('V', 'Reading', { above: -1000, upTo: 1000 }),
+      load: oneOf(loads, 'Load'),
+      sure: z.boolean().default(false),
+    }),
   ),
   'measure-off-state': command(
     atTheBench,

@@ -65,9 +65,11 @@ export const view = z.object({
     temperatures: z.array(TemperatureView),
   }),
   hazards: z.array(HazardShape.extend({ version: z.number(), by: s, at: s })),
+  /** Sentences that sound like a danger, and nobody has said yet what they were. */
+  sayings: z.array(z.object({ id: z.number(), kind: HazardShape.shape.kind, sentence: s, at: s, by: s })),
   expectedRails: z.array(ExpectedRail),
   /** Every reading there is; those of another configuration say nothing of this one. */
-  readings: z.array(z.object({ id, rail: s, valueV: z.number(), load: z.enum(loads), at: s, configuration: s, here: b })),
+  readings: z.array(z.object({ id, rail: s, valueV: z.number(), load: z.enum(loads), at: s, configuration: s, here: b, keptOff: b })),
   /** Rails that moved between two visits. */
   drifts: z.array(z.object({ rail: s, finding: Finding })),
   rails: z.object({ rails: z.array(JudgedRail), verdict: z.enum(railVerdicts), findings: z.array(Finding) }).nullable(),

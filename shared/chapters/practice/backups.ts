@@ -6,6 +6,8 @@ const n = z.number()
 
 /** The backups of the collection: which are there, and how the one comes on that is being made. */
 export const BackupsView = z.object({
+  /** Those whose manifest was cut or changed: they are counted on for nothing. */
+  unreadable: z.array(z.string()),
   folder: s,
   /** Whether the last one is as new as it should be. */
   stands: Finding,

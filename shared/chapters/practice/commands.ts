@@ -28,6 +28,8 @@ export const onCollection = {
       plasticSchool: oneOf(keysOf(plasticSchools), 'Yellowed plastic').default('leave'),
     }),
   ),
+  /** The clock is right, and entries that stand ahead of it were written under a wrong one. */
+  'confirm-clock': command(coordinator, z.object({ minutes: z.number().int().nonnegative() })),
   'set-meter': command(
     coordinator,
     z.object({

@@ -17,6 +17,11 @@ export const entries = {
     d => (d.host ? `The meter answers at ${d.host}, port ${d.port}.` : 'No meter any more.'),
     closed,
   ),
+  'clock.confirmed': entry(
+    z.object({ minutes: n }),
+    d => `The clock is right, though it stands ${d.minutes} minutes behind earlier entries: those were written under a wrong one.`,
+    closed,
+  ),
   'history.noted': entry(
     z.object({ from: n, to: n, entries: n, digest: s }),
     d => `${d.entries} ${d.entries === 1 ? 'entry' : 'entries'} of all histories noted, by their hashes.`,

@@ -27,5 +27,7 @@ export const onCollection = {
       origin: z.url({ protocol: /^https?$/, error: 'The address of this page cannot be read.' }).max(200),
     }),
   ),
+  /** A label that is held is printed again. */
+  'print-again': command(atTheBench, z.object({ jobId: id })),
   'drop-label': command(atTheBench, z.object({ jobId: id })),
 } as const

@@ -10,5 +10,6 @@ export const entries = {
     d => `${d.tags.length === 1 ? 'A label' : `${d.tags.length} labels`} to be printed: ${d.tags.join(', ')}.`,
     closed,
   ),
+  'label.again': entry(z.object({ tag: s }), d => `Label of ${d.tag} to be printed again.`, closed),
   'label.dropped': entry(z.object({ tag: s }), d => `Label of ${d.tag} taken out of the queue.`, closed),
 } as const

@@ -6,4 +6,4 @@ import { view } from './view'
 /** Labels on a printer in the network. */
 export const printing = chapter({ name: 'printing', onMachine, onCollection, entries, view })
 export { labelKinds } from './commands'
-export type { PrinterView } from './view'
+export type { PrintState, PrinterView } from './view'

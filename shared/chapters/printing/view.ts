@@ -2,6 +2,9 @@ import { z } from 'zod'
 import { labelKinds } from './commands'
 
 const s = z.string()
+/** `held`: a person says what is to happen. */
+export const printStates = ['waiting', 'sending', 'sent', 'printed', 'held'] as const
+export type PrintState = (typeof printStates)[number]
 
 export const view = z.object({})
 
@@ -11,6 +14,6 @@ export const PrinterView = z.object({
   version: z.number(),
   says: s,
   ready: z.boolean(),
-  jobs: z.array(z.object({ id: z.number(), kind: z.enum(labelKinds), tag: s, state: z.enum(['waiting', 'sent', 'printed']), says: s, at: s, by: s })),
+  jobs: z.array(z.object({ id: z.number(), kind: z.enum(labelKinds), tag: s, state: z.enum(printStates), says: s, at: s, by: s })),
 })
 export type PrinterView = z.infer<typeof PrinterView>

@@ -28,6 +28,7 @@ export const onMachine = {
         outcome: oneOf(buildUpOutcomes, 'How it came out'),
         seen: optionalText('What was seen', 300),
         readings: RailsRead,
+        sure: z.boolean().default(false),
       })
       .superRefine((look, context) => {
         if (look.outcome === 'failed' && !look.seen) context.addIssue({ code: 'custom', path: ['seen'], message: 'What was seen: say it in a few words.' })
@@ -69,5 +70,5 @@ export const onMachine = {
 
 export const onCollection = {
   /** What machines of a model are tried with. */
-  'set-test-lines': command(atTheBench, z.object({ modelId: id, lines: z.array(TestLineTyped).max(60, 'Lines: sixty at most.') })),
+  'set-test-lines': command(atTheBench, z.object({ modelId: id, version, lines: z.array(TestLineTyped).max(60, 'Lines: sixty at most.') })),
 } as const

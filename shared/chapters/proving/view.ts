@@ -23,6 +23,8 @@ export const view = z.object({
       lastAt: s,
       endedAt: s.nullable(),
       note: s,
+      /** Whether it stands against believing in a cure. */
+      stands: b,
       tallies: z.array(z.object({ at: s, passes: n, failures: n })),
       /** A program may post to it. */
       logged: b,

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { word } from '../../kernel/fields'
 import { type Noticed, noticed } from '#core/power/noticed'
-import { closed, ending, entry, observed } from '../../kernel/contract'
+import { closed, ending, entry, observed, shown } from '../../kernel/contract'
 import { type StartOutcome, startOutcomeNames } from './words'
 
 const s = z.string()
@@ -23,5 +23,6 @@ export const entries = {
     z.object({ outcome: word<StartOutcome>(), why: s, onSeconds: n, rails: n, runs: n.optional() }),
     d =>
       `Start ended after ${Math.round(d.onSeconds)} s${d.runs ? ` in ${d.runs} runs` : ''}: ${startOutcomeNames[d.outcome].toLowerCase()}, ${d.rails} ${d.rails === 1 ? 'rail' : 'rails'} kept.${d.why && ` ${ending(d.why)}`}`,
+    shown,
   ),
 } as const

@@ -25,7 +25,7 @@ export const StartTyped = {
   load: oneOf(loads, 'Load'),
   currentLimitA: limit,
   warm: maybe(WarmTyped.part),
-  checked: z.array(z.string().max(40)).max(40).default([]),
+  checked: z.array(z.string().max(200)).max(40).default([]),
 }
 
 /** What people and pages tell a running start. Readings of the meter do not come this way. */

@@ -26,6 +26,11 @@ export const onMachine = {
       agreedOn: roughDay('Agreed on'),
     }),
   ),
+  /** Something is done without asking its owner: a coordinator decides so, and says why. */
+  'pass-over-consent': command(
+    coordinator,
+    z.object({ work: ConsentShape.shape.allowed.element, reason: text('Reason', 300).min(10, 'Reason: say in a sentence why.') }),
+  ),
   'record-spending': command(atTheBench, z.object({ what: text('What for', 160), amount: quantity('', 'Amount', { above: 0, upTo: 1_000_000 }) })),
   'appraise': command(
     atTheBench,

@@ -7,6 +7,8 @@ import { closed, ending, entry } from '../../kernel/contract'
 const s = z.string()
 const n = z.number()
 
+const theirs = { open: false, names: (d: { owner: string }) => [{ word: d.owner, kind: 'owner' as const }] }
+
 export const entries = {
   'machine.appraised': entry(
     z.object({ hoursLow: n, hoursHigh: n, costLow: n, costHigh: n, currency: s }),
@@ -18,12 +20,17 @@ export const entries = {
     z.object({ agreedWith: s, agreedOn: s, allowed: z.array(word<WorkAsked>()), upTo: n, currency: s, mustAsk: s }),
     d =>
       `Agreed with ${d.agreedWith}${d.agreedOn && ` on ${d.agreedOn}`}: ${d.allowed.map(w => worksAsked[w].toLowerCase()).join(', ') || 'nothing yet'}; up to ${money(d.upTo, d.currency)}${d.mustAsk && `; to be asked: ${d.mustAsk}`}.`,
+    { open: false, names: d => [{ word: d.agreedWith, kind: 'owner' }] },
+  ),
+  'consent.passed-over': entry(
+    z.object({ work: word<WorkAsked>(), reason: s }),
+    d => `Its owner was not asked: ${worksAsked[d.work].toLowerCase()}. ${ending(d.reason)}`,
     closed,
   ),
   'money.spent': entry(z.object({ what: s, amount: n, currency: s }), d => `Spent ${money(d.amount, d.currency)}: ${ending(d.what)}`, {
     open: false,
     strikeable: true,
   }),
-  'owner.written-to': entry(z.object({ owner: s, questions: z.array(s) }), d => `Letter to ${d.owner}: ${d.questions.map(ending).join(' ')}`, closed),
-  'owner.closed': entry(z.object({ owner: s }), d => `Closing letter to ${d.owner}.`, closed),
+  'owner.written-to': entry(z.object({ owner: s, questions: z.array(s) }), d => `Letter to ${d.owner}: ${d.questions.map(ending).join(' ')}`, theirs),
+  'owner.closed': entry(z.object({ owner: s }), d => `Closing letter to ${d.owner}.`, theirs),
 } as const

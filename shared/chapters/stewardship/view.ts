@@ -22,6 +22,8 @@ export const view = z.object({
         agreedOn: s,
       })
       .nullable(),
+    /** What is done without asking its owner, by decision of a coordinator. */
+    passedOver: z.array(z.object({ work: z.enum(Object.keys(worksAsked) as [WorkAsked, ...WorkAsked[]]), reason: s, at: s, by: s })),
     spent: z.number(),
     spendings: z.array(z.object({ id, what: s, amount: z.number(), at: s })),
     letters: z.array(z.object({ id, subject: s, at: s, by: s, sent: b })),

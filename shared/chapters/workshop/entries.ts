@@ -20,9 +20,11 @@ export const entries = {
     d => (d.active ? `The shelf now has ${amountWords(d.amount, d.unit)} of ${d.name}.` : `${d.name} is no longer kept.`),
     closed,
   ),
-  'shelf.used': entry(z.object({ name: s, amount: n, unit, what: s }), d => `Used ${amountWords(d.amount, d.unit)} of ${d.name}: ${d.what}.`),
-  'booking.made': entry(Booked, d => `Booked ${d.thing} for ${d.what}.`),
-  'booking.ended': entry(Booked.extend({ began: b }), d =>
-    d.began ? `Out of ${d.thing}: ${d.what}.` : `Given back before it began: ${d.thing}, for ${d.what}.`,
+  'shelf.used': entry(z.object({ name: s, amount: n, unit, what: s }), d => `Used ${amountWords(d.amount, d.unit)} of ${d.name}: ${d.what}.`, closed),
+  'booking.made': entry(Booked, d => `Booked ${d.thing} for ${d.what}.`, closed),
+  'booking.ended': entry(
+    Booked.extend({ began: b }),
+    d => (d.began ? `Out of ${d.thing}: ${d.what}.` : `Given back before it began: ${d.thing}, for ${d.what}.`),
+    closed,
   ),
 } as const

@@ -4,6 +4,7 @@ import { access } from '../../../scripts/attack/access'
 import type { Run } from '../../../scripts/attack/attack'
 import { bounds } from '../../../scripts/attack/bounds'
 import { crash } from '../../../scripts/attack/crash'
+import { door } from '../../../scripts/attack/door'
 import { fault } from '../../../scripts/attack/fault'
 import { fuzz } from '../../../scripts/attack/fuzz'
 import { type Application, startApplication } from '../support/application'
@@ -20,6 +21,7 @@ const runs: [string, Run, number][] = [
   ['what was answered as kept survives a power cut, once', crash, 2],
   ['data folders that are no collection, and meters that lie: told, and nothing half-done', fault, 3],
   ['the largest and dearest requests are answered or refused', bounds, 2],
+  ['printers that lie, pages that are dropped, crowds: nobody else waits', door, 2],
   ['every door opens to those who may, and to nobody else', access, 3],
 ]
 it.each(runs)('%s', async (_, run, seconds) => {

@@ -41,6 +41,8 @@ it('a wrong reading is struck with a reason, stays in sight, and no longer count
   await ilka.fill('Reading in volts', '9')
   await ilka.sees('A regulator may pass its input through.')
   await ilka.press('Keep the reading')
+  // A figure at alarm level is asked about once.
+  await ilka.press('Yes, save it as it is')
   await ilka.sees('A rail is out of limits.')
   await ilka.press('Strike: Read +5 V: 9 V under load; out of limits.')
   await ilka.fill('Why it is struck', 'probe on the input')

@@ -132,6 +132,8 @@ it('a machine goes from the back door to a printed label', async () => {
   await ilka.choose('Load', 'Without load')
   await ilka.sees('+12 V is low: 10.9 V without load. Read it again under load.')
   await ilka.press('Keep the reading')
+  // It is to be kept off: a reading under power is asked about.
+  await ilka.press('Yes, save it as it is')
   await ilka.sees('A rail was low without a load.')
   for (const [rail, value] of [
     ['+12 V', '11.75'],
@@ -142,6 +144,7 @@ it('a machine goes from the back door to a printed label', async () => {
     await ilka.choose('Load', 'Under load')
     await ilka.fill('Reading in volts', value)
     await ilka.press('Keep the reading')
+    await ilka.press('Yes, save it as it is')
     await ilka.sees(`Read ${rail}: ${value.replace(',', '.')} V under load; within limits.`)
   }
   await ilka.sees('+12 V was low only without a load.')
@@ -155,7 +158,16 @@ it('a machine goes from the back door to a printed label', async () => {
   await ilka.sees('That closed it.')
   await stage('Clean')
   await ilka.press('End it early')
-  await ilka.sees('Wait ended early: case drying.', 'The gate went from Keep off to Clear to run')
+  await ilka.fill('Why it ends early', 'Wiped, not washed: dry to the touch and warm')
+  await ilka.press('End it early', 'End the wait early')
+  await ilka.sees('Wait ended early: case drying.')
+  // What ended early counts as wet until somebody has looked.
+  await stage('Make safe')
+  await ilka.sees('Still wet when the wait was ended early: case drying')
+  await ilka.press('No, it was something else, not liquid')
+  await ilka.fill('What it was', 'Lid off again: dry down to the seams')
+  await ilka.press('Save', 'What it was instead')
+  await ilka.sees('Clear to run')
   await stage('Prove')
   await ilka.press('Move to Prove')
   await ilka.sees('It is in Prove.')

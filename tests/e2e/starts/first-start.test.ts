@@ -128,6 +128,9 @@ it('a start that goes wrong is stopped with the right words, for whoever watches
   await rua.open(`/m/${tag}?stage=make-safe`)
   await tickAll(rua)
   await rua.press('Begin the start')
+  await rua.sees('At the probe: choose somebody.')
+  await rua.pick('At the probe', 'Maeve Corrigan')
+  await rua.press('Begin the start')
   await rua.sees('memory, pin 9 (ground pin 16)')
   await teodor.open(`/m/${tag}/start`)
   const goesWrong = async (go: () => unknown, ...words: string[]) => {

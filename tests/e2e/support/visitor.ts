@@ -9,7 +9,7 @@ import { people } from '../../../demo/people'
 const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
 /** Where the driver has Enter and its like: a part of Unicode that nobody writes in. */
 const specialKeys = /[\ue000-\uf8ff]/
-const patienceMs = 15_000
+const patienceMs = 45_000
 /** How often a page is looked at while something is waited for. */
 const lookEveryMs = 100
 

@@ -9,8 +9,8 @@ export default defineAnswer(async (event): Promise<CommandAnswer> => {
   const name = getRouterParam(event, 'command') ?? ''
   if (!isMachineCommand(name)) throw new NotFound(`There is no command ${name}.`)
   const person = await requireLeave(event, name)
-  const input = await readCommand(event, name)
+  const { input, sent } = await readCommand(event, name)
   const tag = getRouterParam(event, 'tag', { decode: true }) ?? ''
-  const { result, change } = performOnMachine(useBench(), person, tag, name, input as never, commandId(event))
+  const { result, change } = performOnMachine(useBench(), person, tag, name, input as never, sent)
   return { done: name, result: result ?? null, change }
 })

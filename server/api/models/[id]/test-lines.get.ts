@@ -4,5 +4,5 @@ import { linesOfModel } from '../../../chapters/proving/index'
 /** What machines of one model are tried with; none where nobody has said. */
 export default defineAnswer(async event => {
   await requirePerson(event)
-  return { lines: linesOfModel(useBench().db, Number(getRouterParam(event, 'id'))) }
+  return linesOfModel(useBench().db, Number(getRouterParam(event, 'id')))
 })
