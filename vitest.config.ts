@@ -12,7 +12,7 @@ export default defineConfig({
         resolve: { alias },
         test: {
           name: 'core',
-          include: ['core/**/*.test.ts', 'shared/**/*.test.ts', 'app/**/*.test.ts'],
+          include: ['core/**/*.test.ts', 'shared/**/*.test.ts', 'app/**/*.test.ts', 'tests/truth/**/*.test.ts'],
           testTimeout: 20_000,
           isolate: false,
           setupFiles: seeded,

@@ -1,11 +1,12 @@
 import { InputError } from '../kernel/input-error'
 
-/** A level of a line: low, high, neither (half height, or not known), or nobody drives it. */
+/** A level of a line: low, high, neither (half height, or in doubt), nobody drives it, or nothing was recorded. */
 export const low = 0
 export const high = 1
 export const half = 2
 export const floating = 3
-export type Level = 0 | 1 | 2 | 3
+export const unrecorded = 4
+export type Level = 0 | 1 | 2 | 3 | 4
 
 /** One line of a capture: at each instant it takes a level, and keeps it until the next. */
 export interface SignalLine {
@@ -17,6 +18,13 @@ export interface SignalLine {
 export interface Capture {
   lines: SignalLine[]
   durationS: number
+  /** Where it does not say how long a step is, times are counted in steps of a second, and no rate is true. */
+  timeIs: 'known' | 'steps'
+  /** Spans in which nothing was recorded, in seconds; lines stand at `unrecorded` in them. */
+  pauses: { fromS: number; toS: number }[]
+  /** How many changes, or rows of a table, were read, and how many could not be. */
+  read: number
+  unread: number
   /** What could not be read, with its line from 1; the rest is not lost by it. */
   problems: { line: number; message: string }[]
 }
@@ -54,8 +62,13 @@ class Growing {
 /** Gathers lines and their changes while a file is read. */
 export class Gathering {
   private readonly lines: { name: string; growing: Growing }[] = []
-  readonly problems: Capture['problems'] = []
+  private readonly problems: Capture['problems'] = []
   private changes = 0
+  readonly pauses: Capture['pauses'] = []
+  timeIs: Capture['timeIs'] = 'known'
+  /** Changes or rows that were read, whether or not something changed by them. */
+  read = 0
+  unread = 0
 
   /** @returns the place of the line; nothing where there are too many */
   line(name: string): number | undefined {
@@ -69,9 +82,17 @@ export class Gathering {
   }
   /** @param line its number, or how it is counted; nobody counts lines for what is not told any more */
   wrong(line: number | (() => number), message: string): void {
+    this.unread++
+    this.note(line, message)
+  }
+  /** Something to be told that cost nothing of what was recorded. */
+  note(line: number | (() => number), message: string): void {
     if (this.problems.length < mostProblems) this.problems.push({ line: typeof line === 'number' ? line : line(), message })
   }
-  as = (durationS: number): Capture => ({ lines: this.lines.map(l => l.growing.done(l.name)), durationS, problems: this.problems })
+  as(durationS: number): Capture {
+    const { timeIs, pauses, read, unread, problems } = this
+    return { lines: this.lines.map(l => l.growing.done(l.name)), durationS, timeIs, pauses, read, unread, problems }
+  }
 }
 
 /** What a voltage is for 74-series logic: low up to 0.8 V, high from 2.0 V, and neither between. Source: data books, from memory. */

@@ -1,9 +1,22 @@
 import Papa from 'papaparse'
 import { InputError } from '../kernel/input-error'
-import { type Capture, Gathering, type Level, floating, half, high, levelOf, low } from './capture'
+import { type Capture, Gathering, type Level, floating, half, high, levelOf, low, unrecorded } from './capture'
 
 const units: Record<string, number> = { s: 1, ms: 1e-3, us: 1e-6, µs: 1e-6, ns: 1e-9, ps: 1e-12, fs: 1e-15 }
 const bits: Record<string, Level> = { 0: low, 1: high, x: half, X: half, z: floating, Z: floating }
+/** How tables write levels, in small letters. */
+const levelWords: Record<string, Level> = {
+  ...bits,
+  'l': low,
+  'h': high,
+  'low': low,
+  'high': high,
+  'false': low,
+  'true': high,
+  'hi-z': floating,
+  'hiz': floating,
+  'high-z': floating,
+}
 const longest = 60_000_000
 
 /**
@@ -13,7 +26,7 @@ const longest = 60_000_000
 export function readCapture(text: string): Capture {
   if (!text.trim()) throw new InputError('text', '', 'Capture: there is nothing in it.')
   if (text.length > longest) throw new InputError('text', text.length, 'Capture: up to 60 MB, please.')
-  return /\$(timescale|var|enddefinitions|date|version|scope)\b/.test(text.slice(0, 20_000)) ? readVcd(text) : readCsv(text)
+  return /\$(timescale|var|enddefinitions|date|version|scope)\b/.test(text.slice(0, 20_000)) ? readVcd(text) : readTable(text)
 }
 
 /** Value Change Dump, IEEE 1364; vectors become a line for each bit, real values a level by their volts. */
@@ -34,8 +47,10 @@ function readVcd(text: string): Capture {
     for (let i = text.indexOf('\n'); i >= 0 && i < index; i = text.indexOf('\n', i + 1)) n++
     return n
   }
-  let scaleS = 1e-9
+  let scaleS: number | undefined
   let time = 0
+  let pausedAt: number | undefined
+  let backwards = false
   let before = -Infinity
   let [first, last] = [Number.NaN, 0]
   const section = () => {
@@ -43,14 +58,26 @@ function readVcd(text: string): Capture {
     for (let m = next(); m && m[0] !== '$end'; m = next()) if (inside.length < 100) inside.push(m[0])
     return inside
   }
+  const instantS = () => (time - (Number.isNaN(first) ? 0 : first)) * (scaleS ?? 1)
+  /** While the dump pauses, what it says of a line is that it does not know. */
+  const change = (line: number | undefined, level: Level) => {
+    if (backwards) return void gathering.unread++
+    gathering.read++
+    if (line !== undefined) gathering.change(line, instantS(), pausedAt === undefined ? level : unrecorded)
+  }
+  const resumes = () => {
+    if (pausedAt !== undefined) gathering.pauses.push({ fromS: pausedAt, toS: instantS() })
+    pausedAt = undefined
+  }
   for (let m = next(); m; m = next()) {
     const [word] = m
     const c = word.charCodeAt(0)
     if (c === 35) {
       // # and an instant.
       time = Number(word.slice(1))
-      if (!Number.isFinite(time) || time < before) {
-        gathering.wrong(lineAt(m.index), `${word.slice(0, 20)}: time runs backwards, or is no number.`)
+      backwards = !(Number.isFinite(time) && time >= before)
+      if (backwards) {
+        gathering.wrong(lineAt(m.index), `${word.slice(0, 20)}: time runs backwards, or is no number; what follows is left out until it has caught up.`)
         time = Math.max(0, before)
       }
       before = time
@@ -58,12 +85,16 @@ function readVcd(text: string): Capture {
       last = time
     } else if (c === 36) {
       const key = word.slice(1)
+      if (key === 'dumpoff' && pausedAt === undefined) {
+        pausedAt = instantS()
+        for (const { lines } of of.values()) for (const line of lines) if (line !== undefined) gathering.change(line, pausedAt, unrecorded)
+      } else if (key === 'dumpon' || key === 'dumpall') resumes()
       if (key === 'end' || key.startsWith('dump')) continue
       const inside = section()
       if (key === 'timescale') {
         const [, n, unit = ''] = /^(\d+)\s*([a-zµ]+)$/i.exec(inside.join('')) ?? []
-        if (n && units[unit.toLowerCase()]) scaleS = Number(n) * units[unit.toLowerCase()]!
-        else gathering.wrong(lineAt(m.index), `The timescale “${inside.join(' ').slice(0, 20)}” is not known; nanoseconds are taken.`)
+        if (Number(n) > 0 && units[unit.toLowerCase()]) scaleS = Number(n) * units[unit.toLowerCase()]!
+        else gathering.note(lineAt(m.index), `The timescale “${inside.join(' ').slice(0, 20)}” is not known: times are counted in steps.`)
       } else if (key === 'var') {
         const [kind = '', size = '1', id = '', ...name] = inside
         const width = Math.min(64, Math.max(1, Math.round(Number(size)) || 1))
@@ -72,7 +103,7 @@ function readVcd(text: string): Capture {
         if (of.has(id)) continue
         const lines =
           real || width === 1 ? [gathering.line(called || id)] : Array.from({ length: width }, (_, i) => gathering.line(`${called}[${width - 1 - i}]`))
-        if (lines.includes(undefined)) gathering.wrong(lineAt(m.index), `${called}: more lines than are taken; it is left out.`)
+        if (lines.includes(undefined)) gathering.note(lineAt(m.index), `${called}: more lines than are taken; it is left out.`)
         of.set(id, { lines, real })
       }
     } else if (c === 98 || c === 66 || c === 114 || c === 82) {
@@ -85,64 +116,85 @@ function readVcd(text: string): Capture {
         gathering.wrong(lineAt(at), `${id.slice(0, 20)} is no line that was declared.`)
         continue
       }
-      const atS = (time - (Number.isNaN(first) ? 0 : first)) * scaleS
       if (c === 114 || c === 82) {
-        if (known.lines[0] !== undefined) gathering.change(known.lines[0], atS, Number.isFinite(Number(value)) ? levelOf(Number(value)) : half)
+        change(known.lines[0], Number.isFinite(Number(value)) ? levelOf(Number(value)) : half)
         continue
       }
       // Fewer bits than the line has: filled up from the left, as the standard says.
       const fill = /^[xz]/i.test(value) ? value[0]! : '0'
       const padded = value.padStart(known.lines.length, fill).slice(-known.lines.length)
-      known.lines.forEach((line, i) => line !== undefined && gathering.change(line, atS, bits[padded[i]!] ?? half))
+      known.lines.forEach((line, i) => change(line, bits[padded[i]!] ?? half))
     } else {
       const level = bits[word[0]!]
       const known = level === undefined ? undefined : of.get(word.slice(1))
       if (level === undefined || !known) gathering.wrong(lineAt(m.index), `“${word.slice(0, 20)}” is no change of a line that was declared.`)
-      else if (known.lines[0] !== undefined) gathering.change(known.lines[0], (time - (Number.isNaN(first) ? 0 : first)) * scaleS, level)
+      else change(known.lines[0], level)
     }
   }
   if (!of.size) throw new InputError('text', '', 'Capture: it declares no line. A Value Change Dump has $var … $end for each.')
-  return gathering.as(Math.max(0, last - (Number.isNaN(first) ? 0 : first)) * scaleS)
+  resumes()
+  if (scaleS === undefined) gathering.timeIs = 'steps'
+  return gathering.as(Math.max(0, last - (Number.isNaN(first) ? 0 : first)) * (scaleS ?? 1))
 }
 
-/** Separated values: a heading, the time in its first column, then a column for each line, as levels or volts. */
-function readCsv(text: string): Capture {
+/** A heading over a column of time, or of what counts samples. */
+const timeHeading = /time|zeit|temps|tiempo|^t$|^t\b|\bsec|[([_]\s*[munpµ]?s\s*[)\]]?$|^[munpµ]?s$/i
+const countHeading = /^(sample|index|step|nr?|no\.?|#)/i
+
+/** A table with a heading: the time in its first column, then a column for each line, as levels or volts. */
+function readTable(text: string): Capture {
   const gathering = new Gathering()
-  let lines: (number | undefined)[] | undefined
-  let scaleS = 1
-  let [row, before, first, last] = [0, -Infinity, Number.NaN, 0]
-  /** Columns in which something other than 0 and 1 stands are volts. */
-  const asVolts: boolean[] = []
   const rows: string[][] = []
-  Papa.parse<string[]>(text, { skipEmptyLines: true, step: ({ data }) => void rows.push(data) })
-  for (const data of rows.slice(1, 2000)) data.forEach((cell, i) => i && !/^\s*[01]?\s*$/.test(cell) && (asVolts[i] = true))
-  for (const cells of rows) {
-    row++
-    if (!lines) {
-      const [time = '', ...names] = cells
-      if (!names.length || Number.isFinite(Number(time.trim() || Number.NaN)))
-        throw new InputError('text', time, 'Capture: neither a Value Change Dump nor a table with a heading: time, then a name for each line.')
-      const [, unit] = /[([]\s*([a-zµ]+)\s*[)\]]/i.exec(time) ?? /_([munp]?s)$/i.exec(time) ?? []
-      scaleS = units[unit?.toLowerCase() ?? 's'] ?? 1
-      lines = names.map((name, i) => gathering.line(name.trim() || `line ${i + 1}`))
-      if (lines.includes(undefined)) gathering.wrong(row, 'There are more lines than are taken; the last are left out.')
-      continue
-    }
-    const time = Number(cells[0]?.trim() || Number.NaN)
+  let between = ','
+  Papa.parse<string[]>(text, {
+    skipEmptyLines: true,
+    step: ({ data, meta }) => {
+      between = meta.delimiter
+      rows.push(data)
+    },
+  })
+  const [heading = [], ...body] = rows
+  const [timeName = '', ...names] = heading.map(cell => cell.trim())
+  /** Where commas do not part the columns, one between digits is a decimal comma. */
+  const plain = (cell = '') => (between === ',' ? cell.trim() : cell.trim().replace(/^([-+]?\d*),(\d+)/, '$1.$2'))
+  if (!names.length || Number.isFinite(Number(plain(timeName) || Number.NaN)))
+    throw new InputError('text', timeName, 'Capture: neither a Value Change Dump nor a table with a heading: time, then a name for each line.')
+  const some = body.slice(0, 2000)
+  if (!countHeading.test(timeName) && !timeHeading.test(timeName) && some.every(row => /^[01]?$/.test(plain(row[0]))))
+    throw new InputError('text', timeName, `Capture: the first column, ${timeName}, holds levels and no time. Export it with a column of time, or of sample numbers, in front.`)
+  if (between === ',' && some.filter(row => row.length >= 2 * heading.length - 1).length > some.length / 2)
+    throw new InputError('text', some[0]!.join(','), 'Capture: its rows have about twice as many values as its heading has names, as decimal commas between commas do. Export it with points, or with semicolons between the columns.')
+  const lines = names.map((name, i) => gathering.line(name || `line ${i + 1}`))
+  if (lines.includes(undefined)) gathering.note(1, 'There are more lines than are taken; the last are left out.')
+  const [, unit] = /[([]\s*([a-zµ]+)\s*[)\]]/i.exec(timeName) ?? /(?:^|_)([munpµ]?s)$/i.exec(timeName) ?? []
+  const known = units[unit?.toLowerCase() ?? '']
+  // A heading that says time alone means seconds, unless whole numbers beyond any capture stand below it.
+  const counts = known === undefined && (countHeading.test(timeName) || (some.length > 2 && some.every(row => /^\d*$/.test(plain(row[0]))) && Number(plain(some.at(-1)![0])) > 600))
+  if (counts) {
+    gathering.timeIs = 'steps'
+    gathering.note(1, `“${timeName}” does not say how long a step is: times are counted in steps.`)
+  }
+  const scaleS = known ?? 1
+  /** Columns in which something other than levels stands are volts. */
+  const asVolts = names.map((_, i) => some.some(row => /\d[.,]\d|[2-9]|\d\d/.test(plain(row[i + 1]))))
+  let [before, first, last] = [-Infinity, Number.NaN, 0]
+  body.forEach((cells, i) => {
+    const time = Number(plain(cells[0]) || Number.NaN)
     if (!Number.isFinite(time) || time < before) {
-      gathering.wrong(row, `“${(cells[0] ?? '').slice(0, 20)}”: time runs backwards, or is no number.`)
-      continue
+      gathering.wrong(i + 2, `“${(cells[0] ?? '').slice(0, 20)}”: time runs backwards, or is no number.`)
+      return
     }
     before = last = time
     if (Number.isNaN(first)) first = time
-    lines.forEach((line, i) => {
-      const cell = cells[i + 1]?.trim() ?? ''
+    gathering.read++
+    lines.forEach((line, k) => {
+      const cell = plain(cells[k + 1]).toLowerCase()
       if (line === undefined || cell === '') return
-      const value = Number(cell)
-      const level = asVolts[i + 1] ? (Number.isFinite(value) ? levelOf(value) : (bits[cell] ?? undefined)) : bits[cell]
-      if (level === undefined) gathering.wrong(row, `“${cell.slice(0, 20)}” is no level.`)
+      const volts = Number(cell)
+      const level = asVolts[k] && Number.isFinite(volts) ? levelOf(volts) : levelWords[cell]
+      if (level === undefined) gathering.wrong(i + 2, `“${cell.slice(0, 20)}” is no level.`)
       else gathering.change(line, (time - first) * scaleS, level)
     })
-  }
+  })
   return gathering.as(Number.isNaN(first) ? 0 : (last - first) * scaleS)
 }

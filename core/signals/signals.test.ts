@@ -42,7 +42,8 @@ bz "
     const { durationS, problems } = readCapture(vcd)
     // The first instant is 10, the last 40, each of 10 microseconds.
     expect(durationS).toBeCloseTo(300e-6, 12)
-    expect(line(vcd, 'CLK').levels).toEqual([high, low, high])
+    // What comes under a time that runs backwards is left out.
+    expect(line(vcd, 'CLK').levels).toEqual([high, low])
     expect(line(vcd, 'D[0]').levels).toEqual([high, 3])
     expect(line(vcd, 'D[3]').levels).toEqual([low, 3])
     expect(line(vcd, 'RAIL').levels).toEqual([low, high])
@@ -138,5 +139,47 @@ describe('whether code is being executed', () => {
     const held = running.replaceAll(/^[01]"$/gm, '0"')
     expect(judgeLines(readCapture(held)).executing).toBe('unknown')
     expect(judgeLines(readCapture(running.replaceAll(/ ([DA])(\d) \$end/g, ' pin$1$2 $end'))).executing).toBe('unknown')
+  })
+})
+
+describe('a record that is not whole', () => {
+  const judged = (text: string) => judgeLines(readCapture(text))
+  const toggles = (n: number, row: (i: number) => string) => Array.from({ length: n }, (_, i) => row(i)).join('\n')
+
+  it('a dump that pauses is no level, no edge, and no unsteady clock', () => {
+    const ticks = (from: number) => toggles(40, i => `#${from + i * 10}\n${i % 2}!`)
+    const text = `$timescale 1 us $end $var wire 1 ! CLK $end $enddefinitions $end\n${ticks(0)}\n#400 $dumpoff x! $end\n#5000 $dumpon 0! $end\n${ticks(5010)}`
+    const { lines, findings } = judged(text)
+    expect(lines[0]).toMatchObject({ kind: 'regular', rateHz: expect.closeTo(50_000, 0) as number, duty: expect.closeTo(0.5, 1) as number })
+    expect(findings.map(f => f.code)).toContain('signals.paused')
+  })
+
+  it('a clock that stops, or comes late, is not regular', () => {
+    const square = toggles(200, i => `${i},${i % 2}`)
+    expect(judged(`time (us),CLK\n${square}\n2000,1`).lines[0]!.kind).toBe('stopped')
+    expect(judged(`time (us),CLK\n0,0\n${toggles(200, i => `${2000 + i},${i % 2}`)}`).lines[0]!.kind).toBe('irregular')
+  })
+
+  it('decimal commas, levels as words and lines that nobody drives are read', () => {
+    const { lines, read, unread } = readCapture('Zeit [ms];D0;D1;V\n0,0;L;Z;0,2\n0,5;H;1;4,9\n1,0;low;Hi-Z;1,4')
+    expect([lines.map(l => [...l.levels]), [...lines[0]!.atS], read, unread]).toEqual([[[0, 1, 0], [3, 1, 3], [0, 1, 2]], [0, 0.0005, 0.001], 3, 0])
+    expect(() => readCapture('time,D0,D1\n0,0,1,0\n0,5,1,0\n0,9,1,1'.replaceAll(/,(\d)$/gm, ',$1,0'))).toThrow('decimal commas')
+  })
+
+  it('no time, counted steps and no timescale are told', () => {
+    expect(() => readCapture('D0,D1,D2\n0,1,0\n1,1,0\n0,1,1')).toThrow('no time')
+    const square = toggles(60, i => `${i},${i % 2}`)
+    const counted = judged(`Sample,CLK\n${square}`)
+    expect([counted.lines[0]!.kind, counted.lines[0]!.rateHz, counted.findings.map(f => f.code).includes('signals.steps')]).toEqual(['regular', null, true])
+    expect(readCapture(`$var wire 1 ! A $end $enddefinitions $end\n#0 0!\n#1 1!`).timeIs).toBe('steps')
+  })
+
+  it('rows that are rubbish are counted, and told first', () => {
+    const { findings } = judged(`time,D0,D1\n${toggles(90, i => (i % 3 === 2 ? `oops,${i}` : `${i},${i % 2},1`))}`)
+    expect(findings[0]).toMatchObject({ code: 'signals.unread', says: '33 % of the capture could not be read.' })
+    // Two captures behind each other: the second begins again at nothing, and is not piled up at one instant.
+    const one = toggles(50, i => `#${i * 10}\n${i % 2}!`)
+    const twice = readCapture(`$timescale 1 ns $end $var wire 1 ! A $end $enddefinitions $end\n${one}\n${one}`)
+    expect([twice.read, twice.unread > 40, twice.lines[0]!.levels.length]).toEqual([51, true, 50])
   })
 })

@@ -13,6 +13,7 @@ import { extremesFor, extremesOfTests } from './extremes'
 import { fault } from './fault'
 import { fuzz } from './fuzz'
 import { propertiesFor } from './properties'
+import { truthFor } from './truth'
 
 const runs: Record<string, Run> = { crash, fuzz, bounds, access, door, fault }
 /** These need no server. */
@@ -20,6 +21,7 @@ const alone: Record<string, (seed: number, seconds: number) => Promise<Outcome>>
   'extremes': extremesFor,
   'extremes-of-tests': extremesOfTests,
   'properties': propertiesFor,
+  'truth': truthFor,
 }
 const names = [...Object.keys(runs), ...Object.keys(alone)]
 const { values, positionals } = parseArgs({

@@ -1,0 +1,4 @@
+import { captures } from './captures'
+import type { Simulation } from './simulation'
+
+export const simulations: readonly Simulation[] = [captures]
