@@ -46,6 +46,8 @@ const all = (state: KeyState) => keys.value.forEach(k => (states[k.key] = state)
 const { result, at } = useInstrument(
   () => ({
     keys: keysOf(),
+    // The field asks for them in this order.
+    fromConnector: true,
     printed: printed.value,
     diodes: diodes.value,
     lines: lines.value

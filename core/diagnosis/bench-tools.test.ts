@@ -155,11 +155,44 @@ describe('a keyboard matrix', () => {
   })
 
   it('a line that works up to a key is gone beyond it; a lone key is a contact', () => {
-    const result = judgeMatrix({ keys: grid((r, c) => (c === 2 && r >= 3) || (c === 5 && r === 1)) })
+    const result = judgeMatrix({ keys: grid((r, c) => (c === 2 && r >= 3) || (c === 5 && r === 1)), fromConnector: true })
     expect(result.faults).toMatchObject([
       { kind: 'trace', line: 'C2', after: '2/2', keys: ['3/2', '4/2'] },
       { kind: 'contact', keys: ['1/5'] },
     ])
+  })
+
+  it('a key that sticks proves its lines; what every key needs comes before any line; rivals are named', () => {
+    const keys = grid((_, c) => c === 3)
+    const held = keys.map(k => (k.key === '4/3' ? { ...k, state: 'sticks' as const } : k))
+    expect(judgeMatrix({ keys: held }).faults).toMatchObject([{ kind: 'part', line: 'C3', keys: ['0/3', '1/3', '2/3', '3/3'] }])
+    const dead = judgeMatrix({ keys: grid(() => true), fromConnector: true })
+    expect([dead.faults, dead.findings.find(f => f.code === 'matrix.common')?.level]).toMatchObject([[{ kind: 'common' }], 'care'])
+    // A corner of two by two, nothing else tested: both rows, both columns, and mixed with contacts none is less.
+    const corner = judgeMatrix({
+      keys: grid(
+        (r, c) => r < 2 && c < 2,
+        (r, c) => r >= 2 || c >= 2,
+      ).map(k => (k.key === '4/7' ? { ...k, state: 'works' as const } : k)),
+    })
+    expect(corner.explanations.map(e => e.map(f => ('line' in f ? f.line : f.kind)).sort())).toEqual(
+      expect.arrayContaining([
+        ['C0', 'C1'],
+        ['R0', 'R1'],
+      ]),
+    )
+    expect(corner.findings.map(f => f.code)).toContain('matrix.rivals')
+  })
+
+  it('what lines measured is used in the same answer', () => {
+    const keys = grid((_, c) => c === 3)
+    const kinds = (more: object) => judgeMatrix({ keys, ...more }).faults.map(f => f.kind)
+    expect(kinds({ lines: [{ line: 'C3', ohm: 0.4 }] })).toEqual(['drive'])
+    expect(kinds({ lines: [{ line: 'C3', ohm: 0.4 }], shorted: [{ row: 'R1', column: 'C3', types: true }] })).toEqual(Array(5).fill('contact'))
+    expect(kinds({ lines: [{ line: 'C3', ohm: null }] })).toEqual(['line'])
+    // Open, and every key of it answers: that does not go together.
+    const codes = judgeMatrix({ keys: grid(() => false), lines: [{ line: 'C3', ohm: null }] }).findings.map(f => f.code)
+    expect(codes).toContain('matrix.contradiction')
   })
 
   it('never accuses a line on which a key works, and is never larger than key by key', () => {

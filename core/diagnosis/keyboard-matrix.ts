@@ -1,6 +1,7 @@
 import { type Finding, commonPractice, finding } from '../kernel/finding'
 import { InputError } from '../kernel/input-error'
 import { judgeContact, printedJumperOhm } from '../continuity/contact'
+import { idOf, leastExplanations } from './matrix-cover'
 
 /** What a key does when it is pressed. */
 export const keyStates = ['untested', 'works', 'fails', 'sticks'] as const
@@ -13,8 +14,9 @@ export interface MatrixKey {
   state: KeyState
 }
 export interface MatrixInput {
-  /** In the order in which each line passes them; the end at the connector first. */
   keys: readonly MatrixKey[]
+  /** The keys stand in the order in which each line passes them, the end at the connector first. Otherwise no break is placed. */
+  fromConnector?: boolean
   /** Each key has a diode of its own. */
   diodes?: boolean
   /** Lines that were measured from the connector to their far end: a reading in ohms, or nothing for open. */
@@ -30,35 +32,65 @@ export type MatrixFault =
   | { kind: 'line'; line: string; keys: string[] }
   /** The line is gone from this key on. */
   | { kind: 'trace'; line: string; after: string; keys: string[] }
+  /** A part of the line is gone; where, is not known without the order of its keys. */
+  | { kind: 'part'; line: string; keys: string[] }
+  /** What drives or reads the line: connector, driver, receiver. */
+  | { kind: 'drive'; line: string; keys: string[] }
+  /** Something that every key needs. */
+  | { kind: 'common'; keys: string[] }
   | { kind: 'contact' | 'diode'; keys: string[] }
 export interface MatrixResult {
+  /** The likeliest of the explanations. */
   faults: MatrixFault[]
+  /** All sets of as few faults, up to six of them; more are counted in `explanationsAtLeast`. */
+  explanations: MatrixFault[][]
+  explanationsAtLeast: number
   /** As many faults would it take, were each key to be at fault by itself. */
   keyByKey: number
   side: 'electronics' | 'keys' | 'unknown'
   measure: { what: string; expect: string }[]
   findings: Finding[]
 }
+/** What a matrix has shown, made ready for the search. */
+export interface MatrixEvidence {
+  keys: readonly MatrixKey[]
+  ordered: boolean
+  /** Lines that were measured: whole, or not. */
+  wire: ReadonlyMap<string, boolean>
+  /** Lines that answered to a short at the connector. */
+  driven: ReadonlySet<string>
+  /** Shorts at the connector that nothing answered. */
+  deaf: readonly { row: string; column: string }[]
+  badDiodes: ReadonlySet<string>
+}
 
-const most = { keys: 200, faults: 12 } as const
+const most = { keys: 200, named: 6 } as const
 /** A silicon junction in the diode test. Common practice, no source. */
 const junctionV = { from: 0.45, to: 0.8 }
 
 /**
- * The fewest faults of lines, traces, diodes and contacts that explain which keys of a matrix fail.
- * No fault that would silence a key that works is taken. The search is a least set cover, tried from one fault up; beyond the limit the largest first.
- * Source: set cover (Karp 1972); what is likely, common practice, no source.
+ * The fewest faults of lines, traces, drivers, diodes and contacts that explain which keys of a matrix fail, with all that was measured.
+ * What is alive anywhere acquits its lines up to there, what was measured whole is acquitted, what was measured broken is in every
+ * explanation. Where every key is dead, what they share comes first. What is likely: common practice, no source.
  * @throws InputError for keys named twice, or more than a keyboard has
  */
-export function judgeMatrix({ keys, diodes = false, lines = [], drops = [], shorted = [], printed = false }: MatrixInput): MatrixResult {
+export function judgeMatrix(input: MatrixInput): MatrixResult {
+  const { keys, fromConnector = false, diodes = false, lines = [], drops = [], shorted = [], printed = false } = input
   check(keys, lines, drops, shorted)
   const failing = keys.filter(k => k.state === 'fails')
-  const works = new Set(keys.filter(k => k.state === 'works').map(k => k.key))
-  const candidates = candidatesOf(keys, works)
-  const faults = leastCover(
-    failing.map(k => k.key),
-    candidates,
-  ).map((f): MatrixFault => (f.kind === 'contact' && diodes && drops.some(d => d.key === f.keys[0] && !isJunction(d.volts)) ? { ...f, kind: 'diode' } : f))
+  const evidence: MatrixEvidence = {
+    keys,
+    ordered: fromConnector,
+    wire: new Map(lines.map(l => [l.line, isWhole(l.ohm, printed)])),
+    driven: new Set(shorted.filter(s => s.types).flatMap(s => [s.row, s.column])),
+    deaf: shorted.filter(s => !s.types && !keys.some(k => k.row === s.row && k.column === s.column && isAlive(k))),
+    badDiodes: new Set(drops.filter(d => !isJunction(d.volts)).map(d => d.key)),
+  }
+  const { sets, complete } = leastExplanations(evidence)
+  const allDead = failing.length > 3 && !keys.some(isAlive)
+  const faults: MatrixFault[] = allDead
+    ? [{ kind: 'common', keys: keys.map(k => k.key) }, ...(sets[0] ?? []).filter(f => f.kind === 'line' && evidence.wire.get(f.line) === false)]
+    : (sets[0] ?? [])
   const findings: Finding[] = []
   const side = sideOf(shorted)
   if (side !== 'unknown')
@@ -93,6 +125,7 @@ export function judgeMatrix({ keys, diodes = false, lines = [], drops = [], shor
         ),
       )
   for (const f of faults) findings.push(faultFinding(f, keys))
+  findings.push(...rivals(allDead ? [] : sets, complete), ...contradictions(evidence, sets[0] ?? []))
   findings.push(...sticking(keys, diodes))
   const untested = keys.filter(k => k.state === 'untested').length
   if (untested && failing.length)
@@ -108,7 +141,113 @@ export function judgeMatrix({ keys, diodes = false, lines = [], drops = [], shor
         'Press each once, lightly, and hold it a moment.',
       ),
     )
-  return { faults, keyByKey: failing.length, side, measure: measures(faults, lines, printed, side), findings }
+  return {
+    faults,
+    explanations: (allDead ? [faults] : sets).slice(0, most.named),
+    explanationsAtLeast: allDead ? 1 : sets.length,
+    keyByKey: failing.length,
+    side,
+    measure: measures(
+      allDead
+        ? []
+        : [
+            ...faults,
+            ...sets
+              .slice(1, 3)
+              .flat()
+              .filter(f => !faults.some(o => idOf(o) === idOf(f))),
+          ],
+      lines,
+      printed,
+      side,
+    ),
+    findings,
+  }
+}
+
+const isAlive = (k: MatrixKey) => k.state === 'works' || k.state === 'sticks'
+
+/** Other sets of as few faults: the first is not the only one. */
+function rivals(sets: readonly MatrixFault[][], complete: boolean): Finding[] {
+  if (sets.length < 2)
+    return complete || !sets.length
+      ? []
+      : [finding('note', 'matrix.rivals', 'There may be other explanations with as few faults.', 'Too many fail at once to try all.')]
+  const [first, ...others] = sets
+  const named = others.slice(0, most.named - 1).map(set =>
+    set
+      .filter(f => !first!.some(o => idOf(o) === idOf(f)))
+      .map(shortly)
+      .join(' and '),
+  )
+  const rest = others.length - named.length
+  return [
+    finding(
+      'note',
+      'matrix.rivals',
+      `${complete ? '' : 'At least '}${others.length === 1 ? 'one other explanation takes' : `${others.length} other explanations take`} as few faults.`.replace(
+        /^./,
+        c => c.toUpperCase(),
+      ),
+      [
+        ...named.map(n => `Instead: ${n}.`),
+        ...(rest ? [`And ${rest} more.`] : []),
+        'A key that works on a suspected line acquits it; measuring the line settles it.',
+      ],
+    ),
+  ]
+}
+function shortly(f: MatrixFault): string {
+  if (f.kind === 'common') return 'what all keys share'
+  if (f.kind === 'contact' || f.kind === 'diode') return `the ${f.kind} of ${f.keys[0]}`
+  return {
+    line: `line ${f.line}`,
+    trace: `line ${f.line} beyond ${f.kind === 'trace' ? f.after : ''}`,
+    part: `a part of line ${f.line}`,
+    drive: `what drives ${f.line}`,
+  }[f.kind]
+}
+
+/** What was measured that does not go together with what the keys do. */
+function contradictions({ keys, wire, deaf }: MatrixEvidence, set: readonly MatrixFault[]): Finding[] {
+  const told = new Set(set.flatMap(f => f.keys))
+  const broken = [...wire].filter(([, whole]) => !whole).map(([line]) => line)
+  const idle = broken.filter(line => !set.some(f => 'line' in f && f.line === line))
+  const unexplained = keys.filter(k => k.state === 'fails' && !told.has(k.key))
+  const unheard = deaf.filter(d => !set.some(f => f.kind === 'drive' && (f.line === d.row || f.line === d.column)))
+  return [
+    ...idle
+      .filter(line => keys.some(k => (k.row === line || k.column === line) && isAlive(k)))
+      .map(line =>
+        finding(
+          'care',
+          'matrix.contradiction',
+          `Line ${line} does not read as whole, and the keys on it answer.`,
+          'It was measured elsewhere, or it comes and goes: measure it again while a key is held.',
+        ),
+      ),
+    ...(unexplained.length
+      ? [
+          finding(
+            'care',
+            'matrix.unexplained',
+            `What was measured leaves no explanation for ${unexplained
+              .map(k => k.key)
+              .slice(0, 8)
+              .join(', ')}.`,
+            'One of the readings, or of the keys that are said to work, is not as it was told.',
+          ),
+        ]
+      : []),
+    ...unheard.map(d =>
+      finding(
+        'care',
+        'matrix.unexplained',
+        `${d.row} to ${d.column} was not answered, though keys of both answer.`,
+        'Short them again, at the very pins of the connector.',
+      ),
+    ),
+  ]
 }
 
 function check(
@@ -136,56 +275,7 @@ function check(
   })
 }
 
-/** Faults that silence no key that works: whole lines, lines from a key on, and each key by itself. */
-function candidatesOf(keys: readonly MatrixKey[], works: ReadonlySet<string>): MatrixFault[] {
-  const found: MatrixFault[] = []
-  for (const axis of ['column', 'row'] as const)
-    for (const line of new Set(keys.map(k => k[axis]))) {
-      const along = keys.filter(k => k[axis] === line).map(k => k.key)
-      const lastGood = along.findLastIndex(k => works.has(k))
-      if (lastGood < 0 && along.length > 1) found.push({ kind: 'line', line, keys: along })
-      // Beyond the last one that works the trace may be gone.
-      else if (lastGood >= 0 && along.length - lastGood - 1 > 1) found.push({ kind: 'trace', line, after: along[lastGood]!, keys: along.slice(lastGood + 1) })
-    }
-  return [...found, ...keys.filter(k => k.state === 'fails').map((k): MatrixFault => ({ kind: 'contact', keys: [k.key] }))]
-}
-
-/** As few faults as explain all that fail; of as many, those that accuse fewer keys that nobody has tested. */
-function leastCover(failing: readonly string[], candidates: readonly MatrixFault[]): MatrixFault[] {
-  const wanted = new Set(failing)
-  const usable = candidates.map(f => ({ f, hits: f.keys.filter(k => wanted.has(k)) })).filter(c => c.hits.length)
-  const loose = (c: (typeof usable)[number]) => c.f.keys.length - c.hits.length
-  let best: typeof usable | undefined
-  const bad = (set: typeof usable) => set.reduce((sum, c) => sum + loose(c), 0)
-  let looks = 0
-  const search = (left: readonly string[], taken: typeof usable): void => {
-    if (++looks > 20_000) return
-    if (!left.length) {
-      if (!best || taken.length < best.length || (taken.length === best.length && bad(taken) < bad(best))) best = taken
-      return
-    }
-    if (best && taken.length >= best.length) return
-    if (taken.length >= most.faults) return
-    const [first] = left
-    for (const c of usable.filter(u => u.hits.includes(first!)).sort((a, b) => b.hits.length - a.hits.length || loose(a) - loose(b)))
-      search(
-        left.filter(k => !c.hits.includes(k)),
-        [...taken, c],
-      )
-  }
-  search(failing, [])
-  if (!best) {
-    // Too many at once to try all: the one that explains most, again and again.
-    best = []
-    for (let left = [...failing]; left.length;) {
-      const c = usable.map(u => ({ u, n: u.hits.filter(k => left.includes(k)).length })).sort((a, b) => b.n - a.n)[0]!
-      best.push(c.u)
-      left = left.filter(k => !c.u.hits.includes(k))
-    }
-  }
-  return best.map(c => c.f)
-}
-
+const isWhole = (ohm: number | null, printed: boolean) => judgeContact({ readingsOhm: [ohm], expectOhm: printed ? printedJumperOhm : 0 }).contact === 'joined'
 const isJunction = (volts: number | null) => volts !== null && volts >= junctionV.from && volts <= junctionV.to
 const sideOf = (shorted: NonNullable<MatrixInput['shorted']>): MatrixResult['side'] =>
   !shorted.length ? 'unknown' : shorted.every(s => s.types) ? 'keys' : 'electronics'
@@ -200,6 +290,25 @@ function faultFinding(f: MatrixFault, keys: readonly MatrixKey[]): Finding {
   const some = (list: readonly string[]) => `${list.slice(0, 8).join(', ')}${list.length > 8 ? ` and ${list.length - 8} more` : ''}`
   const untested = f.keys.filter(k => keys.find(m => m.key === k)?.state === 'untested')
   const but = untested.length ? ` Not tested on it: ${some(untested)}.` : ''
+  if (f.kind === 'common')
+    return finding('care', 'matrix.common', 'No key answers: look at what they share before any line.', [
+      'The plug, seated and the right way round; its supply and ground; the tail; the controller, its clock and its reset.',
+      ...(untested.length ? [`${untested.length} keys are not tested: one that answers changes this.`] : []),
+    ])
+  if (f.kind === 'part')
+    return finding(
+      'care',
+      'matrix.part',
+      `A part of line ${f.line}.`,
+      `Other keys of it work; these do not: ${some(f.keys)}. In the order of the keys from the connector on it can be placed.`,
+    )
+  if (f.kind === 'drive')
+    return finding(
+      'care',
+      'matrix.drive',
+      `What drives or reads ${f.line}: its connector, driver or receiver.`,
+      `Its keys do not answer, and its line is not what silences them: ${some(f.keys)}.${but}`,
+    )
   if (f.kind === 'line')
     return finding('care', 'matrix.line', `Line ${f.line} as a whole: its trace, jumper, tail or driver.`, `No key of it works: ${some(f.keys)}.${but}`)
   if (f.kind === 'trace')
@@ -259,13 +368,15 @@ function measures(
         ]
       : []),
     ...faults.flatMap(f =>
-      (f.kind === 'line' || f.kind === 'trace') && !lines.some(l => l.line === f.line)
+      (f.kind === 'line' || f.kind === 'trace' || f.kind === 'part') && !lines.some(l => l.line === f.line)
         ? [
             {
               what:
                 f.kind === 'line'
                   ? `Line ${f.line}, from the connector to its nearest key, with its jumper between`
-                  : `Line ${f.line}, from ${f.after} to ${f.keys[0]}`,
+                  : f.kind === 'part'
+                    ? `Line ${f.line}, from key to key`
+                    : `Line ${f.line}, from ${f.after} to ${f.keys[0]}`,
               expect,
             },
           ]

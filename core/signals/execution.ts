@@ -37,11 +37,16 @@ const yes = (because: string[]): Said => ({
   executing: 'yes',
   findings: [finding('fine', 'signals.executing', 'Code is being executed.', [...because, 'Whether it is the right code is another matter.'], commonPractice)],
 })
-const no = (says: string, because: string, code = 'signals.idle'): Said => ({ executing: 'no', findings: [finding('care', code, says, because, commonPractice)] })
-const unknown = (code: string, because: string | string[], level: 'note' | 'care' = 'note', says = 'Whether code is being executed, it cannot be said.'): Said => ({
-  executing: 'unknown',
-  findings: [finding(level, code, says, because)],
+const no = (says: string, because: string, code = 'signals.idle'): Said => ({
+  executing: 'no',
+  findings: [finding('care', code, says, because, commonPractice)],
 })
+const unknown = (
+  code: string,
+  because: string | string[],
+  level: 'note' | 'care' = 'note',
+  says = 'Whether code is being executed, it cannot be said.',
+): Said => ({ executing: 'unknown', findings: [finding(level, code, says, because)] })
 
 /**
  * Whether code is being executed. That the bus is lively is not enough: noise, a shift register and a video circuit are lively too.
@@ -57,7 +62,9 @@ export function executionOf(judged: readonly LineJudged[], capture: Capture, edg
 
 /** Reset lines that are active when the capture ends. */
 const heldResets = (judged: readonly LineJudged[], { lines }: Capture) =>
-  judged.filter((l, i) => isReset(l.name) && (activeLow(l.name) ? lines[i]!.levels.at(-1) === low : lines[i]!.levels.at(-1) === high && l.kind === 'stuck-high'))
+  judged.filter(
+    (l, i) => isReset(l.name) && (activeLow(l.name) ? lines[i]!.levels.at(-1) === low : lines[i]!.levels.at(-1) === high && l.kind === 'stuck-high'),
+  )
 
 function verdict(judged: readonly LineJudged[], capture: Capture, edges: readonly Float64Array[]): Said {
   const at = (of: (l: LineJudged) => boolean) => judged.flatMap((l, i) => (of(l) ? [i] : []))
@@ -75,7 +82,10 @@ function verdict(judged: readonly LineJudged[], capture: Capture, edges: readonl
       return unknown('signals.short', 'Capture for longer, or closer to the start.', 'note', 'Too few changes to say whether code is being executed.')
     return no('No sign of code being executed.', 'Nothing on the bus changes.')
   }
-  const stillFrom = silentFrom(bus.map(i => edges[i]!), capture)
+  const stillFrom = silentFrom(
+    bus.map(i => edges[i]!),
+    capture,
+  )
   if (stillFrom !== null)
     return no(
       'What ran has stopped.',
@@ -105,7 +115,8 @@ function verdict(judged: readonly LineJudged[], capture: Capture, edges: readonl
             : 'Lines of the bus stopped one after the other.',
     )
   }
-  if (!clocks.length) return unknown('signals.no-clock', 'The bus is lively. Whether a processor drives it shows only beside its clock: capture that too, named CLK or PHI.')
+  if (!clocks.length)
+    return unknown('signals.no-clock', 'The bus is lively. Whether a processor drives it shows only beside its clock: capture that too, named CLK or PHI.')
   const busEdges = bus.map(k => edges[k]!)
   if (Math.max(...steady.map(i => inStepWithClock(edges[i]!, busEdges))) < clockedFrom)
     return unknown(
@@ -117,13 +128,33 @@ function verdict(judged: readonly LineJudged[], capture: Capture, edges: readonl
 }
 
 /** The last question: whether what is in step with its clock fetches instructions. */
-function fetchSigns(judged: readonly LineJudged[], capture: Capture, edges: readonly Float64Array[], walk: AddressWalk | null, steady: readonly number[]): Said {
+function fetchSigns(
+  judged: readonly LineJudged[],
+  capture: Capture,
+  edges: readonly Float64Array[],
+  walk: AddressWalk | null,
+  steady: readonly number[],
+): Said {
   const clocked = 'The bus changes in step with its clock, to the end.'
   if (walk?.kind === 'walks')
-    return yes([`${walk.lines[0]} to ${walk.lines.at(-1)} count up in ${Math.round(walk.onward * 100)} % of their steps and jump away between, at uneven lengths.`, clocked])
+    return yes([
+      `${walk.lines[0]} to ${walk.lines.at(-1)} count up in ${Math.round(walk.onward * 100)} % of their steps and jump away between, at uneven lengths.`,
+      clocked,
+    ])
   const strobes = judged.flatMap((l, i) => (isFetch(l.name) ? [i] : []))
-  const rhythm = strobes.map(i => fetchRhythm(edges[i]!, steady.map(k => edges[k]!))).find(r => r !== null)
-  if (rhythm) return yes([`${judged[strobes[0]!]!.name} comes every ${rhythm.shortest} to ${rhythm.longest} cycles, at uneven lengths and an even width, as fetches do.`, clocked])
+  const rhythm = strobes
+    .map(i =>
+      fetchRhythm(
+        edges[i]!,
+        steady.map(k => edges[k]!),
+      ),
+    )
+    .find(r => r !== null)
+  if (rhythm)
+    return yes([
+      `${judged[strobes[0]!]!.name} comes every ${rhythm.shortest} to ${rhythm.longest} cycles, at uneven lengths and an even width, as fetches do.`,
+      clocked,
+    ])
   return unknown('signals.no-fetch', [
     clocked,
     walk?.kind === 'repeats'
@@ -140,7 +171,12 @@ function remarksOf(judged: readonly LineJudged[], capture: Capture): Finding[] {
     ...judged
       .filter(l => isClock(l.name) && l.kind !== 'regular')
       .map(l =>
-        finding('care', 'signals.clock', `${l.name} is no steady clock: it ${doings[l.kind]}.`, 'Without a steady clock nothing else on the bus can be believed.'),
+        finding(
+          'care',
+          'signals.clock',
+          `${l.name} is no steady clock: it ${doings[l.kind]}.`,
+          'Without a steady clock nothing else on the bus can be believed.',
+        ),
       ),
     ...heldResets(judged, capture).map(l =>
       finding(
@@ -167,7 +203,12 @@ function remarksOf(judged: readonly LineJudged[], capture: Capture): Finding[] {
       l.inStep
         .filter(s => judged.findIndex(o => o.name === s.with) > i && isBus(l.name) && isBus(s.with) && !s.inverted)
         .map(s =>
-          finding('care', 'signals.step', `${l.name} and ${s.with} change in step.`, 'Two lines of a bus hardly do: they may be joined. Probe them with the power off.'),
+          finding(
+            'care',
+            'signals.step',
+            `${l.name} and ${s.with} change in step.`,
+            'Two lines of a bus hardly do: they may be joined. Probe them with the power off.',
+          ),
         ),
     ),
   ]

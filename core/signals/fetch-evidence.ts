@@ -71,7 +71,11 @@ export function inStepWithClock(clock: Float64Array, bus: readonly Float64Array[
   }
   if (all < 40) return 0
   const taken = count < 4 ? 1 : Math.max(2, Math.round(count / 4))
-  const share = phases.sort((a, b) => b - a).slice(0, taken).reduce((sum, n) => sum + n, 0) / all
+  const share =
+    phases
+      .sort((a, b) => b - a)
+      .slice(0, taken)
+      .reduce((sum, n) => sum + n, 0) / all
   return (share - taken / count) / (1 - taken / count)
 }
 
@@ -100,7 +104,10 @@ export function addressWalk({ lines, durationS }: Pick<Capture, 'lines' | 'durat
   // From the lowest on, without a gap; a bus of words begins with A1.
   const run = named[0] && named[0].place <= 1 ? named.filter(({ place }, i) => place === named[0]!.place + i).slice(0, 12) : []
   if (run.length < 3) return null
-  const values = wordsOf(run.map(r => r.line), durationS)
+  const values = wordsOf(
+    run.map(r => r.line),
+    durationS,
+  )
   if (values.length < 40) return null
   const chance = 2 ** -run.length
   const mask = 2 ** run.length - 1
@@ -138,7 +145,11 @@ export function addressWalk({ lines, durationS }: Pick<Capture, 'lines' | 'durat
 function wordsOf(lines: readonly SignalLine[], durationS: number): number[] {
   const events = lines.flatMap((line, bit) => Array.from(line.atS, (atS, i) => ({ atS, bit, level: line.levels[i]! })))
   events.sort((a, b) => a.atS - b.atS)
-  const spans = events.slice(1).map((e, i) => e.atS - events[i]!.atS).filter(s => s > 0).sort((a, b) => a - b)
+  const spans = events
+    .slice(1)
+    .map((e, i) => e.atS - events[i]!.atS)
+    .filter(s => s > 0)
+    .sort((a, b) => a - b)
   // Skew between lines of a bus is far below the time that a word stands.
   const moment = Math.min((spans[Math.floor(spans.length / 2)] ?? 0) / 4, durationS / 100)
   const words: number[] = []

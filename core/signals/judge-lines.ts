@@ -76,10 +76,19 @@ export function judgeLines(capture: Capture): SignalsResult {
   // What rests on half a record is not sure, whatever the other half shows.
   const sure = doubts.every(d => d.code !== 'signals.unread')
   const said = sure ? findings : findings.map(f => (f.code === 'signals.executing' ? notSure : f))
-  return { lines: judged, executing: sure ? executing : 'unknown', findings: [...doubts.filter(d => d.level === 'care'), ...said, ...doubts.filter(d => d.level !== 'care')] }
+  return {
+    lines: judged,
+    executing: sure ? executing : 'unknown',
+    findings: [...doubts.filter(d => d.level === 'care'), ...said, ...doubts.filter(d => d.level !== 'care')],
+  }
 }
 
-const notSure = finding('note', 'signals.executing', 'Whether code is being executed, it cannot be said.', 'What could be read looks like it, but too much could not be read.')
+const notSure = finding(
+  'note',
+  'signals.executing',
+  'Whether code is being executed, it cannot be said.',
+  'What could be read looks like it, but too much could not be read.',
+)
 
 /** What the record itself leaves in doubt. */
 function doubtsOf({ read, unread, pauses, timeIs, durationS }: Capture): Finding[] {
@@ -107,7 +116,14 @@ function doubtsOf({ read, unread, pauses, timeIs, durationS }: Capture): Finding
         ]
       : []),
     ...(timeIs === 'steps'
-      ? [finding('note', 'signals.steps', 'How long a step of the capture is, is not known.', 'Times are counted in steps, and no rate is given. Order and regularity do not need it.')]
+      ? [
+          finding(
+            'note',
+            'signals.steps',
+            'How long a step of the capture is, is not known.',
+            'Times are counted in steps, and no rate is given. Order and regularity do not need it.',
+          ),
+        ]
       : []),
   ]
 }
@@ -175,4 +191,3 @@ function stepOf(a: Float64Array, b: Float64Array, durationS: number): 'same' | '
   const wanted = stepShare * Math.max(a.length, b.length)
   return same >= wanted ? 'same' : inverted >= wanted ? 'inverted' : null
 }
-

@@ -20,14 +20,13 @@ const halfCycleNs = 250
 /** What a small processor puts on its bus in each cycle of the clock: an address, data, and whether it fetches. */
 function* busCycles(random: () => number): Generator<{ address: number; data: number; fetches: boolean }> {
   const program = Array.from({ length: 256 }, () => Math.floor(random() * 256))
-  for (let at = 0; ; ) {
+  for (let at = 0; ;) {
     const opcode = program[at]!
     const kind = opcode % 8
     // An instruction has one to three bytes, and is fetched in four cycles, the rest of it in three each.
     const bytes = 1 + (kind > 3 ? 1 : 0) + (kind > 6 ? 1 : 0)
     for (let byte = 0; byte < bytes; byte++)
-      for (let cycle = 0; cycle < (byte ? 3 : 4); cycle++)
-        yield { address: at + byte, data: program[(at + byte) & 255]!, fetches: byte === 0 && cycle < 2 }
+      for (let cycle = 0; cycle < (byte ? 3 : 4); cycle++) yield { address: at + byte, data: program[(at + byte) & 255]!, fetches: byte === 0 && cycle < 2 }
     if (kind === 3 || kind === 5) for (let cycle = 0; cycle < 3; cycle++) yield { address: opcode * 3, data: Math.floor(random() * 256), fetches: false }
     // One in eight jumps, most of them back.
     at = (kind === 4 && random() < 0.8 ? at + 256 - 3 - (opcode >> 4) : at + bytes) & 255
@@ -37,13 +36,7 @@ function* busCycles(random: () => number): Generator<{ address: number; data: nu
 /** A capture as a Value Change Dump, IEEE 1364. @param changes about so many, over all lines */
 export function madeUpCapture(scenario: CaptureScenario, { seed = 1, changes = 4000 } = {}): string {
   const random = seeded(seed)
-  const names = [
-    'CLK',
-    '/RESET',
-    'M1',
-    ...Array.from({ length: dataLines }, (_, i) => `D${i}`),
-    ...Array.from({ length: addressLines }, (_, i) => `A${i}`),
-  ]
+  const names = ['CLK', '/RESET', 'M1', ...Array.from({ length: dataLines }, (_, i) => `D${i}`), ...Array.from({ length: addressLines }, (_, i) => `A${i}`)]
   const [clock, reset, fetch, data, address] = [0, 1, 2, 3, 3 + dataLines]
   const id = (i: number) => String.fromCharCode(33 + i)
   const out = [

@@ -161,15 +161,25 @@ function readTable(text: string): Capture {
     throw new InputError('text', timeName, 'Capture: neither a Value Change Dump nor a table with a heading: time, then a name for each line.')
   const some = body.slice(0, 2000)
   if (!countHeading.test(timeName) && !timeHeading.test(timeName) && some.every(row => /^[01]?$/.test(plain(row[0]))))
-    throw new InputError('text', timeName, `Capture: the first column, ${timeName}, holds levels and no time. Export it with a column of time, or of sample numbers, in front.`)
+    throw new InputError(
+      'text',
+      timeName,
+      `Capture: the first column, ${timeName}, holds levels and no time. Export it with a column of time, or of sample numbers, in front.`,
+    )
   if (between === ',' && some.filter(row => row.length >= 2 * heading.length - 1).length > some.length / 2)
-    throw new InputError('text', some[0]!.join(','), 'Capture: its rows have about twice as many values as its heading has names, as decimal commas between commas do. Export it with points, or with semicolons between the columns.')
+    throw new InputError(
+      'text',
+      some[0]!.join(','),
+      'Capture: its rows have about twice as many values as its heading has names, as decimal commas between commas do. Export it with points, or with semicolons between the columns.',
+    )
   const lines = names.map((name, i) => gathering.line(name || `line ${i + 1}`))
   if (lines.includes(undefined)) gathering.note(1, 'There are more lines than are taken; the last are left out.')
   const [, unit] = /[([]\s*([a-zµ]+)\s*[)\]]/i.exec(timeName) ?? /(?:^|_)([munpµ]?s)$/i.exec(timeName) ?? []
   const known = units[unit?.toLowerCase() ?? '']
   // A heading that says time alone means seconds, unless whole numbers beyond any capture stand below it.
-  const counts = known === undefined && (countHeading.test(timeName) || (some.length > 2 && some.every(row => /^\d*$/.test(plain(row[0]))) && Number(plain(some.at(-1)![0])) > 600))
+  const counts =
+    known === undefined &&
+    (countHeading.test(timeName) || (some.length > 2 && some.every(row => /^\d*$/.test(plain(row[0]))) && Number(plain(some.at(-1)![0])) > 600))
   if (counts) {
     gathering.timeIs = 'steps'
     gathering.note(1, `“${timeName}” does not say how long a step is: times are counted in steps.`)

@@ -162,7 +162,16 @@ describe('a record that is not whole', () => {
 
   it('decimal commas, levels as words and lines that nobody drives are read', () => {
     const { lines, read, unread } = readCapture('Zeit [ms];D0;D1;V\n0,0;L;Z;0,2\n0,5;H;1;4,9\n1,0;low;Hi-Z;1,4')
-    expect([lines.map(l => [...l.levels]), [...lines[0]!.atS], read, unread]).toEqual([[[0, 1, 0], [3, 1, 3], [0, 1, 2]], [0, 0.0005, 0.001], 3, 0])
+    expect([lines.map(l => [...l.levels]), [...lines[0]!.atS], read, unread]).toEqual([
+      [
+        [0, 1, 0],
+        [3, 1, 3],
+        [0, 1, 2],
+      ],
+      [0, 0.0005, 0.001],
+      3,
+      0,
+    ])
     expect(() => readCapture('time,D0,D1\n0,0,1,0\n0,5,1,0\n0,9,1,1'.replaceAll(/,(\d)$/gm, ',$1,0'))).toThrow('decimal commas')
   })
 

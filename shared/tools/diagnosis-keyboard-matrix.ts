@@ -9,6 +9,14 @@ const b = z.boolean()
 const name = s.min(1).max(40)
 const keys = z.array(s)
 
+const Faults = z.array(
+  z.union([
+    z.object({ kind: z.enum(['line', 'part', 'drive']), line: s, keys }),
+    z.object({ kind: z.literal('trace'), line: s, after: s, keys }),
+    z.object({ kind: z.enum(['contact', 'diode', 'common']), keys }),
+  ]),
+)
+
 /** Six columns of four keys, two columns dead; the rest works. */
 const exampleKeys: MatrixKey[] = Array.from('1234QWERTYASDFGHZXCVBNM,', (key, i) => ({
   key,
@@ -22,13 +30,18 @@ export const diagnosisKeyboardMatrix = defineTool({
   title: 'Keyboard matrix',
   summary: 'Which lines, traces, diodes or contacts explain the keys that fail, whether it is the electronics, and what to measure next.',
   input: z.object({
-    keys: z.array(z.object({ key: name, row: name, column: name, state: z.enum(keyStates) })).max(200),
+    keys: z
+      .array(z.object({ key: name, row: name, column: name, state: z.enum(keyStates) }))
+      .max(200)
+      .describe('Every key with its two lines. With `fromConnector` in the order in which the lines pass them, the key nearest to the connector first.'),
+    fromConnector: b.optional().describe('The keys are in the order of the lines, from the connector on. Without it no break is placed along a line.'),
     diodes: b.optional(),
     printed: b.optional(),
     lines: z
       .array(z.object({ line: name, ohm: n.min(0).max(1e12).nullable() }))
       .max(100)
-      .optional(),
+      .optional()
+      .describe('Measured from the connector to the far end of the line; null for open.'),
     drops: z
       .array(z.object({ key: name, volts: n.min(-100).max(100).nullable() }))
       .max(200)
@@ -39,19 +52,15 @@ export const diagnosisKeyboardMatrix = defineTool({
       .optional(),
   }),
   output: z.object({
-    faults: z.array(
-      z.union([
-        z.object({ kind: z.literal('line'), line: s, keys }),
-        z.object({ kind: z.literal('trace'), line: s, after: s, keys }),
-        z.object({ kind: z.enum(['contact', 'diode']), keys }),
-      ]),
-    ),
+    faults: Faults,
+    explanations: z.array(Faults),
+    explanationsAtLeast: n,
     keyByKey: n,
     side: z.enum(['electronics', 'keys', 'unknown']),
     measure: z.array(z.object({ what: s, expect: s })),
     findings: z.array(Finding),
   }),
-  example: { keys: exampleKeys, printed: true, lines: [{ line: 'C3', ohm: 3600 }], shorted: [{ row: 'R1', column: 'C3', types: true }] },
+  example: { keys: exampleKeys, fromConnector: true, printed: true, lines: [{ line: 'C3', ohm: 3600 }], shorted: [{ row: 'R1', column: 'C3', types: true }] },
   run: judgeMatrix,
   findings: output => output.findings,
 })

@@ -23,7 +23,7 @@ function record(cycles: Iterable<Cycle>, { random, cycles: wanted }: Circuit, { 
     if (line.levels.at(-1) === level) return
     const sampled = Math.ceil(at * samples) / samples
     if (line.at.at(-1) === sampled) line.levels[line.levels.length - 1] = level
-    else line.at.push(sampled), line.levels.push(level)
+    else (line.at.push(sampled), line.levels.push(level))
   }
   let n = 0
   for (const cycle of cycles) {
@@ -83,7 +83,8 @@ const fakes: Record<string, (circuit: Circuit) => Capture> = {
   },
   'random pins, clocked': c => {
     function* pins(): Generator<Cycle> {
-      for (;;) yield [{ at: 0.2, lines: { ...bits('D', 8, Math.floor(c.random() * 256)), ...bits('A', c.addresses, Math.floor(c.random() * 2 ** c.addresses)) } }]
+      for (;;)
+        yield [{ at: 0.2, lines: { ...bits('D', 8, Math.floor(c.random() * 256)), ...bits('A', c.addresses, Math.floor(c.random() * 2 ** c.addresses)) } }]
     }
     return record(pins(), c)
   },
@@ -144,7 +145,10 @@ export const captures: Simulation = {
     const run = executing(c => record(processor(c), c))
     const seen = run.filter(r => r === 'yes').length
     return {
-      figures: { 'processors seen to run': share(seen, run.length), 'circuits without code taken for one': share(lies.length, runs * Object.keys(fakes).length) },
+      figures: {
+        'processors seen to run': share(seen, run.length),
+        'circuits without code taken for one': share(lies.length, runs * Object.keys(fakes).length),
+      },
       failures: [
         ...lies,
         ...(run.includes('no') ? ['a processor that runs is said to be idle'] : []),

@@ -1,4 +1,5 @@
 import { captures } from './captures'
+import { keyboards } from './keyboards'
 import type { Simulation } from './simulation'
 
-export const simulations: readonly Simulation[] = [captures]
+export const simulations: readonly Simulation[] = [captures, keyboards]

@@ -13,4 +13,5 @@ export interface Simulation {
 export const share = (n: number, of: number) => `${n} of ${of} (${of ? Math.round((n / of) * 1000) / 10 : 0} %)`
 
 /** A number of a normal distribution, by Box and Muller (1958). */
-export const normal = (random: () => number, mean = 0, deviation = 1) => mean + deviation * Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random())
+export const normal = (random: () => number, mean = 0, deviation = 1) =>
+  mean + deviation * Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random())
