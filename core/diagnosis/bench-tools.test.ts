@@ -88,13 +88,38 @@ describe('failing memory', () => {
   it.each([0, 3, 6])('address line %i open in a simulated memory is told from a stuck data bit where it can be, and not where it cannot', line => {
     // A made-up memory whose address line floats: half the accesses lose it, one way and the other.
     const turned = [0x21, 0x64, 0x0f, 0x5a].map(address => ({ address, expected: address, read: address ^ (1 << line) }))
-    expect(judge(turned, { addressInData: true })).toMatchObject({ kind: 'address-line', addressLine: line })
+    // The words are of 8 bits in a memory of 32 KB: a line 8 higher may be folded onto it.
+    expect(judge(turned, { addressInData: true })).toMatchObject({ kind: 'address-line', addressLine: null, addressLines: [line, line + 8] })
     // Stuck low: what was written last stands in both places, exactly as a data bit stuck at 1 looks.
     const cells = new Map<number, number>()
     for (let a = 0; a < 128; a++) cells.set(a & ~(1 << line), a)
     const failures = Array.from({ length: 128 }, (_, a) => ({ address: a, expected: a, read: cells.get(a & ~(1 << line))! })).filter(f => f.expected !== f.read)
     expect(judge(failures, { addressInData: true }).kind).toBe('unclear')
     expect(judge(failures, { addressInData: true }).findings[0]!.code).toBe('memory.line-or-bit')
+  })
+
+  it('joined address lines are told from joined data lines where they can be; what lies outside of the map weighs', () => {
+    // Lines 2 and 5 joined, the lower wins, written upwards: the last that was written stands in three places.
+    const cell = (a: number) => ((a >> 2) & 1 && (a >> 5) & 1 ? a : a & ~0b100100)
+    const cells = new Map<number, number>()
+    for (let a = 0; a < 256; a++) cells.set(cell(a), a)
+    const failures = Array.from({ length: 256 }, (_, address) => ({ address, expected: address, read: cells.get(cell(address))! })).filter(
+      f => f.expected !== f.read,
+    )
+    const small = { banks: [{ name: 'all', from: 0, to: 255, chips: chips('A') }], addressInData: true }
+    expect(judge(failures, small)).toMatchObject({ kind: 'joined-addresses', addressLines: [2, 5] })
+    // Told by the very words that a joined pair of data lines would give.
+    const alike = failures.filter(f => f.expected & 4).map(f => ({ ...f, read: f.expected & ~0b100100 }))
+    expect(
+      judge(
+        alike.filter(f => (f.expected & 36) === 4 || (f.expected & 36) === 32),
+        small,
+      ).kind,
+    ).not.toBe('joined-addresses')
+    const outside = judge([...at([0x4100, 0x4200, 0x7000], w => w | 8), ...at([0x9000, 0x9100], w => w | 8)])
+    expect([outside.kind, outside.findings.map(f => f.code).includes('memory.outside-some')]).toEqual(['data-line', true])
+    const overlapping = [banks[0]!, { ...banks[1]!, from: 0x3000 }]
+    expect(judgeMemory({ widthBits: 8, bitsPerChip: 1, banks: overlapping, failures: [] }).findings.map(f => f.code)).toContain('memory.overlap')
   })
 
   it('many bits in many places are not the memory; all bits of one bank are its selection', () => {

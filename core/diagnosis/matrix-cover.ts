@@ -112,8 +112,8 @@ export function leastExplanations(evidence: MatrixEvidence): Explanations {
   }
   const untried = (c: Candidate) => c.fault.keys.filter(k => evidence.keys.some(m => m.key === k && m.state === 'untested')).length
   const loose = (set: readonly Candidate[]) => set.reduce((sum, c) => sum + untried(c), 0)
-  const sets = [...found.values()].sort((a, b) => loose(a) - loose(b)).map(set =>
-      [...taken, ...set].map(c => c.fault).sort((a, b) => b.keys.length - a.keys.length),
-    )
+  const sets = [...found.values()]
+    .sort((a, b) => loose(a) - loose(b))
+    .map(set => [...taken, ...set].map(c => c.fault).sort((a, b) => b.keys.length - a.keys.length))
   return { sets: sets.length ? sets : taken.length ? [taken.map(c => c.fault)] : [], complete }
 }

@@ -28,6 +28,7 @@ export const diagnosisMemoryFault = defineTool({
     bits: z.array(z.object({ bit: n, failures: n, stuck: z.enum(['0', '1', 'either']) })),
     chips: z.array(z.object({ place: s, bank: s, bits: z.array(n), failures: n })),
     addressLine: n.nullable(),
+    addressLines: z.array(n),
     findings: z.array(Finding),
   }),
   example: {

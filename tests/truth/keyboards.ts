@@ -76,8 +76,13 @@ export const keyboards: Simulation = {
       if (explanations.some(set => set.every(f => holds(board, f)))) among++
       // Every line measured, every crossing of a failing key shorted at the connector: what is said now has to be so.
       const ends = (line: string) => (line[0] === 'R' ? board.columns : board.rows)
-      const lines = [...new Set(keys.flatMap(k => [k.row, k.column]))].map(line => ({ line, ohm: (board.breaks.get(line) ?? ends(line)) < ends(line) ? null : 1 }))
-      const shorted = keys.filter(k => k.state === 'fails').map(k => ({ row: k.row, column: k.column, types: !board.undriven.has(k.row) && !board.undriven.has(k.column) }))
+      const lines = [...new Set(keys.flatMap(k => [k.row, k.column]))].map(line => ({
+        line,
+        ohm: (board.breaks.get(line) ?? ends(line)) < ends(line) ? null : 1,
+      }))
+      const shorted = keys
+        .filter(k => k.state === 'fails')
+        .map(k => ({ row: k.row, column: k.column, types: !board.undriven.has(k.row) && !board.undriven.has(k.column) }))
       const told = judgeMatrix({ keys, fromConnector: true, lines, shorted: shorted.slice(0, 100) })
       all++
       if (told.faults.every(f => holds(board, f) || f.kind === 'contact' || f.kind === 'common')) measured++
@@ -93,7 +98,11 @@ export const keyboards: Simulation = {
         'true one among those named, by keys alone': share(among, cases),
         'true with lines measured and shorted': share(measured, all),
       },
-      failures: [...failures, ...(among < 0.7 * cases ? [`only ${share(among, cases)} of true explanations named`] : []), ...(measured < 0.9 * all ? [`only ${share(measured, all)} true when measured`] : [])],
+      failures: [
+        ...failures,
+        ...(among < 0.7 * cases ? [`only ${share(among, cases)} of true explanations named`] : []),
+        ...(measured < 0.9 * all ? [`only ${share(measured, all)} true when measured`] : []),
+      ],
     }
   },
 }
