@@ -1,4 +1,4 @@
-import { type Band, fitApproach, slopeOf } from '../kernel/approach'
+import { type Band, exponentialAlone, fitApproach, slopeOf } from '../kernel/approach'
 import { type Finding, commonPractice, finding } from '../kernel/finding'
 import { InputError } from '../kernel/input-error'
 
@@ -40,14 +40,13 @@ const usualLeftG = 0.2
 /** No more than this is forecast: what takes longer wants another way of drying. */
 const horizonHours = 24 * 60
 export const fewestWeighings = 4
-/** So long it has to stand still at least before it counts as dry. Common practice, no source: constant mass is judged over hours. */
-const stillHours = 12
 
 /**
  * From a series of weighings: what it weighs dry, how quickly it dries, and when too little water is left to matter.
  *
- * m(t) = m_dry + (m₀ − m_dry)·e^(−t/τ), the falling-rate part of drying. Bands hold the truth about 95 times of 100 where drying follows it;
- * water that sits under a chip follows a slower law of its own, so the mass alone never says that a board may be powered.
+ * m(t) = m_dry + (m₀ − m_dry)·d(t/τ), the falling-rate part of drying, in any of the shapes of `fitApproach`: with a slow remainder too, as of
+ * water under chips. The bands are the union over all that the weighings allow, and never narrower than the scales can show; what they cannot
+ * show yet is asked about. The mass alone never says that a board may be powered.
  * @throws InputError for times and masses that are none
  */
 export function judgeDrying({ weighings, errorG = usualErrorG, leftG = usualLeftG, nowHours }: DryingInput): DryingResult {
@@ -120,35 +119,53 @@ export function judgeDrying({ weighings, errorG = usualErrorG, leftG = usualLeft
       ],
     }
 
-  const leftNowG = fit.leftAt(now)
-  const reached = (edge: keyof Band) => firstBelow(at => fit.leftAt(at)[edge], leftG)
+  // Less than the scales show is not known to be left, and not known to be gone.
+  const shownG = Math.max(errorG, fit.sigma)
+  const left = fit.leftAt(now)
+  const leftNowG = { low: Math.max(0, left.low), mid: Math.max(0, left.mid), high: Math.max(shownG, left.high) }
+  const wantedG = Math.max(leftG, shownG)
+  const reached = (edge: keyof Band) => firstBelow(at => fit.leftAt(at)[edge], wantedG)
   const dryAtHours = { low: reached('low'), mid: reached('mid'), high: reached('high') }
-  // A slow tail hides behind a fit of the quick part: dry is only what has also stood still for a while.
-  const still = hasStoodStill(points, errorG, fit.tau)
-  const fitted = leftNowG.high <= leftG
-  const dry = fitted && still
-  const reference = `${points.length} weighings, ± ${three(fit.sigma)} g each; an exponential approach with a time constant of ${three(fit.tau)} h.`
+  const dry = leftNowG.high <= wantedG
+  // What a single approach would leave, beside what a slow remainder may: the difference is what has to be asked about.
+  const alone = fitApproach(points, errorG, exponentialAlone).leftAt(now)
+  const deepG = leftNowG.high - Math.max(shownG, alone.high)
+  const reference = `${points.length} weighings, ± ${three(fit.sigma)} g each; a time constant of ${three(fit.tau)} h${fit.shape === 'exponential' ? '' : ', and no plain exponential'}.`
   return {
     state: dry ? 'dry' : 'drying',
     dryMassG: fit.endBand,
     tauHours: fit.tau,
     leftNowG,
     dryAtHours,
-    weighAgainAtHours: now + Math.max(0.5, Math.min(fit.tau, dry ? fit.tau : Math.max(0, dryAtHours.low - now))),
+    // What is slow shows only in time: each wait is a quarter longer than all before.
+    weighAgainAtHours: now + Math.max(0.5, now / 4, Math.min(fit.tau, dry ? fit.tau : Math.max(0, dryAtHours.low - now))),
     findings: [
       dry
-        ? finding('fine', 'drying.dry', `Dry by its mass: at most ${three(Math.max(0, leftNowG.high))} g are left.`, reference)
-        : fitted
-          ? finding('note', 'drying.still', 'By the curve it is dry, but it has not stood still yet: weigh it again after half a day.', [
-              reference,
-              'Water that sits deep follows a slower law of its own, and shows only in time.',
-            ])
-          : finding(
-              'note',
-              'drying.drying',
-              `Still drying: ${three(Math.max(0, leftNowG.low))} to ${three(Math.max(0, leftNowG.high))} g are left.`,
-              reference,
+        ? finding('fine', 'drying.dry', `Dry by its mass: at most ${three(leftNowG.high)} g ${leftNowG.high === 1 ? 'is' : 'are'} left.`, reference)
+        : finding('note', 'drying.drying', `Still drying: ${three(leftNowG.low)} to ${three(leftNowG.high)} g are left.`, reference),
+      ...(!dry && deepG > wantedG / 2
+        ? [
+            finding(
+              'care',
+              'drying.remainder',
+              `Up to ${three(leftNowG.high)} g may leave slowly. Is there anything that holds water: chips on the board, sockets, windings, foam, a label?`,
+              [
+                'These weighings cannot tell it from a dry mass that is a little higher; longer ones can.',
+                `Weigh again after ${hoursInWords(Math.max(fit.tau, last))}, as exactly as the scales go.`,
+              ],
             ),
+          ]
+        : []),
+      ...(shownG > leftG
+        ? [
+            finding(
+              'note',
+              'drying.scales',
+              `These scales show no less than ${three(shownG)} g: that is what is judged, and not ${three(leftG)} g.`,
+              'Less may be left and is not seen. Weigh more exactly, or weigh less at once.',
+            ),
+          ]
+        : []),
       ...(dryAtHours.high >= horizonHours && !dry
         ? [
             finding(
@@ -172,16 +189,6 @@ export function judgeDrying({ weighings, errorG = usualErrorG, leftG = usualLeft
   }
 }
 
-/**
- * Whether the mass has stood still: half a day, or twice the time constant, within three times the error of weighing. Half a gram that leaves with a time
- * constant of two days is seen by then.
- */
-function hasStoodStill(points: readonly { at: number; value: number }[], errorG: number, tauHours: number): boolean {
-  const last = points.at(-1)!
-  const since = points.findLastIndex(p => last.at - p.at >= Math.max(stillHours, 2 * tauHours))
-  return since >= 0 && points.slice(since).every(p => p.value - last.value <= 3 * errorG)
-}
-
 /** The first instant, to a minute, at which something that falls is no more than an amount; the horizon where it is not reached before. */
 function firstBelow(value: (at: number) => number, amount: number): number {
   if (value(0) <= amount) return 0
@@ -194,4 +201,5 @@ function firstBelow(value: (at: number) => number, amount: number): number {
   }
   return high
 }
+const hoursInWords = (h: number) => (h < 36 ? `${Math.max(1, Math.round(h))} h` : `${Math.round(h / 24)} days`)
 const three = (n: number) => String(Number(n.toPrecision(3)))

@@ -1,5 +1,5 @@
 import { cumulativeStdNormalProbability, median } from 'simple-statistics'
-import { type Approach, type Band, fitApproach } from '../kernel/approach'
+import { type Approach, type Band, type Point, fitApproach } from '../kernel/approach'
 import { type Finding, commonPractice, finding } from '../kernel/finding'
 import { InputError } from '../kernel/input-error'
 import { type MeasuredColour, deltaE00 } from './colour'
@@ -52,8 +52,12 @@ export interface WhiteningResult {
 export const usualGoalB = 1
 /** Three points make a curve. */
 export const fewestColours = 3
-/** Where nothing is known: this long, and measure. Eight hours under cream in a box are a clear change: common practice, no source. */
+/** Where nothing is known: this long at most, and measure. Eight hours under cream in a box are a clear change: common practice, no source. */
 const firstHours = 4
+/** No part is taken to lose more of its b* in an hour than this before it has shown its own pace. Common practice, no source. */
+const quickestPerHour = 12
+/** A part that begins late may go on so many times as quickly as it has so far. Common practice, no source. */
+const quickening = 3
 const horizonHours = 500
 /** Where methods were mixed no curve can be trusted far. */
 const mixedHours = 2
@@ -103,14 +107,16 @@ export function forecastWhitening({ reference, measured, hoursNow, goalB = usual
   const base = { nowB, nowBError, deltaE }
 
   const measuredNow = now - last.hours < 1e-9
-  const stop = measuredNow ? stopsAlready(nowB, nowBError, goalB) : null
+  const lighterBy = last.l - reference.l
+  const stop = measuredNow ? (lighter(lighterBy, twice * Math.hypot(last.error, reference.error)) ?? stopsAlready(nowB, nowBError, goalB)) : null
+  const most = mostHours(sorted, { reference, goalB, now, curve: !!usable })
   const curve = usable ? curveOf(fit, Math.max(now, last.hours)) : []
   const endB = usable && fit.bounded ? fit.endBand : null
   const tauHours = usable && fit.bounded ? fit.tau : null
   if (stop) return { ...base, ...stop, endB, tauHours, wantedHours: null, nextHours: 0, overshootRisk: null, curve, basis: usable ? 'fit' : 'none' }
 
   if (usable && mixed) {
-    const told = fromFit(fit, { now, last: last.hours, goalB, nowB, nowBError, measuredNow })
+    const told = fromFit(fit, { now, last: last.hours, goalB, nowB, nowBError, measuredNow, most })
     return {
       ...base,
       ...told,
@@ -122,13 +128,53 @@ export function forecastWhitening({ reference, measured, hoursNow, goalB = usual
       basis: 'fit',
     }
   }
-  if (usable) return { ...base, ...fromFit(fit, { now, last: last.hours, goalB, nowB, nowBError, measuredNow }), curve, endB, tauHours, basis: 'fit' }
+  if (usable) return { ...base, ...fromFit(fit, { now, last: last.hours, goalB, nowB, nowBError, measuredNow, most }), curve, endB, tauHours, basis: 'fit' }
   return {
     ...base,
-    ...withoutFit({ now, last: last.hours, goalB, nowB, nowBError, similarTauHours, colours: distinct, darker: fit !== null }),
+    ...withoutFit({ now, last: last.hours, goalB, nowB, nowBError, most, points, similarTauHours, colours: distinct, darker: fit !== null }),
     curve,
     endB: null,
     tauHours: null,
+  }
+}
+
+/**
+ * So long it may be exposed at most, whatever else is said: no longer again than it has had, and without a curve not past the goal were
+ * it to go three times as quickly as so far. Before it has shown a pace, the quickest is taken.
+ */
+function mostHours(
+  colours: WhiteningInput['measured'],
+  { reference, goalB, now, curve }: { reference: MeasuredColour; goalB: number; now: number; curve: boolean },
+): number {
+  const last = colours.at(-1)!
+  const way = Math.max(0, last.b - reference.b - twice * Math.hypot(last.error, reference.error) - goalB)
+  const exposed = now - last.hours
+  const again = Math.max(last.hours, 0.5)
+  if (curve) return Math.max(0, again - exposed)
+  // Its pace so far, over as long as there is: one over moments would be all error.
+  const before = colours.find(c => c.hours >= 0.4 * last.hours && c.hours < last.hours) ?? colours.find(c => c.hours < last.hours)
+  if (!before) return Math.max(0, Math.min(firstHours, Math.max(0.25, way / quickestPerHour)) - exposed)
+  const pace = (before.b - last.b + twice * Math.hypot(last.error, before.error)) / (last.hours - before.hours)
+  return Math.max(0, Math.min(Math.max(0.25, way / Math.min(quickestPerHour, quickening * Math.max(0.05, pace))), again) - exposed)
+}
+
+/** Bleached beyond its reference in lightness, whatever yellow is left. */
+function lighter(byL: number, error: number): Pick<WhiteningResult, 'state' | 'findings'> | null {
+  if (byL <= Math.max(1, error)) return null
+  return {
+    state: 'overdone',
+    findings: [
+      finding(
+        'stop',
+        'whitening.lighter',
+        `Stop: it is lighter than its reference by ${byL.toFixed(1)} in L*.`,
+        [
+          'What is yellow still will not go without more of that; there is no way back.',
+          'If it was lighter before the first hour, the reference is not of its plastic: choose another.',
+        ],
+        commonPractice,
+      ),
+    ],
   }
 }
 
@@ -144,6 +190,19 @@ function stopsAlready(nowB: number, error: number, goalB: number): Pick<Whitenin
           'whitening.overdone',
           'Overdone: it is whiter than its reference.',
           [measured, 'Rinse it, and leave it alone; there is no way back.'],
+          commonPractice,
+        ),
+      ],
+    }
+  if (nowB > goalB && nowB - error <= goalB)
+    return {
+      state: 'stop-done',
+      findings: [
+        finding(
+          'note',
+          'whitening.within-error',
+          'Stop now: as far as these colours can tell, it has come to the reference.',
+          [measured, 'More can only be judged by a colour with a smaller error: several patches, the same light.'],
           commonPractice,
         ),
       ],
@@ -170,17 +229,19 @@ interface Where {
   goalB: number
   nowB: number
   nowBError: number
+  /** No longer than this before it is measured again. */
+  most: number
 }
 
 function fromFit(
   fit: Approach,
-  { now, goalB, nowB, nowBError, measuredNow }: Where & { measuredNow: boolean },
+  { now, goalB, nowB, nowBError, measuredNow, most }: Where & { measuredNow: boolean },
 ): Omit<WhiteningResult, 'nowB' | 'nowBError' | 'deltaE' | 'curve' | 'endB' | 'tauHours' | 'basis'> {
   const earliest = firstBelow(h => fit.valueAt(h).low, goalB, now)
   const likely = firstBelow(h => fit.valueAt(h).mid, goalB, now)
   const latest = firstBelow(h => fit.valueAt(h).high, goalB, now)
   const reach = (at: number | null) => (at === null ? null : at - now)
-  const basis = `An approach with a time constant of ${short(fit.tau)} h, ± ${short(twice * fit.sigma)} for each colour.`
+  const basis = `${shapeWords[fit.shape]} with a time constant of ${short(fit.tau)} h, ± ${short(twice * fit.sigma)} for each colour.`
   // What was exposed since the last colour may have reached the goal already.
   if (!measuredNow && earliest !== null && earliest <= now)
     return {
@@ -190,8 +251,9 @@ function fromFit(
       overshootRisk: riskAt(fit, now),
       findings: [finding('care', 'whitening.measure-first', 'Measure it before it goes on: it may be there already.', basis)],
     }
-  const gain = nowB - fit.endBand.low
-  if (fit.bounded && gain < Math.max(0.5, nowBError / 2))
+  // What as many hours again can bring; what would take weeks is no gain to anybody.
+  const gain = nowB - fit.valueAt(2 * now).low
+  if (measuredNow && gain < Math.max(0.8, nowBError))
     return {
       state: 'stop-no-gain',
       wantedHours: null,
@@ -201,20 +263,23 @@ function fromFit(
         finding(
           'care',
           'whitening.no-gain',
-          `Stop now: more hours bring at most ${short(Math.max(0, gain))} more.`,
-          [basis, 'Two plastics of one machine need not come to one colour; what is left is the plastic.'],
+          `Stop now: it has come to a plateau, ${short(nowB)} above its reference.`,
+          [
+            `As many hours again bring at most ${short(Math.max(0, gain))} more.`,
+            basis,
+            'Two plastics of one machine need not come to one colour; what is left is the plastic.',
+          ],
           commonPractice,
         ),
       ],
     }
   const known = fit.bounded && earliest !== null
   // Never past the earliest instant at which the goal may be reached, and never a leap: a third of what is likely is left.
-  const cautious = known
-    ? Math.min(earliest - now, likely === null ? fit.tau : Math.max((likely - now) * 0.75, 0.25))
-    : Math.min(firstHours, earliest === null ? firstHours : earliest - now)
-  const nextHours = Math.max(0, cautious)
+  const cautious = Math.min(earliest === null ? Infinity : earliest - now, likely === null ? fit.tau : Math.max((likely - now) * 0.75, 0.25), most)
+  // It was just measured, and is not there yet: a moment more never goes past the goal by more than the quickest part does.
+  const nextHours = measuredNow ? Math.max(Math.min(0.25, nowB / quickestPerHour), cautious) : Math.max(0, cautious)
   return {
-    state: known && nextHours > 0 ? 'go-on' : nextHours > 0 ? 'cannot-tell' : 'measure-first',
+    state: known && cautious > 0 ? 'go-on' : nextHours > 0 ? 'cannot-tell' : 'measure-first',
     wantedHours: earliest === null ? null : { low: earliest - now, mid: reach(likely), high: reach(latest) },
     nextHours,
     overshootRisk: riskAt(fit, now + nextHours),
@@ -239,16 +304,25 @@ function fromFit(
   }
 }
 
+const shapeWords: Record<Approach['shape'], string> = {
+  'exponential': 'An approach',
+  'stretched': 'An approach that drags on,',
+  'late': 'An approach that began late,',
+  'two-speed': 'An approach at two speeds, the quicker',
+}
+
 function withoutFit({
   now,
   last,
   goalB,
   nowB,
   nowBError,
+  most,
+  points,
   similarTauHours,
   colours,
   darker,
-}: Where & { similarTauHours: readonly number[]; colours: number; darker: boolean }): Pick<
+}: Where & { points: readonly Point[]; similarTauHours: readonly number[]; colours: number; darker: boolean }): Pick<
   WhiteningResult,
   'state' | 'wantedHours' | 'nextHours' | 'overshootRisk' | 'basis' | 'findings'
 > {
@@ -256,7 +330,7 @@ function withoutFit({
     return {
       state: 'cannot-tell',
       wantedHours: null,
-      nextHours: Math.max(0, firstHours / 2 - (now - last)),
+      nextHours: Math.max(0, Math.min(most, firstHours / 2 - (now - last))),
       overshootRisk: null,
       basis: 'none',
       findings: [
@@ -269,10 +343,25 @@ function withoutFit({
       ],
     }
   const stillFor = (tau: number) => (nowB > goalB ? tau * Math.log(Math.max(nowB - nowBError, goalB) / goalB) : 0)
-  if (similarTauHours.length) {
-    const all = similarTauHours.map(stillFor).map(h => Math.max(0, h - (now - last)))
+  // Its own colours come before those of others: a pace that they exclude is not lent.
+  const first = points[0]!
+  const fits = (tau: number) => points.every(p => Math.abs(p.value - first.value * Math.exp(-(p.at - first.at) / tau)) <= Math.max(1, 2 * nowBError))
+  const alike = similarTauHours.filter(fits)
+  const refuted =
+    similarTauHours.length > alike.length
+      ? [
+          finding(
+            'care',
+            'whitening.unlike',
+            'It does not go as similar parts here did.',
+            `By its own colours ${similarTauHours.length - alike.length} of ${similarTauHours.length} of them do not hold for it.`,
+          ),
+        ]
+      : []
+  if (alike.length) {
+    const all = alike.map(stillFor).map(h => Math.max(0, h - (now - last)))
     const [low, high] = [Math.min(...all), Math.max(...all)]
-    const nextHours = Math.min(low * 0.5, firstHours * 2)
+    const nextHours = Math.min(low * 0.5, firstHours * 2, most)
     return {
       state: nextHours > 0 ? 'cannot-tell' : 'measure-first',
       wantedHours: { low, mid: median(all), high },
@@ -283,13 +372,14 @@ function withoutFit({
         finding(
           'note',
           'whitening.similar',
-          `By ${all.length === 1 ? 'one similar part' : `${all.length} similar parts`} here, ${hours(low)} to ${hours(high)} are wanted; half of the least, then measure.`,
+          `By ${all.length === 1 ? 'one similar part' : `${all.length} similar parts`} here, ${hours(low)} to ${hours(high)} are wanted; ${hours(nextHours)} now, then measure.`,
           [`${colours} of ${fewestColours} colours of its own.`, 'It is reckoned as though it came all the way to the reference, which this one need not.'],
         ),
+        ...refuted,
       ],
     }
   }
-  const nextHours = Math.max(0, firstHours - (now - last))
+  const nextHours = most
   return {
     state: nextHours > 0 ? 'cannot-tell' : 'measure-first',
     wantedHours: null,
@@ -298,9 +388,12 @@ function withoutFit({
     basis: 'none',
     findings: [
       finding('note', 'whitening.first', nextHours > 0 ? `${hours(nextHours)} at most, then measure.` : 'Measure it before it goes on.', [
-        `${colours} of ${fewestColours} colours; no similar part has been followed here.`,
-        'Eight hours under cream in an ultraviolet box are a clear change: common practice, no source.',
+        `${colours} of ${fewestColours} colours; ${similarTauHours.length ? 'no part that was followed here goes as it does' : 'no similar part has been followed here'}.`,
+        colours > 1
+          ? 'By its own pace so far, were it to quicken.'
+          : 'Some parts are quick; eight hours under cream in an ultraviolet box are a clear change: common practice, no source.',
       ]),
+      ...refuted,
     ],
   }
 }
