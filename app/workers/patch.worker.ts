@@ -1,12 +1,12 @@
 import { expose } from 'comlink'
-import { type PatchBox as Box, type PatchResult, patchColour } from '#core/cleaning/patch-colour'
+import { type Neutral, type PatchBox as Box, type PatchResult, apartOf, neutrals, patchColour } from '#core/cleaning/patch-colour'
 
 /** More pixels of an area say no more about its mean. */
 const mostAcross = 1200
 
-/** Unpacks a picture and measures an area of it against a neutral one. */
+/** Unpacks a picture and measures an area of it against the neutrals beside it. */
 const worker = {
-  async measure(file: Blob, area: Box, neutral: Box, neutralL: number): Promise<PatchResult> {
+  async measure(file: Blob, area: Box, beside: { kind: Neutral; box: Box }[]): Promise<PatchResult> {
     const bitmap = await createImageBitmap(file)
     const pixels = (box: Box) => {
       const [x, y] = [Math.floor(box.x * bitmap.width), Math.floor(box.y * bitmap.height)]
@@ -17,7 +17,11 @@ const worker = {
       context.drawImage(bitmap, x, y, width, height, 0, 0, canvas.width, canvas.height)
       return context.getImageData(0, 0, canvas.width, canvas.height).data
     }
-    const result = patchColour(pixels(area), pixels(neutral), neutralL)
+    const aspect = bitmap.width / bitmap.height
+    const result = patchColour(
+      pixels(area),
+      beside.map(({ kind, box }) => ({ ...neutrals[kind], pixels: pixels(box), apart: apartOf(area, box, aspect) })),
+    )
     bitmap.close()
     return result
   },

@@ -65,6 +65,8 @@ describe('a colour measured on a photograph', () => {
     return data
   }
 
+  const card = (pixels: Uint8ClampedArray) => ({ ...neutrals['grey-card'], pixels, apart: 0.1 })
+
   it('comes out right under coloured light of any brightness, within the error it states', () => {
     const random = seeded(11)
     let within = 0
@@ -72,11 +74,7 @@ describe('a colour measured on a photograph', () => {
     for (let i = 0; i < tries; i++) {
       const colour = { l: 70 + random() * 15, a: random() * 6 - 2, b: 4 + random() * 20 }
       const light: [number, number, number] = [0.5 + random() * 0.4, 0.5 + random() * 0.3, 0.42 + random() * 0.4]
-      const { colour: measured } = patchColour(
-        shot(colour, light, random),
-        shot({ l: neutrals['grey-card'].l, a: 0, b: 0 }, light, random),
-        neutrals['grey-card'].l,
-      )
+      const { colour: measured } = patchColour(shot(colour, light, random), [card(shot({ l: neutrals['grey-card'].l, a: 0, b: 0 }, light, random))])
       if (deltaE00(measured!, colour) <= 1.96 * measured!.error) within++
     }
     expect(within / tries).toBeGreaterThan(0.95)
@@ -97,13 +95,13 @@ describe('a colour measured on a photograph', () => {
     const light: [number, number, number] = [0.6, 0.6, 0.6]
     const grey = shot({ l: 49.5, a: 0, b: 0 }, light, random)
     const part = shot({ l: 80, a: 0, b: 15 }, light, random)
-    const whyNot = (area: Uint8ClampedArray, neutral = grey) => patchColour(area, neutral, 49.5).findings.map(f => f.code)
+    const whyNot = (area: Uint8ClampedArray, neutral = grey) => patchColour(area, [card(neutral)]).findings.map(f => f.code)
     expect(whyNot(shot({ l: 95, a: 0, b: 2 }, [1.6, 1.6, 1.6], random))).toContain('patch.clipped')
     expect(whyNot(shot({ l: 80, a: 0, b: 15 }, [0.004, 0.004, 0.004], random))).toContain('patch.dark')
     expect(whyNot(part.slice(0, 200))).toContain('patch.small')
     expect(whyNot(part, shot({ l: 50, a: 30, b: 60 }, light, random))).toContain('patch.tinted')
     const half = new Uint8ClampedArray([...shot({ l: 80, a: 0, b: 15 }, light, random, 1500), ...shot({ l: 80, a: 0, b: 15 }, [0.2, 0.2, 0.2], random, 1500)])
-    expect(patchColour(half, grey, 49.5).colour).toBeNull()
+    expect(patchColour(half, [card(grey)]).colour).toBeNull()
     expect(whyNot(half)).toContain('patch.uneven')
   })
 })

@@ -192,10 +192,12 @@ function refined(points: readonly Weighed[], { shape, ...rough }: Linear, [quick
  * the union of these over every shape and τ that the points allow is the band. So it holds for parts that are no single exponential,
  * and is as wide as that takes.
  * @param points three or more, at different times
- * @param sigma the error of one value, one standard deviation
+ * @param stated the error of one value, one standard deviation
  * @param shapes those that may be
  */
-export function fitApproach(points: readonly Point[], sigma: number, shapes = approachShapes): Approach {
+export function fitApproach(points: readonly Point[], stated: number, shapes = approachShapes): Approach {
+  // No figure is better than a millionth of itself; smaller errors are slips of typing, and break the arithmetic.
+  const sigma = Math.max(stated, 1e-6 * Math.max(...points.map(p => Math.abs(p.value))), 1e-9)
   const at0 = Math.min(...points.map(p => p.at))
   const { value: lastValue } = points.reduce((a, b) => (b.at >= a.at ? b : a))
   const errorOf = (value: number) => Math.hypot(sigma, shapes.length > 1 ? shapeShare * (value - lastValue) : 0)

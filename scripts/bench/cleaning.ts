@@ -1,5 +1,5 @@
 import { judgeDrying } from '#core/cleaning/drying'
-import { patchColour } from '#core/cleaning/patch-colour'
+import { neutrals, patchColour } from '#core/cleaning/patch-colour'
 import { type PlanPart, planCleaning } from '#core/cleaning/plan'
 import { forecastWhitening } from '#core/cleaning/whitening-forecast'
 import { materialNames, soilNames } from '#core/cleaning/words'
@@ -23,7 +23,7 @@ export function benchCleaning(): Promise<void> {
   row('', 'median')
   row(
     'colour of an area, 12 megapixels',
-    median(5, () => patchColour(pixels, pixels.subarray(0, 400_000), 49.5)),
+    median(5, () => patchColour(pixels, [{ ...neutrals['grey-card'], pixels: pixels.subarray(0, 400_000), apart: 0.1 }])),
   )
   row(
     'whitening forecast, 40 colours',

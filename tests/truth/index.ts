@@ -2,7 +2,8 @@ import { captures } from './captures'
 import { dryings } from './dryings'
 import { keyboards } from './keyboards'
 import { memories } from './memories'
+import { photographs } from './photographs'
 import type { Simulation } from './simulation'
 import { whitenings } from './whitenings'
 
-export const simulations: readonly Simulation[] = [captures, keyboards, memories, whitenings, dryings]
+export const simulations: readonly Simulation[] = [captures, keyboards, memories, whitenings, dryings, photographs]

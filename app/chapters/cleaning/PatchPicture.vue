@@ -2,7 +2,7 @@
 import type { PatchBox as Box } from '#core/cleaning/patch-colour'
 
 /** A picture on which boxes are drawn, by dragging or by keys: arrows move the box, with Shift they size it. */
-defineProps<{ url: string; areas: Record<string, Box> }>()
+defineProps<{ url: string; boxes: (Box & { called: string; neutral: boolean })[] }>()
 const emit = defineEmits<{ box: [box: Box] }>()
 const frame = useTemplateRef<HTMLElement>('frame')
 const drag = ref<{ x: number; y: number }>()
@@ -53,7 +53,15 @@ const style = (box: Box) => ({ left: `${box.x * 100}%`, top: `${box.y * 100}%`, 
     @keydown="key"
   >
     <img :src="url" alt="" class="w-full" draggable="false" />
-    <span v-for="(box, name) in areas" :key="name" class="absolute border-2 border-white outline-2 outline-ink" :style="style(box)" />
+    <span
+      v-for="box in boxes"
+      :key="box.called"
+      class="absolute overflow-hidden border-2 border-white outline-2 outline-ink"
+      :class="{ 'border-dotted': box.neutral }"
+      :style="style(box)"
+    >
+      <span class="block w-fit bg-ink px-1 text-sm text-card">{{ box.called }}</span>
+    </span>
     <span class="absolute border-2 border-dashed border-white outline-1 outline-ink" :style="style(live)" />
   </div>
 </template>

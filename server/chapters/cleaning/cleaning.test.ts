@@ -132,7 +132,7 @@ it('a part dries by its mass: taken up early it is remembered, laid out again an
   expect(() => perform(tag, 'end-drying', { dryingId: early, reason: '' })).toThrow('not dry by its mass')
   perform(tag, 'end-drying', { dryingId: early, reason: 'Wanted tonight' })
   expect(sheet(tag).cleaning.dryings[0]!.endedWet).toBe('Wanted tonight')
-  const late = dry([2, 2, 4, 8, 14, 14])
+  const late = dry([2, 2, 4, 8, 14, 14, 28, 28, 50, 50])
   expect(sheet(tag).cleaning.dryings.at(-1)!.state).toBe('dry')
   perform(tag, 'end-drying', { dryingId: late, reason: '' })
   expect(sheet(tag).power.heard.filter(h => h.finding.code.startsWith('wait.'))).toEqual([])
