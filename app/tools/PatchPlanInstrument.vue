@@ -13,6 +13,7 @@ const typed = reactive({
   keepOuts: keepOuts.map(k => `${k.outline[0]!.join(' ')} ${k.outline[2]!.join(' ')} ${k.why}`).join('\n'),
   vias: vias.map(v => `${v.xMm} ${v.yMm}`).join('\n'),
   currentA: String(currentA),
+  mostDropV: '0.05',
 })
 const side = ref<'front' | 'back'>('back')
 /** The cells of each line that says something. */
@@ -57,6 +58,7 @@ const input = () => ({
   keepOuts: keepOutsTyped(),
   vias: viasTyped(),
   currentA: parseQuantity(typed.currentA, 'A', 'currentA'),
+  mostDropV: parseQuantity(typed.mostDropV, 'V', 'mostDropV'),
   side: side.value,
 })
 const { result, at } = useInstrument(input, planPatch, told => emit('input', told))
@@ -98,12 +100,12 @@ const sideNames = [
       <FieldFrame id="vias" v-slot="{ described }" label="Bare vias, x and y" :message="at('vias')">
         <textarea id="vias" v-model="typed.vias" class="entry figure text-sm" rows="2" :aria-describedby="described" :aria-invalid="!!at('vias')" />
       </FieldFrame>
-      <div class="grid grid-cols-2 gap-3">
-        <MeasureField v-model="typed.currentA" label="Current, A" :message="at('currentA')" /><SelectField
-          v-model="side"
-          label="The wires run"
-          :options="sideNames"
-        />
+      <div class="grid grid-cols-3 gap-3">
+        <MeasureField v-model="typed.currentA" label="Current, A" :message="at('currentA')" /><MeasureField
+          v-model="typed.mostDropV"
+          label="May be lost, V"
+          :message="at('mostDropV')"
+        /><SelectField v-model="side" label="The wires run" :options="sideNames" />
       </div>
     </OneCard>
     <OneCard title="The wires">

@@ -38,12 +38,20 @@ export function netsOf(pins: readonly BoardPin[]): Map<string, BoardPin[]> {
 /** Pins that belong to no net, as the formats write them. */
 export const isNoNet = (net: string) => net === '' || /^(n\/?c|no[ _-]?net|unconnected[-_(].*|no_connect.*)$/i.test(net)
 
+/** What a supply may be called further: `5V_A`, `GND-D`, `VCC.IO`; `VCC_OK` and `5V_EN` are signals. */
+const supplyOf =
+  /[ _.-]?(a|d|aux|sb|stby|standby|io|i\/o|core|main|in|out|raw|unreg|reg|sw|switched|analog(ue)?|dig(ital)?|mem|ram|cpu|drive|disk|fan|[a-z]?\d{1,2})$/i
+const supplyName =
+  /^(a?d?p?s?gnd[a-z0-9]*|gnd|ground|earth|chassis|vss[a-z0-9]?|vee|vcc[a-z0-9]?|vdd[a-z0-9]?|vpp|vbb|v[+-]|0v|[+-]\d+(v\d*|[.,]\d+v?)?v?|\d+v\d*|\d+[.,]\d+v|[mpn]\d+v\d*|[+-]?v(bat|batt|in|bus|main|raw)|(batt?|pwr|power)[+-]?)$/i
+
 /**
- * Supply and ground by their usual names; somebody may say otherwise. Common practice, no source.
+ * Supply and ground by their usual names; somebody may mark otherwise. Common practice, no source.
  * Numbers alone are no supply: `5` is a net of a schematic, `+5` and `5V` are not.
  */
-export const isSupplyNet = (net: string) =>
-  /^(.*\/)?(a?d?gnd[a-z0-9]*|ground|earth|vss|vee|vcc\d*|vdd\d*|vbb|0v|[+-]\d+(v\d*|[.,]\d+v?)?v?|\d+v\d*|[+-]?v(bat|in|bus))$/i.test(net.trim())
+export function isSupplyNet(net: string): boolean {
+  const name = net.trim().replace(/^.*\//, '')
+  return supplyName.test(name) || supplyName.test(name.replace(supplyOf, ''))
+}
 
 /** @throws InputError for boards that are too large, pins without a name, or a pin that stands in two nets */
 export function checkPins(pins: readonly BoardPin[], field = 'pins'): void {

@@ -23,6 +23,9 @@ export class Gathering {
     if (this.problems.length < mostProblems) this.problems.push({ line, message })
   }
 
+  /** The net that a pin stands in by now. */
+  stands = (part: string, pin: string) => this.seen.get(pinName({ part, pin }))
+
   /** @param line where it stands, for what there is to say of it */
   add(line: number, pin: BoardPin): void {
     if (isNoNet(pin.net)) return void this.unconnected++

@@ -1,7 +1,6 @@
 import { type Finding, commonPractice, finding } from '../kernel/finding'
 import { InputError } from '../kernel/input-error'
-import { judgeTrace } from '../power/trace'
-import { type Wire, wireOf, wireWith } from '../power/wire'
+import { type Wire, freeWireRatingA, wireFor, wireOf } from '../power/wire'
 import { type Side, type Spot, distanceMm, hasPlace } from './board'
 import { spanningTree } from './join'
 import { crossing, insideOf } from './zone'
@@ -30,6 +29,8 @@ export interface PatchPlanInput {
   vias?: readonly Spot[]
   /** What the net carries. */
   currentA?: number
+  /** What may be lost along its longest wire: a part of what the net tolerates. */
+  mostDropV?: number
   /** Which side the wires run on. */
   side?: 'front' | 'back'
 }
@@ -61,18 +62,20 @@ const viaMm = 0.8
 const clearMm = 1
 /** Wire for signals, strong enough to be handled. Common practice, no source. */
 const signalAwg = 30
+/** A hundredth of a 5 V rail, of the twentieth that it tolerates. Common practice, no source. */
+const usualDropV = 0.05
 const most = { pieces: 40, landings: 200, keepOuts: 40, corners: 40, cornersInAll: 160, vias: 2000 } as const
 
 /**
  * Wires that join the pieces of a net with the least length in all, a bare pad counting as so much longer; each runs straight, or round
  * what it keeps out of by the shortest way over its corners.
  * Sources: minimum spanning tree, Kruskal 1956; shortest ways over a graph of corners in sight of each other, Dijkstra 1959;
- * current by IPC-2221, as for traces.
+ * current by the ratings of single wires in free air, and by what is lost along them.
  * @throws InputError for what is too much, or has no place
  */
-export function planPatch({ pieces, keepOuts = [], vias = [], currentA = 0.05, side = 'back' }: PatchPlanInput): PatchPlan {
+export function planPatch({ pieces, keepOuts = [], vias = [], currentA = 0.05, mostDropV = usualDropV, side = 'back' }: PatchPlanInput): PatchPlan {
   check(pieces, keepOuts, vias, currentA)
-  const wire = wireFor(currentA)
+  if (!(mostDropV >= 0.001 && mostDropV <= 10)) throw new InputError('mostDropV', mostDropV, 'What may be lost: from 1 mV to 10 V, please.')
   const findings: Finding[] = []
   const roads = new Roads(keepOuts)
   const reached = pieces.map(piece => piece.filter(l => (l.side ?? 'both') === 'both' || l.side === side).filter(l => !roads.within(l)))
@@ -101,6 +104,19 @@ export function planPatch({ pieces, keepOuts = [], vias = [], currentA = 0.05, s
   }
   const tree = spanningTree(pieces.length, (i, j) => pairOf(i, j).cost)
   const wires = tree.map(([i, j]) => wireBetween(pairOf(i, j), roads))
+  const longestMm = Math.max(0, ...wires.map(w => w.cutMm))
+  const fits = wireFor({ currentA, lengthMm: longestMm, mostDropV, thinnestAwg: signalAwg })
+  const wire = fits ?? wireOf(10)
+  const dropV = (currentA * wire.ohmPerM * longestMm) / 1000
+  if (!fits)
+    findings.push(
+      finding(
+        'care',
+        'patch.too-much',
+        `No wire up to gauge 10 carries ${currentA} A so far within ${inWords(mostDropV)} V.`,
+        `Gauge 10 loses ${inWords(dropV)} V on ${longestMm} mm. Feed it from nearer by, or by several wires.`,
+      ),
+    )
   if (tree.length < pieces.length - 1 && !findings.length)
     findings.push(
       finding(
@@ -138,12 +154,10 @@ export function planPatch({ pieces, keepOuts = [], vias = [], currentA = 0.05, s
     )
   if (tree.length === pieces.length - 1)
     findings.push(
-      finding(
-        'fine',
-        'patch.joins',
-        `${wires.length} ${wires.length === 1 ? 'wire joins' : 'wires join'} its ${pieces.length} pieces.`,
-        `Gauge ${wire.awg}, ${wire.diameterMm.toFixed(2)} mm, for ${currentA} A.`,
-      ),
+      finding('fine', 'patch.joins', `${wires.length} ${wires.length === 1 ? 'wire joins' : 'wires join'} its ${pieces.length} pieces.`, [
+        `Gauge ${wire.awg}, ${wire.diameterMm.toFixed(2)} mm, for ${currentA} A: a single wire in free air is rated for ${freeWireRatingA(wire.awg)} A.`,
+        `It loses ${inWords(dropV)} V on its longest run, where ${inWords(mostDropV)} V may be lost.`,
+      ]),
     )
   return { wires, totalCutMm: Math.round(wires.reduce((sum, w) => sum + w.cutMm, 0)), wire, findings }
 }
@@ -166,13 +180,7 @@ function check(pieces: PatchPlanInput['pieces'], keepOuts: readonly KeepOut[], v
   if (!(currentA > 0 && currentA <= 20)) throw new InputError('currentA', currentA, 'Current: more than 0 and up to 20 A, please.')
 }
 
-/** As much copper as a trace for the current would have, and no thinner than is handled well. */
-function wireFor(currentA: number): Wire {
-  const { widthForCurrentMm, thicknessMm } = judgeTrace({ widthMm: 1, currentA })
-  const wanted = wireWith((widthForCurrentMm ?? 0) * thicknessMm)
-  const thin = wireOf(signalAwg)
-  return wanted && wanted.areaMm2 > thin.areaMm2 ? wanted : thin
-}
+const inWords = (n: number) => String(Number(n.toPrecision(2)))
 
 function cheapest(as: readonly Landing[], bs: readonly Landing[], roads: Roads): { a: Landing; b: Landing; cost: number } {
   let best = { a: as[0]!, b: bs[0]!, cost: Infinity }

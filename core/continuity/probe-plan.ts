@@ -1,4 +1,5 @@
 import { type Finding, commonPractice, finding } from '../kernel/finding'
+import { neighbourMm } from './beside'
 import { InputError } from '../kernel/input-error'
 import { type BoardPin, byName, checkPins, distanceMm, hasPlace, isSupplyNet, netsOf, pinName } from './board'
 import { Joined } from './join'
@@ -48,11 +49,6 @@ export interface ProbePlan {
   findings: Finding[]
 }
 
-/**
- * Pins this near to each other are neighbours that solder or crust may join: the pitch of dual in-line packages, 2.54 mm, and a little.
- * Source: JEDEC MS-001, from memory.
- */
-const neighbourMm = 2.7
 /** More checks than this nobody makes on one sheet. */
 const mostProbes = 5000
 

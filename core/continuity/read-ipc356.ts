@@ -12,6 +12,9 @@ export function readIpc356(text: string): NetList {
   const into = new Gathering()
   let mmPerUnit = 0.00254
   const longNames = new Map<string, string>()
+  const cut = new Map<string, number>()
+  const without = new Map<string, number>()
+  let ended = false
   const lines = text.split(/\r\n|\r|\n/)
   lines.forEach(line => {
     const long = /^P\s+(NNAME\w+)\s+(\S.*?)\s*$/.exec(line)
@@ -20,7 +23,10 @@ export function readIpc356(text: string): NetList {
   for (const [i, line] of lines.entries()) {
     const at = i + 1
     if (!line.trim() || line.startsWith('C')) continue
-    if (line.startsWith('999')) break
+    if (line.startsWith('999')) {
+      ended = true
+      break
+    }
     if (line.startsWith('P')) {
       const units = /^P\s+UNITS\s+(.+?)\s*$/.exec(line)?.[1]
       if (units === undefined) continue
@@ -34,7 +40,15 @@ export function readIpc356(text: string): NetList {
       continue
     }
     // What goes on from the line before, adjacency and conductor records hold no pin of their own.
-    if (!line.startsWith('3') || !'1234567'.includes(line[1]!)) continue
+    if (!/^3[1-6]7/.test(line)) {
+      const kind = /^3.8/.test(line) ? 'conductors' : /^3.9/.test(line) ? 'adjacency' : /^0/.test(line) ? '' : 'of another kind'
+      if (kind) without.set(kind, (without.get(kind) ?? 0) + 1)
+      continue
+    }
+    if (line.length < 31) {
+      into.wrong(at, `The record ends after ${line.length} columns, where 31 hold its net, part and pin: it is cut off, and left out.`)
+      continue
+    }
     const net = line.slice(3, 17).trim()
     const part = line.slice(20, 26).trim()
     const pin = line.slice(27, 31).trim()
@@ -48,10 +62,13 @@ export function readIpc356(text: string): NetList {
       into.wrong(at, `${part}: no pin in columns 28 to 31.`)
       continue
     }
+    if (net.length === 14 && !longNames.has(net)) cut.set(net, at)
     const place = /X([+-]\d{1,6})\s*Y([+-]\d{1,6})/.exec(line.slice(41))
     if (line.length > 41 && /X/.test(line.slice(41, 43)) && !place) into.wrong(at, `${part}.${pin}: its place cannot be read; it is kept without one.`)
     const access = /A(\d\d)/.exec(line.slice(38, 41))?.[1]
     const side: Side = access === '01' ? 'front' : access === '02' ? 'back' : 'both'
+    if (part.length === 6 && into.stands(part, pin) !== undefined && into.stands(part, pin) !== (longNames.get(net) ?? net))
+      into.wrong(at, `${part} fills its columns and may be two parts whose names were cut.`)
     into.add(at, {
       part,
       pin,
@@ -60,5 +77,16 @@ export function readIpc356(text: string): NetList {
       side,
     })
   }
+  for (const [net, at] of cut) {
+    const alike = [...longNames.values()].filter(long => long.startsWith(net))
+    into.wrong(
+      at,
+      alike.length
+        ? `The name ${net} fills its columns and begins like ${alike.slice(0, 3).join(', ')}: whether it is one of them is not known, and it is kept apart.`
+        : `The name ${net} fills its columns and may be cut: if two nets begin like this they stand as one here. Probe before it is called broken.`,
+    )
+  }
+  for (const [kind, n] of without) into.wrong(lines.length, `${n} ${n === 1 ? 'record' : 'records'} without pins (${kind}) left out.`)
+  if (!ended) into.wrong(lines.length, 'It does not end with 999: the file may be cut off, and pins be missing.')
   return into.as('ipc-d-356')
 }

@@ -21,6 +21,8 @@ export function readNetList(text: string): NetList {
   if (begins.includes('\0'))
     throw new InputError('file', '', 'File: it is no text. Export the net list as IPC-D-356, as a board file in s-expressions, or as CSV.')
   if (begins.startsWith('(')) return readBoard(content)
-  if (/^(P {2}|C {2}|[0-3]\d7)/m.test(begins) && !/^[^\n]*[,;\t]/.test(begins)) return readIpc356(content)
-  return readTable(Papa.parse<string[]>(content).data)
+  // Its comments and parameters may hold anything, commas too.
+  const record = begins.split(/\r\n|\r|\n/).find(line => line.trim() && !/^[CP] /.test(line)) ?? ''
+  if (/^(P {2}|C {2}|[0-3]\d7)/m.test(begins) && !/^[^,;\t]{0,16}[,;\t]/.test(record)) return readIpc356(content)
+  return readTable(Papa.parse<string[]>(content, { comments: '#' }).data)
 }

@@ -47,10 +47,29 @@ describe('a bare-board net list in columns', () => {
         record('D0', 'U2', '', 0, 0),
         record('', 'U3', '1', 0, 0),
         record('D1', 'U1', '1', 0, 0),
+        '999',
       ].join('\n'),
     )
     expect(pins.map(p => p.part)).toEqual(['U1'])
     expect(problems.map(p => p.line)).toEqual([2, 4, 5, 6])
+  })
+
+  it('tells what was cut, what holds no pins and what may hide two names, and is known by its records whatever its comments hold', () => {
+    const cut = 'A_LONG_NAME_CU'
+    const text = [
+      'C  drawn, checked; and sent on',
+      'P  UNITS CUST 0',
+      `P  NNAME1  ${cut}T_A`,
+      record('NNAME1', 'U1', '1', 0, 0),
+      record(cut, 'U1', '2', 100, 0),
+      record(cut, 'U2', '2', 100, 900),
+      record('FOURTEEN_CHARS', 'U3', '1', 0, 0),
+      '378D0             L01 X0100 X+000000Y+000000X+001000Y+000000',
+      record('D0', 'U9', '1', 0, 0).slice(0, 24),
+    ].join('\n')
+    const { format, pins, problems } = readNetList(text)
+    expect([format, pins.length, pins.filter(p => p.net === cut).length]).toEqual(['ipc-d-356', 4, 2])
+    for (const said of ['kept apart', 'may be cut', 'conductors', 'after 24 columns', '999']) expect(problems.map(p => p.message).join(' ')).toContain(said)
   })
 })
 

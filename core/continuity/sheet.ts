@@ -1,4 +1,5 @@
-import { type BoardPin, isSupplyNet } from './board'
+import { type BoardPin, isSupplyNet, pinName } from './board'
+import { Joined } from './join'
 import type { Contact } from './contact'
 import { type Answer, type NetFound, netFound } from './net-state'
 import type { ProbeKind } from './probe-plan'
@@ -38,7 +39,7 @@ export const netWords = ({ netA, netB }: Pick<SheetCheck, 'netA' | 'netB'>) => (
 
 /**
  * What the checks and the wires of one net say of it, and the check that its sheet grows by; nothing where none is wanted.
- * Only a wire with a good reading after it joins, and what was open before it says nothing against it. What a doubt asks is asked at once;
+ * Only a wire with a good reading after it joins, and what was open before it says nothing against it where the wire made the two one. What a doubt asks is asked at once;
  * pieces are told apart once all that was planned of the net is answered, and of a supply they are not.
  * @param checks of this net, in the order of their answers
  */
@@ -49,11 +50,15 @@ export function netOnSheet(
   supply: boolean,
 ): { found: NetFound; grows: NetFound['ask'] } {
   const bridged = wires.filter(w => w.contact === 'joined')
+  const index = new Map(ends.map((p, i) => [pinName(p), i]))
+  const joined = new Joined(ends.length)
+  for (const { a, b } of [...bridged, ...checks.filter(c => c.contact === 'joined')])
+    if (index.has(a) && index.has(b)) joined.join(index.get(a)!, index.get(b)!)
   const lastWire = bridged.reduce((last, w) => (w.at > last ? w.at : last), '')
+  // What was open before a wire says nothing against it, where the wire made the two one; elsewhere it stands: one wire is no other piece.
+  const overcome = (c: SheetCheck) => c.contact !== 'joined' && c.at <= lastWire && joined.together(index.get(c.a) ?? 0, index.get(c.b) ?? 0)
   const answers: Answer[] = [
-    ...checks.flatMap(c =>
-      c.contact === null || (c.contact !== 'joined' && c.at <= lastWire) ? [] : [{ a: c.a, b: c.b, contact: c.contact, beyond: c.beyond }],
-    ),
+    ...checks.flatMap(c => (c.contact === null || overcome(c) ? [] : [{ a: c.a, b: c.b, contact: c.contact, beyond: c.beyond }])),
     ...bridged.map(w => ({ a: w.a, b: w.b, contact: 'joined' as const, beyond: true })),
   ]
   const found = netFound(ends, answers)
@@ -66,7 +71,10 @@ export function netOnSheet(
 }
 
 /** What a sheet has shown by now. @param checks in the order of their answers */
-export function tallyOf(checks: readonly SheetCheck[], nets: readonly { net: string; state: NetFound['state'] }[]) {
+export function tallyOf(checks: readonly SheetCheck[], nets: readonly { net: string; state: NetFound['state']; supply: boolean }[]) {
+  // As it was marked when the sheet was begun; a net that stands on it only as a neighbour goes by its name.
+  const marked = new Map(nets.map(n => [n.net, n.supply]))
+  const isSupply = (net: string) => marked.get(net) ?? isSupplyNet(net)
   // Of the same two pins the newest counts; of nets, their state says it already.
   const newest = new Map<string, SheetCheck>()
   for (const c of checks) if (c.contact !== null && (c.kind === 'short' || c.kind === 'bridge')) newest.set([c.a, c.b].sort().join('\n'), c)
@@ -80,8 +88,6 @@ export function tallyOf(checks: readonly SheetCheck[], nets: readonly { net: str
     answered: checks.filter(c => c.contact !== null).length,
     broken: [...named('broken'), ...bridges.filter(c => c.contact === 'open').map(netWords)],
     doubtful: [...named('doubtful'), ...[...bridges, ...shorts].filter(unsure).map(netWords)],
-    shorts: shorts
-      .filter(c => c.contact === 'joined')
-      .map(c => ({ nets: [c.netA, c.netB] as [string, string], supply: isSupplyNet(c.netA) || isSupplyNet(c.netB) })),
+    shorts: shorts.filter(c => c.contact === 'joined').map(c => ({ nets: [c.netA, c.netB] as [string, string], supply: isSupply(c.netA) || isSupply(c.netB) })),
   }
 }

@@ -27,3 +27,61 @@ export function wireWith(areaMm2: number): Wire | null {
   }
   return null
 }
+
+/**
+ * What a single wire carries in free air, in amperes, by gauge from 10 to 40: the usual table of ratings for chassis wiring.
+ * Source: handbook tables of American wire gauge, from memory.
+ */
+const freeWireA: Record<number, number> = {
+  10: 55,
+  11: 47,
+  12: 41,
+  13: 35,
+  14: 32,
+  15: 28,
+  16: 22,
+  17: 19,
+  18: 16,
+  19: 14,
+  20: 11,
+  21: 9,
+  22: 7,
+  23: 4.7,
+  24: 3.5,
+  25: 2.7,
+  26: 2.2,
+  27: 1.7,
+  28: 1.4,
+  29: 1.2,
+  30: 0.86,
+  31: 0.7,
+  32: 0.53,
+  33: 0.43,
+  34: 0.33,
+  35: 0.27,
+  36: 0.21,
+  37: 0.17,
+  38: 0.13,
+  39: 0.11,
+  40: 0.09,
+}
+export const freeWireRatingA = (awg: number) => freeWireA[awg] ?? 0
+
+/** The thinnest wire, no thinner than a gauge, that carries a current in free air and loses no more than so much over its length; nothing where gauge 10 does not. */
+export function wireFor({
+  currentA,
+  lengthMm,
+  mostDropV,
+  thinnestAwg,
+}: {
+  currentA: number
+  lengthMm: number
+  mostDropV: number
+  thinnestAwg: number
+}): Wire | null {
+  for (let awg = thinnestAwg; awg >= 10; awg--) {
+    const wire = wireOf(awg)
+    if (freeWireRatingA(awg) >= currentA && (currentA * wire.ohmPerM * lengthMm) / 1000 <= mostDropV) return wire
+  }
+  return null
+}

@@ -21,6 +21,7 @@ export const continuityPatchPlan = defineTool({
       .optional(),
     vias: z.array(z.object(spot)).max(2000).optional(),
     currentA: n.optional(),
+    mostDropV: n.optional(),
     side: z.enum(['front', 'back']).optional(),
   }),
   output: z.object({

@@ -12,7 +12,9 @@ const listed = (text: unknown) =>
 const parts = ref('')
 const bridges = ref('')
 const outline = ref('')
-const ids = [useId(), useId(), useId()]
+const supplies = ref('')
+const notSupplies = ref('')
+const ids = [useId(), useId(), useId(), useId(), useId()]
 const bridgeRows = computed(() =>
   bridges.value
     .split('\n')
@@ -28,7 +30,13 @@ const corners = computed(() => {
 })
 const outlineTrouble = computed(() => (outline.value.trim() && !corners.value ? 'x and y of three corners or more, in mm, such as 0 0 40 0 40 30.' : undefined))
 // What cannot be read is sent as no corners, and refused: a zone must not silently be smaller than somebody meant.
-const fixed = computed(() => ({ parts: listed(parts.value), bridges: bridgeRows.value, outline: outlineTrouble.value ? [] : corners.value }))
+const fixed = computed(() => ({
+  parts: listed(parts.value),
+  bridges: bridgeRows.value,
+  outline: outlineTrouble.value ? [] : corners.value,
+  supplies: listed(supplies.value),
+  notSupplies: listed(notSupplies.value),
+}))
 /** A corner pressed on the drawing stands in the field too, where it can be put right. */
 const addCorner = (x: number, y: number) => (outline.value = `${outline.value.trim()} ${x} ${y}`.trim())
 const drawn = computed(() => {
@@ -72,6 +80,12 @@ async function begun(result: unknown) {
         <FieldFrame :id="ids[2]!" label="Resistors and printed jumpers between nets" hint="Part and ohms, one a line; else they are not asked">
           <textarea :id="ids[2]" v-model="bridges" class="entry figure" rows="2" />
         </FieldFrame>
+        <FieldFrame :id="ids[3]!" label="Nets that are supplies" hint="Besides those that are called so, such as VCC and GND_A"
+          ><input :id="ids[3]" v-model="supplies" class="entry figure" autocomplete="off"
+        /></FieldFrame>
+        <FieldFrame :id="ids[4]!" label="Nets that are none" hint="Though they are called so"
+          ><input :id="ids[4]" v-model="notSupplies" class="entry figure" autocomplete="off"
+        /></FieldFrame>
         <TextField name="leadsOhm" label="The leads, tip to tip, Ω" numeric hint="Taken off every reading" />
       </div>
       <details class="border border-line px-3 py-2">

@@ -78,12 +78,16 @@ describe('a probe sheet', () => {
     expect(d0().pieces.map(p => p.map(e => e.name).sort())).toEqual([left, ['U3.1', 'U4.1']])
     expect(of(tag, sheetId).nets.find(n => n.net === 'D1')!.state).toBe('whole')
     expect(JSON.stringify(sheet(tag).power.gate)).toContain('Broken nets: D0.')
+    // What was asked beside one piece was asked beside the other too, and is once a wire was soldered there.
+    const shorts = (a: string) => of(tag, sheetId).checks.filter(c => c.kind === 'short' && [c.a.name, c.b.name].includes(a))
+    expect(shorts('U3.1')).toMatchObject([{ contact: 'open', why: expect.stringContaining('in pieces') as string }])
     const wire = { sheetId, net: 'D0', a: 'U2.1', b: 'U3.1', lengthMm: 22, awg: 30 }
     expect(() => perform(tag, 'fit-patch', { ...wire, b: 'U9.9', afterOhm: 0.5 })).toThrow('U9.9 is no end of D0')
     expect(perform(tag, 'fit-patch', { ...wire, afterOhm: null })).toEqual({ contact: 'open' })
     expect(d0().state).toBe('broken')
     expect(perform(tag, 'fit-patch', { ...wire, afterOhm: 0.6 })).toEqual({ contact: 'joined' })
     expect(d0().state).toBe('whole')
+    expect(shorts('U3.1').some(c => c.contact === null && c.why.includes('solder'))).toBe(true)
     expect(JSON.stringify(sheet(tag).power.gate)).not.toContain('Broken nets')
     expect(sheet(tag).continuity.patches.map(p => p.contact)).toEqual(['open', 'joined'])
   })

@@ -1,4 +1,5 @@
 import { isSupplyNet, netsOf } from '#core/continuity/board'
+import { type ShortAsked, shortsOfPieces, shortsOfWire } from '#core/continuity/beside'
 import { type Contact, judgeContact } from '#core/continuity/contact'
 import { planProbes } from '#core/continuity/probe-plan'
 import { asExpected, netOnSheet, netWords, sameIssue, tallyOf } from '#core/continuity/sheet'
@@ -30,7 +31,7 @@ function refuseUnderPower({ tx, machine }: MachineWork): void {
 export function beginProbeSheet(work: MachineWork, input: CommandInput<'begin-probe-sheet'>): { sheetId: number } {
   const { tx, machine, at, write } = work
   refuseUnderPower(work)
-  const { boardId, title, parts, outline, oneHop, leadsOhm, bridges, otherIssueRead } = input
+  const { boardId, title, parts, outline, oneHop, leadsOhm, bridges, otherIssueRead, supplies, notSupplies } = input
   const board = boardOf(tx, boardId)
   if (board.modelId !== machine.modelId || !board.active) throw new InputError('boardId', boardId, 'Board: choose one of this machine’s model.')
   const otherIssue = !sameIssue(board.issue, machine.variant)
@@ -41,7 +42,7 @@ export function beginProbeSheet(work: MachineWork, input: CommandInput<'begin-pr
       `The file is of issue ${board.issue || 'unknown'}, and this machine’s board is ${machine.variant || 'of an issue nobody has said'}. Say that you have read this: pins may differ.`,
     )
   const pins = pinsOf(tx, board)
-  const plan = planProbes({ pins, zone: { parts, ...(outline ? { outline } : {}) }, oneHop, bridges })
+  const plan = planProbes({ pins, zone: { parts, ...(outline ? { outline } : {}) }, oneHop, bridges, supplies, notSupplies })
   if (!plan.probes.length) throw new NotNow('There is nothing to check in this zone.')
   const { id } = tx
     .insert(probeSheets)
@@ -49,9 +50,12 @@ export function beginProbeSheet(work: MachineWork, input: CommandInput<'begin-pr
     .returning({ id: probeSheets.id })
     .get()
   const ends = netsOf(pins)
+  for (const [field, named] of Object.entries({ supplies, notSupplies }))
+    for (const net of named) if (!ends.has(net)) throw new InputError(field, net, `${net} is no net of this board. Write it as the board does.`)
+  const isSupply = (net: string) => !notSupplies.includes(net) && (supplies.includes(net) || isSupplyNet(net))
   for (const net of new Set(plan.probes.filter(p => p.kind !== 'short').flatMap(p => [p.netA, p.netB])))
     tx.insert(probeNets)
-      .values({ sheetId: id, net, supply: isSupplyNet(net), ends: ends.get(net)! })
+      .values({ sheetId: id, net, supply: isSupply(net), ends: ends.get(net)! })
       .run()
   for (const probe of plan.probes)
     tx.insert(probeChecks)
@@ -161,6 +165,16 @@ function settleNet(tx: Tx, sheetId: number, net: string): void {
   const { found, grows } = netOnSheet(row.ends, asked, wires, row.supply)
   const { state, pieces, breaks } = found
   tx.update(probeNets).set({ state, pieces, breaks }).where(eq(probeNets.id, row.id)).run()
+  // Once its pieces are told apart, what was asked of one of them is asked of each.
+  if (state === 'broken' && !row.supply && !grows && asked.every(c => c.contact !== null)) {
+    const nets = netsBeside(tx, sheetId)
+    const shorts = tx
+      .select({ a: probeChecks.a, b: probeChecks.b })
+      .from(probeChecks)
+      .where(and(eq(probeChecks.sheetId, sheetId), eq(probeChecks.kind, 'short')))
+      .all()
+    askShorts(tx, sheetId, shortsOfPieces({ ...row, pieces }, nets, shorts), `${net} is in pieces: what lies beside one of them is asked at each.`)
+  }
   if (!grows || countOf(tx, sheetId) >= mostChecks) return
   const { a, b, beyond, why } = grows
   tx.insert(probeChecks)
@@ -168,12 +182,21 @@ function settleNet(tx: Tx, sheetId: number, net: string): void {
     .run()
 }
 
+const netsBeside = (tx: Tx, sheetId: number) => tx.select().from(probeNets).where(eq(probeNets.sheetId, sheetId)).all()
+
+function askShorts(tx: Tx, sheetId: number, shorts: readonly ShortAsked[], why: string): void {
+  for (const short of shorts.slice(0, Math.max(0, mostChecks - countOf(tx, sheetId))))
+    tx.insert(probeChecks)
+      .values({ sheetId, kind: 'short', ...short, expectOhm: null, why })
+      .run()
+}
+
 const countOf = (tx: Tx, sheetId: number) => tx.select({ n: count() }).from(probeChecks).where(eq(probeChecks.sheetId, sheetId)).get()!.n
 
 /** What the sheet has shown by now, kept with it: the machine hears of it. */
 function tally(tx: Tx, sheetId: number): void {
   const checks = tx.select().from(probeChecks).where(eq(probeChecks.sheetId, sheetId)).orderBy(asc(probeChecks.at), asc(probeChecks.id)).all()
-  const nets = tx.select({ net: probeNets.net, state: probeNets.state }).from(probeNets).where(eq(probeNets.sheetId, sheetId)).all()
+  const nets = tx.select({ net: probeNets.net, state: probeNets.state, supply: probeNets.supply }).from(probeNets).where(eq(probeNets.sheetId, sheetId)).all()
   tx.update(probeSheets).set(tallyOf(checks, nets)).where(eq(probeSheets.id, sheetId)).run()
 }
 
@@ -225,6 +248,9 @@ export function fitPatch(work: MachineWork, { sheetId, afterOhm, ...wire }: Comm
     .get()
   write('patch.fitted', { ...wire, contact, ohm }, { subject: { table: 'patches', id } })
   settleNet(tx, sheetId, wire.net)
+  const shorts = shortsOfWire(wire, net, netsBeside(tx, sheetId))
+  askShorts(tx, sheetId, shorts, `A wire was soldered to ${wire.a} and ${wire.b}: solder runs.`)
+  if (shorts.length) tx.update(probeSheets).set({ endedAt: null }).where(eq(probeSheets.id, sheetId)).run()
   tally(tx, sheetId)
   return { contact }
 }

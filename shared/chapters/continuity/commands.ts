@@ -24,6 +24,9 @@ export const onMachine = {
         .nullable()
         .default(null),
       oneHop: z.boolean().default(false),
+      /** Nets that are supplies whatever they are called, and those that are none. */
+      supplies: z.array(text('Supply', 120)).max(100).default([]),
+      notSupplies: z.array(text('No supply', 120)).max(100).default([]),
       leadsOhm: quantity('Ω', 'The leads, tip to tip', { from: 0, upTo: 10 }),
       bridges: z
         .array(z.object({ part: text('Part', 120), ohm: quantity('Ω', 'Its value', { above: 0, upTo: 1e8 }) }))
