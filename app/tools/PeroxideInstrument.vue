@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { dilutePeroxide, handledByAnyonePct } from '#core/cleaning/peroxide'
+import { type PercentKind, dilutePeroxide, handledByAnyonePct, percentKinds } from '#core/cleaning/peroxide'
 import { decidingLevel } from '#core/kernel/finding'
 import { cleaningPeroxide } from '#shared/tools/cleaning-peroxide'
 
@@ -16,9 +16,12 @@ const typed = reactive({
   layerMm: '2',
   monthsOpen: String(monthsOpen),
 })
+const haveIs = ref<PercentKind>('by-mass')
+const wantIs = ref<PercentKind>('g-per-100ml')
+const kinds = choicesOf(percentKinds)
 const keptCool = ref(true)
 const { result, at } = useInstrument(
-  () => ({ ...figuresOf(typed), keptCool: keptCool.value }),
+  () => ({ ...figuresOf(typed), haveIs: haveIs.value, wantIs: wantIs.value, keptCool: keptCool.value }),
   dilutePeroxide,
   input => emit('input', input),
 )
@@ -27,26 +30,26 @@ const judgements = { stop: 'Not for everybody', care: 'Gloves and glasses', fine
 
 <template>
   <div class="grid items-start gap-4 lg:grid-cols-[22rem_minmax(0,1fr)]">
-    <OneCard title="Strengths" hint="In g to 100 ml, or in volumes; one of the two.">
+    <OneCard title="Strengths" hint="In per cent, as the label means it, or in volumes; one of the two.">
       <div class="grid grid-cols-2 gap-3">
         <MeasureField v-model="typed.havePct" label="You have, %" :message="at('havePct')" /><MeasureField
           v-model="typed.haveVolumes"
           label="or volumes"
           :message="at('haveVolumes')"
-        /><MeasureField v-model="typed.wantPct" label="You want, %" :message="at('wantPct')" /><MeasureField
-          v-model="typed.wantVolumes"
-          label="or volumes wanted"
-          :message="at('wantVolumes')"
-        /><MeasureField v-model="typed.wantMl" label="How much, ml" hint="Empty: by the surface" :message="at('wantMl')" /><MeasureField
-          v-model="typed.areaCm2"
-          label="Surface, cm²"
-          :message="at('areaCm2')"
-        /><MeasureField v-model="typed.layerMm" label="Laid on, mm" :message="at('layerMm')" /><MeasureField
-          v-model="typed.monthsOpen"
-          label="Open since, months"
-          hint="Empty: not known"
-          :message="at('monthsOpen')"
-        />
+        /><SelectField v-model="haveIs" label="Its % are" :options="kinds" /><SelectField v-model="wantIs" label="Wanted % are" :options="kinds" /><MeasureField
+          v-model="typed.wantPct"
+          label="You want, %"
+          :message="at('wantPct')"
+        /><MeasureField v-model="typed.wantVolumes" label="or volumes wanted" :message="at('wantVolumes')" /><MeasureField
+          v-model="typed.wantMl"
+          label="How much, ml"
+          hint="Empty: by the surface"
+          :message="at('wantMl')"
+        /><MeasureField v-model="typed.areaCm2" label="Surface, cm²" :message="at('areaCm2')" /><MeasureField
+          v-model="typed.layerMm"
+          label="Laid on, mm"
+          :message="at('layerMm')"
+        /><MeasureField v-model="typed.monthsOpen" label="Open since, months" hint="Empty: not known" :message="at('monthsOpen')" />
       </div>
       <SelectField
         v-model="keptCool"
@@ -66,7 +69,7 @@ const judgements = { stop: 'Not for everybody', care: 'Gloves and glasses', fine
           :level="decidingLevel(result.findings)"
           :scale="{
             from: 0,
-            value: Math.max(result.havePct, result.wantPct),
+            value: Math.max(result.haveMassPct, result.wantMassPct),
             bands: [
               { to: handledByAnyonePct, level: 'care', says: `up to ${handledByAnyonePct} %` },
               { to: 40, level: 'stop', says: 'only people trained in it' },
@@ -80,11 +83,11 @@ const judgements = { stop: 'Not for everybody', care: 'Gloves and glasses', fine
           </div>
           <div>
             <dt class="hint">You have</dt>
-            <dd class="reading">{{ three(result.havePct) }} %, {{ three(result.haveVolumes) }} vol</dd>
+            <dd class="reading">{{ three(result.haveMassPct) }} % by mass, {{ three(result.haveVolumes) }} vol</dd>
           </div>
           <div>
             <dt class="hint">It becomes</dt>
-            <dd class="reading">{{ three(result.wantPct) }} %, {{ three(result.wantVolumes) }} vol</dd>
+            <dd class="reading">{{ three(result.wantMassPct) }} % by mass, {{ three(result.wantVolumes) }} vol</dd>
           </div>
         </dl>
         <FindingList :findings="result.findings" />

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { type StrengthKind, mixBath } from './bath'
 import { chemicals } from './chemicals'
 import { neutralise, residueSourceNames } from './neutralise'
-import { dilutePeroxide, percentOfVolumes, volumesOfPercent } from './peroxide'
+import { byMass, dilutePeroxide, gPer100mlOfMass, percentOfVolumes, volumesOfPercent } from './peroxide'
 
 /** Standard atomic weights, abridged. Source: IUPAC, from memory. */
 const u = { H: 1.008, C: 12.011, O: 15.999, Na: 22.99, S: 32.06, K: 39.098 }
@@ -43,12 +43,29 @@ describe('what neutralises what leaked', () => {
   })
 
   it('sends neither lithium nor what nobody knows to water or acid, whatever is said of the amount', () => {
-    for (const source of ['lithium', 'unknown'] as const) {
+    for (const source of ['lithium', 'lithium-ion', 'lithium-thionyl', 'oil-capacitor', 'unknown'] as const) {
       const result = neutralise({ source, amountG: 5, cells: 2, capacityMah: 1000 })
       expect(result.doses).toEqual([])
       expect(result.never).toContain('Water')
       expect(result.findings.some(f => f.level === 'stop')).toBe(true)
     }
+  })
+
+  it('names what is poisonous and what burns, for each source', () => {
+    const said = (source: (typeof residueSourceNames)[number]) => {
+      const { findings, never, rinse } = neutralise({ source, amountG: 1 })
+      return `${findings.map(f => `${f.says} ${f.because.join(' ')}`).join(' ')} never ${never.join(' ')} rinse ${rinse}`
+    }
+    expect(said('nickel')).toMatch(/cadmium/i)
+    expect(said('alkaline')).toMatch(/mercury/i)
+    expect(said('oil-capacitor')).toMatch(/polychlorinated/i)
+    expect(said('lithium-ion')).toMatch(/hydrofluoric/i)
+    for (const source of ['nickel', 'alkaline', 'lead-acid'] as const) expect(said(source)).toMatch(/gloves and eye protection/i)
+    // Thionyl chloride burns with alcohol as it does with water.
+    expect(said('lithium-thionyl')).toMatch(/never.*alcohol/i)
+    expect(said('lithium')).not.toMatch(/rinse Alcohol/)
+    // The same acid for what has become carbonate: K2CO3 + 2 CH3COOH, one for each potassium.
+    expect(said('nickel')).toMatch(/carbonate takes the same acid/i)
   })
 
   it('never names an agent that it forbids', () => {
@@ -122,10 +139,21 @@ describe('peroxide', () => {
   })
 
   it('dilutes, and never makes it stronger', () => {
-    expect(dilutePeroxide({ havePct: 12, wantPct: 6, wantMl: 500 })).toMatchObject({ takeMl: 250, waterMl: 250 })
+    expect(dilutePeroxide({ havePct: 12, haveIs: 'g-per-100ml', wantPct: 6, wantMl: 500 })).toMatchObject({ takeMl: 250, waterMl: 250 })
     expect(() => dilutePeroxide({ havePct: 6, wantPct: 12, wantMl: 100 })).toThrow('cannot be made')
     expect(() => dilutePeroxide({ havePct: 6, haveVolumes: 40, wantPct: 3, wantMl: 100 })).toThrow('Say one of the two')
     expect(dilutePeroxide({ havePct: 12, wantPct: 12, areaCm2: 300 }).wantMl).toBe(60)
+  })
+
+  it('tells per cent by mass from g to 100 ml, and comes out no stronger than was wanted whichever it was', () => {
+    // Tables of density, from memory: 35 % by mass weighs 1.13 kg/l, so 39.6 g to 100 ml.
+    expect(gPer100mlOfMass(35)).toBeCloseTo(39.6, 0)
+    expect(byMass(gPer100mlOfMass(35))).toBeCloseTo(35, 9)
+    const unsaid = dilutePeroxide({ havePct: 35, wantPct: 12, wantMl: 1000 })
+    for (const truth of [35, gPer100mlOfMass(35)]) expect(byMass((unsaid.takeMl * truth) / 1000)).toBeLessThanOrEqual(12)
+    expect(unsaid.findings.map(f => f.code)).toEqual(expect.arrayContaining(['peroxide.basis', 'peroxide.never']))
+    // As it was read before, it would have come out above the 12 % that anybody may handle.
+    expect(byMass((dilutePeroxide({ havePct: 35, haveIs: 'g-per-100ml', wantPct: 12, wantMl: 1000 }).takeMl * gPer100mlOfMass(35)) / 1000)).toBeGreaterThan(12)
   })
 
   it('says who may handle what is above 12 %, and what may be left of an old bottle', () => {

@@ -18,7 +18,8 @@ interface MethodRows {
 
 const boards = ['bare-board', 'masked-board'] as const
 const contacts = ['gold-contacts', 'tin-contacts'] as const
-const metals = ['bare-steel', 'aluminium', 'painted-metal'] as const
+const metals = ['bare-steel', 'plated-steel', 'aluminium', 'painted-metal'] as const
+const plating = 'Plating is thin, and a yellowish or dull grey one may be cadmium: its dust and its salts are poisonous.'
 const wontBath = ['membrane', 'conductive-ink', 'wood', 'paper', 'transformer', 'speaker', 'tube-coating', 'foam'] as const
 const allBut = (...spared: Material[]) => materialNames.filter(m => !spared.includes(m))
 const soaks = 'It soaks up water and keeps it: layers part, windings rust, cones and labels are lost.'
@@ -29,7 +30,7 @@ export const methodTable: Record<Method, MethodRows> = {
     against: [
       ['suited', ['yellowing', 'ink', 'dust', 'smoke-film'], 'It does no harm where it lies; some of it is patina.'],
       ['careful', ['grease', 'adhesive', 'rust'], 'It goes on slowly; look at it again.'],
-      ['never', ['alkali', 'acid', 'electrolyte', 'mould', 'tar'], 'It goes on eating, spreading or sticking while nobody looks.'],
+      ['never', ['alkali', 'acid', 'electrolyte', 'mould', 'tar', 'soot'], 'It goes on eating, spreading or sticking while nobody looks.'],
     ],
   },
   'brush': {
@@ -46,6 +47,7 @@ export const methodTable: Record<Method, MethodRows> = {
     ],
     against: [
       ['suited', ['dust'], 'Loose dirt goes with brush and vacuum.'],
+      ['careful', ['soot'], 'Vacuum first, with a fine filter, without rubbing it in; gloves and a mask.'],
       ['careful', ['rust'], 'Only what is loose, with a mask.'],
       ['careful', ['mould'], 'Never dry and indoors: spores fly. With a fine filter on the vacuum, out of doors.'],
     ],
@@ -59,7 +61,7 @@ export const methodTable: Record<Method, MethodRows> = {
     ],
     against: [
       ['suited', ['dust'], 'Out of doors, fans held still so that they do not spin.'],
-      ['never', ['mould', 'alkali', 'acid'], 'It throws spores or caustic dust into the air and deeper in.'],
+      ['never', ['mould', 'alkali', 'acid', 'soot'], 'It throws spores, soot or caustic dust into the air and deeper in.'],
     ],
   },
   'conditioner': {
@@ -77,13 +79,18 @@ export const methodTable: Record<Method, MethodRows> = {
   'solvent-wipe': {
     caution: ['solvents'],
     on: [
-      ['suited', [...metals, ...boards, ...contacts, 'glass'], 'Alcohol on a swab, little of it.'],
-      ['careful', ['abs', 'rubber', 'transformer'], 'Alcohol only, no acetone, not for long: some plastics craze and rubber swells.'],
+      ['suited', ['bare-steel', 'plated-steel', 'aluminium', ...boards, ...contacts, 'glass'], 'Alcohol on a swab, little of it.'],
+      ['careful', ['abs', 'rubber'], 'Alcohol only, no acetone, not for long: some plastics craze and rubber swells.'],
+      ['careful', ['painted-metal'], 'Old paint, lacquer and shellac may go with it: try it where nobody looks.'],
+      ['never', ['transformer'], 'It dissolves the lacquer of old windings, and stays between the layers.'],
       ['careful', ['membrane'], 'A damp swab away from the ink, and dry at once.'],
       ['never', ['legends', 'conductive-ink', 'paper', 'speaker', 'foam', 'wood', 'tube-coating'], 'It dissolves the print, the ink, the glue or the finish.'],
     ],
     against: [
-      ['suited', ['smoke-film', 'grease', 'electrolyte', 'adhesive'], 'Alcohol takes it up; change the swab often.'],
+      ['suited', ['smoke-film', 'grease', 'adhesive'], 'Alcohol takes it up; change the swab often.'],
+      ['suited', ['electrolyte'], 'Alcohol and water both take it up; water goes last.'],
+      ['never', ['alkali', 'acid'], 'Salts go with water and hardly with alcohol, which only carries them further under the mask.'],
+      ['careful', ['soot'], 'After it was vacuumed; the chlorides in it go with water only.'],
       ['careful', ['tar', 'ink'], 'It smears before it goes; many swabs, little solvent.'],
       ['careful', ['mould'], 'Alcohol of 70 % on what was vacuumed; it does not reach what grew in.'],
     ],
@@ -93,13 +100,15 @@ export const methodTable: Record<Method, MethodRows> = {
     on: [
       ['suited', ['abs', 'painted-metal', 'glass', 'rubber'], 'Lukewarm, a drop of washing-up liquid, rinsed and dried.'],
       ['careful', ['legends'], 'Soft cloth, no soaking for long: some print is only on top.'],
-      ['careful', ['bare-steel', 'aluminium'], 'Dried at once, warm, or it rusts and spots.'],
+      ['careful', ['bare-steel', 'aluminium', 'plated-steel'], 'Dried at once, warm: flash rust comes within minutes, and aluminium spots.'],
       ['never', [...wontBath], soaks],
       ['never', ['bare-board', ...contacts], 'Tap water and soap leave salts on copper and contacts.'],
       ['careful', ['masked-board'], 'Only a board with nothing to lose; rinsed in distilled water and dried through.'],
     ],
     against: [
       ['suited', ['dust', 'smoke-film', 'grease'], 'Soap takes it up.'],
+      ['suited', ['soot'], 'After it was vacuumed: fire soot of plastics carries chlorides, and water takes them away before they eat.'],
+      ['careful', ['electrolyte'], 'Water takes it up.'],
       ['careful', ['mould', 'adhesive'], 'It takes what is on the surface.'],
     ],
   },
@@ -107,7 +116,7 @@ export const methodTable: Record<Method, MethodRows> = {
     caution: ['solvents'],
     on: [
       ['suited', [...contacts], 'Made for it; little, and let it dry.'],
-      ['careful', ['masked-board', 'bare-board'], 'Only where contacts are; some kinds leave oil.'],
+      ['careful', ['masked-board', 'bare-board', 'plated-steel'], 'Only where contacts are; some kinds leave oil.'],
       [
         'never',
         ['abs', 'legends', 'rubber', 'foam', 'membrane', 'conductive-ink', 'paper', 'speaker', 'wood', 'tube-coating', 'glass', 'painted-metal', 'transformer'],
@@ -129,11 +138,12 @@ export const methodTable: Record<Method, MethodRows> = {
         'Acid goes on eating bare metal: swab it on, not for long, and rinse well.',
       ],
       ['careful', ['legends'], 'Acid lifts some legend ink.'],
-      ['never', ['aluminium'], 'Acid eats aluminium after the alkali has opened it.'],
+      ['careful', ['aluminium'], 'Lye eats aluminium while it lies there: much water first, at once; then a little mild acid, not for long, rinsed and dried.'],
+      ['never', ['plated-steel'], plating],
       ['never', [...wontBath], soaks],
     ],
     against: [
-      ['suited', ['alkali'], 'Acid and alkali make a salt and water; it fizzes while there is carbonate.'],
+      ['suited', ['alkali'], 'Acid and alkali make a salt and water; carbonate takes the same acid, and fizzes.'],
       ['never', ['acid'], 'More acid makes it worse.'],
     ],
   },
@@ -141,7 +151,7 @@ export const methodTable: Record<Method, MethodRows> = {
     caution: ['battery'],
     on: [
       ['suited', ['masked-board', 'bare-steel', 'abs', 'painted-metal'], 'Bicarbonate of soda in water, until it fizzes no more; rinsed, dried.'],
-      ['careful', ['bare-board', ...contacts, 'rubber', 'legends'], 'It leaves a white salt that conducts when damp: rinse well.'],
+      ['careful', ['bare-board', ...contacts, 'rubber', 'legends', 'plated-steel'], 'It leaves a white salt that conducts when damp: rinse well.'],
       ['never', ['aluminium'], 'Alkali eats aluminium.'],
       ['never', [...wontBath], soaks],
     ],
@@ -153,7 +163,9 @@ export const methodTable: Record<Method, MethodRows> = {
   'fibre-pen': {
     caution: ['glass', 'dust-mould'],
     on: [
-      ['suited', ['tin-contacts', 'bare-board'], 'To bright metal, lightly; the fibres are glass: gloves, and vacuum them up.'],
+      ['suited', ['bare-board'], 'To bright metal, lightly; the fibres are glass: gloves, and vacuum them up.'],
+      ['careful', ['tin-contacts'], 'Tin is thin too: a few strokes, for what does not wipe off. The fibres are glass: gloves, and vacuum them up.'],
+      ['never', ['plated-steel'], plating],
       ['careful', ['masked-board'], 'It takes the mask off as well; where the copper under it is eaten that is wanted.'],
       ['careful', ['bare-steel', 'aluminium'], 'It scratches.'],
       ['never', ['gold-contacts'], 'Gold is thin: what is rubbed off is gone, and nickel and copper corrode under it.'],
@@ -187,26 +199,31 @@ export const methodTable: Record<Method, MethodRows> = {
       [
         'suited',
         ['masked-board'],
-        'Cleaner and distilled water, rinsed, dried for hours at about 40 °C; chips in sockets, speaker, labels and foam off first.',
+        'Battery out before anything is wet. Cleaner and distilled water, rinsed, dried for hours at about 40 °C; chips in sockets, speaker, labels and foam off first.',
       ],
       ['careful', ['bare-board', ...contacts], 'Rinsed in distilled water and dried at once: bare copper and tin spot.'],
       ['careful', ['rubber', 'abs', 'glass'], 'It bears it; lukewarm, not on the bench with the boards.'],
+      ['careful', ['bare-steel', 'plated-steel'], 'Dried warm at once and oiled: flash rust comes within minutes.'],
       ['never', [...wontBath], soaks],
       ['never', ['legends'], 'A long bath lifts print.'],
     ],
     against: [
-      ['suited', ['grease', 'smoke-film', 'electrolyte', 'dust'], 'It reaches under parts.'],
-      ['careful', ['alkali', 'acid'], 'After it was neutralised; else it is only spread.'],
+      ['suited', ['grease', 'smoke-film', 'electrolyte', 'dust', 'soot'], 'It reaches under parts, and water takes salts away.'],
+      ['careful', ['alkali', 'acid'], 'They are soluble in water: after it was neutralised; else it is only spread.'],
       ['careful', ['mould'], 'After it was vacuumed, out of doors.'],
     ],
   },
   'ultrasonic': {
     caution: ['ultrasonic', 'wet'],
     on: [
-      ['suited', ['masked-board'], 'One part cleaner to ten of distilled water; socketed chips, speaker, relays and crystals in cans off first.'],
+      [
+        'suited',
+        ['masked-board'],
+        'Battery out before anything is wet. One part cleaner to ten of distilled water; socketed chips, speaker, relays and crystals in cans off first.',
+      ],
       ['careful', ['bare-board', ...contacts, 'bare-steel', 'glass'], 'Short runs; bare metal is attacked and thin plating shaken off.'],
       ['never', [...wontBath], soaks],
-      ['never', ['abs', 'legends', 'painted-metal', 'rubber', 'aluminium'], 'It cracks, lifts paint and print, or is eaten by the cleaner.'],
+      ['never', ['abs', 'legends', 'painted-metal', 'plated-steel', 'rubber', 'aluminium'], 'It cracks, lifts paint and print, or is eaten by the cleaner.'],
     ],
     against: [
       ['suited', ['grease', 'electrolyte', 'smoke-film', 'dust'], 'It reaches under parts and into sockets.'],
@@ -217,7 +234,7 @@ export const methodTable: Record<Method, MethodRows> = {
   'rust-remover': {
     caution: ['solvents', 'wet'],
     on: [
-      ['suited', ['bare-steel'], 'In a bath of it, rinsed, dried at once, then oiled; screws are counted and go back.'],
+      ['suited', ['bare-steel'], 'In a bath of it, rinsed, dried warm at once and oiled, or flash rust comes within minutes; screws are counted and go back.'],
       ['careful', ['painted-metal'], 'On the spot only: it creeps under paint.'],
       ['never', allBut('bare-steel', 'painted-metal'), 'An acid, or a chelate for iron; it attacks it or stays in it.'],
     ],

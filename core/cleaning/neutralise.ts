@@ -32,6 +32,24 @@ export const residueSources = {
     electrolyte: null,
     says: 'An organic solvent with a salt in it; the metal burns with water, and some salts give off poison with it.',
   },
+  'lithium-ion': {
+    title: 'Lithium-ion cell or pack',
+    kind: 'solvent',
+    electrolyte: null,
+    says: 'A solvent that burns, with a fluorine salt in it: with any damp it gives off hydrofluoric acid.',
+  },
+  'lithium-thionyl': {
+    title: 'Lithium cell of 3.6 V, thionyl chloride',
+    kind: 'thionyl',
+    electrolyte: null,
+    says: 'A liquid that burns with water and with alcohol alike, and gives off acid fumes and sulphur dioxide.',
+  },
+  'oil-capacitor': {
+    title: 'Oil out of an old capacitor can or ballast',
+    kind: 'oil',
+    electrolyte: null,
+    says: 'Until the 1980s many were filled with polychlorinated biphenyls, which poison slowly and stay for good; it does not show.',
+  },
   'capacitor': {
     title: 'Capacitor electrolyte',
     kind: 'organic',
@@ -85,7 +103,7 @@ export interface NeutraliseResult {
 const kohGPerAh = 1
 /** Sulphuric acid to an ampere-hour: the discharge itself takes 3.66 g (two mol to two faradays), and as much again stays. */
 const acidGPerAh = 7.5
-/** So much more than the reaction takes is made ready: some is spent on carbonate and some does not reach the place. Common practice, no source. */
+/** So much more than the reaction takes is made ready: some does not reach the place. Common practice, no source. */
 const practice = 3
 /** Above this somebody mistyped: no machine holds so much. */
 const mostG = 5000
@@ -98,7 +116,8 @@ const bounded = (field: string, value: number | undefined, least: number, most: 
  * What neutralises what a cell or capacitor left, how much of it, and what must not come near it.
  *
  * Stoichiometry from atomic weights: KOH + CH₃COOH; 3 KOH + C₆H₈O₇; H₂SO₄ + 2 NaHCO₃. An amount of cells × capacity × share is an estimate.
- * Lithium and unknown cells are never sent to a water or acid treatment.
+ * What has turned to carbonate takes the same acid, one for each potassium: K₂CO₃ + 2 CH₃COOH.
+ * Lithium cells, oil of old capacitors and what is unknown are never sent to a water or acid treatment.
  * @returns doses in gram and in millilitre of what is on the shelf, rinse, findings with cautions
  * @throws InputError for amounts and strengths that are none
  */
@@ -157,13 +176,14 @@ export function neutralise({
     findings: [
       finding('note', 'neutralise.what', `${title}: ${ways[kind]}`, says, commonPractice),
       ...warnings[kind],
+      ...(poisons[source] ?? []),
       ...(known && amountG === undefined
         ? [
             finding(
               'note',
               'neutralise.estimate',
               `The amount is an estimate: ${round(amount)} g.`,
-              `${perAh} g to an ampere-hour; less may have leaked, and some of it is carbonate by now. The fizzing ends when it is done.`,
+              `${perAh} g to an ampere-hour; less may have leaked. What is carbonate by now takes the same acid; the fizzing ends when it is done.`,
               'battery handbooks, from memory',
             ),
           ]
@@ -174,7 +194,7 @@ export function neutralise({
               'note',
               'neutralise.practice',
               `Make ${practice} times the exact amount ready, and work until it fizzes no more.`,
-              'Some is spent on carbonate, and some does not reach the place.',
+              kind === 'alkali' ? 'Carbonate takes the same acid as the lye did, and some does not reach the place.' : 'Some does not reach the place.',
               commonPractice,
             ),
           ]
@@ -189,6 +209,8 @@ const ways: Record<Kind, string> = {
   'acid': 'neutralise with bicarbonate of soda.',
   'mild-acid': 'no neutralising to speak of; a little bicarbonate, and much rinsing.',
   'solvent': 'neither water nor acid. Wipe it up dry.',
+  'thionyl': 'nothing but dry sand or dry lime, out of doors, by people trained in it.',
+  'oil': 'leave it alone, and ask whoever takes such waste.',
   'organic': 'nothing to neutralise. Wash it off with alcohol, then with cleaner and water where the board bears it.',
   'unknown': 'try its pH first. No bath, no acid and no water before that.',
 }
@@ -197,6 +219,8 @@ const neverWith: Record<Kind, string[]> = {
   'acid': ['Vinegar, citric or another acid', 'Lye or washing soda in lumps: it boils up'],
   'mild-acid': ['Vinegar, citric or another acid'],
   'solvent': ['Water', 'Vinegar, citric or another acid', 'Bicarbonate solution'],
+  'thionyl': ['Water', 'Alcohol', 'Vinegar, citric or another acid', 'Bicarbonate solution'],
+  'oil': ['Water', 'Solvents: they carry it further', 'Vinegar, citric or another acid', 'Heat'],
   'organic': ['Strong acids', 'Bleach'],
   'unknown': ['Water', 'Vinegar, citric or another acid', 'Bicarbonate solution'],
 }
@@ -204,12 +228,82 @@ const rinses: Record<Kind, string> = {
   'alkali': 'Distilled water, two or three times, then alcohol; dry warm.',
   'acid': 'Distilled water, two or three times, then alcohol; dry warm.',
   'mild-acid': 'Distilled water until a drop of it leaves no mark, then alcohol; dry warm.',
-  'solvent': 'Alcohol on a cloth, once nothing of the cell is left.',
+  'solvent': 'None, unless it is known to be no thionyl chloride cell; then alcohol on a cloth, once nothing of the cell is left.',
+  'thionyl': 'None here: neither water nor alcohol.',
+  'oil': 'None here; what touched it is hazardous waste.',
   'organic': 'Alcohol, then distilled water where it was washed; dry warm.',
   'unknown': 'None before its pH is known.',
 }
+const caustic = finding(
+  'care',
+  'neutralise.caustic',
+  'It is caustic, dry crust too: gloves and eye protection, and water at hand.',
+  'Lye eats eyes faster than acid does, and is not felt at first. Rinse for a quarter of an hour, and see a doctor.',
+  commonPractice,
+)
+/** What is poisonous in it besides, by what leaked. */
+const poisons: Partial<Record<ResidueSource, Finding[]>> = {
+  'nickel': [
+    finding(
+      'care',
+      'neutralise.cadmium',
+      'Nickel packs of that age hold cadmium: poisonous, and as dust worst of all.',
+      'Work wet, brush nothing dry, wash your hands; swabs, rinse and cell are hazardous waste.',
+      commonPractice,
+    ),
+  ],
+  'alkaline': [
+    finding(
+      'care',
+      'neutralise.mercury',
+      'Alkaline and button cells made before the middle of the 1990s hold mercury.',
+      'Collect what falls out, with an open window; swabs and cell are hazardous waste.',
+      commonPractice,
+    ),
+  ],
+  'zinc-carbon': [
+    finding(
+      'care',
+      'neutralise.mercury',
+      'Old zinc-carbon cells hold a little mercury and cadmium.',
+      'Gloves; swabs and cell are hazardous waste.',
+      commonPractice,
+    ),
+  ],
+  'lithium-ion': [
+    finding(
+      'stop',
+      'neutralise.hydrofluoric',
+      'With damp its salt gives off hydrofluoric acid: leave it to people trained in it.',
+      [
+        'It goes through skin without being felt and eats bone; a doctor at once, and tell them what it was.',
+        'Out of doors, on sand, away from anything that burns; nobody beside it.',
+      ],
+      commonPractice,
+    ),
+  ],
+}
 const warnings: Record<Kind, Finding[]> = {
+  'thionyl': [
+    finding(
+      'stop',
+      'neutralise.thionyl',
+      'Neither water nor alcohol: thionyl chloride burns with both.',
+      'It gives off hydrogen chloride and sulphur dioxide. Out of doors, and for people trained in it.',
+      commonPractice,
+    ),
+  ],
+  'oil': [
+    finding(
+      'stop',
+      'neutralise.oil',
+      'It may hold polychlorinated biphenyls: do not touch it, wipe it or wash it.',
+      'Gloves that oil does not pass, a tray below, and whoever takes such waste; local rules say who that is.',
+      commonPractice,
+    ),
+  ],
   'alkali': [
+    caustic,
     finding(
       'care',
       'neutralise.legend',
@@ -219,6 +313,7 @@ const warnings: Record<Kind, Finding[]> = {
     ),
   ],
   'acid': [
+    caustic,
     finding('care', 'neutralise.lead', 'Lead and its salts are poisonous.', 'Gloves; keep the swabs and the rinse apart, as hazardous waste.', commonPractice),
   ],
   'mild-acid': [],
@@ -227,7 +322,7 @@ const warnings: Record<Kind, Finding[]> = {
       'stop',
       'neutralise.lithium',
       'Keep water and acid away from a lithium cell.',
-      'Its metal burns with water; some of its salts give off poisonous gas with it.',
+      'Its metal burns with water; some of its salts give off poisonous gas with it. If it was a 3.6 V cell, it wants no alcohol either.',
       commonPractice,
     ),
   ],

@@ -17,15 +17,25 @@ export const handledByAnyonePct = 12
  * Per cent by mass of what is said in g to 100 ml: the solution is heavier than water, 1.034 kg/l at 10 % and 1.106 at 30 %.
  * Source: tables of density, from memory; 1 + 0.0035·w holds them within 0.2 %.
  */
-const byMass = (gPer100ml: number) => (Math.sqrt(1 + 4 * 0.0035 * gPer100ml) - 1) / (2 * 0.0035)
+const perKgPerL = 0.0035
+/** @returns g to 100 ml of what is said in per cent by mass */
+export const gPer100mlOfMass = (massPct: number): number => massPct * (1 + perKgPerL * massPct)
+export const byMass = (gPer100ml: number): number => (Math.sqrt(1 + 4 * perKgPerL * gPer100ml) - 1) / (2 * perKgPerL)
 
 /** @returns per cent by mass in volume, g to 100 ml */
 export const percentOfVolumes = (volumes: number): number => (volumes * gPerLPerVolume) / 10
 export const volumesOfPercent = (percent: number): number => (percent * 10) / gPerLPerVolume
 
+/** What a per cent on a label means: of 100 g, as on strong solutions, or g to 100 ml, as in pharmacies. At 35 % that is 35 or 39 g to 100 ml. */
+export const percentKinds = { 'by-mass': '% by mass, w/w', 'g-per-100ml': 'g to 100 ml, w/v' } as const
+export type PercentKind = keyof typeof percentKinds
+
 export interface PeroxideInput {
-  /** What stands on the shelf, in g to 100 ml, or by its volume strength. */
+  /** What stands on the shelf, in per cent, or by its volume strength. */
   havePct?: number
+  /** Where nobody says, the stronger reading is taken for what there is, and the weaker for what is wanted: it never comes out above. */
+  haveIs?: PercentKind
+  wantIs?: PercentKind
   haveVolumes?: number
   /** What is wanted, in the same terms. */
   wantPct?: number
@@ -39,7 +49,10 @@ export interface PeroxideInput {
   keptCool?: boolean
 }
 export interface PeroxideResult {
+  /** In g to 100 ml, and by mass. */
   havePct: number
+  haveMassPct: number
+  wantMassPct: number
   haveVolumes: number
   wantPct: number
   wantVolumes: number
@@ -66,17 +79,17 @@ const lossAYear = { cool: [0.05, 0.2], warm: [0.15, 0.6] } as const
  * @throws InputError for strengths that are none, or a strength that cannot be reached by adding water
  */
 export function dilutePeroxide(input: PeroxideInput): PeroxideResult {
-  const strength = (percent: 'havePct' | 'wantPct', volumes: 'haveVolumes' | 'wantVolumes', what: string): number => {
+  const strength = (percent: 'havePct' | 'wantPct', volumes: 'haveVolumes' | 'wantVolumes', what: string, is: PercentKind): number => {
     const [p, v] = [input[percent], input[volumes]]
     if (p === undefined && v === undefined) throw new InputError(percent, p, `${what}: in per cent, or as a volume strength.`)
     if (p !== undefined && !(p > 0 && p <= 60)) throw new InputError(percent, p, `${what} in %: more than 0 and up to 60, please.`)
     if (v !== undefined && !(v > 0 && v <= 250)) throw new InputError(volumes, v, `${what} in volumes: more than 0 and up to 250, please.`)
-    if (p !== undefined && v !== undefined && Math.abs(percentOfVolumes(v) - p) > 0.06 * p + 0.3)
+    if (p !== undefined && v !== undefined && Math.min(Math.abs(percentOfVolumes(v) - p), Math.abs(byMass(percentOfVolumes(v)) - p)) > 0.06 * p + 0.3)
       throw new InputError(volumes, v, `${what}: ${v} volumes are ${percentOfVolumes(v).toFixed(1)} %, not ${p} %. Say one of the two.`)
-    return p ?? percentOfVolumes(v!)
+    return p === undefined ? percentOfVolumes(v!) : is === 'by-mass' ? gPer100mlOfMass(p) : p
   }
-  const havePct = strength('havePct', 'haveVolumes', 'What you have')
-  const wantPct = strength('wantPct', 'wantVolumes', 'What you want')
+  const havePct = strength('havePct', 'haveVolumes', 'What you have', input.haveIs ?? 'by-mass')
+  const wantPct = strength('wantPct', 'wantVolumes', 'What you want', input.wantIs ?? 'g-per-100ml')
   const { wantMl: said, areaCm2, layerMm = usualLayerMm, monthsOpen, keptCool = true } = input
   if (said !== undefined && !(said > 0 && said <= 100_000)) throw new InputError('wantMl', said, 'How much, in ml: more than 0 and up to 100000, please.')
   if (areaCm2 !== undefined && !(areaCm2 > 0 && areaCm2 <= 100_000))
@@ -93,6 +106,8 @@ export function dilutePeroxide(input: PeroxideInput): PeroxideResult {
   const leftPct = monthsOpen === undefined ? null : { low: havePct * (1 - loss[1]) ** years, high: havePct * (1 - loss[0]) ** years }
   return {
     havePct,
+    haveMassPct: byMass(havePct),
+    wantMassPct: byMass(wantPct),
     haveVolumes: volumesOfPercent(havePct),
     wantPct,
     wantVolumes: volumesOfPercent(wantPct),
@@ -109,7 +124,7 @@ function judge({ havePct, wantPct, input, leftPct }: Pick<PeroxideResult, 'haveP
   const traded = [input.haveVolumes, input.wantVolumes].filter((v): v is number => round(v) !== undefined)
   const strongest = byMass(Math.max(havePct, wantPct))
   return [
-    ...(strongest > handledByAnyonePct
+    ...(strongest > handledByAnyonePct + 1e-6
       ? [
           finding(
             'stop',
@@ -128,6 +143,26 @@ function judge({ havePct, wantPct, input, leftPct }: Pick<PeroxideResult, 'haveP
             commonPractice,
           ),
         ]),
+    finding(
+      'care',
+      'peroxide.never',
+      'Never beside acetone or vinegar, and never in metal or in anything closed.',
+      [
+        'With acetone it makes an explosive, with vinegar an acid that burns lungs and eyes.',
+        'Iron, copper and brass make it boil up by itself; closed bottles burst. Glass or the plastic it came in, with a lid that vents.',
+      ],
+      commonPractice,
+    ),
+    ...(input.havePct !== undefined && input.haveIs === undefined && input.havePct >= 6
+      ? [
+          finding(
+            'note',
+            'peroxide.basis',
+            `${short(input.havePct)} % was read as by mass: ${short(gPer100mlOfMass(input.havePct))} g to 100 ml.`,
+            `Strong solutions are labelled so. If the label says g to 100 ml, say that; it comes out a little weaker until then.`,
+          ),
+        ]
+      : []),
     ...traded.map(v =>
       finding(
         'note',

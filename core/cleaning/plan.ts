@@ -41,11 +41,25 @@ export interface CleaningPlan {
 const sitsOn: Record<Soil, readonly Material[]> = {
   'dust': materialNames,
   'smoke-film': materialNames.filter(m => !['foam', 'tube-coating'].includes(m)),
-  'grease': ['abs', 'painted-metal', 'bare-steel', 'aluminium', 'gold-contacts', 'tin-contacts', 'masked-board', 'legends', 'rubber', 'glass', 'membrane'],
-  'alkali': ['bare-board', 'masked-board', 'gold-contacts', 'tin-contacts', 'bare-steel', 'aluminium', 'painted-metal'],
-  'acid': ['bare-board', 'masked-board', 'gold-contacts', 'tin-contacts', 'bare-steel', 'aluminium', 'painted-metal'],
+  'soot': materialNames.filter(m => !['foam', 'tube-coating'].includes(m)),
+  'grease': [
+    'abs',
+    'painted-metal',
+    'bare-steel',
+    'plated-steel',
+    'aluminium',
+    'gold-contacts',
+    'tin-contacts',
+    'masked-board',
+    'legends',
+    'rubber',
+    'glass',
+    'membrane',
+  ],
+  'alkali': ['bare-board', 'masked-board', 'gold-contacts', 'tin-contacts', 'bare-steel', 'plated-steel', 'aluminium', 'painted-metal'],
+  'acid': ['bare-board', 'masked-board', 'gold-contacts', 'tin-contacts', 'bare-steel', 'plated-steel', 'aluminium', 'painted-metal'],
   'electrolyte': ['bare-board', 'masked-board', 'tin-contacts'],
-  'rust': ['bare-steel', 'painted-metal', 'tin-contacts'],
+  'rust': ['bare-steel', 'plated-steel', 'painted-metal', 'tin-contacts'],
   'mould': materialNames.filter(m => m !== 'tube-coating'),
   'adhesive': ['abs', 'painted-metal', 'glass', 'legends'],
   'tar': ['rubber', 'bare-steel', 'aluminium', 'abs'],
@@ -58,6 +72,7 @@ const soilPhase: Record<Soil, number> = {
   'alkali': 0,
   'acid': 0,
   'dust': 2,
+  'soot': 3,
   'electrolyte': 3,
   'tar': 3,
   'smoke-film': 4,
@@ -175,12 +190,11 @@ function stepsOf(part: PlanPart, schools: CleaningSchools, findings: Finding[]):
       why: 'The photograph is the map of where everything goes back.',
       minutes: 5,
     })
-    if (stayOut.length || part.socketed)
-      put(1, 'take-off', {
-        says: `Take off or keep dry, ${lower(part.name)}: ${[...stayOut.map(m => materials[m].toLowerCase()), ...(part.socketed ? ['chips in sockets'] : [])].join(', ')}`,
-        why: 'It must not get wet; what is taken off is counted out, and counted back.',
-        minutes: 20,
-      })
+    put(1, 'take-off', {
+      says: `Take off or keep dry, ${lower(part.name)}: ${[...stayOut.map(m => materials[m].toLowerCase()), ...(part.socketed ? ['chips in sockets'] : []), 'any battery'].join(', ')}`,
+      why: 'It must not get wet, and a battery in a bath eats what it stands on; what is taken off is counted out, and counted back.',
+      minutes: 20,
+    })
   }
   const cosmeticMinutes = jobs.filter(j => j.soils.some(s => cosmetic.includes(s))).reduce((sum, j) => sum + minutesOf[j.method], 0)
   if (part.works === 'not-known' && cosmeticMinutes >= worthTestingMinutes)

@@ -3,6 +3,7 @@ export const materials = {
   'abs': 'Case plastic',
   'painted-metal': 'Painted metal',
   'bare-steel': 'Bare steel',
+  'plated-steel': 'Plated steel',
   'aluminium': 'Aluminium',
   'gold-contacts': 'Gold contacts',
   'tin-contacts': 'Tin contacts',
@@ -26,6 +27,7 @@ export const materialNames = Object.keys(materials) as Material[]
 export const soils = {
   'dust': 'Dust',
   'smoke-film': 'Smoke film',
+  'soot': 'Soot of a fire',
   'grease': 'Grease',
   'alkali': 'Alkali residue',
   'acid': 'Acid residue',

@@ -21,7 +21,7 @@ export const cleaningNeutralise = defineTool({
   }),
   output: z.object({
     amountG: n.nullable(),
-    kind: z.enum(['alkali', 'acid', 'mild-acid', 'solvent', 'organic', 'unknown']),
+    kind: z.enum(['alkali', 'acid', 'mild-acid', 'solvent', 'thionyl', 'oil', 'organic', 'unknown']),
     doses: z.array(
       z.object({ agent: z.enum(['vinegar', 'citric-acid', 'bicarbonate']), title: z.string(), exactG: n, practicalG: n, exactMl: n, practicalMl: n }),
     ),

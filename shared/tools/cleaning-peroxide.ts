@@ -1,5 +1,6 @@
 import { z } from 'zod'
-import { dilutePeroxide } from '#core/cleaning/peroxide'
+import { dilutePeroxide, percentKinds } from '#core/cleaning/peroxide'
+import { keysOf } from '../kernel/fields'
 import { Finding } from '../kernel/shapes'
 import { defineTool } from './tool'
 
@@ -10,8 +11,10 @@ export const cleaningPeroxide = defineTool({
   summary: 'Dilution between strengths, volume strength and per cent, how much a part needs, and who may handle it.',
   input: z.object({
     havePct: n.optional(),
+    haveIs: z.enum(keysOf(percentKinds)).optional().describe('What the per cent on the label means; by mass where nothing is said.'),
     haveVolumes: n.optional(),
     wantPct: n.optional(),
+    wantIs: z.enum(keysOf(percentKinds)).optional().describe('The same of what is wanted; g to 100 ml where nothing is said.'),
     wantVolumes: n.optional(),
     wantMl: n.optional(),
     areaCm2: n.optional(),
@@ -21,6 +24,8 @@ export const cleaningPeroxide = defineTool({
   }),
   output: z.object({
     havePct: n,
+    haveMassPct: n,
+    wantMassPct: n,
     haveVolumes: n,
     wantPct: n,
     wantVolumes: n,
