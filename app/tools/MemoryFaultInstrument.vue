@@ -50,6 +50,7 @@ const words = {
   'data-line': 'a data line',
   'joined-bits': 'two lines joined',
   'address-line': 'an address line',
+  'joined-addresses': 'two address lines joined',
   'bank': 'a whole bank',
   'refresh': 'refresh',
   'not-memory': 'not the memory',

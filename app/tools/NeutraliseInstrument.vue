@@ -26,6 +26,8 @@ const words = {
   'acid': 'With bicarbonate',
   'mild-acid': 'Rinse',
   'solvent': 'No water, no acid',
+  'thionyl': 'No water, no alcohol',
+  'oil': 'Leave it alone',
   'organic': 'Wash it off',
   'unknown': 'Try its pH first',
 }

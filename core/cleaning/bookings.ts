@@ -176,6 +176,7 @@ const bearsC: Record<Material, number> = {
   'abs': 50,
   'painted-metal': 60,
   'bare-steel': 80,
+  'plated-steel': 80,
   'aluminium': 80,
   'gold-contacts': 60,
   'tin-contacts': 60,

@@ -61,7 +61,8 @@ describe('the table of methods', () => {
     expect(lookUp('solvent-wipe', 'transformer', 'grease').suits).toBe('never')
     expect(lookUp('solvent-wipe', 'painted-metal', 'grease').suits).toBe('careful')
     expect(lookUp('fibre-pen', 'tin-contacts', 'rust').suits).toBe('careful')
-    for (const method of ['abrasive', 'fibre-pen', 'rust-remover', 'acid-neutralise'] as const) expect(lookUp(method, 'plated-steel', 'rust').suits, method).toBe('never')
+    for (const method of ['abrasive', 'fibre-pen', 'rust-remover', 'acid-neutralise'] as const)
+      expect(lookUp(method, 'plated-steel', 'rust').suits, method).toBe('never')
     expect(lookUp('leave', 'masked-board', 'soot').suits).toBe('never')
     // Lye on aluminium has a way, and it begins with water.
     expect(lookUp('acid-neutralise', 'aluminium', 'alkali')).toMatchObject({ suits: 'careful' })

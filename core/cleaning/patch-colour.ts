@@ -64,7 +64,7 @@ const mostUneven = 0.2
  * even where everything else is in order. Common practice, no source.
  */
 const cameraError = 1
-/** Light falls off across a picture: by so large a share over its whole length, one standard deviation, and never less than the second. Common practice, no source. */
+/** Light falls off across a picture: by so large a share over its length, one standard deviation, and by the second at least. Common practice, no source. */
 const sideLight = { across: 0.3, least: 0.02 } as const
 /** Its tint too, where daylight and a lamp mix: so large a share of one channel against another. Common practice, no source. */
 const mixedLight = { across: 0.04, least: 0.004 } as const

@@ -141,10 +141,44 @@ it('what nobody has looked at is not sound, and what is all missing is no displa
   const unseen = machine({ assemblies: machine().assemblies.map(a => ({ ...a, presence: 'not-looked', grade: null })) })
   expect(triage(unseen).findings[0]).toMatchObject({ level: 'care', says: 'Nobody has looked at it: no path is supported yet.' })
   const balance = (input: TriageInput, path: string) => triage(input).paths.find(p => p.path === path)!.balance
-  expect(balance(unseen, 'run-again')).toBeLessThan(balance(machine(), 'run-again') - 3)
+  expect(balance(unseen, 'run-again')).toBeLessThan(balance(machine(), 'run-again') - 1.5)
   const gone = machine({
     assemblies: machine().assemblies.map(a => ({ ...a, ...lost })),
     significance: { historic: 3, research: 0, rarity: 0, completeness: 0, show: 0 },
   })
   expect(first(gone)).not.toBe('display-only')
+})
+
+it('what nobody has looked at ranks nothing, and which look would change the order most an hour is named', () => {
+  const [supply, board, drive, shell] = machine().assemblies
+  const seen = [{ ...supply!, grade: 2 }, board!, shell!]
+  const unlooked = { ...drive!, presence: 'not-looked' as const, grade: null }
+  // Donor and display do not gain by what nobody has looked at.
+  for (const path of ['donor', 'display-only', 'conserve', 'run-with-substitutes'])
+    expect(triage(machine({ assemblies: [...seen, unlooked] })).paths.find(p => p.path === path)!.balance).toBeCloseTo(
+      triage(machine({ assemblies: seen })).paths.find(p => p.path === path)!.balance,
+      9,
+    )
+  const looks = triage(
+    machine({
+      assemblies: [...seen, unlooked, { name: 'Picture tube', presence: 'not-looked', grade: null, irreplaceable: true }],
+      significance: { historic: 3, research: 0, rarity: 0, completeness: 2, show: 1 },
+    }),
+  ).nextLooks
+  expect(looks.map(l => l.name)).toHaveLength(2)
+  expect(looks[0]!.gainPerHour).toBeGreaterThanOrEqual(looks[1]!.gainPerHour)
+  expect(looks.every(l => l.changes >= 0 && l.changes <= 1)).toBe(true)
+})
+
+it('what costs three times what its owner agreed to is not first, and an owner who allows it does not speak against it', () => {
+  const consent = { allowed: ['open', 'clean', 'start', 'repair', 'substitute', 'donor'] as const, upTo: 50, mustAsk: '' }
+  const lent = machine({ ours: false, consent: { ...consent, allowed: [...consent.allowed] }, cost: { low: 150, high: 300 } })
+  expect(['run-again', 'run-with-substitutes']).not.toContain(first(lent))
+  const terms = (input: TriageInput, path: string) =>
+    triage(input)
+      .paths.find(p => p.path === path)!
+      .terms.map(t => t.says)
+      .join(' ')
+  expect(terms(lent, 'donor')).not.toContain('not ours')
+  expect(terms({ ...lent, consent: { ...consent, allowed: ['open'] } }, 'donor')).toContain('not ours')
 })

@@ -39,7 +39,8 @@ export const netWords = ({ netA, netB }: Pick<SheetCheck, 'netA' | 'netB'>) => (
 
 /**
  * What the checks and the wires of one net say of it, and the check that its sheet grows by; nothing where none is wanted.
- * Only a wire with a good reading after it joins, and what was open before it says nothing against it where the wire made the two one. What a doubt asks is asked at once;
+ * Only a wire with a good reading after it joins, and what was open before it says nothing against it where the wire made the two one.
+ * What a doubt asks is asked at once;
  * pieces are told apart once all that was planned of the net is answered, and of a supply they are not.
  * @param checks of this net, in the order of their answers
  */

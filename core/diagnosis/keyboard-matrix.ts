@@ -198,14 +198,21 @@ function rivals(sets: readonly MatrixFault[][], complete: boolean): Finding[] {
   ]
 }
 function shortly(f: MatrixFault): string {
-  if (f.kind === 'common') return 'what all keys share'
-  if (f.kind === 'contact' || f.kind === 'diode') return `the ${f.kind} of ${f.keys[0]}`
-  return {
-    line: `line ${f.line}`,
-    trace: `line ${f.line} beyond ${f.kind === 'trace' ? f.after : ''}`,
-    part: `a part of line ${f.line}`,
-    drive: `what drives ${f.line}`,
-  }[f.kind]
+  switch (f.kind) {
+    case 'common':
+      return 'what all keys share'
+    case 'contact':
+    case 'diode':
+      return `the ${f.kind} of ${f.keys[0]}`
+    case 'line':
+      return `line ${f.line}`
+    case 'trace':
+      return `line ${f.line} beyond ${f.after}`
+    case 'part':
+      return `a part of line ${f.line}`
+    case 'drive':
+      return `what drives ${f.line}`
+  }
 }
 
 /** What was measured that does not go together with what the keys do. */

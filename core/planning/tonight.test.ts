@@ -62,6 +62,18 @@ describe('an evening dealt out', () => {
     expect(unskilled.left[0]!.why).toContain('“Mains”')
   })
 
+  it('gives an alarm before a retest takes two, and makes up no pair that leaves somebody without anything', () => {
+    const two = [hand(1, { skills: ['mains'], minutes: 60 }), hand(2, { minutes: 60 })]
+    const retest = job('retest', { band: 'retest', pair: true, skill: 'mains', minutes: 50 })
+    const deal = dealTonight({ hands: two, jobs: [retest, job('smoke', { band: 'alarm', minutes: 40 })] })
+    expect([dealtTo(deal, 'smoke')?.length, dealtTo(deal, 'retest')]).toEqual([1, undefined])
+    // Two may stand at the probe; only one of them may write the letter.
+    const start = job('start', { band: 'guarded', pair: true, skill: 'mains', minutes: 60 })
+    const three = [hand(1, { skills: ['mains'], minutes: 60 }), hand(2, { coordinator: true, minutes: 60 }), hand(3, { skills: ['lifting'], minutes: 60 })]
+    const kept = dealTonight({ hands: three, jobs: [start, job('letter', { coordinator: true })] })
+    expect([dealtTo(kept, 'start'), dealtTo(kept, 'letter')]).toEqual([[1, 3], [2]])
+  })
+
   it('keeps a rare skill free for what takes it', () => {
     const deal = dealTonight({
       hands: [hand(1, { skills: ['mains'], minutes: 30 }), hand(2, { minutes: 30 })],

@@ -52,6 +52,11 @@ export interface Deal {
 /** More than this in an evening is a list of wishes. */
 export const mostEach = 4
 
+/** What comes before any pair is made up: harm, and what ends tonight. */
+const urgent: readonly Band[] = ['alarm', 'harm', 'loose', 'wait-over']
+/** What comes last, however many it takes: it can wait for another evening. */
+const late: readonly Band[] = ['sign-off', 'life', 'retest']
+
 /** A band counts for more than everything else about a job together. */
 const bandPoints = 40
 const points = { harmUpTo: 15, wait: 8, handedOn: 8, known: 5, place: 4, spareSkill: -2 }
@@ -95,8 +100,10 @@ function worthOf(job: EveningJob, { hand, places }: Busy): number {
 const may = (job: EveningJob, hand: Hand) => (!job.skill || hand.skills.includes(job.skill)) && (!job.coordinator || hand.coordinator)
 
 /**
- * Deals an evening out. First each start gets its pair, one of them with the skill it takes; then everybody who has time left gets one job
- * a round, up to four, and each round as a whole is the assignment that is worth most: bands of the next moves first, then harm that grows
+ * Deals an evening out. First what does harm and what ends tonight; then each start gets its pair, one of them with the skill it takes, so
+ * that nobody else is left without anything that they may do; then everybody who has time left gets one job
+ * a round, up to four, and what can wait for another evening gets its pair after the first round. Each round
+ * as a whole is the assignment that is worth most: bands of the next moves first, then harm that grows
  * faster, waits that end tonight, what was handed on, who knows the machine, and the place they work at already. Somebody with a rare skill is
  * kept free for what takes it. One machine is in one hand, or in that of one pair, all evening.
  * What is left over is left with its reason.
@@ -129,33 +136,50 @@ export function dealTonight({ hands, jobs }: { hands: readonly Hand[]; jobs: rea
   }
   const mayHold = (job: EveningJob, ids: number[]) => holder.get(job.tag)?.every(id => ids.includes(id)) ?? true
 
-  for (const job of [...open.values()].filter(j => j.pair).sort(mostPressing)) {
-    const pairs = all.flatMap(atSwitch =>
-      all
-        .filter(atProbe => atProbe !== atSwitch && may(job, atSwitch.hand) && [atSwitch, atProbe].every(b => b.jobs < mostEach && !b.pairs))
-        .filter(atProbe => mayHold(job, [atSwitch.hand.id, atProbe.hand.id]))
-        .flatMap(atProbe => {
-          const at = firstFree([atSwitch, atProbe], job.minutes, job.notBefore)
-          return at === null ? [] : [{ two: [atSwitch, atProbe], at, spared: atSwitch.hand.skills.length + atProbe.hand.skills.length }]
-        }),
-    )
-    const [best] = pairs.sort((a, b) => a.at - b.at || a.spared - b.spared)
-    if (best) give(job, best.two, best.at)
-  }
+  /** Of each machine the first job that is left; the next becomes possible once that one is dealt. */
+  const firstsOf = () => [...open.values()].filter((j, i, all) => all.findIndex(o => o.tag === j.tag) === i && !j.pair)
+  const slotOf = (job: EveningJob, one: Busy) =>
+    may(job, one.hand) && mayHold(job, [one.hand.id]) ? firstFree([one], job.minutes, Math.max(job.notBefore ?? 0, lastOfMachine(dealt, job, jobs))) : null
 
-  for (let round = 0; round < mostEach; round++) {
-    // Of each machine the first job that is left; the next becomes possible once that one is dealt.
-    const firsts = [...open.values()].filter((j, i, all) => all.findIndex(o => o.tag === j.tag) === i && !j.pair)
+  /** How many of the others would have nothing to do, were these two taken. */
+  const stranded = (two: readonly Busy[], pairJob: EveningJob) => {
+    const others = all.filter(b => !two.includes(b) && b.jobs === 0)
+    const firsts = firstsOf().filter(j => j.tag !== pairJob.tag)
+    const chosen = bestAssignment(others.map(b => firsts.map(job => (slotOf(job, b) === null ? null : 1))))
+    return chosen.filter(column => column === null).length
+  }
+  const dealPairs = (which: (job: EveningJob) => boolean) => {
+    for (const job of [...open.values()].filter(j => j.pair && which(j)).sort(mostPressing)) {
+      const pairs = all.flatMap(atSwitch =>
+        all
+          .filter(atProbe => atProbe !== atSwitch && may(job, atSwitch.hand) && [atSwitch, atProbe].every(b => b.jobs < mostEach && !b.pairs))
+          .filter(atProbe => mayHold(job, [atSwitch.hand.id, atProbe.hand.id]))
+          .flatMap(atProbe => {
+            const at = firstFree([atSwitch, atProbe], job.minutes, Math.max(job.notBefore ?? 0, lastOfMachine(dealt, job, jobs)))
+            const two = [atSwitch, atProbe]
+            return at === null ? [] : [{ two, at, without: stranded(two, job), spared: atSwitch.hand.skills.length + atProbe.hand.skills.length }]
+          }),
+      )
+      const [best] = pairs.sort((a, b) => a.without - b.without || a.at - b.at || a.spared - b.spared)
+      if (best) give(job, best.two, best.at)
+    }
+  }
+  /** One job for everybody who has time left. @returns whether anybody got one */
+  const dealRound = (which: (job: EveningJob) => boolean) => {
+    const firsts = firstsOf().filter(which)
     const free = all.filter(b => b.jobs < mostEach)
-    const slots = free.map(b =>
-      firsts.map(job => {
-        const earliest = Math.max(job.notBefore ?? 0, lastOfMachine(dealt, job, jobs))
-        return may(job, b.hand) && mayHold(job, [b.hand.id]) ? firstFree([b], job.minutes, earliest) : null
-      }),
-    )
+    const slots = free.map(b => firsts.map(job => slotOf(job, b)))
     const chosen = bestAssignment(free.map((b, i) => firsts.map((job, j) => (slots[i]![j] === null ? null : Math.max(1, worthOf(job, b))))))
     chosen.forEach((column, i) => column !== null && give(firsts[column]!, [free[i]!], slots[i]![column]!))
-    if (chosen.every(column => column === null)) break
+    return chosen.some(column => column !== null)
+  }
+
+  dealRound(job => urgent.includes(job.band))
+  dealPairs(job => !late.includes(job.band))
+  for (let round = 0; round < mostEach; round++) {
+    const any = dealRound(() => true)
+    if (round === 0) dealPairs(() => true)
+    else if (!any) break
   }
 
   const byKey = new Map(jobs.map(j => [j.key, j]))

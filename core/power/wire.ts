@@ -67,7 +67,7 @@ const freeWireA: Record<number, number> = {
 }
 export const freeWireRatingA = (awg: number) => freeWireA[awg] ?? 0
 
-/** The thinnest wire, no thinner than a gauge, that carries a current in free air and loses no more than so much over its length; nothing where gauge 10 does not. */
+/** The thinnest wire, no thinner than a gauge, that carries a current in free air and loses no more than so much; nothing where gauge 10 does not. */
 export function wireFor({
   currentA,
   lengthMm,

@@ -34,6 +34,7 @@ const whoClears: Partial<Record<PowerFactName, { who: string; skill?: Skill }>> 
   filterCapacitors: skilled('mains'),
   mainsLead: skilled('mains'),
   supply: skilled('mains'),
+  burntTrace: skilled('fine-rework'),
   shortedRail: { who: 'a bench volunteer with a meter' },
   rails: { who: 'two people, one at the switch' },
   pictureTube: skilled('picture-tube'),

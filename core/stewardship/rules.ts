@@ -1,4 +1,5 @@
 import { lookedAt } from '../condition/rules'
+import { type TriageInput, triage } from '../condition/triage'
 import { type Discipline, move, step } from '../planning/discipline'
 
 /** What was agreed about a machine, and where it is to go. */
@@ -7,6 +8,8 @@ export interface StewardshipRecord {
   ours: boolean
   consent: unknown
   appraisal: { path: unknown } | null
+  /** What its paths are ranked by; nothing before it was appraised. */
+  triage?: TriageInput | null
 }
 
 export interface StewardshipFacts {
@@ -15,13 +18,20 @@ export interface StewardshipFacts {
   /** It belongs to somebody else. */
   owned: boolean
   pathChosen: boolean
+  /** The look that may change most what becomes of it; nothing where none may. */
+  lookNext: { name: string; why: string } | null
 }
 
-export const stewardshipFacts = ({ ours, consent, appraisal }: StewardshipRecord): StewardshipFacts => ({
-  consentWanted: !ours && !consent,
-  owned: !ours,
-  pathChosen: (appraisal?.path ?? null) !== null,
-})
+export const stewardshipFacts = ({ ours, consent, appraisal, triage: input }: StewardshipRecord): StewardshipFacts => {
+  const pathChosen = (appraisal?.path ?? null) !== null
+  const look = input && !pathChosen ? triage(input).nextLooks.find(l => l.gainPerHour > 0) : undefined
+  return {
+    consentWanted: !ours && !consent,
+    owned: !ours,
+    pathChosen,
+    lookNext: look ? { name: look.name, why: `In ${Math.max(1, Math.round(look.changes * 20) * 5)} of 100 cases it brings another path to the head.` } : null,
+  }
+}
 
 /** Somebody else's machine is asked about first; a path is chosen once everything has been looked at. Common practice, no source. */
 export const stewardship: Discipline = {
@@ -35,6 +45,9 @@ export const stewardship: Discipline = {
             coordinator: true,
           }),
         ]
+      : []),
+    ...(m.lookNext
+      ? [move('look', 'look-decides', 'look', { says: `Look at ${m.lookNext.name.toLowerCase()}: it may change what becomes of it`, why: m.lookNext.why })]
       : []),
     ...(!m.pathChosen && ['look', 'make-safe'].includes(m.stage) && m.assemblies.length > 0 && m.assemblies.every(lookedAt)
       ? [move('path', 'path', 'look', { says: 'Choose its path', why: 'Every assembly has been looked at.', coordinator: true })]

@@ -82,6 +82,7 @@ export const TriageShape = z.object({
     }),
   ),
   wouldChange: z.array(z.object({ says: z.string(), to: z.enum(Object.keys(paths) as [Path, ...Path[]]) })),
+  nextLooks: z.array(z.object({ name: z.string(), minutes: z.number(), changes: z.number(), gainPerHour: z.number() })),
   ask: z.array(z.string()),
   findings: z.array(Finding),
 })

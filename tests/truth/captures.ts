@@ -23,7 +23,10 @@ function record(cycles: Iterable<Cycle>, { random, cycles: wanted }: Circuit, { 
     if (line.levels.at(-1) === level) return
     const sampled = Math.ceil(at * samples) / samples
     if (line.at.at(-1) === sampled) line.levels[line.levels.length - 1] = level
-    else (line.at.push(sampled), line.levels.push(level))
+    else {
+      line.at.push(sampled)
+      line.levels.push(level)
+    }
   }
   let n = 0
   for (const cycle of cycles) {

@@ -1,9 +1,10 @@
 import { captures } from './captures'
 import { dryings } from './dryings'
+import { growths } from './growths'
 import { keyboards } from './keyboards'
 import { memories } from './memories'
 import { photographs } from './photographs'
 import type { Simulation } from './simulation'
 import { whitenings } from './whitenings'
 
-export const simulations: readonly Simulation[] = [captures, keyboards, memories, whitenings, dryings, photographs]
+export const simulations: readonly Simulation[] = [captures, keyboards, memories, whitenings, dryings, photographs, growths]

@@ -1,6 +1,6 @@
 import type { LetterView } from '#shared/chapters/stewardship/index'
 import { isOurs } from '#shared/kernel/acquisitions'
-import { triageInput } from './view'
+import { triageInput } from './triage-input'
 import { v7 as uuidv7 } from 'uuid'
 import { damageKinds } from '#core/condition/damage'
 import { grades, presenceNames } from '#core/condition/grades'
