@@ -232,30 +232,35 @@ export async function fillDemoCollection(folder: string, before: (told: ToldComm
     parted: Record<string, number>
     bridge?: boolean
   }
-  /** A sheet as it was probed that evening: as many checks as the story says, answered as the made-up board reads; then a wire. */
+  /** A sheet as it was probed that evening: as many checks as the story says, answered as the made-up board reads; then a wire, and what is asked after it. */
   function probe(tag: string, who: string, { answers, parted, bridge, ...sheet }: Probed) {
     const person = findBySignIn(db, who)!
     const [board] = machineSheet(bench, tag, chapterNames).continuity.boards
     const { result } = kernel.performOnMachine(bench, person, tag, 'begin-probe-sheet', commands['begin-probe-sheet'].parse({ boardId: board!.id, ...sheet }))
     const { sheetId } = result as { sheetId: number }
     const now = () => probeSheetOf(db, tag, sheetId, person.id)
-    for (let i = 0; i < answers; i++) {
-      const next = now().checks.find(c => c.contact === null)
-      if (!next) break
-      const ohm = readsBetween(next.a.name, next.b.name, parted)
-      performOnMachine(
-        bench,
-        person,
-        tag,
-        'answer-probe',
-        commands['answer-probe'].parse({ checkId: next.id, readingsOhm: [ohm === null ? null : ohm + 0.2], heard: null }),
-      )
+    const answer = (most: number) => {
+      for (let i = 0; i < most; i++) {
+        const next = now().checks.find(c => c.contact === null)
+        if (!next) break
+        const ohm = readsBetween(next.a.name, next.b.name, parted)
+        performOnMachine(
+          bench,
+          person,
+          tag,
+          'answer-probe',
+          commands['answer-probe'].parse({ checkId: next.id, readingsOhm: [ohm === null ? null : ohm + 0.2], heard: null }),
+        )
+      }
     }
+    answer(answers)
     const broken = now().nets.find(n => n.state === 'broken' && n.breaks[0])
     if (!bridge || !broken) return
     const { a, b } = broken.breaks[0]!
     const wire = { sheetId, net: broken.net, a, b, lengthMm: 46, awg: 30, afterOhm: 0.5 }
     performOnMachine(bench, person, tag, 'fit-patch', commands['fit-patch'].parse(wire))
+    // Where it was soldered its neighbours are asked once more.
+    answer(answers)
     performOnMachine(bench, person, tag, 'end-probe-sheet', { sheetId, note: '' })
   }
 
