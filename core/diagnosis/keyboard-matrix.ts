@@ -87,7 +87,7 @@ export function judgeMatrix(input: MatrixInput): MatrixResult {
     badDiodes: new Set(drops.filter(d => !isJunction(d.volts)).map(d => d.key)),
   }
   const { sets, complete } = leastExplanations(evidence)
-  const allDead = failing.length > 3 && !keys.some(isAlive)
+  const allDead = failing.length > 3 && !keys.some(isAlive) && (sets[0]?.length ?? 0) > 1
   const faults: MatrixFault[] = allDead
     ? [{ kind: 'common', keys: keys.map(k => k.key) }, ...(sets[0] ?? []).filter(f => f.kind === 'line' && evidence.wire.get(f.line) === false)]
     : (sets[0] ?? [])

@@ -240,7 +240,8 @@ export function fitApproach(points: readonly Point[], stated: number, shapes = a
     const between = Array.from({ length: 9 }, (_, i) => linearAt(moved, top.shape, edges[0] * (edges[1] / edges[0]) ** (i / 8)))
     return [top, ...(top.shape === best.shape ? [best] : []), ...[...grids[k]!, ...between].filter(one => excess(one) <= allowed)]
   })
-  const bounded = !inside.some(one => one.tau >= slowest / factor || one.tau <= quickest * factor)
+  // One that is over long since has a known end, however quick it was.
+  const bounded = !inside.some(one => one.tau >= slowest / factor)
 
   /** The band of the curve at a time, or of what is left of it without its end. */
   const band = (at: number, withEnd: 0 | 1): Band => {

@@ -40,6 +40,11 @@ const whoClears: Partial<Record<PowerFactName, { who: string; skill?: Skill }>> 
   pictureTube: skilled('picture-tube'),
 }
 const anyone = { who: 'a bench volunteer' }
+/** Who may give the answer to a fact with which nothing keeps the machine off any more. */
+const takenBy = (name: PowerFactName) => {
+  const takes = Object.values<FactValue>(powerFacts[name].values).find(v => v.level === 'fine' && v.takes)?.takes
+  return takes ? skilled(takes) : null
+}
 
 /**
  * Computes whether a machine may be energised.
@@ -86,7 +91,8 @@ export function assessGate({ school, facts, inspectedBy, hazards = [], configura
       reason(finding('note', code, `${kind.title}: not looked at yet.`, kind.look, commonPractice), {
         code,
         do: `${kind.title}: find out. ${kind.look}`,
-        ...anyone,
+        // Anybody may look and report; the answer that opens it may take more.
+        ...(takenBy(name) ?? anyone),
       })
       continue
     }
@@ -118,7 +124,7 @@ export function assessGate({ school, facts, inspectedBy, hazards = [], configura
         'The facts above count once somebody says that they looked.',
         commonPractice,
       ),
-      { code: 'gate.not-inspected', do: 'Inspect the machine and put your name to it.', ...anyone },
+      { code: 'gate.not-inspected', do: 'Inspect the machine and put your name to it.', ...skilled('inspection') },
     )
   }
 

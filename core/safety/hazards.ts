@@ -408,7 +408,7 @@ export function hazardReasons(
               `${title}: the answer and what was said do not agree.`,
               evidence,
               `Find out which is right: judge the claim, or say under Hazards what was found of ${lowered(title)}.`,
-              about,
+              { ...about, ...(about.leave ? { who, skill: about.leave } : {}) },
             ),
           ]
         : [

@@ -76,12 +76,19 @@ const order = [
   /^gate\.(burntTrace|hazard\.burnt-trace)/,
   /^gate\.(supply|hazard\.unknown-supply)|^bench/,
 ]
+/** What runs by itself: somebody can only wait for it. */
+const runsOut = ({ code }: Finding) => /^wait\.(wet|drying|in)\b/.test(code)
+const wantsDry = ({ code }: Finding) => /^gate\.(liquidOrDirt|hazard\.(liquid|conductive-dirt))/.test(code)
 const takesPower = ({ code }: Finding) => /^(gate\.rails|rail|drift|temperature)/.test(code)
 
-/** What would open the gate, in the order in which it can be worked through; never begins with what takes power while something else is open. */
+/**
+ * What would open the gate, in the order in which it can be worked through: what has to be waited for comes after what can be done meanwhile,
+ * and what wants it dry after that. It never begins with what takes power while something else is open.
+ */
 export function inWorkingOrder(findings: readonly Finding[], openings: readonly Opening[]): Opening[] {
+  const drying = findings.some(runsOut)
   const phase = (f: Finding) =>
-    takesPower(f) ? 5 : f.code === 'gate.not-inspected' ? 4 : f.level === 'stop' ? 0 : leavesUnassessed(f) ? (f.level === 'care' ? 1 : 2) : 3
+    takesPower(f) ? 5 : runsOut(f) ? 3.3 : drying && wantsDry(f) ? 3.6 : f.code === 'gate.not-inspected' ? 4 : f.level === 'stop' ? 0 : leavesUnassessed(f) ? (f.level === 'care' ? 1 : 2) : 3
   const place = (f: Finding) => {
     const at = order.findIndex(code => code.test(f.code))
     return at < 0 ? order.length : at
