@@ -88,7 +88,21 @@ const takesPower = ({ code }: Finding) => /^(gate\.rails|rail|drift|temperature)
 export function inWorkingOrder(findings: readonly Finding[], openings: readonly Opening[]): Opening[] {
   const drying = findings.some(runsOut)
   const phase = (f: Finding) =>
-    takesPower(f) ? 5 : runsOut(f) ? 3.3 : drying && wantsDry(f) ? 3.6 : f.code === 'gate.not-inspected' ? 4 : f.level === 'stop' ? 0 : leavesUnassessed(f) ? (f.level === 'care' ? 1 : 2) : 3
+    takesPower(f)
+      ? 5
+      : runsOut(f)
+        ? 3.3
+        : drying && wantsDry(f)
+          ? 3.6
+          : f.code === 'gate.not-inspected'
+            ? 4
+            : f.level === 'stop'
+              ? 0
+              : leavesUnassessed(f)
+                ? f.level === 'care'
+                  ? 1
+                  : 2
+                : 3
   const place = (f: Finding) => {
     const at = order.findIndex(code => code.test(f.code))
     return at < 0 ? order.length : at

@@ -5,6 +5,7 @@ import { keyboards } from './keyboards'
 import { memories } from './memories'
 import { photographs } from './photographs'
 import type { Simulation } from './simulation'
+import { swaps } from './swaps'
 import { whitenings } from './whitenings'
 
-export const simulations: readonly Simulation[] = [captures, keyboards, memories, whitenings, dryings, photographs, growths]
+export const simulations: readonly Simulation[] = [captures, keyboards, memories, whitenings, dryings, photographs, growths, swaps]
