@@ -100,13 +100,14 @@ const sideNames = [
       <FieldFrame id="vias" v-slot="{ described }" label="Bare vias, x and y" :message="at('vias')">
         <textarea id="vias" v-model="typed.vias" class="entry figure text-sm" rows="2" :aria-describedby="described" :aria-invalid="!!at('vias')" />
       </FieldFrame>
-      <div class="grid grid-cols-3 gap-3">
+      <div class="grid grid-cols-2 gap-3">
         <MeasureField v-model="typed.currentA" label="Current, A" :message="at('currentA')" /><MeasureField
           v-model="typed.mostDropV"
           label="May be lost, V"
           :message="at('mostDropV')"
-        /><SelectField v-model="side" label="The wires run" :options="sideNames" />
+        />
       </div>
+      <SelectField v-model="side" label="The wires run" :options="sideNames" />
     </OneCard>
     <OneCard title="The wires">
       <template v-if="result && drawn">

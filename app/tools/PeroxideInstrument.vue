@@ -36,20 +36,24 @@ const judgements = { stop: 'Not for everybody', care: 'Gloves and glasses', fine
           v-model="typed.haveVolumes"
           label="or volumes"
           :message="at('haveVolumes')"
-        /><SelectField v-model="haveIs" label="Its % are" :options="kinds" /><SelectField v-model="wantIs" label="Wanted % are" :options="kinds" /><MeasureField
-          v-model="typed.wantPct"
-          label="You want, %"
-          :message="at('wantPct')"
-        /><MeasureField v-model="typed.wantVolumes" label="or volumes wanted" :message="at('wantVolumes')" /><MeasureField
-          v-model="typed.wantMl"
-          label="How much, ml"
-          hint="Empty: by the surface"
-          :message="at('wantMl')"
-        /><MeasureField v-model="typed.areaCm2" label="Surface, cm²" :message="at('areaCm2')" /><MeasureField
-          v-model="typed.layerMm"
-          label="Laid on, mm"
-          :message="at('layerMm')"
-        /><MeasureField v-model="typed.monthsOpen" label="Open since, months" hint="Empty: not known" :message="at('monthsOpen')" />
+        />
+        <div class="col-span-2"><SelectField v-model="haveIs" label="Its % are" :options="kinds" /></div>
+        <MeasureField v-model="typed.wantPct" label="You want, %" :message="at('wantPct')" /><MeasureField
+          v-model="typed.wantVolumes"
+          label="or volumes wanted"
+          :message="at('wantVolumes')"
+        />
+        <div class="col-span-2"><SelectField v-model="wantIs" label="Wanted % are" :options="kinds" /></div>
+        <MeasureField v-model="typed.wantMl" label="How much, ml" hint="Empty: by the surface" :message="at('wantMl')" /><MeasureField
+          v-model="typed.areaCm2"
+          label="Surface, cm²"
+          :message="at('areaCm2')"
+        /><MeasureField v-model="typed.layerMm" label="Laid on, mm" :message="at('layerMm')" /><MeasureField
+          v-model="typed.monthsOpen"
+          label="Open since, months"
+          hint="Empty: not known"
+          :message="at('monthsOpen')"
+        />
       </div>
       <SelectField
         v-model="keptCool"

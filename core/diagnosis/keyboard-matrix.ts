@@ -124,7 +124,7 @@ export function judgeMatrix(input: MatrixInput): MatrixResult {
           commonPractice,
         ),
       )
-  for (const f of faults) findings.push(faultFinding(f, keys))
+  for (const f of faults) findings.push(faultFinding(f, evidence))
   findings.push(...rivals(allDead ? [] : sets, complete), ...contradictions(evidence, sets[0] ?? []))
   findings.push(...sticking(keys, diodes))
   const untested = keys.filter(k => k.state === 'untested').length
@@ -293,7 +293,7 @@ function lineFinding(line: string, ohm: number | null, printed: boolean): Findin
   return { ...found!, code: `matrix.line.${contact}`, says: `Line ${line}: ${contact === 'joined' ? 'joined' : contact === 'open' ? 'open' : 'high'}.` }
 }
 
-function faultFinding(f: MatrixFault, keys: readonly MatrixKey[]): Finding {
+function faultFinding(f: MatrixFault, { keys, driven, wire }: MatrixEvidence): Finding {
   const some = (list: readonly string[]) => `${list.slice(0, 8).join(', ')}${list.length > 8 ? ` and ${list.length - 8} more` : ''}`
   const untested = f.keys.filter(k => keys.find(m => m.key === k)?.state === 'untested')
   const but = untested.length ? ` Not tested on it: ${some(untested)}.` : ''
@@ -317,7 +317,12 @@ function faultFinding(f: MatrixFault, keys: readonly MatrixKey[]): Finding {
       `Its keys do not answer, and its line is not what silences them: ${some(f.keys)}.${but}`,
     )
   if (f.kind === 'line')
-    return finding('care', 'matrix.line', `Line ${f.line} as a whole: its trace, jumper, tail or driver.`, `No key of it works: ${some(f.keys)}.${but}`)
+    return finding(
+      'care',
+      'matrix.line',
+      `Line ${f.line} as a whole: its trace, jumper${driven.has(f.line) || wire.get(f.line) === false ? ' or tail' : ', tail or driver'}.`,
+      `No key of it works: ${some(f.keys)}.${but}`,
+    )
   if (f.kind === 'trace')
     return finding(
       'care',
