@@ -14,6 +14,7 @@ import { fault } from './fault'
 import { fuzz } from './fuzz'
 import { propertiesFor } from './properties'
 import { truthFor } from './truth'
+import { updateKilled } from './update'
 
 const runs: Record<string, Run> = { crash, fuzz, bounds, access, door, fault }
 /** These need no server. */
@@ -22,6 +23,7 @@ const alone: Record<string, (seed: number, seconds: number) => Promise<Outcome>>
   'extremes-of-tests': extremesOfTests,
   'properties': propertiesFor,
   'truth': truthFor,
+  'update': updateKilled,
 }
 const names = [...Object.keys(runs), ...Object.keys(alone)]
 const { values, positionals } = parseArgs({
