@@ -1,5 +1,6 @@
 import { seeded } from '#core/kernel/random'
 import { simulations } from '../../tests/truth'
+import { type Figures, beyond, inWords, together } from '../../tests/truth/simulation'
 import type { Outcome } from './attack'
 
 /**
@@ -12,12 +13,15 @@ export function truthFor(seed: number, seconds: number): Promise<Outcome> {
   for (const { title, runs, simulate } of simulations) {
     const random = seeded(seed)
     const until = Date.now() + (seconds * 1000) / simulations.length
-    let rounds = 0
-    for (; rounds === 0 || Date.now() < until; rounds++) {
+    const rounds: Figures[] = []
+    do {
       const came = simulate(random, runs)
-      failures.push(...came.failures.map(failure => `${title}, round ${rounds}: ${failure}`))
-      for (const [what, figure] of Object.entries(came.figures)) figures[`${title}: ${what}, round ${rounds}`] = figure
-    }
+      failures.push(...came.failures.map(failure => `${title}, round ${rounds.length}: ${failure}`))
+      rounds.push(came.figures)
+    } while (Date.now() < until)
+    const all = together(rounds)
+    failures.push(...beyond(all).map(failure => `${title}, ${failure}`))
+    for (const [what, figure] of Object.entries(all)) figures[`${title}: ${what}`] = typeof figure === 'number' ? figure.toFixed(1) : inWords(figure)
   }
   return Promise.resolve({ figures, failures })
 }

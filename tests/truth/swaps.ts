@@ -1,5 +1,5 @@
 import { type Mixture, scoreSwaps } from '#core/diagnosis/swap-simulation'
-import { type Simulation, share } from './simulation'
+import { type Simulation, count } from './simulation'
 
 const mixtures: [name: string, mixture: Mixture][] = [
   ['dead', { intermittent: 0, counted: true, faults: 1 }],
@@ -15,10 +15,16 @@ export const swaps: Simulation = {
   runs: 12,
   simulate(random, runs) {
     const scores = mixtures.map(([name, mixture]) => ({ name, ...scoreSwaps(mixture, runs, random) }))
-    const [named, right] = [scores.reduce((sum, s) => sum + s.named, 0), scores.reduce((sum, s) => sum + s.right, 0)]
     return {
-      figures: Object.fromEntries(scores.map(s => [`right of those named, ${s.name}`, `${share(s.right, s.named)}, ${s.tests.toFixed(1)} tests`])),
-      failures: right < 0.88 * named ? [`of what was named at 90 of 100 ${share(right, named)} was right`] : [],
+      figures: Object.fromEntries(
+        scores.flatMap(({ name, right, named, tests, minutes }) => [
+          [`right of those named, ${name}`, count(right, named, { least: 0.88 })],
+          [`named, ${name}`, count(named, runs)],
+          [`tests, ${name}`, tests],
+          [`minutes, ${name}`, minutes],
+        ]),
+      ),
+      failures: [],
     }
   },
 }

@@ -306,3 +306,22 @@ it('temperatures are kept one by one or as a log, and can be struck', () => {
     }),
   ).toThrow(/forward/)
 })
+
+describe('what people write', () => {
+  it('is asked about once, and not where the hazard it speaks of stands as present', () => {
+    const tag = bookIn()
+    perform(tag, 'ask-question', { question: 'Why is there white smoke from the supply?' })
+    const [asked] = sheet(tag).sayings
+    expect(asked).toMatchObject({ kind: 'smoke' })
+    perform(tag, 'settle-hazard', { kind: 'smoke', version: 0, state: 'present', evidence: 'It smoked again' })
+    on.now = new Date(on.now.getTime() + 1000)
+    perform(tag, 'ask-question', { question: 'Where does the smoke come from?' })
+    expect(sheet(tag).sayings).toEqual([])
+    // Once it was dealt with, what is written after it is asked about again.
+    const { version } = sheet(tag).hazards.find(h => h.kind === 'smoke')!
+    perform(tag, 'settle-hazard', { kind: 'smoke', version, state: 'dealt-with', evidence: 'The filter was replaced' })
+    on.now = new Date(on.now.getTime() + 1000)
+    perform(tag, 'ask-question', { question: 'Smoke again, a little?' })
+    expect(sheet(tag).sayings).toHaveLength(1)
+  })
+})

@@ -118,8 +118,10 @@ export function powerView({ tx, file, assessment, now }: ViewInput): ViewOf<'pow
           findings: judgeTemperature({ part, samples }).findings,
         })),
     },
+    // What stands as present already is not asked about once more.
     sayings: file.sayings
       .filter(s => s.state === 'open' && !file.hazards.some(h => h.kind === s.kind && h.at >= s.at))
+      .filter(s => !hazards.some(h => h.kind === s.kind && h.state === 'present'))
       .map(({ id, kind, sentence, at, by }) => ({ id, kind, sentence, at, by })),
     hazards: hazards.map(hazard => {
       const settled = file.hazards.find(h => h.kind === hazard.kind)
