@@ -1,6 +1,6 @@
 import { mkdirSync } from 'node:fs'
 import { join } from 'node:path'
-import { eq, inArray, isNull } from 'drizzle-orm'
+import { type SQL, eq, inArray, isNull } from 'drizzle-orm'
 import MailComposer from 'nodemailer/lib/mail-composer/index.js'
 import { letterText } from '#core/stewardship/letter'
 import type { Db } from '../db/connection'
@@ -38,11 +38,9 @@ export const anyLetterWaits = (db: Db): boolean =>
 /** Lays every letter into the outbox that does not lie there yet. @returns the tags of the machines they are about, and whether any is about an evening */
 export async function fillOutbox(db: Db, dataFolder: string, now: () => Date): Promise<{ tags: string[]; collection: boolean }> {
   const about = { tags: [] as string[], collection: false }
-  for (const { tag, uid, by, to, subject, at, text, attachments, sent } of [...(await toOwners(db, dataFolder)), ...ofEvenings(db)]) {
-    const from = { name: `${by}, ${practiceOf(db).name}`, address: senderAddress() }
-    const message = await new MailComposer({ from, to, subject, date: new Date(at), messageId: `<${uid}@collection.invalid>`, text, attachments })
-      .compile()
-      .build()
+  for (const one of [...(await toOwners(db, dataFolder)), ...ofEvenings(db)]) {
+    const { tag, uid, sent } = one
+    const message = await composed(db, one)
     const file = outboxFile(dataFolder, uid)
     mkdirSync(join(dataFolder, 'outbox'), { recursive: true })
     await writeDurably(file, message)
@@ -53,28 +51,49 @@ export async function fillOutbox(db: Db, dataFolder: string, now: () => Date): P
   return about
 }
 
-function toOwners(db: Db, dataFolder: string): Promise<Message[]> {
-  const waiting = db.select().from(letters).innerJoin(machines, eq(machines.id, letters.machineId)).where(isNull(letters.sentAt)).all()
-  const asMessage = async ({ letters: row, machines: machine }: (typeof waiting)[number]): Promise<Message> => {
-    const enclosed = row.photographIds.length ? db.select().from(photographs).where(inArray(photographs.id, row.photographIds)).all() : []
-    const attachments: Message['attachments'] = []
-    for (const [i, p] of enclosed.entries()) {
-      const path = await copyOf(dataFolder, p.hash, 'working')
-      if (path) attachments.push({ filename: `${i + 1} ${plainName(p.caption || p.name)}.jpg`, path })
-    }
-    return {
-      tag: machine.tag,
-      uid: row.uid,
-      by: row.byWhom,
-      to: row.to ? { name: machine.owner, address: row.to } : undefined,
-      subject: row.letter.subject,
-      at: row.at,
-      text: letterText(row.letter),
-      attachments,
-      sent: sentAt => db.update(letters).set({ sentAt }).where(eq(letters.id, row.id)).run(),
-    }
+const composed = (db: Db, { uid, by, to, subject, at, text, attachments }: Message): Promise<Buffer> =>
+  new MailComposer({
+    from: { name: `${by}, ${practiceOf(db).name}`, address: senderAddress() },
+    to,
+    subject,
+    date: new Date(at),
+    messageId: `<${uid}@collection.invalid>`,
+    text,
+    attachments,
+  })
+    .compile()
+    .build()
+
+const lettersToOwners = (db: Db, which: SQL) => db.select().from(letters).innerJoin(machines, eq(machines.id, letters.machineId)).where(which).all()
+type ToOwner = ReturnType<typeof lettersToOwners>[number]
+
+async function messageTo(db: Db, dataFolder: string, { letters: row, machines: machine }: ToOwner): Promise<Message> {
+  const enclosed = row.photographIds.length ? db.select().from(photographs).where(inArray(photographs.id, row.photographIds)).all() : []
+  const attachments: Message['attachments'] = []
+  for (const [i, p] of enclosed.entries()) {
+    const path = await copyOf(dataFolder, p.hash, 'working')
+    if (path) attachments.push({ filename: `${i + 1} ${plainName(p.caption || p.name)}.jpg`, path })
   }
-  return Promise.all(waiting.map(asMessage))
+  return {
+    tag: machine.tag,
+    uid: row.uid,
+    by: row.byWhom,
+    to: row.to ? { name: machine.owner, address: row.to } : undefined,
+    subject: row.letter.subject,
+    at: row.at,
+    text: letterText(row.letter),
+    attachments,
+    sent: sentAt => db.update(letters).set({ sentAt }).where(eq(letters.id, row.id)).run(),
+  }
+}
+
+const toOwners = (db: Db, dataFolder: string): Promise<Message[]> =>
+  Promise.all(lettersToOwners(db, isNull(letters.sentAt)).map(one => messageTo(db, dataFolder, one)))
+
+/** A letter as a mail message, made anew: whoever sends them takes the files out of the outbox. Nothing where there is no such letter. */
+export async function messageOfLetter(db: Db, dataFolder: string, letterId: number): Promise<Buffer | null> {
+  const [one] = lettersToOwners(db, eq(letters.id, letterId))
+  return one ? composed(db, await messageTo(db, dataFolder, one)) : null
 }
 
 const ofEvenings = (db: Db): Message[] =>

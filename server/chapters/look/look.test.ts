@@ -1,4 +1,4 @@
-import { readFileSync } from 'node:fs'
+import { readFileSync, rmSync } from 'node:fs'
 import { Readable } from 'node:stream'
 import PostalMime from 'postal-mime'
 import sharp from 'sharp'
@@ -6,7 +6,7 @@ import { describe, expect, it } from 'vitest'
 import { commands } from '#shared/chapters/index'
 import { serverBench } from '../../../tests/support/server-bench'
 import { keepImage } from '../../files/image-file'
-import { fillOutbox, outboxFile } from '../../outbox/outbox'
+import { fillOutbox, messageOfLetter, outboxFile } from '../../outbox/outbox'
 import { lotOf } from '../arrive/index'
 import { listModels, modelPage } from '../models/index'
 import { letterOf } from '../stewardship/index'
@@ -187,6 +187,10 @@ describe('what is not ours', () => {
     expect(mail.text).toContain('- May we clean it?')
     expect(mail.attachments).toMatchObject([{ mimeType: 'image/jpeg', filename: '1 Cage slot 9.jpg' }])
     expect((await sharp(mail.attachments[0]!.content as ArrayBuffer).metadata()).width).toBe(2000)
+    // A mail program took the file away: the letter is offered all the same.
+    rmSync(outboxFile(on.folder, letterOf(on.db, letterId).uid))
+    const again = await PostalMime.parse((await messageOfLetter(on.db, on.folder, letterId))!)
+    expect([again.subject, again.text, again.messageId]).toEqual([mail.subject, mail.text, mail.messageId])
   })
 
   it('our own has no owner to ask', () => {

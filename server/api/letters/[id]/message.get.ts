@@ -1,15 +1,16 @@
 import { createReadStream, existsSync } from 'node:fs'
 import { getRouterParam, sendStream, setResponseHeaders } from 'h3'
-import { outboxFile } from '../../../outbox/outbox'
-import { NotFound } from '../../../kernel/refusals'
+import { messageOfLetter, outboxFile } from '../../../outbox/outbox'
 import { letterOf } from '../../../chapters/stewardship/index'
 
-/** The mail message as it lies in the outbox. */
+/** The letter as a mail message: as it lies in the outbox, or made anew. */
 export default defineAnswer(async event => {
   await requirePerson(event)
-  const { uid, tag } = letterOf(useBench().db, Number(getRouterParam(event, 'id')))
+  const { db } = useBench()
+  const id = Number(getRouterParam(event, 'id'))
+  const { uid, tag } = letterOf(db, id)
   const file = outboxFile(dataFolder(), uid)
-  if (!existsSync(file)) throw new NotFound('This letter does not lie in the outbox any more.')
   setResponseHeaders(event, { 'content-type': 'message/rfc822', 'content-disposition': `attachment; filename="${tag}-letter.eml"` })
-  return sendStream(event, createReadStream(file))
+  // Whoever sends it takes the file away; the letter is here all the same.
+  return existsSync(file) ? sendStream(event, createReadStream(file)) : messageOfLetter(db, dataFolder(), id)
 })
