@@ -93,7 +93,7 @@ it('a yellowed part is followed over four colours to stop, and then no exposure 
     await rua.press('Keep the colour', 'Measure its colour')
     await rua.sees(says === '3 of 3' ? 'Δb*' : says)
   }
-  expect(await rua.offers('Expose it')).toBe(false)
+  await rua.offersNoMore('Expose it')
   await rua.fill('How it ended', 'Matches', 'End its treatment')
   await rua.press('It has ended', 'End its treatment')
   // With an error of one in each colour nobody can say more.

@@ -261,6 +261,11 @@ export class Visitor {
     await this.driver.wait(async () => !(await this.text()).includes(text), patienceMs, `“${text}” is still seen`, lookEveryMs)
   }
 
+  /** Something can be pressed no more, once the page has heard of what was done. */
+  async offersNoMore(words: string, within?: string) {
+    await this.driver.wait(async () => !(await this.offers(words, within)), patienceMs, `“${words}” is still offered`, lookEveryMs)
+  }
+
   /** Whether something can be pressed right now. */
   offers = async (words: string, within?: string) => (await this.driver.executeScript(finder, 'press', words, within)) !== null
 
