@@ -13,7 +13,7 @@ export default defineConfig({
         test: {
           name: 'core',
           include: ['core/**/*.test.ts', 'shared/**/*.test.ts', 'app/**/*.test.ts', 'tests/truth/**/*.test.ts'],
-          testTimeout: 20_000,
+          testTimeout: 60_000,
           isolate: false,
           setupFiles: seeded,
         },
@@ -23,7 +23,7 @@ export default defineConfig({
         test: {
           name: 'server',
           include: ['server/**/*.test.ts', 'instruments/**/*.test.ts', 'scripts/**/*.test.ts', 'tests/rules/**/*.test.ts'],
-          testTimeout: 20_000,
+          testTimeout: 60_000,
           isolate: false,
           setupFiles: seeded,
         },
