@@ -308,6 +308,9 @@ const shapeWords: Record<Approach['shape'], string> = {
   'exponential': 'An approach',
   'stretched': 'An approach that drags on,',
   'late': 'An approach that began late,',
+  'steady-first': 'An approach that was steady first,',
+  'diffusion': 'Diffusion,',
+  'power': 'An approach that drags on for long,',
   'two-speed': 'An approach at two speeds, the quicker',
 }
 

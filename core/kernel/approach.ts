@@ -32,7 +32,7 @@ export interface Approach {
 
 /** How an approach may run, with u = t/τ: each of its parts from 1 at 0 towards 0; of two parts, how much is whose is fitted too. */
 export interface ApproachShape {
-  kind: 'exponential' | 'stretched' | 'late' | 'two-speed'
+  kind: 'exponential' | 'stretched' | 'late' | 'steady-first' | 'two-speed' | 'diffusion' | 'power'
   parts: readonly ((u: number) => number)[]
   /** So much worse, in χ², a shape may begin: the more unusual, the more it has to be shown. Common practice, no source. */
   penalty: number
@@ -45,12 +45,29 @@ const stretched = (power: number): ApproachShape => ({
 })
 const late = (lag: number): ApproachShape => ({ kind: 'late', parts: [u => Math.exp(-Math.max(0, u - lag))], penalty: lag })
 const twoSpeed = (times: number): ApproachShape => ({ kind: 'two-speed', parts: [quick, u => Math.exp(-u / times)], penalty: 0.5 })
+/** At one rate first, as what is wet on its surface dries, and then an exponential with the same slope. Source: the two periods of drying, handbooks, from memory. */
+const steadyFirst = (until: number): ApproachShape => ({
+  kind: 'steady-first',
+  parts: [u => (u < until ? 1 - u / (1 + until) : Math.exp(until - u) / (1 + until))],
+  penalty: 0.3,
+})
+/** A reaction of a higher order, and water in pores of many sizes, drag on by a power of time: no exponential bounds what they leave. */
+const powerLaw = (power: number): ApproachShape => ({ kind: 'power', parts: [u => (1 + Math.max(0, u)) ** -power], penalty: 0.6 })
+/** Diffusion out of a slab. Source: Crank 1975, The mathematics of diffusion, as a series. */
+const slab = (u: number) => {
+  let sum = 0
+  for (let n = 1; n < 40; n += 2) sum += Math.exp(-n * n * Math.max(0, u)) / (n * n)
+  return (sum * 8) / Math.PI ** 2
+}
 /** Real parts and wet boards seldom are one exponential: they begin late, drag on (Kohlrausch 1854), or have a slow remainder. */
 export const approachShapes: readonly ApproachShape[] = [
   { kind: 'exponential', parts: [quick], penalty: 0 },
   ...[0.9, 0.8, 0.7, 0.6, 0.5, 1.15, 1.35].map(stretched),
   ...[0.05, 0.1, 0.17, 0.25, 0.33, 0.42, 0.52, 0.65, 0.8].map(late),
+  ...[0.5, 1.2, 2.5].map(steadyFirst),
   ...[3, 5, 8, 13, 20, 30].map(twoSpeed),
+  { kind: 'diffusion', parts: [slab], penalty: 0.3 },
+  ...[1, 2, 4].map(powerLaw),
 ]
 export const exponentialAlone: readonly ApproachShape[] = approachShapes.slice(0, 1)
 /** No more than this of all that goes is taken to be slow. Common practice, no source. */

@@ -1,23 +1,11 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { goodFacts } from '../../tests/support/good-facts'
 import { type GateInput, type GateVerdict, assessGate, gateVerdicts } from './gate'
 import { type PowerFactName, type PowerFacts, factValue, powerFactNames, powerFacts, schools } from './power-facts'
 
 // The rules of the gate are common practice, no source; these checks are of the rules' logic.
-const best: PowerFacts = {
-  filterCapacitors: 'replaced',
-  battery: 'out',
-  liquidOrDirt: 'no',
-  burntTrace: 'no',
-  shortedRail: 'no',
-  mainsLead: 'sound',
-  supply: 'known',
-  fan: 'present',
-  pictureTube: 'none',
-  wiring: 'known',
-  smoke: 'no',
-  rails: 'good',
-}
+const best: PowerFacts = { ...goodFacts, fan: 'present', rails: 'good' }
 const gate = (facts: PowerFacts, school: GateInput['school'] = 'caps-first', inspectedBy = 'Ilka') => assessGate({ school, facts, inspectedBy })
 
 /** How far open a verdict is, 0 closed to 3 open. */

@@ -6,23 +6,10 @@ import { serverBench } from '../../tests/support/server-bench'
 import { InputError } from '#core/kernel/input-error'
 import { findBySignIn } from '../chapters/people/index'
 import { NotAllowed, Refusal } from './refusals'
+import { goodFacts } from '../../tests/support/good-facts'
 
 const on = serverBench()
 const { sheet } = on
-
-const goodFacts = {
-  filterCapacitors: 'replaced',
-  battery: 'out',
-  liquidOrDirt: 'no',
-  burntTrace: 'no',
-  shortedRail: 'no',
-  mainsLead: 'sound',
-  supply: 'known',
-  fan: 'present',
-  pictureTube: 'none',
-  wiring: 'known',
-  smoke: 'no',
-}
 
 /** Somebody without any skill. */
 function newcomer() {

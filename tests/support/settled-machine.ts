@@ -1,19 +1,8 @@
 import type { MachineRecord } from '../../core/planning/assess'
+import { goodFacts } from './good-facts'
 
 export const now = '2026-03-03T19:00:00.000Z'
-export const good = {
-  filterCapacitors: 'replaced',
-  battery: 'out',
-  liquidOrDirt: 'no',
-  burntTrace: 'no',
-  shortedRail: 'no',
-  mainsLead: 'sound',
-  supply: 'known',
-  fan: 'present',
-  pictureTube: 'none',
-  wiring: 'known',
-  smoke: 'no',
-}
+export const good = { ...goodFacts, fan: 'present' }
 export const rail = { name: '+5 V', nominalV: 5 }
 export const reading = (valueV: number, load: 'loaded' | 'unloaded' = 'loaded', more: object = {}) => ({
   rail: '+5 V',

@@ -4,20 +4,36 @@ import { type Simulation, count, normal } from './simulation'
 
 const reference = { l: 84, a: -0.5, b: 5, error: 0.2 }
 
-/** How a part loses its yellow: one exponential, one that drags on, one that begins late, or two speeds; each quick or slow. */
+/** Diffusion out of a slab, from all of it to nothing. Source: Crank 1975, The mathematics of diffusion, as a series. */
+const diffusion = (u: number) =>
+  Array.from({ length: 40 }, (_, n) => Math.exp(-((2 * n + 1) ** 2) * u) / (2 * n + 1) ** 2).reduce((sum, x) => sum + x, 0) * (8 / Math.PI ** 2)
+
+/**
+ * How a part loses its yellow, or a board its water: in the shapes that the fit knows, between its steps, and in some that it does not
+ * know: one that first quickens, three speeds, powers between its own.
+ */
 export function madeUpCourse(random: () => number, { end, gap, tau }: { end: number; gap: number; tau: number }): { name: string; at: (t: number) => number } {
-  const kind = Math.floor(random() * 4)
-  if (kind === 0) return { name: 'exponential', at: t => end + gap * Math.exp(-t / tau) }
-  if (kind === 1) {
-    const power = 0.5 + random() * 0.8
-    return { name: 'stretched', at: t => end + gap * Math.exp(-((t / tau) ** power)) }
-  }
-  if (kind === 2) {
-    const lag = random() * 0.8 * tau
-    return { name: 'late', at: t => end + gap * Math.exp(-Math.max(0, t - lag) / tau) }
-  }
+  const kind = Math.floor(random() * 9)
+  const power = 0.5 + random() * 0.8
+  const lag = random() * 0.8 * tau
   const [slow, times] = [0.03 + random() * 0.3, 4 + random() * 20]
-  return { name: 'two-speed', at: t => end + gap * ((1 - slow) * Math.exp(-t / tau) + slow * Math.exp(-t / tau / times)) }
+  const middle = (0.3 + random() * 0.7) * tau
+  const rates = [0, 1, 2].map(() => 10 ** (random() - 0.6) / tau)
+  const exponent = 1.3 + random() * 4
+  const sigmoid = (t: number) => 1 / (1 + Math.exp((t - middle) / (0.35 * tau)))
+  const shapes: [name: string, decay: (t: number) => number][] = [
+    ['exponential', t => Math.exp(-t / tau)],
+    ['stretched', t => Math.exp(-((t / tau) ** power))],
+    ['late', t => Math.exp(-Math.max(0, t - lag) / tau)],
+    ['two-speed', t => (1 - slow) * Math.exp(-t / tau) + slow * Math.exp(-t / tau / times)],
+    ['diffusion', t => diffusion(t / tau)],
+    ['second order', t => 1 / (1 + t / tau)],
+    ['quickening', t => sigmoid(t) / sigmoid(0)],
+    ['three speeds', t => rates.reduce((sum, rate) => sum + Math.exp(-t * rate), 0) / rates.length],
+    ['by a power', t => (1 + t / tau / exponent) ** -exponent],
+  ]
+  const [name, decay] = shapes[kind]!
+  return { name, at: t => end + gap * decay(t) }
 }
 
 /** Whitening by its advice: exposed as long as it says, measured, and so on until it says stop. */
