@@ -32,6 +32,8 @@ export const neutralSets = {
   'grey-scale': { title: 'Grey scale, two or three of its steps', neutrals: ['scale-white', 'scale-light', 'scale-mid'] },
 } as const satisfies Record<string, { title: string; neutrals: readonly Neutral[] }>
 export type NeutralSet = keyof typeof neutralSets
+/** Whether so many neutrals of a set do: the one there is, and of a scale two of its steps. */
+export const enoughNeutrals = (set: NeutralSet, drawn: number): boolean => drawn >= Math.min(2, neutralSets[set].neutrals.length)
 
 /** A neutral on the photograph, and how far from the part it lies, as a share of the picture's longer side. */
 export interface NeutralPatch extends Pick<NeutralKind, 'l' | 'lError' | 'tintError'> {

@@ -67,7 +67,7 @@ export interface TriageResult {
   paths: RankedPath[]
   /** What would bring another path to the head of the list. */
   wouldChange: { says: string; to: Path }[]
-  /** Assemblies nobody has looked at, by what a look at them is worth an hour, the most first. */
+  /** Assemblies nobody has looked at and which may change the order, by what a look at them is worth an hour, the most first. */
   nextLooks: NextLook[]
   ask: string[]
   findings: Finding[]
@@ -126,7 +126,7 @@ export function triage(input: TriageInput): TriageResult {
   ]
   const looks = nextLooks(input, ranked)
   const [look] = looks
-  if (look && look.gainPerHour > 0)
+  if (look)
     findings.push(
       finding(
         'note',
@@ -233,6 +233,7 @@ function nextLooks(input: TriageInput, ranked: readonly RankedPath[]): NextLook[
       }
       return { name, minutes, changes, gainPerHour: (gain * 60) / minutes }
     })
+    .filter(look => look.gainPerHour > 0)
     .sort((a, b) => b.gainPerHour - a.gainPerHour)
 }
 

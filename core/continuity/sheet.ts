@@ -43,13 +43,14 @@ export const netWords = ({ netA, netB }: Pick<SheetCheck, 'netA' | 'netB'>) => (
  * What a doubt asks is asked at once;
  * pieces are told apart once all that was planned of the net is answered, and of a supply they are not.
  * @param checks of this net, in the order of their answers
+ * @returns what is known, what to ask next, and whether its pieces are told apart: then each is asked for shorts (see `shortsOfPieces`)
  */
 export function netOnSheet(
   ends: readonly BoardPin[],
   checks: readonly SheetCheck[],
   wires: readonly FittedWire[],
   supply: boolean,
-): { found: NetFound; grows: NetFound['ask'] } {
+): { found: NetFound; grows: NetFound['ask']; toldApart: boolean } {
   const bridged = wires.filter(w => w.contact === 'joined')
   const index = new Map(ends.map((p, i) => [pinName(p), i]))
   const joined = new Joined(ends.length)
@@ -68,7 +69,8 @@ export function netOnSheet(
   const planned = open.some(c => ask && [c.a, c.b].includes(ask.a) && [c.a, c.b].includes(ask.b))
   const wanted = ask && !planned && (ask.beyond || (!supply && found.state === 'broken' && !open.length))
   // A net that answers differently each time is not asked without end.
-  return { found, grows: wanted && checks.length - open.length < ends.length * 3 + 8 ? ask : null }
+  const grows = wanted && checks.length - open.length < ends.length * 3 + 8 ? ask : null
+  return { found, grows, toldApart: found.state === 'broken' && !supply && !grows && !open.length }
 }
 
 /** What a sheet has shown by now. @param checks in the order of their answers */

@@ -2,7 +2,7 @@ import type { MatrixEvidence, MatrixFault } from './keyboard-matrix'
 
 const most = { faults: 12, looks: 20_000, explanations: 60 } as const
 
-/** What was measured of a line and of what stands behind it. */
+/** Tells faults apart: two that are the same have the same. */
 export const idOf = (f: MatrixFault) => `${f.kind} ${'line' in f ? f.line : ''} ${f.keys.join(' ')}`
 
 /** A fault that may be, and what it explains: keys that fail, and shorts at the connector that nothing answered. */

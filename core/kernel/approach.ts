@@ -53,12 +53,12 @@ const steadyFirst = (until: number): ApproachShape => ({
 })
 /** A reaction of a higher order, and water in pores of many sizes, drag on by a power of time: no exponential bounds what they leave. */
 const powerLaw = (power: number): ApproachShape => ({ kind: 'power', parts: [u => (1 + Math.max(0, u)) ** -power], penalty: 0.6 })
-/** Diffusion out of a slab. Source: Crank 1975, The mathematics of diffusion, as a series. */
-const slab = (u: number) => {
-  let sum = 0
-  for (let n = 1; n < 40; n += 2) sum += Math.exp(-n * n * Math.max(0, u)) / (n * n)
-  return (sum * 8) / Math.PI ** 2
-}
+/**
+ * Diffusion out of a slab, u = π²·D·t/l². Source: Crank 1975, The mathematics of diffusion: 1 − 4·√(u/π³) at first, the first terms of its
+ * series later; where they meet, they differ by less than a thousandth.
+ */
+const slab = (u: number) =>
+  u < 0.5 ? 1 - 4 * Math.sqrt(Math.max(0, u) / Math.PI ** 3) : (8 / Math.PI ** 2) * (Math.exp(-u) + Math.exp(-9 * u) / 9 + Math.exp(-25 * u) / 25)
 /** Real parts and wet boards seldom are one exponential: they begin late, drag on (Kohlrausch 1854), or have a slow remainder. */
 export const approachShapes: readonly ApproachShape[] = [
   { kind: 'exponential', parts: [quick], penalty: 0 },
@@ -102,25 +102,25 @@ interface Weighed extends Point {
   weight: number
 }
 
-/** The inverse of a symmetric matrix of two or three rows, by its cofactors. */
-function inverted(m: number[][]): number[][] {
-  const [[a, b, c = 0], [, d, e = 0], [, , f = 1] = [0, 0, 1]] = m as [number[], number[], number[]?] as [
-    [number, number, number?],
-    [number, number, number?],
-    [number, number, number?]?,
-  ]
+/** A symmetric matrix, its upper half by rows; the last row and column are nothing where there are two. */
+type Symmetric = readonly [a: number, b: number, c: number, d: number, e: number, f: number]
+
+/** Its inverse by cofactors, as full rows. A package for matrices makes the whole fit several times as long: it runs some thousand times in each. */
+function inverted([a, b, c, d, e, f]: Symmetric, rows: 2 | 3): number[][] {
+  if (rows === 2) {
+    const det = a * d - b * b
+    return [
+      [d / det, -b / det],
+      [-b / det, a / det],
+    ]
+  }
   const [A, B, C, D, E, F] = [d * f - e * e, c * e - b * f, b * e - c * d, a * f - c * c, b * c - a * e, a * d - b * b]
   const det = a * A + b * B + c * C
-  return m.length === 2
-    ? [
-        [A / det, B / det],
-        [B / det, D / det],
-      ]
-    : [
-        [A / det, B / det, C / det],
-        [B / det, D / det, E / det],
-        [C / det, E / det, F / det],
-      ]
+  return [
+    [A / det, B / det, C / det],
+    [B / det, D / det, E / det],
+    [C / det, E / det, F / det],
+  ]
 }
 
 /** With shape and τ given the model is linear in its end and gaps; weighted least squares by the normal equations. */
@@ -131,7 +131,9 @@ function linearAt(points: readonly Weighed[], shape: ApproachShape, tau: number)
   // Values are taken from the first of them, so that small differences of large masses stay exact.
   const base = points[0]!.value
   for (const { at, value, weight } of points) {
-    const [a, b, v] = [first(at / tau), second ? second(at / tau) : 0, value - base]
+    const a = first(at / tau)
+    const b = second ? second(at / tau) : 0
+    const v = value - base
     s += weight
     x += weight * a
     xx += weight * a * a
@@ -143,18 +145,8 @@ function linearAt(points: readonly Weighed[], shape: ApproachShape, tau: number)
     zy += weight * b * v
     yy += weight * v * v
   }
-  const normal = second
-    ? [
-        [s, x, z],
-        [x, xx, xz],
-        [z, xz, zz],
-      ]
-    : [
-        [s, x],
-        [x, xx],
-      ]
   const right = [y, xy, zy]
-  const inverse = inverted(normal)
+  const inverse = inverted([s, x, z, xx, xz, zz], second ? 3 : 2)
   const [end, ...gaps] = inverse.map(row => row.reduce((sum, cell, i) => sum + cell * right[i]!, 0)) as [number, ...number[]]
   const chi2 = Math.max(0, yy - end * y - gaps.reduce((sum, gap, i) => sum + gap * right[i + 1]!, 0))
   // A slow part that goes the other way, or is most of it, is another shape.
@@ -221,7 +213,7 @@ export function fitApproach(points: readonly Point[], stated: number, shapes = a
   const moved = points.map(p => ({ at: p.at - at0, value: p.value, weight: 1 / errorOf(p.value) ** 2 }))
   const span = Math.max(...moved.map(p => p.at))
   // From far quicker than the first step to far slower than all of it; beyond that the curve is a line.
-  const [quickest, slowest, steps] = [span / 200, span * 60, 48]
+  const [quickest, slowest, steps] = [span / 200, span * 60, 36]
   const factor = (slowest / quickest) ** (1 / (steps - 1))
   const taus = Array.from({ length: steps }, (_, i) => quickest * factor ** i)
   const grids = shapes.map(shape => taus.map(tau => linearAt(moved, shape, tau)))

@@ -24,7 +24,7 @@ export interface StewardshipFacts {
 
 export const stewardshipFacts = ({ ours, consent, appraisal, triage: input }: StewardshipRecord): StewardshipFacts => {
   const pathChosen = (appraisal?.path ?? null) !== null
-  const look = input && !pathChosen ? triage(input).nextLooks.find(l => l.gainPerHour > 0) : undefined
+  const look = input && !pathChosen ? triage(input).nextLooks[0] : undefined
   return {
     consentWanted: !ours && !consent,
     owned: !ours,

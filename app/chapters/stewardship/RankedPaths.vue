@@ -4,8 +4,6 @@ import { type Path, type TriageResult, paths } from '#core/condition/triage'
 /** Paths in the order of what speaks for them; each with its terms, for the sum alone says nothing. */
 const props = defineProps<{ result: TriageResult; chosen?: Path | null }>()
 const longest = computed(() => Math.max(1, ...props.result.paths.flatMap(p => p.terms.map(t => Math.abs(t.weight)))))
-/** Looks that may bring another path to the head. */
-const looks = computed(() => props.result.nextLooks.filter(l => l.gainPerHour > 0).slice(0, 3))
 </script>
 
 <template>
@@ -37,10 +35,10 @@ const looks = computed(() => props.result.nextLooks.filter(l => l.gainPerHour > 
       </details>
     </li>
   </ol>
-  <section v-if="looks.length" aria-label="What to look at next" class="grid gap-1">
+  <section v-if="result.nextLooks.length" aria-label="What to look at next" class="grid gap-1">
     <h3>What to look at next</h3>
     <ul class="grid gap-0.5">
-      <li v-for="look in looks" :key="look.name">
+      <li v-for="look in result.nextLooks.slice(0, 3)" :key="look.name">
         {{ look.name }}
         <span class="hint">{{ look.minutes }} minutes; in {{ Math.round(look.changes * 100) }} of 100 cases another path comes first.</span>
       </li>

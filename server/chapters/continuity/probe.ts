@@ -162,11 +162,11 @@ function settleNet(tx: Tx, sheetId: number, net: string): void {
     .from(patches)
     .where(and(eq(patches.sheetId, sheetId), eq(patches.net, net)))
     .all()
-  const { found, grows } = netOnSheet(row.ends, asked, wires, row.supply)
+  const { found, grows, toldApart } = netOnSheet(row.ends, asked, wires, row.supply)
   const { state, pieces, breaks } = found
   tx.update(probeNets).set({ state, pieces, breaks }).where(eq(probeNets.id, row.id)).run()
   // Once its pieces are told apart, what was asked of one of them is asked of each.
-  if (state === 'broken' && !row.supply && !grows && asked.every(c => c.contact !== null)) {
+  if (toldApart) {
     const nets = netsBeside(tx, sheetId)
     const shorts = tx
       .select({ a: probeChecks.a, b: probeChecks.b })

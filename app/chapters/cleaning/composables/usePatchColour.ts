@@ -1,4 +1,4 @@
-import { type Neutral, type NeutralSet, type PatchBox as Box, type PatchColour, boxesOverlap, neutralSets } from '#core/cleaning/patch-colour'
+import { type Neutral, type NeutralSet, type PatchBox as Box, type PatchColour, boxesOverlap, enoughNeutrals, neutralSets } from '#core/cleaning/patch-colour'
 import type { Finding } from '#core/kernel/finding'
 import type { PatchBench } from '~/workers/patch.worker'
 import PatchWorker from '~/workers/patch.worker?worker'
@@ -35,7 +35,7 @@ export function usePatchColour() {
 
   /** Neutrals of the set that have a box, and whether they are enough. */
   const drawnKinds = computed(() => kinds.value.filter(kind => areas.value[kind]))
-  const enough = computed(() => drawnKinds.value.length >= Math.min(2, kinds.value.length))
+  const enough = computed(() => enoughNeutrals(set.value, drawnKinds.value.length))
 
   async function measure(of: string): Promise<PatchColour | null> {
     trouble.value = ''
