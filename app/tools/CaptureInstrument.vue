@@ -66,7 +66,7 @@ const words = { yes: 'yes', no: 'no sign of it', unknown: 'cannot be said' } as 
       />
       <FindingList :findings="result.findings" />
       <SignalTrace :lines="capture.lines" :duration-s="capture.durationS" />
-      <div class="overflow-x-auto">
+      <div class="relative overflow-x-auto" tabindex="0" role="region" aria-label="What each line does">
         <table class="w-full text-left">
           <thead>
             <tr class="hint">

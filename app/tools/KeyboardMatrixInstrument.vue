@@ -114,7 +114,7 @@ useEventListener('keyup', event => {
         <table aria-label="Keys by row and column">
           <thead>
             <tr>
-              <th></th>
+              <td></td>
               <th v-for="column in columns" :key="column" class="figure px-1 text-sm font-normal">{{ column }}</th>
             </tr>
           </thead>

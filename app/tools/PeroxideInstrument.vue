@@ -37,13 +37,13 @@ const judgements = { stop: 'Not for everybody', care: 'Gloves and glasses', fine
           label="or volumes"
           :message="at('haveVolumes')"
         />
-        <div class="col-span-2"><SelectField v-model="haveIs" label="Its % are" :options="kinds" /></div>
+        <div class="col-span-2"><SelectField v-model="haveIs" label="On its label, % means" :options="kinds" /></div>
         <MeasureField v-model="typed.wantPct" label="You want, %" :message="at('wantPct')" /><MeasureField
           v-model="typed.wantVolumes"
           label="or volumes wanted"
           :message="at('wantVolumes')"
         />
-        <div class="col-span-2"><SelectField v-model="wantIs" label="Wanted % are" :options="kinds" /></div>
+        <div class="col-span-2"><SelectField v-model="wantIs" label="Wanted, % means" :options="kinds" /></div>
         <MeasureField v-model="typed.wantMl" label="How much, ml" hint="Empty: by the surface" :message="at('wantMl')" /><MeasureField
           v-model="typed.areaCm2"
           label="Surface, cm²"

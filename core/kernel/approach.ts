@@ -45,7 +45,7 @@ const stretched = (power: number): ApproachShape => ({
 })
 const late = (lag: number): ApproachShape => ({ kind: 'late', parts: [u => Math.exp(-Math.max(0, u - lag))], penalty: lag })
 const twoSpeed = (times: number): ApproachShape => ({ kind: 'two-speed', parts: [quick, u => Math.exp(-u / times)], penalty: 0.5 })
-/** At one rate first, as what is wet on its surface dries, and then an exponential with the same slope. Source: the two periods of drying, handbooks, from memory. */
+/** At one rate first, as what is wet on its surface dries, then an exponential of the same slope. Source: two periods of drying, handbooks, from memory. */
 const steadyFirst = (until: number): ApproachShape => ({
   kind: 'steady-first',
   parts: [u => (u < until ? 1 - u / (1 + until) : Math.exp(until - u) / (1 + until))],

@@ -47,7 +47,7 @@ const fixed = computed(() => ({
     <template v-if="pins.length">
       <p>
         <strong class="figure">{{ nets }} nets, {{ pins.length }} pins</strong>
-        <span v-if="list" class="hint">{{ list.format }}{{ list.unconnected ? `; ${list.unconnected} pins belong to no net` : '' }}</span>
+        <span v-if="list" class="hint">&ensp;{{ list.format }}{{ list.unconnected ? `; ${list.unconnected} pins belong to no net` : '' }}</span>
       </p>
       <CommandForm
         command="add-board"

@@ -83,7 +83,7 @@ async function begun(result: unknown) {
         <FieldFrame :id="ids[3]!" label="Nets that are supplies" hint="Besides those that are called so, such as VCC and GND_A"
           ><input :id="ids[3]" v-model="supplies" class="entry figure" autocomplete="off"
         /></FieldFrame>
-        <FieldFrame :id="ids[4]!" label="Nets that are none" hint="Though they are called so"
+        <FieldFrame :id="ids[4]!" label="Nets that are no supplies" hint="Though they are called like one"
           ><input :id="ids[4]" v-model="notSupplies" class="entry figure" autocomplete="off"
         /></FieldFrame>
         <TextField name="leadsOhm" label="The leads, tip to tip, Ω" numeric hint="Taken off every reading" />

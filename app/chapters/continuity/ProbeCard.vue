@@ -47,7 +47,7 @@ const result = computed(() => all.value.sheets.map(s => `${s.title}: ${s.answere
         <li v-for="wire in all.patches" :key="wire.id">
           <span class="figure font-semibold">{{ wire.a }} – {{ wire.b }}</span> on {{ wire.net }}, {{ wire.lengthMm }} mm of gauge {{ wire.awg }}:
           <span :class="wire.contact === 'joined' ? '' : 'text-stop'">{{ contactNames[wire.contact].toLowerCase() }}</span>
-          <span class="hint">{{ wire.by }}, {{ times.day(wire.at) }}</span>
+          <span class="hint">&ensp;{{ wire.by }}, {{ times.day(wire.at) }}</span>
         </li>
       </ul>
     </section>

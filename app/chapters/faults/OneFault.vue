@@ -75,7 +75,7 @@ const begin = (what: typeof doing.value) => (doing.value = doing.value === what 
       Sisters had:
       <span v-for="(one, i) in fault.likelyCauses" :key="one.cause"
         >{{ i ? '; ' : '' }}<strong>{{ one.cause }}</strong>
-        <span class="hint">right {{ one.right }} of {{ one.of }} times ({{ one.machines.join(', ') }})</span></span
+        <span class="hint">&ensp;right {{ one.right }} of {{ one.of }} times ({{ one.machines.join(', ') }})</span></span
       >
     </p>
     <ol v-if="story.length" class="grid gap-1.5">

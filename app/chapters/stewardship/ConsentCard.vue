@@ -67,7 +67,7 @@ const shown = (field: string, value: unknown) =>
     <ul v-if="sheet.stewardship.passedOver.length" class="grid gap-0.5">
       <li v-for="one in sheet.stewardship.passedOver" :key="one.work + one.at" class="text-care">
         <span class="font-semibold">Not asked:</span> {{ worksAsked[one.work] }}. <span class="text-ink">{{ one.reason }}</span>
-        <span class="hint">{{ one.by }}, {{ times.day(one.at) }}</span>
+        <span class="hint">&ensp;{{ one.by }}, {{ times.day(one.at) }}</span>
       </li>
     </ul>
     <AddPanel v-if="session.may('pass-over-consent')" v-slot="{ close }" label="Decide without asking">
