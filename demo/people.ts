@@ -1,4 +1,4 @@
-import type { Skill } from '#core/safety/skills'
+import type { Skill } from '#core/kernel/skills'
 import type { Role } from '#shared/kernel/roles'
 
 /** The made-up people of Skerrow Head. Their passwords are shown on the demo's sign-in page. */

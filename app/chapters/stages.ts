@@ -1,5 +1,5 @@
 import type { Component } from 'vue'
-import type { Stage } from '#core/planning/stages'
+import type { Stage } from '#core/kernel/stages'
 import { type ChapterName, chapters } from '#shared/chapters/index'
 import type { SheetHead } from '#shared/kernel/machine'
 

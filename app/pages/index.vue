@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { PhPlus } from '@phosphor-icons/vue'
-import { stageNames } from '#core/planning/stages'
+import { stageNames } from '#core/kernel/stages'
 import { waitedWords } from '#core/safety/growing-harm'
 import { daysBetween } from '#core/safety/rules'
 import type { MachineSummary } from '#shared/kernel/machine'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { type BoardSchool, type PlasticSchool, boardSchools, plasticSchools } from '#core/cleaning/words'
 import { type Replacement, replacementNames, replacements } from '#core/power/battery'
-import { type Skill, skillNames, skills } from '#core/safety/skills'
+import { type Skill, skillNames, skills } from '#core/kernel/skills'
 import { schoolNames, schools } from '#core/safety/power-facts'
 import type { PersonView } from '#shared/chapters/people/index'
 import type { Practice } from '#shared/chapters/practice/index'

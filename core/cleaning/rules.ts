@@ -1,6 +1,8 @@
 import { commonPractice, finding } from '../kernel/finding'
-import { type Discipline, move, step } from '../planning/discipline'
-import { type Heard, contradiction, heard, slug } from '../safety/heard'
+import { discipline } from '../kernel/discipline'
+import { move } from '../kernel/move'
+import { step } from '../kernel/step'
+import { type Heard, contradiction, heard, slug } from '../kernel/heard'
 import { type Contamination, contaminationKinds, contaminationStateNames, nextCleaningStep } from './contamination'
 import { type ThingKind, insideThing, thingKinds, wets } from './bookings'
 import { type DryingResult, judgeDrying } from './drying'
@@ -51,6 +53,20 @@ export interface CleaningFacts {
   cleaningSteps: { open: number; done: number; next: { says: string; why: string } | null }
   whitenings: { name: string; why: string }[]
   relooks: { name: string; on: string; over: boolean }[]
+}
+
+/** What is said where the record cannot be read. */
+const cleaningUnknown: CleaningFacts = {
+  cleanings: 0,
+  waits: [],
+  contaminated: [],
+  dryings: [],
+  bookings: [],
+  unsealed: [],
+  countedOut: [],
+  cleaningSteps: { open: 0, done: 0, next: null },
+  whitenings: [],
+  relooks: [],
 }
 
 const hourMs = 3_600_000
@@ -241,8 +257,17 @@ const electrolyteHeard = ({ contaminations }: CleaningRecord): Heard[] =>
       : []
   })
 
+declare module '../kernel/machine' {
+  interface MachineRecord extends CleaningRecord {}
+  interface MachineKnown extends CleaningFacts {}
+}
+
 /** Cleaning goes on when a wait has run out: drying, soaking, an answer by post. */
-export const cleaning: Discipline = {
+export const cleaning = discipline({
+  name: 'cleaning',
+  about: 'its cleaning',
+  facts: (record, { now }) => cleaningFacts(record, now),
+  unknown: cleaningUnknown,
   heard: (record, now) => [...waitsHeard(record, now), ...bookingsHeard(record, now), ...dryingHeard(record), ...electrolyteHeard(record)],
   steps: {
     clean: m => [
@@ -280,4 +305,4 @@ export const cleaning: Discipline = {
       ),
   ],
   due: m => [...m.waits.map(w => w.until), ...m.bookings.flatMap(b => [b.from, b.until]), ...m.dryings.map(d => d.weighAt), ...m.relooks.map(r => r.on)],
-}
+})

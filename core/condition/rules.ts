@@ -1,4 +1,6 @@
-import { type Discipline, move, someOf, step } from '../planning/discipline'
+import { discipline } from '../kernel/discipline'
+import { move, someOf } from '../kernel/move'
+import { step } from '../kernel/step'
 import type { DamageKind, Severity } from './damage'
 import { type Visit, compareVisits } from './corrosion-growth'
 import { type Presence, gradeAgainst } from './grades'
@@ -12,7 +14,8 @@ export interface ConditionRecord {
   checksDone: readonly { code: string }[]
   /** Corrosion that was measured, oldest first; those of one name show one place. */
   corrosions: readonly (Visit & { what: string; assembly: string })[]
-  interventions: readonly { kind: InterventionKind; state: InterventionState; where: string }[]
+  /** With the instant at which each was recorded, in UTC. */
+  interventions: readonly { kind: InterventionKind; state: InterventionState; where: string; at?: string }[]
 }
 
 export interface ConditionFacts {
@@ -60,8 +63,17 @@ function growingOf(corrosions: ConditionRecord['corrosions']): ConditionFacts['g
   })
 }
 
+declare module '../kernel/machine' {
+  interface MachineRecord extends ConditionRecord {}
+  interface MachineKnown extends ConditionFacts {}
+}
+
 /** Looking is done once every assembly is graded or found missing, and every check that damage asks for was made. */
-export const condition: Discipline = {
+export const condition = discipline({
+  name: 'condition',
+  about: 'its condition',
+  facts: conditionFacts,
+  unknown: { assemblies: [], checks: [], interventionsOpen: 0, growing: [], gradedWrong: [] },
   steps: { look: m => [...m.assemblies.map(a => step(a.name, lookedAt(a))), ...m.checks.map(c => step(c.says, c.done))] },
   moves: m => {
     const unseen = m.assemblies.filter(a => !lookedAt(a)).map(a => a.name)
@@ -95,4 +107,4 @@ export const condition: Discipline = {
         : []),
     ]
   },
-}
+})

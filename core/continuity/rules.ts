@@ -1,6 +1,8 @@
 import { commonPractice, finding } from '../kernel/finding'
-import { type Discipline, move, step } from '../planning/discipline'
-import { type Heard, heard, slug } from '../safety/heard'
+import { discipline } from '../kernel/discipline'
+import { move } from '../kernel/move'
+import { step } from '../kernel/step'
+import { type Heard, heard, slug } from '../kernel/heard'
 
 /** What probing of one sheet has shown by now. */
 export interface SheetTally {
@@ -91,12 +93,21 @@ function probesHeard({ probeSheets }: ContinuityRecord): Heard[] {
   })
 }
 
+declare module '../kernel/machine' {
+  interface MachineRecord extends ContinuityRecord {}
+  interface MachineKnown extends ContinuityFacts {}
+}
+
 /** Probing goes on where it stopped; what it found broken is bridged. */
-export const continuity: Discipline = {
+export const continuity = discipline({
+  name: 'continuity',
+  about: 'its nets',
+  facts: continuityFacts,
+  unknown: { probing: [], brokenNets: [] },
   heard: record => probesHeard(record),
   steps: { mend: m => [...m.probing.map(p => step(`Probe sheet: ${p.title}`, false)), ...(m.brokenNets.length ? [step('Broken nets bridged', false)] : [])] },
   moves: m => [
     ...m.probing.map(p => move('checks', 'probe', 'mend', { says: `Go on probing: ${p.title}`, why: `${p.left} of ${p.total} checks are left.` })),
     ...(m.brokenNets.length ? [move('replace', 'patch', 'mend', { says: `Bridge broken nets: ${some(m.brokenNets)}`, why: 'Probing found them open.' })] : []),
   ],
-}
+})

@@ -1,6 +1,8 @@
 import { commonPractice, finding } from '../kernel/finding'
-import { type Discipline, move, step } from '../planning/discipline'
-import { type Heard, heard, slug } from '../safety/heard'
+import { discipline } from '../kernel/discipline'
+import { move } from '../kernel/move'
+import { step } from '../kernel/step'
+import { type Heard, heard, slug } from '../kernel/heard'
 import { comesAndGoes } from './symptoms'
 import { type AttemptArea, type TheoryState, backToBasics } from './back-to-basics'
 
@@ -93,8 +95,17 @@ const stopping = ({ faults }: DiagnosisRecord): Heard[] =>
       ),
     )
 
+declare module '../kernel/machine' {
+  interface MachineRecord extends DiagnosisRecord {}
+  interface MachineKnown extends DiagnosisFacts {}
+}
+
 /** A fault is looked into first, then gone on with until a repair closes it; one that stays as it is known is left. */
-export const diagnosis: Discipline = {
+export const diagnosis = discipline({
+  name: 'diagnosis',
+  about: 'its faults',
+  facts: diagnosisFacts,
+  unknown: { faults: [] },
   heard: stopping,
   steps: { mend: m => m.faults.map(f => step(f.symptom, !f.open || f.leftAs === 'known')) },
   moves: m => {
@@ -123,4 +134,4 @@ export const diagnosis: Discipline = {
         ),
     ]
   },
-}
+})

@@ -1,4 +1,5 @@
-import { type Discipline, step } from '../planning/discipline'
+import { discipline } from '../kernel/discipline'
+import { step } from '../kernel/step'
 
 /** What the records say of where a machine comes from. */
 export interface IdentifyRecord {
@@ -22,8 +23,17 @@ export const identifyFacts = ({ machine, modelKnown, accessories }: IdentifyReco
   accessoriesNoted: accessories.length > 0,
 })
 
+declare module '../kernel/machine' {
+  interface MachineRecord extends IdentifyRecord {}
+  interface MachineKnown extends IdentifyFacts {}
+}
+
 /** Booking in is done once it is known what it is, where it came from, when it last ran and what came with it. */
-export const identify: Discipline = {
+export const identify = discipline({
+  name: 'identify',
+  about: 'where it comes from',
+  facts: identifyFacts,
+  unknown: { identified: false, provenanceKnown: false, lastPoweredKnown: false, accessoriesNoted: false },
   steps: {
     arrive: m => [
       step('What it is', m.identified),
@@ -32,4 +42,4 @@ export const identify: Discipline = {
       step('What came with it', m.accessoriesNoted),
     ],
   },
-}
+})

@@ -1,7 +1,8 @@
 import { commonPractice } from '../kernel/finding'
-import { type Discipline, move } from '../planning/discipline'
+import { discipline } from '../kernel/discipline'
+import { move } from '../kernel/move'
 import type { Configuration } from '../safety/configuration'
-import { type Heard, heard } from '../safety/heard'
+import { type Heard, heard } from '../kernel/heard'
 import { type OpeningStep, reassemble } from './reassembly'
 
 export interface OpeningRecord {
@@ -45,8 +46,17 @@ function openingHeard({ openingSteps, configuration }: OpeningRecord & { configu
   })
 }
 
+declare module '../kernel/machine' {
+  interface MachineRecord extends OpeningRecord {}
+  interface MachineKnown extends OpeningFacts {}
+}
+
 /** A screw that did not come back is looked for before anything else that can wait. Common practice, no source. */
-export const opening: Discipline = {
+export const opening = discipline({
+  name: 'opening',
+  about: 'its opening',
+  facts: openingFacts,
+  unknown: openingUnknown,
   heard: openingHeard,
   moves: m => m.fixingsMissing.map(f => move('loose', 'fixing-missing', 'look', { says: f.says, why: `${f.where} A loose screw shorts what it lies on.` })),
-}
+})

@@ -10,7 +10,7 @@ import { retest } from '../retest/rules'
 import { safety } from '../safety/rules'
 import { stewardship } from '../stewardship/rules'
 import { sharing } from '../sharing/rules'
-import type { Discipline } from './discipline'
+import type { Discipline } from '../kernel/discipline'
 import { home } from './rules'
 
 /** Every discipline, in the order in which their steps stand within a stage. */

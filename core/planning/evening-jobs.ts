@@ -1,5 +1,5 @@
 import { type GateVerdict, gateWords, mayBeStarted } from '../safety/gate'
-import type { NextMove } from './discipline'
+import type { NextMove } from '../kernel/move'
 import { guessMinutes, kindOfJob } from './job-minutes'
 import type { EveningJob } from './tonight'
 

@@ -4,10 +4,11 @@ import { good, measuredOff, now, rail, reading, settled } from '../../tests/supp
 import type { Finding } from '../kernel/finding'
 import { hazardKindNames, hazardKinds } from '../safety/hazards'
 import { gateVerdicts } from '../safety/gate'
-import { leavesUnassessed } from '../safety/heard'
+import { leavesUnassessed } from '../kernel/heard'
 import { basisOf } from '../safety/overrule'
 import { powerFacts } from '../safety/power-facts'
-import { type MachineRecord, assess } from './assess'
+import type { MachineRecord } from '../kernel/machine'
+import { assess } from './assess'
 
 // The rules are common practice, no source; these checks are of their logic over the whole record of a machine.
 type Change = (record: MachineRecord) => MachineRecord

@@ -1,7 +1,7 @@
-import { type NextMove, bands, move } from './discipline'
+import { type NextMove, bands, move } from '../kernel/move'
 import { disciplines } from './disciplines'
-import type { MachineKnown } from './machine-known'
-import { stageNames, stages } from './stages'
+import type { MachineKnown } from '../kernel/machine'
+import { stageNames, stages } from '../kernel/stages'
 
 /**
  * What to do next with one machine, most pressing first, each with its reason and who can do it.

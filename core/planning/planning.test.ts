@@ -2,9 +2,10 @@ import { describe, expect, it } from 'vitest'
 import { growingHarm } from '../safety/growing-harm'
 import { basisOf } from '../safety/overrule'
 import { good, now, rail, reading, settled } from '../../tests/support/settled-machine'
-import { type MachineRecord, assess } from './assess'
+import type { MachineRecord } from '../kernel/machine'
+import { assess } from './assess'
 import { consequencesOf } from './consequences'
-import { stages } from './stages'
+import { stages } from '../kernel/stages'
 
 const codes = (change: Partial<MachineRecord>) => assess({ ...settled, ...change }, now).moves.map(m => m.code)
 const without = (fact: string) => Object.fromEntries(Object.entries(good).filter(([name]) => name !== fact))

@@ -1,7 +1,7 @@
-import type { RunStep } from './discipline'
+import type { RunStep } from '../kernel/step'
 import { disciplines } from './disciplines'
-import type { MachineKnown } from './machine-known'
-import { type Stage, stageNames, stages } from './stages'
+import type { MachineKnown } from '../kernel/machine'
+import { type Stage, stageNames, stages } from '../kernel/stages'
 
 export interface StageProgress {
   stage: Stage

@@ -1,6 +1,6 @@
-import { type Skill, skills } from '../safety/skills'
+import { type Skill, skills } from '../kernel/skills'
 import { bestAssignment } from './assignment'
-import { type Band, bands } from './discipline'
+import { type Band, bands } from '../kernel/move'
 
 /** Somebody who is here tonight. Minutes are counted from the moment that the evening is dealt out. */
 export interface Hand {

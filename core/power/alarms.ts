@@ -1,5 +1,5 @@
 import { type Finding, commonPractice, finding } from '../kernel/finding'
-import { type Heard, heard, slug } from '../safety/heard'
+import { type Heard, heard, slug } from '../kernel/heard'
 import { type Load, loadWords, shownRail, volts } from './rails'
 import { type WarmPart, type Warmth, judgeWarmth, warmParts } from './temperature'
 import { toleranceFor } from './tolerances'

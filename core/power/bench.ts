@@ -1,5 +1,5 @@
 import { commonPractice, finding } from '../kernel/finding'
-import { type Heard, heard, slug } from '../safety/heard'
+import { type Heard, heard, slug } from '../kernel/heard'
 import { limitsOf, shownRail, volts } from './rails'
 import { toleranceFor } from './tolerances'
 

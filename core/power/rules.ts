@@ -1,8 +1,10 @@
 import { type Contamination, dirtFact } from '../cleaning/contamination'
 import { type Finding, commonPractice, finding } from '../kernel/finding'
-import { type Discipline, move, step } from '../planning/discipline'
+import { discipline } from '../kernel/discipline'
+import { move } from '../kernel/move'
+import { step } from '../kernel/step'
 import { type Configuration, keyOf } from '../safety/configuration'
-import { type Heard, contradiction, heard, slug } from '../safety/heard'
+import { type Heard, contradiction, heard, slug } from '../kernel/heard'
 import { startChecks } from '../safety/first-start'
 import type { GateVerdict } from '../safety/gate'
 import type { PowerFacts, School } from '../safety/power-facts'
@@ -362,8 +364,17 @@ export function startChecksOf(
 export const firstLimitOf = (inlet: Inlet | null): number | null =>
   inlet ? (matchSupply({ needs: inlet, supply: { voltageV: inlet.voltageV } }).bench?.firstLimitA ?? null) : null
 
+declare module '../kernel/machine' {
+  interface MachineRecord extends PowerRecord {}
+  interface MachineKnown extends PowerFactsKnown {}
+}
+
 /** Rails are proved one by one. A battery grows old with the calendar, so it is judged anew each year. */
-export const power: Discipline = {
+export const power = discipline({
+  name: 'power',
+  about: 'its power',
+  facts: (record, { now }) => powerFactsKnown(record, now),
+  unknown: powerUnknown,
   steps: { prove: m => m.rails.map(r => step(`Rail ${shownRail(r.name)}`, r.verdict === 'good')) },
   heard: powerHeard,
   moves: m => [
@@ -381,4 +392,4 @@ export const power: Discipline = {
       .map(d => move('suspicion', 'rail-drift', 'prove', { says: `Find out why ${shownRail(d.rail)} moves`, why: d.finding.says })),
   ],
   due: m => (m.batteriesOnRecord ? [`${Number(m.now.slice(0, 4)) + 1}-01-01T00:00:00.000Z`] : []),
-}
+})

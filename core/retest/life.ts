@@ -1,5 +1,5 @@
 import { type Finding, commonPractice, finding } from '../kernel/finding'
-import { type Life, lifeNames } from '../planning/stages'
+import { type Life, lifeNames } from '../kernel/stages'
 import { type GateVerdict, gateWords } from '../safety/gate'
 import type { SignOffLimits } from './sign-off'
 

@@ -1,11 +1,14 @@
-import type { CleaningFacts } from '../cleaning/rules'
-import type { DiagnosisFacts } from '../diagnosis/rules'
-import type { OpeningFacts } from '../opening/rules'
-import { type Discipline, move, step } from '../planning/discipline'
-import { stages } from '../planning/stages'
-import type { PowerFactsKnown } from '../power/rules'
-import type { SafetyFacts } from '../safety/rules'
-import { type Heard, heard } from '../safety/heard'
+import { type CleaningFacts, cleaning } from '../cleaning/rules'
+import { type DiagnosisFacts, diagnosis } from '../diagnosis/rules'
+import { type OpeningFacts, opening } from '../opening/rules'
+import { discipline } from '../kernel/discipline'
+import { finding } from '../kernel/finding'
+import { move } from '../kernel/move'
+import { step } from '../kernel/step'
+import { stages } from '../kernel/stages'
+import { type PowerFactsKnown, power } from '../power/rules'
+import { type SafetyFacts, safety } from '../safety/rules'
+import { type Heard, heard } from '../kernel/heard'
 import { type BuildUpStep, type StepSeen, judgeBuildUp } from './build-up'
 import { retestMonths } from './life'
 import { type SignOffLimits, type SignOffResult, judgeSignOff } from './sign-off'
@@ -120,6 +123,20 @@ export function retestFacts(
   }
 }
 
+/** What is said where the record cannot be read: it is not proved. */
+const retestUnknown: RetestFacts = {
+  signOff: { allowed: false, findings: [finding('stop', 'sign-off.unreadable', 'How it was proved cannot be read.', 'The record has to be put right first.')] },
+  soaks: [],
+  signedOff: false,
+  limits: null,
+  buildUp: null,
+  testSheet: null,
+  leftAloneUntil: [],
+  retestFrom: null,
+  wornFeet: [],
+  signOffEnded: null,
+}
+
 /** What the gate hears of a build-up: where it went back somebody is at the switch; where the least that runs fails, nothing is energised. */
 const retestHeard = ({ buildUp }: RetestRecord): Heard[] =>
   buildUp
@@ -135,8 +152,18 @@ const retestHeard = ({ buildUp }: RetestRecord): Heard[] =>
         )
     : []
 
+declare module '../kernel/machine' {
+  interface MachineRecord extends RetestRecord {}
+  interface MachineKnown extends RetestFacts {}
+}
+
 /** Proving ends in the sign-off; what rests in store is proved again on its way out. Common practice, no source. */
-export const retest: Discipline = {
+export const retest = discipline({
+  name: 'retest',
+  about: 'how it was proved',
+  after: [safety, power, diagnosis, cleaning, opening],
+  facts: (record, { known }) => retestFacts(record, known),
+  unknown: retestUnknown,
   heard: retestHeard,
   due: m => [...m.leftAloneUntil, ...(m.life === 'store' && m.retestFrom ? [m.retestFrom] : [])],
   steps: {
@@ -190,4 +217,4 @@ export const retest: Discipline = {
         ]
       : []),
   ],
-}
+})

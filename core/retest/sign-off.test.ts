@@ -1,6 +1,7 @@
 import { expect, it } from 'vitest'
 import { now, settled } from '../../tests/support/settled-machine'
-import { type MachineRecord, assess } from '../planning/assess'
+import type { MachineRecord } from '../kernel/machine'
+import { assess } from '../planning/assess'
 import { type SignOffInput, judgeSignOff } from './sign-off'
 
 const ready: SignOffInput = {

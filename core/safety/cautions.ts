@@ -1,4 +1,4 @@
-import type { Skill } from './skills'
+import type { Skill } from '../kernel/skills'
 
 /**
  * The usual cautions, shown beside the step they belong to.

@@ -1,6 +1,6 @@
 import type { GateResult } from './gate'
-import { type Opening, leavesUnassessed } from './heard'
-import type { Skill } from './skills'
+import { type Opening, leavesUnassessed } from '../kernel/heard'
+import type { Skill } from '../kernel/skills'
 
 /**
  * What keeps a gate closed, as it is remembered between two acts: only who may say that a danger is gone may do what makes it go, by whatever act.

@@ -3,7 +3,7 @@ import { cautions, cautionsFor } from './cautions'
 import { configurationKindNames, whole } from './configuration'
 import { firstStartDone, type StartChecksInput, judgeStarters, startChecks } from './first-start'
 import { skillToSettle } from './hazards'
-import { whoCould } from './skills'
+import { whoCould } from '../kernel/skills'
 
 // Common practice, no source.
 const facts = { filterCapacitors: 'sound', mainsLead: 'sound', fan: 'present', pictureTube: 'enclosed' }

@@ -6,7 +6,7 @@ import { fanless } from '../power/temperature'
 import { type Configuration, configurationWords, isConnected } from './configuration'
 import type { GateVerdict } from './gate'
 import type { PowerFacts, School } from './power-facts'
-import { type Skilled, skills, whoCould } from './skills'
+import { type Skilled, skills, whoCould } from '../kernel/skills'
 
 /** One line of what is seen to before the switch is thrown. */
 export interface StartCheck {

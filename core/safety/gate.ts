@@ -1,10 +1,10 @@
 import { type Finding, commonPractice, finding, mostPressingFirst } from '../kernel/finding'
 import { InputError } from '../kernel/input-error'
 import { type Configuration, configurationKinds, configurationWords, isConnected, whole } from './configuration'
-import { type Heard, type Opening, inWorkingOrder, leavesUnassessed, toldApart } from './heard'
+import { type Heard, type Opening, inWorkingOrder, leavesUnassessed, toldApart } from '../kernel/heard'
 import { type Hazard, aboutFact, hazardReasons } from './hazards'
 import { type FactValue, type PowerFactName, type PowerFacts, type School, factValue, powerFactNames, powerFacts, schoolNames } from './power-facts'
-import { type Skill, skills } from './skills'
+import { type Skill, skills } from '../kernel/skills'
 
 /** From closed to open. */
 export const gateVerdicts = ['keep-off', 'not-yet-assessed', 'guarded-start', 'clear-to-run'] as const

@@ -5,9 +5,9 @@ import { type Level, commonPractice, finding } from '../kernel/finding'
 import type { CautionName } from './cautions'
 import { type Configuration, isConnected } from './configuration'
 import { referenceMassKg } from './lift'
-import { type Skill, skills } from './skills'
+import { type Skill, skills } from '../kernel/skills'
 import { readForHazards } from './free-text'
-import { type Heard, contradiction, heard } from './heard'
+import { type Heard, contradiction, heard } from '../kernel/heard'
 import { type PowerFactName, type PowerFacts, type School, factValue, powerFacts } from './power-facts'
 
 /** What is known of a hazard: nobody has found out yet, it is there, it has been dealt with, or it is not there. */

@@ -1,5 +1,5 @@
 import type { Level } from '../kernel/finding'
-import type { Skill } from './skills'
+import type { Skill } from '../kernel/skills'
 
 /**
  * The facts that decide whether a machine may be energised, with every value they can take.

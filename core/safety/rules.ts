@@ -2,14 +2,16 @@ import type { ConditionRecord } from '../condition/rules'
 import { damagesNamed } from '../condition/rules'
 import type { DiagnosisRecord } from '../diagnosis/rules'
 import type { Finding } from '../kernel/finding'
-import type { OpeningFacts } from '../opening/rules'
-import { type Discipline, move, someOf, step } from '../planning/discipline'
-import type { PowerFactsKnown } from '../power/rules'
+import { type OpeningFacts, opening } from '../opening/rules'
+import { discipline } from '../kernel/discipline'
+import { move, someOf } from '../kernel/move'
+import { step } from '../kernel/step'
+import { type PowerFactsKnown, power } from '../power/rules'
 import { type Battery, hasLeaked } from '../power/battery'
 import { type Configuration, isConnected } from './configuration'
 import { takesMains } from './first-start'
 import { type GateResult, type GateVerdict, assessGate, gateWords, mayBeStarted } from './gate'
-import { type Heard, contradiction, leavesUnassessed, toldApart } from './heard'
+import { type Heard, contradiction, leavesUnassessed, toldApart } from '../kernel/heard'
 import { type GrowingHarm, daysPerPoint, growingHarm } from './growing-harm'
 import { type Hazard, type HazardSettled, type Saying, aboutFact, aboutHazard, hazardKinds, hazardsOf, leakingBatteryKnown } from './hazards'
 import { type Overrule, stillStands } from './overrule'
@@ -26,7 +28,6 @@ export interface SafetyRecord extends ConditionRecord {
   overrule: Overrule | null
   configuration: Configuration
   claims: readonly { says: string; verdict: string; at?: string }[]
-  interventions: readonly (ConditionRecord['interventions'][number] & { at?: string })[]
   /** Whether its battery was ever found leaking, by whatever record; with those on record now. */
   batteryHasLeaked: boolean
   batteries: readonly (Battery & { at?: string })[]
@@ -190,8 +191,19 @@ const openingsAt = (gate: GateResult, level: Finding['level']) => gate.toOpen.fi
 /** Reading the rails for the first time is an attended start: one at the switch, one at the probe. */
 const railsUnread = 'gate.rails.unread'
 
+declare module '../kernel/machine' {
+  interface MachineRecord extends SafetyRecord {}
+  interface MachineKnown extends SafetyFacts {}
+}
+
 /** Making safe is done fact by fact; what keeps the gate closed comes before what would open it further. */
-export const safety: Discipline = {
+export const safety = discipline({
+  name: 'safety',
+  about: 'its dangers',
+  after: [power, opening],
+  hears: true,
+  facts: (record, { known, heard, now }) => safetyFacts(record, known, heard, now),
+  unknown: (record, { heard }) => safetyUnknown(record, heard),
   steps: {
     'make-safe': m => [
       ...enteredFactNames.map(name => {
@@ -265,4 +277,4 @@ export const safety: Discipline = {
     const steps = Math.floor(daysBetween(m.bookedInAt, m.now) / daysPerPoint) + 1
     return [new Date(Date.parse(m.bookedInAt) + steps * daysPerPoint * dayMs).toISOString()]
   },
-}
+})

@@ -1,4 +1,5 @@
-import { type Discipline, move } from '../planning/discipline'
+import { discipline } from '../kernel/discipline'
+import { move } from '../kernel/move'
 
 export interface SharingRecord {
   /** Bulletins of its model that nobody has read for this machine. */
@@ -7,10 +8,19 @@ export interface SharingRecord {
 export type SharingFacts = SharingRecord
 export const sharingFacts = ({ unreadBulletins }: SharingRecord): SharingFacts => ({ unreadBulletins })
 
+declare module '../kernel/machine' {
+  interface MachineRecord extends SharingRecord {}
+  interface MachineKnown extends SharingFacts {}
+}
+
 /** What was learned on a sister is read before somebody learns it again. Common practice, no source. */
-export const sharing: Discipline = {
+export const sharing = discipline({
+  name: 'sharing',
+  about: 'what its sisters had',
+  facts: sharingFacts,
+  unknown: { unreadBulletins: [] },
   moves: m =>
     m.unreadBulletins.map(b =>
       move('suspicion', 'bulletin', 'mend', { says: `Look for what sisters had: ${b.happens}`, why: b.seeBy || 'A bulletin of its model tells of it.' }),
     ),
-}
+})

@@ -1,6 +1,8 @@
 import { lookedAt } from '../condition/rules'
 import { type TriageInput, triage } from '../condition/triage'
-import { type Discipline, move, step } from '../planning/discipline'
+import { discipline } from '../kernel/discipline'
+import { move } from '../kernel/move'
+import { step } from '../kernel/step'
 
 /** What was agreed about a machine, and where it is to go. */
 export interface StewardshipRecord {
@@ -33,8 +35,17 @@ export const stewardshipFacts = ({ ours, consent, appraisal, triage: input }: St
   }
 }
 
+declare module '../kernel/machine' {
+  interface MachineRecord extends StewardshipRecord {}
+  interface MachineKnown extends StewardshipFacts {}
+}
+
 /** Somebody else's machine is asked about first; a path is chosen once everything has been looked at. Common practice, no source. */
-export const stewardship: Discipline = {
+export const stewardship = discipline({
+  name: 'stewardship',
+  about: 'what was agreed about it',
+  facts: stewardshipFacts,
+  unknown: { consentWanted: true, owned: true, pathChosen: false, lookNext: null },
   steps: { arrive: m => (m.owned ? [step('Agreed with its owner', !m.consentWanted)] : []) },
   moves: m => [
     ...(m.consentWanted
@@ -53,4 +64,4 @@ export const stewardship: Discipline = {
       ? [move('path', 'path', 'look', { says: 'Choose its path', why: 'Every assembly has been looked at.', coordinator: true })]
       : []),
   ],
-}
+})

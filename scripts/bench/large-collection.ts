@@ -1,6 +1,6 @@
 import { v7 as uuidv7 } from 'uuid'
 import { seeded } from '#core/kernel/random'
-import { stages } from '#core/planning/stages'
+import { stages } from '#core/kernel/stages'
 import { models } from '../../demo/models'
 import { firstStart } from '../../server/chapters/people/index'
 import { openDatabase } from '../../server/db/connection'

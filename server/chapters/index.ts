@@ -1,4 +1,4 @@
-import type { MachineRecord } from '#core/planning/assess'
+import type { MachineRecord } from '#core/kernel/machine'
 import type { ChapterName, CollectionCommandName, CommandInput, MachineCommandName, ViewOf } from '#shared/chapters/index'
 import type { CollectionInput, Searched, ServerChapter } from '../kernel/chapter'
 import type { MachineFile, ViewInput } from '../kernel/file'

@@ -1,5 +1,5 @@
 import { setImmediate } from 'node:timers/promises'
-import { lifeNames, stageNames } from '#core/planning/stages'
+import { lifeNames, stageNames } from '#core/kernel/stages'
 import { gateWords } from '#core/safety/gate'
 import { acquisitionNames } from '#shared/kernel/acquisitions'
 import type { MachineQuery, MachineSummary } from '#shared/kernel/machine'

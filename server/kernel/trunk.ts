@@ -1,4 +1,4 @@
-import type { Life, Stage } from '#core/planning/stages'
+import type { Life, Stage } from '#core/kernel/stages'
 import type { GateVerdict } from '#core/safety/gate'
 import type { HazardKind } from '#core/safety/hazards'
 import type { Inlet } from '#core/power/supply-match'

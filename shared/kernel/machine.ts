@@ -1,6 +1,6 @@
 import { z } from 'zod'
-import { bands } from '#core/planning/discipline'
-import { lives, stages } from '#core/planning/stages'
+import { bands } from '#core/kernel/move'
+import { lives, stages } from '#core/kernel/stages'
 import { gateVerdicts } from '#core/safety/gate'
 import { acquisitions } from './acquisitions'
 import { Finding, SkillShape } from './shapes'

@@ -8,7 +8,7 @@ import { loads, railVerdicts } from '#core/power/rails'
 import { gateVerdicts } from '#core/safety/gate'
 import { type HazardKind, hazardKindNames, hazardStates } from '#core/safety/hazards'
 import { type PowerFactName, powerFactNames, powerFacts, schools } from '#core/safety/power-facts'
-import { type Skill, skillNames } from '#core/safety/skills'
+import { type Skill, skillNames } from '#core/kernel/skills'
 import { type WorkAsked, worksAsked } from '#core/stewardship/consent'
 import { oneOf, text } from './fields'
 

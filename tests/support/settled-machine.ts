@@ -1,4 +1,4 @@
-import type { MachineRecord } from '../../core/planning/assess'
+import type { MachineRecord } from '../../core/kernel/machine'
 import { goodFacts } from './good-facts'
 
 export const now = '2026-03-03T19:00:00.000Z'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { mostPressingFirst } from '#core/kernel/finding'
-import { lifeNames, lives } from '#core/planning/stages'
+import { lifeNames, lives } from '#core/kernel/stages'
 import type { SheetOf } from '#shared/chapters/index'
 
 /** Which life it may lead, with what stands for and against each. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { PhCaretRight, PhFunnel } from '@phosphor-icons/vue'
-import { lifeNames, lives, stageNames, stages } from '#core/planning/stages'
+import { lifeNames, lives, stageNames, stages } from '#core/kernel/stages'
 import { gateVerdicts, gateWords } from '#core/safety/gate'
 import type { ListCounts } from '#shared/chapters/lists/index'
 import { acquisitionNames, acquisitions } from '#shared/kernel/acquisitions'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { lifeNames, stageNames, stages } from '#core/planning/stages'
+import { lifeNames, stageNames, stages } from '#core/kernel/stages'
 import type { ListCounts } from '#shared/chapters/lists/index'
 import type { MachineSummary } from '#shared/kernel/machine'
 

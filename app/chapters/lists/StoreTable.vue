@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { lifeNames, stageNames } from '#core/planning/stages'
+import { lifeNames, stageNames } from '#core/kernel/stages'
 import type { MachineSummary } from '#shared/kernel/machine'
 
 /** Machines one a line, each to be opened, or chosen together with others; where words were looked for, with what they were found in. */

@@ -3,7 +3,7 @@ import { firstStartDone } from '#core/safety/first-start'
 import { gateWords, mayBeStarted } from '#core/safety/gate'
 import { loadWords, loads } from '#core/power/rails'
 import { warmParts, warmPartNames } from '#core/power/temperature'
-import { skills } from '#core/safety/skills'
+import { skills } from '#core/kernel/skills'
 import type { CommandRequest, SheetOf } from '#shared/chapters/index'
 
 /** What is seen to before an attended start, who stands where, and the starts there were. */

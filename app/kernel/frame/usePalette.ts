@@ -1,4 +1,4 @@
-import { stageNames, stages } from '#core/planning/stages'
+import { stageNames, stages } from '#core/kernel/stages'
 import type { CommandName } from '#shared/chapters/index'
 import type { BenchSheet } from '~/kernel/bench/useBenchSheets'
 

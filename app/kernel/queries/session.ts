@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import type { Skill } from '#core/safety/skills'
+import type { Skill } from '#core/kernel/skills'
 import type { CommandName } from '#shared/chapters/index'
 import type { SessionView } from '#shared/chapters/people/index'
 

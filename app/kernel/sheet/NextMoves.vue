@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Stage } from '#core/planning/stages'
+import type { Stage } from '#core/kernel/stages'
 import type { SheetHead } from '#shared/kernel/machine'
 
 /** What to do next with this machine, each with its reason and who can do it; then what is being waited for. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Skill, whoCould } from '#core/safety/skills'
+import { type Skill, whoCould } from '#core/kernel/skills'
 
 /** Who here could take a step that takes a skill; nothing where anybody can. */
 defineProps<{ skill?: Skill }>()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { StageGauge, WaitView } from '#shared/kernel/machine'
-import type { Stage } from '#core/planning/stages'
+import type { Stage } from '#core/kernel/stages'
 
 /** The run: seven adjoining tiles that fill from the bottom; the machine's stage stands taller; a wait shows its sand-glass. */
 const props = defineProps<{ run: StageGauge[]; current: Stage; viewed?: Stage; waits?: WaitView[]; small?: boolean }>()

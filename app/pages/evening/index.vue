@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { PhPrinter } from '@phosphor-icons/vue'
 import { gateWords } from '#core/safety/gate'
-import { stageNames } from '#core/planning/stages'
+import { stageNames } from '#core/kernel/stages'
 
 /** The evening on paper, one person a page: boxes to tick, and room for what was found. */
 const times = useTimes()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { grades, presenceNames } from '#core/condition/grades'
-import { lifeNames, stageNames } from '#core/planning/stages'
+import { lifeNames, stageNames } from '#core/kernel/stages'
 import type { ErrorAnswer } from '#shared/kernel/answers'
 import type { Passport } from '#shared/chapters/home/index'
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { type CautionName, cautions } from '#core/safety/cautions'
-import { skills, type Skill } from '#core/safety/skills'
+import { skills, type Skill } from '#core/kernel/skills'
 
 /** The usual cautions in one place, as they stand beside the steps. */
 definePageMeta({ layout: false })

@@ -1,4 +1,4 @@
-import { lifeNames } from '#core/planning/stages'
+import { lifeNames } from '#core/kernel/stages'
 import { InputError } from '#core/kernel/input-error'
 import { judgeLife } from '#core/retest/life'
 import type { CommandInput } from '#shared/chapters/index'

@@ -1,4 +1,4 @@
-import { lifeNames, stageNames } from '#core/planning/stages'
+import { lifeNames, stageNames } from '#core/kernel/stages'
 import { gateWords } from '#core/safety/gate'
 import { type PrivateWord, withoutPrivate } from '#core/sharing/private-words'
 import { corrects, namesIn, publicSentenceOf, replacementsOf } from '#shared/chapters/index'

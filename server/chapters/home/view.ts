@@ -1,7 +1,7 @@
 import { TZDate } from '@date-fns/tz'
 import { format } from 'date-fns'
 import { judgeDemonstrations, judgeLife } from '#core/retest/life'
-import { lives } from '#core/planning/stages'
+import { lives } from '#core/kernel/stages'
 import { doneTo, outcomeOf } from './outcome'
 import { assess } from '#core/planning/assess'
 import type { Passport } from '#shared/chapters/home/index'

@@ -1,6 +1,6 @@
 import { v7 as uuidv7 } from 'uuid'
 import { InputError } from '#core/kernel/input-error'
-import { skills, type Skill, whoCould } from '#core/safety/skills'
+import { skills, type Skill, whoCould } from '#core/kernel/skills'
 import type { CommandInput } from '#shared/chapters/index'
 import { FirstStart } from '#shared/chapters/people/index'
 import { and, eq, ne } from 'drizzle-orm'

@@ -1,4 +1,4 @@
-import type { Skill } from '#core/safety/skills'
+import type { Skill } from '#core/kernel/skills'
 import type { Role } from '#shared/kernel/roles'
 import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core'
 import { flag, key, uid, version } from '../../kernel/columns'

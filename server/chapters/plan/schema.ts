@@ -1,5 +1,5 @@
-import type { Stage } from '#core/planning/stages'
-import type { Skill } from '#core/safety/skills'
+import type { Stage } from '#core/kernel/stages'
+import type { Skill } from '#core/kernel/skills'
 import type { JobState } from '#shared/chapters/plan/words'
 import { index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core'
 import { flag, key, uid, words } from '../../kernel/columns'

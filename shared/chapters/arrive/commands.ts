@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { readDateCode } from '#core/identify/date-code'
-import { stages } from '#core/planning/stages'
+import { stages } from '#core/kernel/stages'
 import { command } from '../../kernel/contract'
 import { found, id, oneOf, optionalQuantity, optionalText, roughDay, text, version } from '../../kernel/fields'
 import { atTheBench } from '../../kernel/roles'

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import type { PrivateWordKind } from '#core/sharing/private-words'
 import { word } from '../../kernel/fields'
-import { stageNames } from '#core/planning/stages'
+import { stageNames } from '#core/kernel/stages'
 import { closed, ending, entry, observed, quote, shown } from '../../kernel/contract'
 import { type Acquisition, acquisitionNames } from '../../kernel/acquisitions'
 import { type ClaimVerdict, claimVerdictNames } from './words'

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { lives } from '#core/planning/stages'
+import { lives } from '#core/kernel/stages'
 import { command } from '../../kernel/contract'
 import { id, oneOf, optionalText, quantity, text } from '../../kernel/fields'
 import { atTheBench, coordinator } from '../../kernel/roles'

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { word } from '../../kernel/fields'
-import { lifeNames } from '#core/planning/stages'
+import { lifeNames } from '#core/kernel/stages'
 import { closed, ending, entry, shown } from '../../kernel/contract'
 
 const s = z.string()

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { presences } from '#core/condition/grades'
-import { lives, stages } from '#core/planning/stages'
+import { lives, stages } from '#core/kernel/stages'
 import { gateVerdicts } from '#core/safety/gate'
 import { Finding } from '../../kernel/shapes'
 

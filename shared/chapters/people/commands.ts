@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { type Skill, skillNames } from '#core/safety/skills'
+import { type Skill, skillNames } from '#core/kernel/skills'
 import { command } from '../../kernel/contract'
 import { id, oneOf, text, version } from '../../kernel/fields'
 import { coordinator, everybody, roles } from '../../kernel/roles'

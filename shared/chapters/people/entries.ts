@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { word } from '../../kernel/fields'
-import { type Skill, skills } from '#core/safety/skills'
+import { type Skill, skills } from '#core/kernel/skills'
 import { closed, ending, entry } from '../../kernel/contract'
 import { type Role, roleNames } from '../../kernel/roles'
 

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import type { Stage } from '#core/planning/stages'
+import type { Stage } from '#core/kernel/stages'
 import type { GateVerdict } from '#core/safety/gate'
 import type { JobState } from './words'
 

@@ -1,5 +1,5 @@
 import { beforeAll, describe, expect, it } from 'vitest'
-import { stages } from '#core/planning/stages'
+import { stages } from '#core/kernel/stages'
 import type { MachineSheet } from '#shared/chapters/index'
 import { atTheBench } from '../support/bench'
 

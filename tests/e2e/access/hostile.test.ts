@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest'
-import { stages } from '#core/planning/stages'
+import { stages } from '#core/kernel/stages'
 import { atTheBench } from '../support/bench'
 
 const {

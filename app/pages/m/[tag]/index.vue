@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { PhArrowRight, PhTag } from '@phosphor-icons/vue'
-import { type Stage, stageNames, stages } from '#core/planning/stages'
+import { type Stage, stageNames, stages } from '#core/kernel/stages'
 import type { SheetHead } from '#shared/kernel/machine'
 import { fetchedFor, stageViews } from '~/chapters/stages'
 

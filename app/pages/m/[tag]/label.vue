@@ -3,7 +3,7 @@ import { PhPrinter } from '@phosphor-icons/vue'
 import { gateWords } from '#core/safety/gate'
 import { volts } from '#core/power/rails'
 import { limitWords } from '#core/retest/sign-off'
-import { lifeNames } from '#core/planning/stages'
+import { lifeNames } from '#core/kernel/stages'
 
 /** The label that goes inside the case: dated, with what was done and what to watch. */
 const route = useRoute()

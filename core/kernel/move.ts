@@ -1,27 +1,5 @@
-import type { Heard } from '../safety/heard'
-import type { Skill } from '../safety/skills'
-import type { MachineRecord } from './assess'
-import type { MachineKnown } from './machine-known'
+import type { Skill } from './skills'
 import type { Stage } from './stages'
-
-/**
- * What a discipline adds to a machine, in one shape: what of its records the gate hears, its steps in the run, its next moves,
- * and when it is to be looked at again.
- * Each declares its own in `<discipline>/rules.ts`; the run, the moves and the due instant only merge them.
- */
-export interface Discipline {
-  /** What the gate hears of its records. @param now instant in UTC */
-  heard?: (record: MachineRecord, now: string) => Heard[]
-  steps?: Partial<Record<Stage, (known: MachineKnown) => RunStep[]>>
-  moves?: (known: MachineKnown) => NextMove[]
-  /** Instants at which something changes by time alone; those that have passed are left out by whoever merges. */
-  due?: (known: MachineKnown) => string[]
-}
-
-export interface RunStep {
-  says: string
-  done: boolean
-}
 
 /**
  * The order of the work between disciplines: harm first, then what blocks, then what brings the machine on.
@@ -82,8 +60,6 @@ export const move = (band: Band, code: string, stage: Stage, { says, why, who, .
   who: who ?? (more.coordinator ? 'the coordinator' : 'a bench volunteer'),
   ...more,
 })
-
-export const step = (says: string, done: boolean): RunStep => ({ says, done })
 
 /** Up to three names, and how many more. */
 export const someOf = (names: string[]) => (names.length > 3 ? `${names.slice(0, 3).join(', ')} and ${names.length - 3} more` : names.join(', '))
