@@ -13,6 +13,8 @@ const closedTo = {
 
 /** Within chapters, another chapter is known by its index alone; the list of chapters, and the tests, see all of them. */
 const byIndexAlone = { regex: '^\\.\\./(?!\\.\\.)[a-z]+/(?!index$)', message: 'A chapter imports another only by its index.' }
+/** The kernel of a room is handed its chapters; it imports none. */
+const knowsNoChapter = { regex: '^(\\.\\./)+chapters(/|$)|^~/chapters(/|$)', message: 'The kernel is handed the chapters; it imports none.' }
 const restricted = (room, closed) =>
   closed.map(other => ({ regex: `^(#|~~/|@@/|(\\.\\./)+)${other}(/|$)`, message: `${room}/ may not import from ${other}/.` }))
 
@@ -25,7 +27,10 @@ const boundaries = Object.entries(closedTo).flatMap(([room, closed]) => [
   { files: [`${room}/**/*.{ts,vue}`], rules: rule([...restricted(room, closed), ...(room === 'core' ? [frameworks] : [])]) },
   ...(room === 'core'
     ? []
-    : [{ files: [`${room}/chapters/*/**/*.{ts,vue}`], ignores: ['**/*.test.ts'], rules: rule([...restricted(room, closed), byIndexAlone]) }]),
+    : [
+        { files: [`${room}/chapters/*/**/*.{ts,vue}`], ignores: ['**/*.test.ts'], rules: rule([...restricted(room, closed), byIndexAlone]) },
+        { files: [`${room}/kernel/**/*.{ts,vue}`], ignores: ['**/*.test.ts'], rules: rule([...restricted(room, closed), knowsNoChapter]) },
+      ]),
 ])
 
 export default tseslint.config(
@@ -42,6 +47,8 @@ export default tseslint.config(
       'vue/require-default-prop': 'off',
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
       'eqeqeq': ['error', 'always'],
+      // How a chapter adds to what all of them know together.
+      '@typescript-eslint/no-empty-object-type': ['error', { allowInterfaces: 'with-single-extends' }],
       'max-lines': ['error', { max: 420, skipBlankLines: true, skipComments: true }],
     },
   },

@@ -12,12 +12,14 @@ import { type MachineCommandName, chapterNames, commands } from '#shared/chapter
 import { MachineQuery } from '#shared/kernel/machine'
 import { probeSheetOf } from '../server/chapters/continuity/index'
 import { type PersonRow, findBySignIn, grantSkills } from '../server/chapters/people/index'
-import { type Db, openDatabase } from '../server/db/connection'
+import { openDatabase } from '../server/db/connection'
+import type { Db } from '../server/kernel/db'
 import { workOff } from '../server/kernel/caretaker'
-import { listMachines } from '../server/kernel/lists'
+import { listMachines } from '../server/chapters/lists/index'
 import { performOnCollection, performOnMachine } from '../server/kernel/perform'
 import { machineSheet } from '../server/kernel/sheet'
-import { type Bench, carryOut } from '../server/kernel/work'
+import { carryOut } from '../server/kernel/carry-out'
+import type { Bench } from '../server/kernel/work'
 import { goodFacts } from '../tests/support/good-facts'
 
 let folder: string

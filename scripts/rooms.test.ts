@@ -1,5 +1,6 @@
 import { ESLint } from 'eslint'
 import { expect, it } from 'vitest'
+import { circlesIn, importGraph } from './lib/imports'
 
 const eslint = new ESLint()
 const complaints = async (filePath: string, code: string) => (await eslint.lintText(code, { filePath }))[0]!.messages.map(m => m.ruleId)
@@ -13,6 +14,9 @@ it.each([
   ['server/kernel/new.ts', '../../app/kernel/queries/session'],
   ['app/pages/new.ts', '~~/server/kernel/work'],
   ['app/pages/new.ts', '../../server/kernel/work'],
+  // The kernel is handed the chapters.
+  ['server/kernel/new.ts', '../chapters/power/index'],
+  ['shared/kernel/new.ts', '../chapters/index'],
   // A chapter knows another by its index alone.
   ['server/chapters/power/new.ts', '../look/schema'],
   ['server/chapters/power/new.ts', '../look/carry-out'],
@@ -37,4 +41,10 @@ it('core has neither clock nor dice', async () => {
   expect(await complaints('core/power/new.ts', 'export const now = () => [new Date(), Date.now(), Math.random()]\n')).toEqual(
     expect.arrayContaining(['no-restricted-syntax', 'no-restricted-properties']),
   )
+})
+
+it('files hardly import each other in a circle, and the kernel of the core knows no discipline', () => {
+  const graph = importGraph()
+  expect(circlesIn(graph).filter(c => c.length > 5)).toEqual([])
+  expect(graph.filterNodes(f => f.startsWith('core/kernel/')).filter(f => graph.outNeighbors(f).some(to => !to.startsWith('core/kernel/')))).toEqual([])
 })

@@ -19,7 +19,10 @@ const { before, hearing, after } = arranged(disciplines)
 
 const unreadable = (about: string, error: Error): Heard =>
   heard(
-    finding('stop', 'record.unreadable', `What is on record about ${about} cannot be read.`, [error.message, 'It stays off until the record has been put right.']),
+    finding('stop', 'record.unreadable', `What is on record about ${about} cannot be read.`, [
+      error.message,
+      'It stays off until the record has been put right.',
+    ]),
     'Put the record right; it says what cannot be judged.',
   )
 

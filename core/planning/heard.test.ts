@@ -43,7 +43,7 @@ const answered =
 
 /** What somebody may find, say or record that speaks of danger; with what the gate says of it on a machine in order. */
 const dangers: Record<string, [Change, 'keep-off' | 'not-yet-assessed' | 'guarded-start']> = {
-  'smoke noticed in a start': [add('witnessed', { says: 'Smoke in a start', at: later }), 'keep-off'],
+  'smoke noticed in a start': [add('witnessedAtStarts', { says: 'Smoke in a start', at: later }), 'keep-off'],
   'a start called off for ripple': [
     add('startAlarms', {
       key: 'start:start.ripple',

@@ -33,8 +33,9 @@ export interface SafetyRecord extends ConditionRecord {
   batteries: readonly (Battery & { at?: string })[]
   /** What was heard in what people wrote, wherever they wrote it. */
   sayings: readonly Saying[]
-  /** What people noticed in its starts. */
-  witnessed: readonly { says: string; at: string }[]
+  /** What people noticed in its starts, and while it was proved or shown. */
+  witnessedAtStarts: readonly { says: string; at: string }[]
+  noticedWhileProving: readonly { says: string; at: string }[]
   /** What happened when it was last powered. */
   lastPoweredWhat: string
   hazardsSettled: readonly HazardSettled[]
@@ -84,7 +85,7 @@ const registerOf = (record: SafetyRecord & FaultWords, facts: PowerFacts, answer
         ...record.claims
           .filter(c => c.verdict !== 'refuted')
           .map(({ says, verdict, at }) => ({ says, how: verdict === 'confirmed' ? ('confirmed' as const) : ('claimed' as const), at })),
-        ...record.witnessed.map(w => ({ ...w, how: 'noticed' as const })),
+        ...[...record.witnessedAtStarts, ...record.noticedWhileProving].map(w => ({ ...w, how: 'noticed' as const })),
         ...(record.lastPoweredWhat ? [{ says: record.lastPoweredWhat }] : []),
       ],
       sayings: record.sayings,

@@ -1,4 +1,4 @@
-import { carryOut } from '../kernel/work'
+import { carryOut } from '../kernel/carry-out'
 import { noteHistory } from '../kernel/noting'
 
 /** Begins a backup; how far it is, is asked for again. What was written until now is noted in the history first. */

@@ -1,6 +1,6 @@
 import { getQuery, sendIterable, setResponseHeaders } from 'h3'
 import { MachineQuery } from '#shared/kernel/machine'
-import { machinesAsCsv } from '../kernel/list-csv'
+import { machinesAsCsv } from '../chapters/lists/index'
 
 /** The machines of a list as CSV, narrowed and sorted as the list is. */
 export default defineAnswer(async event => {

@@ -1,4 +1,4 @@
-import { today } from '../kernel/lists'
+import { today } from '../chapters/lists/index'
 
 /** What is urgent, what waits, and what to do next. */
 export default defineAnswer(async event => {

@@ -1,14 +1,12 @@
 import { closeSync, existsSync, fsyncSync, openSync, renameSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import Database from 'better-sqlite3'
-import { type BetterSQLite3Database, drizzle } from 'drizzle-orm/better-sqlite3'
+import { drizzle } from 'drizzle-orm/better-sqlite3'
 import { type MigrationMeta, readMigrationFiles } from 'drizzle-orm/migrator'
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator'
-import * as schema from '../chapters/schema'
-import { allRelations } from '../kernel/relations'
+import { chapters } from '../chapters/index'
+import type { Db } from '../kernel/db'
 import { databaseFile, expectFolder, expectOurs, readable } from './expect-ours'
-
-export type Db = BetterSQLite3Database<typeof schema> & { $client: Database.Database }
 
 /** The database was written by a newer program; opening it could lose what that program knows. */
 export class NewerDatabaseError extends Error {
@@ -49,7 +47,7 @@ export function openDatabase(dataFolder: string, { migrations = migrationsFolder
   const seen = lookedAt(client, file, known)
   client.pragma('journal_mode = WAL')
   client.pragma('synchronous = FULL')
-  const db = drizzle(client, { schema: { ...schema, ...allRelations() } }) as unknown as Db
+  const db = drizzle(client, { schema: chapters.schema })
   const outdated = seen !== null && seen < known.at(-1)!.folderMillis
   if (outdated) copyBeside(client, dataFolder, seen)
   migrate(db, { migrationsFolder: migrations })

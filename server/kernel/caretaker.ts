@@ -1,14 +1,15 @@
 import { and, asc, eq, isNotNull, lt, lte, sql } from 'drizzle-orm'
-import { bookNextOf, firstLot, stopLot } from '../chapters/arrive/index'
+import { assembled } from './assembled'
 import { noteDue, noteHistory } from './noting'
 import { type SettlingRow, firstSettling, nextOf } from './settlings'
 import { commandsDone, machineSummaries, machines, settlings } from './trunk'
-import { type Bench, type Person, carryOut } from './work'
+import { carryOut } from './carry-out'
+import type { Bench, Person } from './work'
 
 /** Entries of what time alone has changed are in the program's own name. */
 const program: Person = { id: 0, name: 'Jolly Bench' }
 /** So long a slice may hold the request loop; then requests have their turn. */
-const sliceMs = 8
+export const sliceMs = 8
 /** How many machines are looked up for one slice. */
 const mostAtOnce = 50
 /** So long a repeated command is recognised. */
@@ -59,29 +60,13 @@ function settleScope(bench: Bench, row: SettlingRow): void {
   })
 }
 
-/** Books in the next machines of a job lot. What cannot be booked in after all stops the lot, and says why. */
-function bookLot(bench: Bench, lot: NonNullable<ReturnType<typeof firstLot>>): void {
-  const person = { id: lot.personId, name: lot.by }
-  try {
-    carryOut(bench, person, work => {
-      const until = performance.now() + sliceMs
-      while (performance.now() < until && bookNextOf(work, lot)) {
-        /* one after the other, in the order of the rows */
-      }
-    })
-  } catch (error) {
-    carryOut(bench, person, work => stopLot(work, lot, (error as Error).message))
-  }
-}
-
 /** One slice of whatever waits. @returns whether more may be waiting */
 export function workSlice(bench: Bench): boolean {
-  const lot = firstLot(bench.db)
-  if (lot) bookLot(bench, lot)
+  const sliced = assembled().chapters.map(c => c.slice?.(bench) ?? false)
   const scope = firstSettling(bench.db)
   if (scope) settleScope(bench, scope)
   const due = settleDue(bench)
-  return Boolean(lot) || Boolean(scope) || due
+  return sliced.includes(true) || Boolean(scope) || due
 }
 
 /** Works everything off at once, for programs that nobody waits for. */

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto'
-import type { Db } from '../db/connection'
+import type { Db } from './db'
 import type { journal } from './trunk'
 
 /** The hash chains of the history, by themselves: whoever checks them needs nothing else of the product. */

@@ -1,7 +1,7 @@
 import { readForHazards } from '#core/safety/free-text'
 import { writtenIn } from '#shared/chapters/index'
 import { and, asc, eq, gt, isNotNull } from 'drizzle-orm'
-import type { Db } from '../db/connection'
+import type { Db } from './db'
 import type { Tx } from './journal'
 import { journal, sayings } from './trunk'
 

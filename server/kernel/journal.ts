@@ -1,6 +1,6 @@
 import { eq } from 'drizzle-orm'
 import { type EntryData, type EntryKind, entries } from '#shared/chapters/index'
-import type { Db } from '../db/connection'
+import type { Db } from './db'
 import { beginning, hashOf } from './chains'
 import { journal, journalHeads } from './trunk'
 

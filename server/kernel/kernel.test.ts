@@ -13,7 +13,7 @@ import { NewerDatabaseError, openDatabase } from '../db/connection'
 import { minutesBehind } from './clock-behind'
 import { verifyChains } from './chains'
 import { NotNow, Stale } from './refusals'
-import { carryOut } from './work'
+import { carryOut } from './carry-out'
 import { goodFacts } from '../../tests/support/good-facts'
 
 const on = serverBench()

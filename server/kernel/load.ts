@@ -1,9 +1,6 @@
 import { and, eq, getTableColumns, ne, sql } from 'drizzle-orm'
-import type { Db } from '../db/connection'
-import { models } from '../chapters/models/index'
-import { practice } from '../chapters/practice/index'
-import { supplies } from '../chapters/supplies/index'
-import { loadedRows } from '../chapters/index'
+import { assembled } from './assembled'
+import type { Db } from './db'
 import type { MachineFile, MachineRow, SistersCounted } from './file'
 import { prepared } from './prepared'
 import { machineSummaries, machines } from './trunk'
@@ -21,11 +18,9 @@ interface Builder {
 /** The statements that read a machine: itself with all that the chapters keep of it in one, and what it rests on. */
 const statementsOf = (db: Db) => ({
   machine: (db.query as unknown as Builder).machines
-    .findMany({ where: eq(machines.id, id), with: Object.fromEntries(Object.entries(loadedRows()).map(([name, { query }]) => [name, query])) })
+    .findMany({ where: eq(machines.id, id), with: Object.fromEntries(Object.entries(assembled().rows).map(([name, { query }]) => [name, query])) })
     .prepare(),
-  model: db.select().from(models).where(eq(models.id, id)).prepare(),
-  supply: db.select().from(supplies).where(eq(supplies.id, id)).prepare(),
-  practice: db.select().from(practice).prepare(),
+  rests: Object.entries(assembled().rests).map(([name, { table, of }]) => ({ name, of, row: db.select().from(table).where(eq(table.id, id)).prepare() })),
   /** Machines of the same model, counted from their summaries. */
   sisters: db
     .select({
@@ -45,16 +40,14 @@ export function loadFile(db: Db, machineId: number): MachineFile {
   const [row] = ask.machine.execute({ id: machineId }).sync()
   if (!row) throw new Error(`There is no machine ${machineId}.`)
   const machine = Object.fromEntries(columns.map(name => [name, row[name]])) as MachineRow
-  const rows = Object.fromEntries(
-    Object.entries(loadedRows()).map(([name, { many }]) => [name, many ? row[name] : ((row[name] as unknown[])[0] ?? null)]),
-  ) as unknown as Omit<MachineFile, 'machine' | 'model' | 'supply' | 'practice' | 'sisters'>
+  const rows = Object.fromEntries(Object.entries(assembled().rows).map(([name, { many }]) => [name, many ? row[name] : ((row[name] as unknown[])[0] ?? null)]))
   const { modelId } = machine
-  return {
-    machine,
-    ...rows,
-    model: modelId === null ? null : (ask.model.get({ id: modelId }) ?? null),
-    supply: rows.power.supplyId === null ? null : (ask.supply.get({ id: rows.power.supplyId }) ?? null),
-    practice: ask.practice.get()!,
-    sisters: modelId === null ? alone : (ask.sisters.get({ id: machineId, model: modelId }) ?? alone),
-  }
+  const sisters = modelId === null ? alone : (ask.sisters.get({ id: machineId, model: modelId }) ?? alone)
+  // Each chapter has said what it adds, in the type and in its rows; here they come together.
+  const file = { machine, sisters, ...rows } as unknown as MachineFile
+  const restsOn = ask.rests.map(({ name, of, row: asked }) => {
+    const on = of(file)
+    return [name, on === null ? null : (asked.get({ id: on }) ?? null)]
+  })
+  return Object.assign(file, Object.fromEntries(restsOn))
 }

@@ -1,12 +1,11 @@
 import { v7 as uuidv7 } from 'uuid'
 import { InputError } from '#core/kernel/input-error'
-import { type CollectionCommandName, type CommandInput, type CommandName, type MachineCommandName, asksOwner, opensBy } from '#shared/chapters/index'
-import { onCollection, onMachine as onOneMachine } from '../chapters/index'
-import { requireSkill } from '../chapters/people/index'
-import { expectConsent } from '../chapters/stewardship/index'
+import { type CollectionCommandName, type CommandInput, type CommandName, type MachineCommandName, opensBy } from '#shared/chapters/index'
+import { assembled } from './assembled'
 import type { CollectionInput } from './chapter'
 import type { Tx } from './journal'
-import { type Bench, type CarriedOut, type Person, type Told, type Work, carryOutTold, onMachine } from './work'
+import { carryOutTold, onMachine } from './carry-out'
+import type { Bench, CarriedOut, Person, Told, Work } from './work'
 
 /** Under which id a command came, and a digest of what it asked; a repeated one is answered as before. */
 export type Sent = Omit<Told, 'name'>
@@ -22,7 +21,7 @@ const leaveToOpen =
     const by = opensBy(name)
     if (by === 'choice') return undefined
     return gone => {
-      for (const { leave, says } of gone) requireSkill({ tx, person }, leave, `This takes back: “${says}” That`)
+      for (const { leave, says } of gone) assembled().leave({ tx, person }, leave, `This takes back: “${says}” That`)
       if (by === 'saying' && !(input as { found?: string }).found)
         throw new InputError('found', '', `What was found: say it, for this takes back: ${gone.map(g => g.says).join(' ')}`)
     }
@@ -43,9 +42,8 @@ export function performOnMachine<N extends MachineCommandName>(
     person,
     { ...sent, name: `${tag}/${name}` },
     onMachine(tag, work => {
-      const asked = asksOwner(name, input)
-      if (asked) expectConsent(work, asked)
-      return onOneMachine()[name](work, input)
+      for (const { before } of assembled().chapters) before?.(work, name, input)
+      return assembled().onMachine[name]!(work, input as never)
     }),
     leaveToOpen(person, name, input),
   )
@@ -59,5 +57,5 @@ export function performOnCollection<N extends CollectionCommandName>(
   input: CollectionInput<N>,
   sent: Sent = anew(),
 ): CarriedOut<unknown> {
-  return carryOutTold(bench, person, { ...sent, name }, work => onCollection()[name](work, input), leaveToOpen(person, name, input))
+  return carryOutTold(bench, person, { ...sent, name }, work => assembled().onCollection[name]!(work, input as never), leaveToOpen(person, name, input))
 }

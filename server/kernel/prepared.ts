@@ -1,4 +1,4 @@
-import type { Db } from '../db/connection'
+import type { Db } from './db'
 
 const kept = new WeakMap<object, Map<string, unknown>>()
 

@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto'
 import { sql } from 'drizzle-orm'
-import { searchOf } from '../chapters/index'
+import { assembled } from './assembled'
 import type { MachineFile } from './file'
 import type { Tx } from './journal'
 
@@ -16,7 +16,7 @@ export interface SearchText {
 
 /** What can be found of one machine: its names, claims, notes and faults, as its chapters say. */
 export function searchTextOf(file: MachineFile): SearchText {
-  const found = searchOf(file)
+  const found = assembled().searchOf(file)
   const lines = (texts: string[]) => texts.filter(Boolean).join('\n')
   const text = { tag: file.machine.tag, names: lines(found.names), claims: lines(found.claims), notes: lines(found.notes), faults: lines(found.faults) }
   return { ...text, hash: createHash('sha256').update(JSON.stringify(text)).digest('base64url') }

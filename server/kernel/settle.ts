@@ -4,17 +4,16 @@ import { consequencesOf } from '#core/planning/consequences'
 import { type Closing, closingsOf, opened } from '#core/safety/closings'
 import type { GateVerdict } from '#core/safety/gate'
 import type { MachineSummary } from '#shared/kernel/machine'
-import { recordOf } from '../chapters/index'
-import { endOverrule } from '../chapters/power/index'
-import { endSignOffs } from '../chapters/proving/index'
+import { assembled, recordOf } from './assembled'
+import type { Db } from './db'
 import type { Tx } from './journal'
-import type { Db } from '../db/connection'
 import { loadFile } from './load'
 import { prepared } from './prepared'
 import { searchTextOf, writeSearch } from './search'
 import { summaryOf } from './summary'
 import { journal, machineSummaries } from './trunk'
-import { type Work, workOn } from './work'
+import type { Work } from './work'
+import { workOn } from './work-on'
 
 const stored = (db: Db) =>
   db
@@ -49,14 +48,9 @@ export function settle(work: Work, machineId: number): { tag: string; summary: M
   // Only who may close it may open it, by whatever act.
   const gone = before && work.mayOpen ? opened(JSON.parse(before.closedBy) as Closing[], closingsOf(assessment.known.gate)) : []
   if (gone.length) work.mayOpen!(gone)
-  const { overruleEnded, gate, signOffEnded } = consequencesOf(standing, assessment)
+  const consequences = consequencesOf(standing, assessment)
   const on = workOn(work, file.machine)
-  if (overruleEnded) endOverrule(on, overruleEnded)
-  if (gate) on.write('gate.changed', gate)
-  if (signOffEnded) {
-    endSignOffs(on)
-    on.write('sign-off.ended', { why: signOffEnded })
-  }
+  for (const { reacts } of assembled().chapters) reacts?.(on, consequences)
 
   const { card, ...columns } = summaryOf(file, assessment)
   const text = searchTextOf(file)

@@ -1,25 +1,19 @@
 import { and, asc, eq, gt, isNull, sql } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
-import { powerAssessments } from '../chapters/power/index'
+import { assembled } from './assembled'
 import type { Tx } from './journal'
 import { machines, settlings } from './trunk'
+import type { Scope } from './work'
 
-/** What many machines may rest on. */
-export type Scope = { of: 'all' } | { of: 'model' | 'supply'; id: number }
 export type SettlingRow = typeof settlings.$inferSelect
 
-const inScope = (scope: Scope, after: number) =>
-  and(
-    gt(machines.id, after),
-    scope.of === 'model' ? eq(machines.modelId, scope.id) : scope.of === 'supply' ? eq(powerAssessments.supplyId, scope.id) : undefined,
-  )
+const inScope = (scope: Scope, after: number) => and(gt(machines.id, after), scope.of === 'all' ? undefined : assembled().scopes[scope.of]!(scope.id))
 
 /** Puts a scope down to be settled, in the name of whoever changed what it rests on. Done by a cursor, so that this costs the same for any number. */
 export function enqueue(tx: Tx, scope: Scope, person: { id: number; name: string }, at: string): void {
   const total = tx
     .select({ n: sql<number>`count(*)` })
     .from(machines)
-    .innerJoin(powerAssessments, eq(powerAssessments.machineId, machines.id))
     .where(inScope(scope, 0))
     .get()!.n
   if (!total) return
@@ -44,12 +38,5 @@ export const firstSettling = (tx: Tx) => tx.select().from(settlings).orderBy(asc
 /** The next machines of it. */
 export function nextOf(tx: Tx, row: SettlingRow, most: number): { id: number; tag: string }[] {
   const scope: Scope = row.scope === 'all' ? { of: 'all' } : { of: row.scope, id: row.scopeId! }
-  return tx
-    .select({ id: machines.id, tag: machines.tag })
-    .from(machines)
-    .innerJoin(powerAssessments, eq(powerAssessments.machineId, machines.id))
-    .where(inScope(scope, row.cursor))
-    .orderBy(asc(machines.id))
-    .limit(most)
-    .all()
+  return tx.select({ id: machines.id, tag: machines.tag }).from(machines).where(inScope(scope, row.cursor)).orderBy(asc(machines.id)).limit(most).all()
 }

@@ -3,8 +3,7 @@ import { assess } from '#core/planning/assess'
 import { daysBetween } from '#core/safety/rules'
 import { type ChapterName, type SheetOf, chapterNames } from '#shared/chapters/index'
 import type { SheetHead } from '#shared/kernel/machine'
-import { recordOf, views } from '../chapters/index'
-import { atWork } from '../chapters/plan/index'
+import { assembled, recordOf } from './assembled'
 import type { Bench } from './work'
 import type { MachineRow, ViewInput } from './file'
 import type { Tx } from './journal'
@@ -20,7 +19,8 @@ export function machineByTag(tx: Tx, tag: string): MachineRow {
 }
 
 /** What stands above and beside whichever chapters are open. */
-function headOf({ file, assessment, now }: ViewInput): Omit<SheetHead, 'unreadable'> {
+function headOf(input: ViewInput): Omit<SheetHead, 'unreadable'> {
+  const { file, assessment, now } = input
   const { known, run, moves } = assessment
   const { tag, uid, stage, onBench, life, bookedInAt, version, name, maker, nickname, serial, variant, weightKg, place } = file.machine
   const { acquired, fromWhom, owner, lastPowered, lastPoweredBy, lastPoweredWhat } = file.machine
@@ -34,9 +34,7 @@ function headOf({ file, assessment, now }: ViewInput): Omit<SheetHead, 'unreadab
     daysHere: daysBetween(bookedInAt, now),
     identity: { version, name, maker, nickname, serial, variant, weightKg, place, acquired, fromWhom, owner, lastPowered, lastPoweredBy, lastPoweredWhat },
     gate: { inForce: known.gateInForce, overruled: known.overruled },
-    waits: file.waits.map(({ id, what, startedAt, until }) => ({ id, what, startedAt, until, over: until <= now })),
-    ...atWork(file),
-    questions: file.questions.map(({ id, question, answer, settledAt }) => ({ id, question, answer, settled: settledAt !== null })),
+    ...assembled().head(input),
     run,
     moves,
     harm: known.harm,
@@ -56,7 +54,7 @@ export function machineSheet<C extends ChapterName>({ db, now }: Pick<Bench, 'db
     .filter(name => (shows as readonly string[]).includes(name))
     .map(name => {
       try {
-        return views()[name](input)
+        return assembled().views[name]?.(input) ?? {}
       } catch (error) {
         // A row that no rule can read is a stop on its machine already; the rest of its sheet is shown all the same.
         unreadable.push({ chapter: name, says: (error as Error).message })

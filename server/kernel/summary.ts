@@ -1,7 +1,7 @@
 import type { Assessment } from '#core/planning/assess'
 import { closingsOf } from '#core/safety/closings'
 import type { MachineSummary } from '#shared/kernel/machine'
-import { atWork } from '../chapters/plan/index'
+import { assembled } from './assembled'
 import type { MachineFile } from './file'
 import type { machineSummaries } from './trunk'
 
@@ -10,7 +10,6 @@ type Columns = Omit<typeof machineSummaries.$inferSelect, 'machineId' | 'card' |
 /** What lists show of a machine, and the columns that they filter and sort by. Nothing in it is said for a moment only. */
 export function summaryOf(file: MachineFile, { known, run, moves, dueAt }: Assessment): Columns & { card: MachineSummary } {
   const { tag, name, maker, nickname, place, stage, life, acquired, onBench, bookedInAt, modelId } = file.machine
-  const waits = file.waits.map(w => w.until).sort()
   const card: MachineSummary = {
     tag,
     name,
@@ -24,14 +23,11 @@ export function summaryOf(file: MachineFile, { known, run, moves, dueAt }: Asses
     bookedInAt,
     gate: known.gateInForce,
     overruled: known.overruled,
-    nextWaitAt: waits[0] ?? null,
-    waits: waits.length,
-    inHand: atWork(file).inHand,
+    ...assembled().card(file),
     mains: known.mains,
     moves: moves.slice(0, 3),
     run: run.map(({ stage, title, done, of, share }) => ({ stage, title, done, of, share })),
     harm: known.harm,
-    openFaults: file.faults.filter(f => f.open).map(f => f.symptom),
   }
   return {
     tag,
@@ -43,7 +39,7 @@ export function summaryOf(file: MachineFile, { known, run, moves, dueAt }: Asses
     overruled: known.overruled,
     onBench,
     signedOff: known.signedOff,
-    batteryLeaked: file.power.batteryHasLeaked,
+    ...assembled().columns(file),
     harmRank: known.harm.rank,
     hasMove: moves.length > 0,
     dueAt,

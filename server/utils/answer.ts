@@ -5,8 +5,8 @@ import { v7 as uuidv7, validate as isUuid } from 'uuid'
 import { InputError } from '#core/kernel/input-error'
 import { type CommandInput, type CommandName, commands, largestBodyOf, may } from '#shared/chapters/index'
 import { type ErrorAnswer, commandIdHeader, serverTimeHeader } from '#shared/kernel/answers'
-import { preparedInThread } from '../chapters/preparations'
 import { findPerson, type PersonRow, sessionStands } from '../chapters/people/index'
+import { assembled } from '../kernel/assembled'
 import { badInputAnswer, jsonOf } from '../kernel/bad-input'
 import type { Sent } from '../kernel/perform'
 import { Busy, NoRoom, NotAllowed, Refusal } from '../kernel/refusals'
@@ -133,7 +133,7 @@ export async function readCommand<N extends CommandName>(event: H3Event, name: N
   if (length > largeBytes) contracts.expectRoom(await askerOf(event))
   const body = await readText(event, largestBodyOf(name))
   const sent = sentAs(event, body)
-  if (body.length < largeBytes && !preparedInThread(name)) return { input: commands[name].parse(jsonOf(body)) as CommandInput<N>, sent }
+  if (body.length < largeBytes && !assembled().preparations[name]) return { input: commands[name].parse(jsonOf(body)) as CommandInput<N>, sent }
   const done = await contracts.run({ name, body }, leaving(event), await askerOf(event))
   if ('refused' in done) throw new RefusedInput(done.refused)
   // That took its time; whoever was sent away meanwhile does nothing any more.

@@ -1,6 +1,6 @@
 import { type CommandName, commands } from '#shared/chapters/index'
 import type { ErrorAnswer } from '#shared/kernel/answers'
-import { prepare } from '../chapters/preparations'
+import { chapters } from '../chapters/index'
 import { badInputAnswer, jsonOf } from '../kernel/bad-input'
 import { giveWay } from '../kernel/give-way'
 
@@ -16,7 +16,8 @@ export type ContractDone = { input: unknown } | { refused: ErrorAnswer }
 /** Reads a request, checks it by the contract of its command and prepares it for whoever carries it out, beside the request loop. */
 export default function check({ name, body }: ContractTask): ContractDone {
   try {
-    return { input: prepare(name, commands[name].parse(jsonOf(body))) }
+    const input = commands[name].parse(jsonOf(body))
+    return { input: chapters.preparations[name]?.(input as never) ?? input }
   } catch (error) {
     const refused = badInputAnswer(error)
     if (refused) return { refused }

@@ -1,4 +1,4 @@
-import type { z } from 'zod'
+import { z } from 'zod'
 import type { HazardKind } from '#core/safety/hazards'
 import type { WorkAsked } from '#core/stewardship/consent'
 import type { PrivateWord } from '#core/sharing/private-words'
@@ -81,17 +81,19 @@ export const mishap = { open: true, diary: true }
 export interface Chapter {
   name: string
   /** Commands on one machine, and on the collection as a whole. */
-  onMachine: Record<string, Command>
-  onCollection: Record<string, Command>
+  onMachine?: Record<string, Command>
+  onCollection?: Record<string, Command>
   // What an entry says differs from kind to kind; the list of chapters derives each.
   // eslint-disable-next-line @typescript-eslint/no-explicit-any
-  entries: Record<string, Entry<any>>
+  entries?: Record<string, Entry<any>>
   /** What the sheet of a machine shows of it. */
-  view: z.ZodObject
+  view?: z.ZodObject
 }
+const nothing = { onMachine: {}, onCollection: {}, entries: {}, view: z.object({}) }
+type Completed<C> = Omit<typeof nothing, keyof C> & C
 
-/** Keeps the types of one chapter together while the list of chapters forgets them. */
-export const chapter = <const C extends Chapter>(declared: C): C => declared
+/** Completes a chapter with nothing where it declares nothing, and keeps its types together while the list of chapters forgets them. */
+export const chapter = <const C extends Chapter>(declared: C): Completed<C> => ({ ...nothing, ...declared })
 
 export const quote = (text: string) => `“${text}”`
 /** A sentence with its full stop. */

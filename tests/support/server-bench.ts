@@ -7,13 +7,15 @@ import { type CollectionCommandName, type CommandRequest, type MachineCommandNam
 import type { LiveChange } from '#shared/kernel/answers'
 import { MachineQuery } from '#shared/kernel/machine'
 import { type PersonRow, findPerson, firstStart, grantSkills } from '../../server/chapters/people/index'
-import { type Db, openDatabase } from '../../server/db/connection'
+import { openDatabase } from '../../server/db/connection'
+import type { Db } from '../../server/kernel/db'
 import { workOff } from '../../server/kernel/caretaker'
 import { historyOf } from '../../server/kernel/history'
-import { listMachines } from '../../server/kernel/lists'
+import { listMachines } from '../../server/chapters/lists/index'
 import { performOnCollection, performOnMachine } from '../../server/kernel/perform'
 import { machineByTag, machineSheet } from '../../server/kernel/sheet'
-import { type Bench, carryOut } from '../../server/kernel/work'
+import { carryOut } from '../../server/kernel/carry-out'
+import type { Bench } from '../../server/kernel/work'
 import type { ToldCommand } from '../../scripts/lib/demo-collection'
 
 /** Hears each command before it is carried out, where the tests lead an attack on what commands take. */

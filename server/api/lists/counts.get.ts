@@ -1,6 +1,6 @@
 import { getQuery } from 'h3'
 import { MachineNarrowing } from '#shared/kernel/machine'
-import { listCounts } from '../../kernel/list-counts'
+import { listCounts } from '../../chapters/lists/index'
 
 /** How many machines each narrowing of a list would leave. */
 export default defineAnswer(async event => {

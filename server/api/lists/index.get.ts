@@ -1,4 +1,4 @@
-import { keptListsOf } from '../../kernel/list-counts'
+import { keptListsOf } from '../../chapters/lists/index'
 
 /** The lists that are kept under a name. */
 export default defineAnswer(async event => {

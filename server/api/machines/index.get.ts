@@ -1,6 +1,6 @@
 import { getQuery } from 'h3'
 import { MachineQuery } from '#shared/kernel/machine'
-import { listMachines } from '../../kernel/lists'
+import { listMachines } from '../../chapters/lists/index'
 
 /** A page of machines, narrowed and sorted: by `find`, `gate`, `stage`, `bench`, `place`, `model`, `owner`, `acquired`, `life` and others. */
 export default defineAnswer(async event => {

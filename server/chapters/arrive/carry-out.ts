@@ -6,11 +6,14 @@ import type { CommandInput } from '#shared/chapters/index'
 import type { Progress } from '#shared/kernel/answers'
 import { and, asc, eq, gte, isNotNull, isNull, lt, sql } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
+import { sliceMs } from '../../kernel/caretaker'
 import type { Tx } from '../../kernel/journal'
 import { NotFound } from '../../kernel/refusals'
 import { machines } from '../../kernel/trunk'
 import { expectVersion } from '../../kernel/versions'
-import { type MachineWork, type Work, workOn } from '../../kernel/work'
+import { carryOut } from '../../kernel/carry-out'
+import type { Bench, MachineWork, Work } from '../../kernel/work'
+import { workOn } from '../../kernel/work-on'
 import { assemblies } from '../look/index'
 import { models } from '../models/index'
 import { powerAssessments } from '../power/index'
@@ -124,7 +127,7 @@ type LotRow = typeof lots.$inferSelect
 const progressOf = ({ uid, total, trouble }: LotRow, done: number): Progress => ({ uid, what: 'lot', done, of: total, trouble })
 
 /** The lot that has waited longest and can go on. */
-export const firstLot = (tx: Tx): LotRow | undefined =>
+const firstLot = (tx: Tx): LotRow | undefined =>
   tx
     .select()
     .from(lots)
@@ -143,7 +146,7 @@ const bookedOf = (tx: Tx, lotId: number) =>
     .all()
 
 /** Books in the next machine of a lot. @returns whether there was one */
-export function bookNextOf(work: Work, lot: LotRow): boolean {
+function bookNextOf(work: Work, lot: LotRow): boolean {
   const { tx } = work
   const row = tx
     .select()
@@ -161,7 +164,7 @@ export function bookNextOf(work: Work, lot: LotRow): boolean {
 }
 
 /** Stops a lot for good, with the reason; what was booked in stays. */
-export function stopLot(work: Work, lot: LotRow, trouble: string): void {
+function stopLot(work: Work, lot: LotRow, trouble: string): void {
   work.tx.update(lots).set({ trouble }).where(eq(lots.id, lot.id)).run()
   work.progress = progressOf({ ...lot, trouble }, bookedOf(work.tx, lot.id).length)
 }
@@ -267,4 +270,22 @@ export function putOnBench({ tx, machine, write }: MachineWork, { onBench }: Com
   if (machine.onBench === onBench) return
   tx.update(machines).set({ onBench }).where(eq(machines.id, machine.id)).run()
   write('bench.changed', { onBench })
+}
+
+/** Books in the next machines of a job lot. What cannot be booked in after all stops the lot, and says why. @returns whether there was one */
+export function bookSlice(bench: Bench): boolean {
+  const lot = firstLot(bench.db)
+  if (!lot) return false
+  const person = { id: lot.personId, name: lot.by }
+  try {
+    carryOut(bench, person, work => {
+      const until = performance.now() + sliceMs
+      while (performance.now() < until && bookNextOf(work, lot)) {
+        /* one after the other, in the order of the rows */
+      }
+    })
+  } catch (error) {
+    carryOut(bench, person, work => stopLot(work, lot, (error as Error).message))
+  }
+  return true
 }

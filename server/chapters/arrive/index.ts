@@ -1,11 +1,31 @@
 import { serverChapter } from '../../kernel/chapter'
-import { addClaim, bookIn, bookInLot, correctIdentity, judgeClaim, keepDateCode, moveToPlace, moveToStage, noteAccessory, putOnBench } from './carry-out'
+import * as schema from './schema'
+import { facts } from './facts'
+import { arriveView } from './view'
+import {
+  addClaim,
+  bookIn,
+  bookInLot,
+  bookSlice,
+  correctIdentity,
+  judgeClaim,
+  keepDateCode,
+  moveToPlace,
+  moveToStage,
+  noteAccessory,
+  putOnBench,
+} from './carry-out'
 import { rows } from './rows'
 import { search } from './search'
 import { accessories, claims, dateCodes } from './schema'
 
 /** Arrive: what can be done, and what is loaded with a machine. */
 export const arriveChapter = serverChapter({
+  name: 'arrive',
+  slice: bookSlice,
+  schema,
+  facts,
+  view: arriveView,
   onMachine: {
     'correct-identity': correctIdentity,
     'add-claim': addClaim,
@@ -30,5 +50,4 @@ export const arriveChapter = serverChapter({
 })
 export * from './carry-out'
 export * from './schema'
-export { facts as arriveFacts } from './facts'
 export * from './view'

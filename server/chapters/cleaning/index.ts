@@ -1,4 +1,7 @@
 import { serverChapter } from '../../kernel/chapter'
+import * as schema from './schema'
+import { facts } from './facts'
+import { cleaningView } from './view'
 import {
   addCleaningStep,
   chooseCleaningSchools,
@@ -21,6 +24,10 @@ import { bareCoppers, cleanings, contaminations, weighings, whiteningColours, wh
 
 /** Clean: what can be done, and what is loaded with a machine. */
 export const cleaningChapter = serverChapter({
+  name: 'cleaning',
+  schema,
+  facts,
+  view: cleaningView,
   onMachine: {
     'record-cleaning': recordCleaning,
     'say-cleaning-part': sayCleaningPart,
@@ -54,5 +61,4 @@ export const cleaningChapter = serverChapter({
 export * from './carry-out'
 export * from './follow'
 export * from './schema'
-export { facts as cleaningFacts } from './facts'
 export * from './view'

@@ -28,4 +28,7 @@ export const rows = {
   whiteningColours: standing(whiteningColours),
   whiteningExposures: standing(whiteningExposures),
 }
-export type CleaningRows = RowsOf<typeof rows>
+
+declare module '../../kernel/file' {
+  interface MachineFile extends RowsOf<typeof rows> {}
+}

@@ -9,7 +9,6 @@ import { and, asc, count, eq, isNull, or } from 'drizzle-orm'
 import type { Tx } from '../../kernel/journal'
 import { NotFound, NotNow } from '../../kernel/refusals'
 import type { MachineWork } from '../../kernel/work'
-import { openStart } from '../starts/index'
 import { boardOf, pinsOf } from './boards'
 import { patches, probeChecks, probeNets, probeSheets } from './schema'
 
@@ -21,16 +20,9 @@ const mostChecks = 8000
 type Sheet = typeof probeSheets.$inferSelect
 type Check = typeof probeChecks.$inferSelect
 
-/** Continuity is measured with the power off. */
-function refuseUnderPower({ tx, machine }: MachineWork): void {
-  if (openStart(tx, machine.id))
-    throw new NotNow('It is being powered just now. Continuity is measured with the power off and the supply unplugged; end the start first.')
-}
-
 /** Begins a sheet: its checks are planned once, from the board as it is now. */
 export function beginProbeSheet(work: MachineWork, input: CommandInput<'begin-probe-sheet'>): { sheetId: number } {
   const { tx, machine, at, write } = work
-  refuseUnderPower(work)
   const { boardId, title, parts, outline, oneHop, leadsOhm, bridges, otherIssueRead, supplies, notSupplies } = input
   const board = boardOf(tx, boardId)
   if (board.modelId !== machine.modelId || !board.active) throw new InputError('boardId', boardId, 'Board: choose one of this machine’s model.')
@@ -82,7 +74,6 @@ function sheetOf({ tx, machine }: MachineWork, sheetId: number): Sheet {
 /** The next check that nobody else is at; whoever asks keeps what they had. */
 export function takeProbe(work: MachineWork, { sheetId }: CommandInput<'take-probe'>): { checkId: number | null } {
   const { tx, person, at, now } = work
-  refuseUnderPower(work)
   const sheet = sheetOf(work, sheetId)
   if (sheet.endedAt) throw new NotNow('This sheet has been ended.')
   const since = new Date(now.getTime() - takenMs).toISOString()
@@ -113,7 +104,6 @@ export function answerProbe(
   { checkId, readingsOhm, heard, beyond }: CommandInput<'answer-probe'>,
 ): { contact: Contact; says: string; because: string } {
   const { tx, person, at, write } = work
-  refuseUnderPower(work)
   const { check, sheet } = checkOf(work, checkId)
   if (sheet.endedAt) throw new NotNow('This sheet has been ended.')
   if (check.contact !== null) throw new NotNow(`It was answered already, by ${check.by}: ${check.contact}. Ask it again if you doubt it.`)
@@ -227,7 +217,6 @@ export function endProbeSheet(work: MachineWork, { sheetId, note }: CommandInput
 /** A wire across what is gone, with the reading after it; only a good one joins the net. */
 export function fitPatch(work: MachineWork, { sheetId, afterOhm, ...wire }: CommandInput<'fit-patch'>): { contact: Contact } {
   const { tx, machine, person, at, write } = work
-  refuseUnderPower(work)
   const sheet = sheetOf(work, sheetId)
   const net = tx
     .select()

@@ -5,7 +5,7 @@ import type { BoardPlaces, BoardView, PartPins, ProbeSheet } from '#shared/chapt
 import type { ViewOf } from '#shared/chapters/index'
 import { and, asc, desc, eq } from 'drizzle-orm'
 import type { MachineFile, ViewInput } from '../../kernel/file'
-import type { Db } from '../../db/connection'
+import type { Db } from '../../kernel/db'
 import type { Tx } from '../../kernel/journal'
 import { NotFound } from '../../kernel/refusals'
 import { machineByTag } from '../../kernel/sheet'

@@ -13,7 +13,6 @@ import type { Tx } from '../../kernel/journal'
 import { machines } from '../../kernel/trunk'
 import { photographOf } from '../look/index'
 import { models } from '../models/index'
-import { endSignOffs } from '../proving/index'
 import { prepareJudgement } from '../record/index'
 import { attempts, benchMaps, captures, faults, modelCodes, observations, repairs, theories } from './schema'
 
@@ -73,7 +72,6 @@ export function repairFault(work: MachineWork, { faultId, did, closes, cause, ca
     .where(eq(faults.id, faultId))
     .run()
   work.write('fault.repaired', { symptom: fault.symptom, did, closes, cause, ...part })
-  if (endSignOffs(work)) work.write('sign-off.ended', { why: `it was repaired: ${did}` })
 }
 
 /** Something that was tried; a swap says what took part, which have to be parts of the board. */

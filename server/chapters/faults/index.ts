@@ -1,4 +1,7 @@
 import { serverChapter } from '../../kernel/chapter'
+import * as schema from './schema'
+import { facts } from './facts'
+import { faultsView } from './view'
 import {
   changeFault,
   holdTheory,
@@ -13,12 +16,18 @@ import {
   setSwapParts,
   tryOnFault,
 } from './carry-out'
-import { rows } from './rows'
+import { ofFaults, rows } from './rows'
 import { search } from './search'
 import { observations } from './schema'
 
 /** Faults: what can be done, and what is loaded with a machine. */
 export const faultsChapter = serverChapter({
+  name: 'faults',
+  relations: ofFaults,
+  card: { openFaults: ({ faults }) => faults.filter(f => f.open).map(f => f.symptom) },
+  schema,
+  facts,
+  view: faultsView,
   onMachine: {
     'report-fault': reportFault,
     'change-fault': changeFault,
@@ -38,5 +47,4 @@ export const faultsChapter = serverChapter({
 })
 export * from './carry-out'
 export * from './schema'
-export { facts as faultsFacts } from './facts'
 export * from './view'

@@ -15,7 +15,7 @@ export const rows = {
     },
   }),
 }
-export type FaultsRows = {
+type FaultsRows = {
   faults: (RowsOf<typeof rows>['faults'][number] & {
     observations: (typeof observations.$inferSelect)[]
     repairs: (typeof repairs.$inferSelect)[]
@@ -30,3 +30,7 @@ export const ofFaults = [
   relations(theories, ({ one }) => ({ fault: one(faults, { fields: [theories.faultId], references: [faults.id] }) })),
   relations(repairs, ({ one }) => ({ fault: one(faults, { fields: [repairs.faultId], references: [faults.id] }) })),
 ]
+
+declare module '../../kernel/file' {
+  interface MachineFile extends FaultsRows {}
+}

@@ -9,7 +9,6 @@ import { machines } from '../../kernel/trunk'
 import type { MachineWork } from '../../kernel/work'
 import { addClaim } from '../arrive/index'
 import { reportFault } from '../faults/index'
-import { endSignOffs } from '../proving/index'
 import { bags, demonstrations, passportPictures, questions } from './schema'
 
 /** Chooses the life it leads. @throws NotNow for one that runs before visitors while it is off or not signed off, with the reasons */
@@ -26,11 +25,7 @@ export function chooseLife(work: MachineWork, { life }: CommandInput<'choose-lif
   tx.update(machines).set({ life, lifeSince: at }).where(eq(machines.id, machine.id)).run()
   write('life.chosen', { life })
   // It worked when it was put away is not the same as it works.
-  if (life === 'store' && known.signedOff) {
-    endSignOffs(work)
-    write('sign-off.ended', { why: 'it went into store' })
-    addClaim(work, { says: `Worked when it was stored, ${at.slice(0, 10)}`, byWhom: '' })
-  }
+  if (life === 'store' && known.signedOff) addClaim(work, { says: `Worked when it was stored, ${at.slice(0, 10)}`, byWhom: '' })
 }
 
 /** It ran before visitors; trouble becomes a fault at once. @throws NotNow where its life is none that runs */

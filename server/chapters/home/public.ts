@@ -6,7 +6,7 @@ import { and, asc, eq, isNotNull } from 'drizzle-orm'
 import type { MachineFile } from '../../kernel/file'
 import type { Tx } from '../../kernel/journal'
 import { journal } from '../../kernel/trunk'
-import { privateWordsOf } from '../index'
+import { assembled } from '../../kernel/assembled'
 import { namesOfPeople } from '../people/index'
 
 /** Shorter words stand in sentences that have nothing to do with what was put right. */
@@ -61,7 +61,7 @@ export function publicRecord(tx: Tx, file: MachineFile, diary: boolean): PublicR
       .map(s => s.id),
   )
   const names: PrivateWord[] = [
-    ...privateWordsOf(file),
+    ...assembled().chapters.flatMap(c => c.privateWords?.(file) ?? []),
     ...entries.flatMap(({ kind, data }) => namesIn(kind, data)),
     ...namesOfPeople(tx, file.machine.id).map(word => ({ word, kind: 'person' as const })),
   ]

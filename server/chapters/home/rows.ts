@@ -2,4 +2,7 @@ import { type RowsOf, all, single } from '../../kernel/rows'
 import { bags, demonstrations, passportPictures, questions } from './schema'
 
 export const rows = { questions: all(questions), passportPictures: single(passportPictures), demonstrations: all(demonstrations), bags: all(bags) }
-export type HomeRows = RowsOf<typeof rows>
+
+declare module '../../kernel/file' {
+  interface MachineFile extends RowsOf<typeof rows> {}
+}

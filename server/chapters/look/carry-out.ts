@@ -1,6 +1,6 @@
 import type { MachineFile } from '../../kernel/file'
 import { checksOf } from '#core/condition/rules'
-import type { Db } from '../../db/connection'
+import type { Db } from '../../kernel/db'
 import type { ImageFile } from '../../files/image-file'
 import { v7 as uuidv7 } from 'uuid'
 import { damageKinds, mayStay } from '#core/condition/damage'

@@ -1,4 +1,7 @@
 import { serverChapter } from '../../kernel/chapter'
+import * as schema from './schema'
+import { facts } from './facts'
+import { lookView } from './view'
 import {
   addAssembly,
   addPhotograph,
@@ -19,6 +22,10 @@ import { checksDone, corrosions, damages, interventions, photographs } from './s
 
 /** Look: what can be done, and what is loaded with a machine. */
 export const lookChapter = serverChapter({
+  name: 'look',
+  schema,
+  facts,
+  view: lookView,
   onMachine: {
     'add-assembly': addAssembly,
     'grade-assembly': gradeAssembly,
@@ -39,5 +46,4 @@ export const lookChapter = serverChapter({
 })
 export * from './carry-out'
 export * from './schema'
-export { facts as lookFacts } from './facts'
 export * from './view'

@@ -9,4 +9,7 @@ export const rows = {
   checksDone: standing(checksDone),
   interventions: standing(interventions),
 }
-export type LookRows = RowsOf<typeof rows>
+
+declare module '../../kernel/file' {
+  interface MachineFile extends RowsOf<typeof rows> {}
+}

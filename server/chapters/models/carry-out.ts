@@ -5,7 +5,7 @@ import { and, eq, ne } from 'drizzle-orm'
 import { NotFound } from '../../kernel/refusals'
 import { expectVersion } from '../../kernel/versions'
 import type { Work } from '../../kernel/work'
-import { models } from './schema'
+import { models } from '../../kernel/trunk'
 
 function refuseTwice({ tx }: Work, maker: string, name: string, except = 0) {
   const there = tx

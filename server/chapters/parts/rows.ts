@@ -2,4 +2,7 @@ import { type RowsOf, all } from '../../kernel/rows'
 import { partNeeds } from './schema'
 
 export const rows = { partNeeds: all(partNeeds) }
-export type PartsRows = RowsOf<typeof rows>
+
+declare module '../../kernel/file' {
+  interface MachineFile extends RowsOf<typeof rows> {}
+}

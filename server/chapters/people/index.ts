@@ -1,10 +1,14 @@
 import { serverChapter } from '../../kernel/chapter'
+import * as schema from './schema'
 import { forgetPerson } from './personal'
 import { endSession } from './sessions'
-import { addPerson, changeOwnName, changePerson, grantSkills, setOwnPassword, setPassword } from './carry-out'
+import { addPerson, changeOwnName, changePerson, grantSkills, requireSkill, setOwnPassword, setPassword } from './carry-out'
 
 /** People and skills: what can be done, with its rules in the core. */
 export const peopleChapter = serverChapter({
+  name: 'people',
+  leave: requireSkill,
+  schema,
   onCollection: {
     'add-person': addPerson,
     'change-person': changePerson,

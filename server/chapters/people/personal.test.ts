@@ -2,7 +2,7 @@ import { expect, it } from 'vitest'
 import { serverBench } from '../../../tests/support/server-bench'
 import { verifyChains } from '../../kernel/chains'
 import { noteHistory } from '../../kernel/noting'
-import { carryOut } from '../../kernel/work'
+import { carryOut } from '../../kernel/carry-out'
 import { findBySignIn, keptOf } from './index'
 
 const on = serverBench()

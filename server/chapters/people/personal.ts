@@ -1,7 +1,7 @@
 import { InputError } from '#core/kernel/input-error'
 import { type CommandInput, sentenceOf } from '#shared/chapters/index'
 import { asc, eq, ne, or, sql } from 'drizzle-orm'
-import type { Db } from '../../db/connection'
+import type { Db } from '../../kernel/db'
 import { digestOf, personForgotten, withoutNamesNow } from '../../kernel/chains'
 import type { Tx } from '../../kernel/journal'
 import { NotFound, NotNow } from '../../kernel/refusals'

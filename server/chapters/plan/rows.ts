@@ -2,4 +2,7 @@ import { type RowsOf, running } from '../../kernel/rows'
 import { eveningJobs } from './schema'
 
 export const rows = { jobs: running(eveningJobs) }
-export type PlanRows = RowsOf<typeof rows>
+
+declare module '../../kernel/file' {
+  interface MachineFile extends RowsOf<typeof rows> {}
+}

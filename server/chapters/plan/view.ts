@@ -49,14 +49,10 @@ function jobView(job: typeof eveningJobs.$inferSelect, { tag, name, nickname, pl
 }
 
 /** What is in hand on a machine, and what was handed on; for its head and its summary. */
-export const atWork = ({ jobs }: Pick<MachineFile, 'jobs'>): Pick<SheetHead, 'inHand' | 'handedOn'> => ({
-  inHand: jobs
-    .filter(j => j.state === 'in-hand')
-    .map(j => ({ jobId: j.id, says: j.says, by: j.hands.map(h => h.name).join(' and '), since: j.startedAt ?? '' })),
-  handedOn: jobs
-    .filter(j => j.note && j.state !== 'in-hand')
-    .map(j => ({ jobId: j.id, code: j.code, says: j.says, note: j.note, by: j.notedBy, at: j.notedAt ?? '' })),
-})
+export const inHandOn = ({ jobs }: MachineFile): SheetHead['inHand'] =>
+  jobs.filter(j => j.state === 'in-hand').map(j => ({ jobId: j.id, says: j.says, by: j.hands.map(h => h.name).join(' and '), since: j.startedAt ?? '' }))
+export const handedOnOf = ({ jobs }: MachineFile): SheetHead['handedOn'] =>
+  jobs.filter(j => j.note && j.state !== 'in-hand').map(j => ({ jobId: j.id, code: j.code, says: j.says, note: j.note, by: j.notedBy, at: j.notedAt ?? '' }))
 
 /** What was written between two instants. */
 function written(tx: Tx, from: string, to: string) {

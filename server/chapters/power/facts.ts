@@ -5,8 +5,6 @@ import type { School } from '#core/safety/power-facts'
 import type { SafetyRecord } from '#core/safety/rules'
 import type { ExpectedRail } from '#shared/kernel/shapes'
 import type { MachineFile } from '../../kernel/file'
-import { noticedWhileProving } from '../proving/index'
-import { startAlarmsOf, witnessedOf } from '../starts/index'
 
 /** The rails to expect: those said for this machine, else those of its model. */
 export const expectedRailsOf = ({ machine, model }: MachineFile): ExpectedRail[] => machine.ownRails ?? model?.rails ?? []
@@ -22,8 +20,11 @@ const suppliesMendedAt = ({ faults }: MachineFile): string | null =>
     .sort()
     .at(-1) ?? null
 
+/** What calls the runs of its starts off is told by another chapter. */
+type Power = Omit<PowerRecord, 'startAlarms'>
+
 /** What the core is told of its power. */
-export const powerRecordOf = (file: MachineFile): PowerRecord => ({
+const powerOf = (file: MachineFile): Power => ({
   expectedRails: expectedRailsOf(file),
   modelRails: file.model?.rails ?? [],
   inlet: inletOf(file),
@@ -36,13 +37,15 @@ export const powerRecordOf = (file: MachineFile): PowerRecord => ({
   batterySchool: file.practice.batterySchool,
   contaminations: file.contaminations,
   temperatures: file.temperatures,
-  startAlarms: startAlarmsOf(file),
   explanations: file.explanations.map(({ alarm, says, at }) => ({ key: alarm, says, at })),
   bench: file.power.bench,
 })
 
-/** Damage and interventions are told by another chapter. */
-type Dangers = Omit<SafetyRecord, 'assemblies' | 'damages' | 'checksDone' | 'interventions' | 'corrosions' | 'batteries'>
+/** Damage and interventions, and what was noticed, are told by other chapters. */
+type Dangers = Omit<
+  SafetyRecord,
+  'witnessedAtStarts' | 'noticedWhileProving' | 'assemblies' | 'damages' | 'checksDone' | 'interventions' | 'corrosions' | 'batteries'
+>
 
 /** What the core is told of its dangers, beyond its condition. */
 const dangersOf = (file: MachineFile): Dangers => {
@@ -57,7 +60,6 @@ const dangersOf = (file: MachineFile): Dangers => {
     configuration: power.configuration,
     claims: file.claims,
     sayings: file.sayings.map(({ kind, sentence, state, at }) => ({ kind, sentence, state, at })),
-    witnessed: [...witnessedOf(file), ...noticedWhileProving(file)],
     batteryHasLeaked: power.batteryHasLeaked,
     lastPoweredWhat: machine.lastPoweredWhat,
     hazardsSettled: file.hazards,
@@ -68,4 +70,4 @@ const dangersOf = (file: MachineFile): Dangers => {
   }
 }
 
-export const facts = (file: MachineFile): PowerRecord & Dangers => ({ ...powerRecordOf(file), ...dangersOf(file) })
+export const facts = (file: MachineFile): Power & Dangers => ({ ...powerOf(file), ...dangersOf(file) })

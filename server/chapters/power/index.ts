@@ -1,9 +1,15 @@
 import { serverChapter } from '../../kernel/chapter'
+import { sql } from 'drizzle-orm'
+import { machines } from '../../kernel/trunk'
+import * as schema from './schema'
+import { facts } from './facts'
+import { powerView } from './view'
 import {
   assessPower,
   assignSupply,
   changeBattery,
   chooseSchool,
+  endOverrule,
   explainAlarm,
   expectInlet,
   expectRails,
@@ -20,10 +26,20 @@ import {
   withdrawOverrule,
 } from './carry-out'
 import { rows } from './rows'
-import { batteries, explanations, offReadings, readings, temperatures } from './schema'
+import { batteries, explanations, offReadings, powerAssessments, readings, temperatures } from './schema'
 
 /** Making safe: what can be done, and what is loaded with a machine. */
 export const powerChapter = serverChapter({
+  name: 'power',
+  columns: { batteryLeaked: ({ power }) => power.batteryHasLeaked },
+  scopes: { supply: id => sql`${machines.id} IN (SELECT ${powerAssessments.machineId} FROM ${powerAssessments} WHERE ${powerAssessments.supplyId} = ${id})` },
+  reacts: (on, { overruleEnded, gate }) => {
+    if (overruleEnded) endOverrule(on, overruleEnded)
+    if (gate) on.write('gate.changed', gate)
+  },
+  schema,
+  facts,
+  view: powerView,
   onMachine: {
     'assess-power': assessPower,
     'choose-school': chooseSchool,
@@ -49,6 +65,5 @@ export const powerChapter = serverChapter({
 })
 export * from './carry-out'
 export * from './schema'
-export { expectedRailsOf, inletOf, powerRecordOf, schoolOf } from './facts'
-export { facts as powerFacts } from './facts'
+export { expectedRailsOf, inletOf, schoolOf } from './facts'
 export * from './view'

@@ -14,7 +14,11 @@ export const rows = {
   sayings: standing(sayings),
 }
 /** Every machine has its assessment for power from the day it is booked in. */
-export type PowerRows = Omit<RowsOf<typeof rows>, 'power' | 'temperatures'> & {
+type PowerRows = Omit<RowsOf<typeof rows>, 'power' | 'temperatures'> & {
   power: typeof powerAssessments.$inferSelect
   temperatures: Omit<typeof temperatures.$inferSelect, 'samples'>[]
+}
+
+declare module '../../kernel/file' {
+  interface MachineFile extends PowerRows {}
 }

@@ -7,12 +7,13 @@ import { keyOf } from '#core/safety/configuration'
 import { takesMains } from '#core/safety/first-start'
 import type { ViewOf } from '#shared/chapters/index'
 import { and, desc, eq, isNull } from 'drizzle-orm'
+import { recordOf } from '../../kernel/assembled'
 import type { ViewInput } from '../../kernel/file'
 import type { Tx } from '../../kernel/journal'
 import { thinned } from '../../kernel/thin'
 import { journal } from '../../kernel/trunk'
 import { listSupplies } from '../supplies/index'
-import { expectedRailsOf, inletOf, powerRecordOf, schoolOf } from './facts'
+import { expectedRailsOf, inletOf, schoolOf } from './facts'
 import { temperatures } from './schema'
 
 interface Change {
@@ -57,7 +58,7 @@ export function powerView({ tx, file, assessment, now }: ViewInput): ViewOf<'pow
       alarms,
       bench: power.bench,
       placesToLook: placesToLook.map(says => ({ says, done: doneAlready.has(says) })),
-      offState: offStateOf(powerRecordOf(file), file.offReadings).map(({ rail, nominalV, last }) => ({
+      offState: offStateOf(recordOf(file), file.offReadings).map(({ rail, nominalV, last }) => ({
         rail,
         nominalV,
         last: last && {
@@ -96,7 +97,7 @@ export function powerView({ tx, file, assessment, now }: ViewInput): ViewOf<'pow
       inlet,
       supplyId: power.supplyId,
       supplies: listSupplies(tx).map(({ uid: _, ...supply }) => supply),
-      startChecks: startChecksOf(powerRecordOf(file), { facts, gate, gateInForce, school: schoolOf(file) }),
+      startChecks: startChecksOf(recordOf(file), { facts, gate, gateInForce, school: schoolOf(file) }),
       takesMains: takesMains(facts, power.configuration),
       firstLimitA: firstLimitOf(inlet),
       temperatures: tx

@@ -36,8 +36,13 @@ export const repairersOf = ({ faults }: MachineFile, crew: readonly { id: number
   return [...new Set(faults.flatMap(f => [...f.repairs.flatMap(r => r.byId ?? []), ...f.attempts.filter(a => isHandiwork(a.did)).flatMap(a => named(a.by))]))]
 }
 
+/** Ends the sign-off that stands, where one does, and writes why. */
+export function endBecause(work: MachineWork, why: string): void {
+  if (endSignOffs(work)) work.write('sign-off.ended', { why })
+}
+
 /** @returns how many sign-offs stood until now */
-export function endSignOffs({ tx, machine, at }: MachineWork): number {
+function endSignOffs({ tx, machine, at }: MachineWork): number {
   return tx
     .update(signOffs)
     .set({ endedAt: at })

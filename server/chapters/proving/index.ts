@@ -1,11 +1,26 @@
 import { serverChapter } from '../../kernel/chapter'
+import * as schema from './schema'
+import { facts } from './facts'
+import { provingView } from './view'
 import { changeBuildUp, endBuildUp, planBuildUpNow, stepBuildUp } from './building'
-import { beginSoak, endSoak, openSoakLog, signOff, tallySoak } from './carry-out'
+import { beginSoak, endBecause, endSoak, openSoakLog, signOff, tallySoak } from './carry-out'
 import { rows } from './rows'
 import { beginTestSheet, faultFromLine, lookTestLine, setTestLines } from './testing'
 
 /** Build-ups, test sheets, soaks and the sign-off: what can be done, and what is loaded with a machine. */
 export const provingChapter = serverChapter({
+  name: 'proving',
+  // It worked before it was mended, or when it was put away, is not the same as it works.
+  hears: {
+    'fault.repaired': (on, { did }) => endBecause(on, `it was repaired: ${did}`),
+    'life.chosen': (on, { life }) => (life === 'store' ? endBecause(on, 'it went into store') : undefined),
+  },
+  reacts: (on, { signOffEnded }) => {
+    if (signOffEnded) endBecause(on, signOffEnded)
+  },
+  schema,
+  facts,
+  view: provingView,
   onMachine: {
     'sign-off': signOff,
     'plan-build-up': planBuildUpNow,
@@ -26,5 +41,4 @@ export const provingChapter = serverChapter({
 export * from './carry-out'
 export * from './schema'
 export { linesOfModel } from './testing'
-export { facts as provingFacts, noticedWhileProving } from './facts'
 export * from './view'

@@ -4,7 +4,7 @@ import { judgeBuildUp } from '#core/retest/build-up'
 import { goodFacts } from '../../../tests/support/good-facts'
 import { serverBench } from '../../../tests/support/server-bench'
 import { addPerson, findBySignIn } from '../people/index'
-import { carryOut } from '../../kernel/work'
+import { carryOut } from '../../kernel/carry-out'
 import { performOnMachine } from '../../kernel/perform'
 import { soakBySecret } from './index'
 

@@ -1,7 +1,7 @@
 import { isStrikeable, type CommandInput } from '#shared/chapters/index'
 import { and, eq } from 'drizzle-orm'
 import { NotFound, NotNow } from '../../kernel/refusals'
-import { strikeable } from '../index'
+import { assembled } from '../../kernel/assembled'
 import { journal, sayings } from '../../kernel/trunk'
 import type { MachineWork } from '../../kernel/work'
 import { prepareJudgement } from './judged'
@@ -19,7 +19,7 @@ export function strikeEntry({ tx, machine, write }: MachineWork, { entryId, reas
     .where(and(eq(journal.id, entryId), eq(journal.machineId, machine.id)))
     .get()
   if (!entry) throw new NotFound(`The history of ${machine.tag} has no such entry.`)
-  const table = strikeable()[entry.subject ?? '']
+  const table = assembled().strikeable[entry.subject ?? '']
   if (!isStrikeable(entry.kind) || !table || entry.subjectId === null)
     throw new NotNow('Only observations can be struck. Change what the entry is about instead; the history keeps both.')
   if (tx.select().from(journal).where(eq(journal.strikes, entryId)).get()) throw new NotNow('Somebody has struck this entry already.')

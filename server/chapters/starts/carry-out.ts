@@ -1,5 +1,6 @@
 import { readableRails, startChecksOf } from '#core/power/rules'
-import { expectedRailsOf, powerRecordOf, schoolOf, verdictWith } from '../power/index'
+import { recordOf } from '../../kernel/assembled'
+import { expectedRailsOf, schoolOf, verdictWith } from '../power/index'
 import { harvest } from '../../starts/running'
 import { v7 as uuidv7 } from 'uuid'
 import { finding } from '#core/kernel/finding'
@@ -10,7 +11,7 @@ import { configurationWords, keyOf } from '#core/safety/configuration'
 import { judgeStarters } from '#core/safety/first-start'
 import { gateWords, mayBeStarted } from '#core/safety/gate'
 import { leavesUnassessed } from '#core/kernel/heard'
-import { type CommandInput } from '#shared/chapters/index'
+import type { CommandInput, MachineCommandName } from '#shared/chapters/index'
 import type { StartOutcome } from '#shared/chapters/starts/index'
 import { and, desc, eq, isNull } from 'drizzle-orm'
 import type { Tx } from '../../kernel/journal'
@@ -35,6 +36,26 @@ export const openStart = (tx: Tx, machineId: number) =>
     .orderBy(desc(starts.id))
     .get()
 
+const notWhileOn = 'A start is running. End it before anything is plugged in or taken out.'
+const underPower = 'It is being powered just now. Continuity is measured with the power off and the supply unplugged; end the start first.'
+/** What is not done to a machine while a start of it runs, and why. */
+const waitsForItsEnd: Partial<Record<MachineCommandName, string>> = {
+  'set-configuration': notWhileOn,
+  'plan-build-up': notWhileOn,
+  'change-build-up': notWhileOn,
+  'step-build-up': notWhileOn,
+  'begin-probe-sheet': underPower,
+  'take-probe': underPower,
+  'answer-probe': underPower,
+  'fit-patch': underPower,
+}
+
+/** @throws NotNow for what may not be done while a start runs */
+export function refuseWhileRunning({ tx, machine }: MachineWork, command: MachineCommandName): void {
+  const why = waitsForItsEnd[command]
+  if (why && openStart(tx, machine.id)) throw new NotNow(why)
+}
+
 /** Begins an attended start. @throws NotNow while the gate is closed or one runs, InputError for people and checks that will not do */
 export function beginStart(work: MachineWork, input: CommandInput<'begin-start'>): { startId: number } {
   const { tx, machine, at, write } = work
@@ -51,7 +72,7 @@ export function beginStart(work: MachineWork, input: CommandInput<'begin-start'>
   if (!atProbe) throw new InputError('atProbe', input.atProbe, 'At the probe: choose somebody of the list.')
   if (!atSwitch) throw new InputError('atSwitch', input.atSwitch, 'At the switch: choose somebody of the list.')
   judgeStarters({ atProbe, atSwitch, facts, configuration: file.power.configuration, crew })
-  const checks = startChecksOf(powerRecordOf(file), { facts, gate, gateInForce, school: schoolOf(file) })
+  const checks = startChecksOf(recordOf(file), { facts, gate, gateInForce, school: schoolOf(file) })
   const failed = checks.filter(c => c.known === false)
   if (failed.length)
     throw new NotNow(

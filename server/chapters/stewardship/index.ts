@@ -1,10 +1,22 @@
 import { serverChapter } from '../../kernel/chapter'
-import { appraise, choosePath, passOverConsent, recordConsent, recordSpending, writeClosingLetter, writeToOwner } from './carry-out'
+import { asksOwner } from '#shared/chapters/index'
+import * as schema from './schema'
+import { facts } from './facts'
+import { stewardshipView } from './view'
+import { appraise, choosePath, expectConsent, passOverConsent, recordConsent, recordSpending, writeClosingLetter, writeToOwner } from './carry-out'
 import { rows } from './rows'
 import { spendings } from './schema'
 
 /** Whose it is, and its path: what can be done, and what is loaded with a machine. */
 export const stewardshipChapter = serverChapter({
+  name: 'stewardship',
+  before: (work, command, input) => {
+    const asked = asksOwner(command, input)
+    if (asked) expectConsent(work, asked)
+  },
+  schema,
+  facts,
+  view: stewardshipView,
   onMachine: {
     'record-consent': recordConsent,
     'pass-over-consent': passOverConsent,
@@ -22,6 +34,6 @@ export const stewardshipChapter = serverChapter({
   strikeable: { spendings },
 })
 export * from './carry-out'
+export { doneTo, outcomeOf } from './outcome'
 export * from './schema'
-export { facts as stewardshipFacts } from './facts'
 export * from './view'

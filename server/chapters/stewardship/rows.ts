@@ -8,4 +8,7 @@ export const rows = {
   letters: all(letters),
   consentExceptions: all(consentExceptions),
 }
-export type StewardshipRows = RowsOf<typeof rows>
+
+declare module '../../kernel/file' {
+  interface MachineFile extends RowsOf<typeof rows> {}
+}

@@ -2,4 +2,7 @@ import { type RowsOf, running } from '../../kernel/rows'
 import { bookings } from './schema'
 
 export const rows = { bookings: running(bookings) }
-export type WorkshopRows = RowsOf<typeof rows>
+
+declare module '../../kernel/file' {
+  interface MachineFile extends RowsOf<typeof rows> {}
+}

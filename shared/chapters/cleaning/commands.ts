@@ -179,5 +179,3 @@ export const onMachine = {
     }),
   ),
 } as const
-
-export const onCollection = {} as const

@@ -1,8 +1,8 @@
 import { chapter } from '../../kernel/contract'
-import { onCollection, onMachine } from './commands'
+import { onMachine } from './commands'
 import { entries } from './entries'
 import { view } from './view'
 
 export * from './words'
 /** Clean: the plan, what got in and has to go, drying by mass, whitening by measured colour. */
-export const cleaning = chapter({ name: 'cleaning', onMachine, onCollection, entries, view })
+export const cleaning = chapter({ name: 'cleaning', onMachine, entries, view })

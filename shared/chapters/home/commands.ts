@@ -35,5 +35,3 @@ export const onMachine = {
     asks: ({ on }: { on: boolean }) => (on ? 'show' : null),
   }),
 } as const
-
-export const onCollection = {} as const

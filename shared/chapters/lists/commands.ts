@@ -4,8 +4,6 @@ import { id, text } from '../../kernel/fields'
 import { MachineNarrowing } from '../../kernel/machine'
 import { atTheBench } from '../../kernel/roles'
 
-export const onMachine = {} as const
-
 export const onCollection = {
   'keep-list': command(atTheBench, z.object({ name: text('Name of the list', 60), query: MachineNarrowing })),
   'drop-list': command(atTheBench, z.object({ listId: id })),

@@ -1,8 +1,7 @@
 import { chapter } from '../../kernel/contract'
-import { onCollection, onMachine } from './commands'
+import { onCollection } from './commands'
 import { entries } from './entries'
-import { view } from './view'
 
 /** Lists of machines that are kept under a name. */
-export const lists = chapter({ name: 'lists', onMachine, onCollection, entries, view })
+export const lists = chapter({ name: 'lists', onCollection, entries })
 export type * from './view'

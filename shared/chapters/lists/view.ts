@@ -1,7 +1,4 @@
-import { z } from 'zod'
 import type { MachineNarrowing } from '../../kernel/machine'
-
-export const view = z.object({})
 
 /** A list of machines that somebody kept under a name, with how many are in it now. */
 export interface KeptList {

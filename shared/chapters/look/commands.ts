@@ -80,5 +80,3 @@ export const onMachine = {
   ),
   'settle-intervention': command(atTheBench, z.object({ interventionId: id, version, state: oneOf(interventionStates, 'State'), note: text('Why', 500) })),
 } as const
-
-export const onCollection = {} as const

@@ -1,10 +1,10 @@
 import { chapter } from '../../kernel/contract'
-import { onCollection, onMachine } from './commands'
+import { onMachine } from './commands'
 import { entries } from './entries'
 import { view } from './view'
 
 /** Look: assemblies, photographs, damage with its checks, corrosion measured, and what was done to it before. */
-export const look = chapter({ name: 'look', onMachine, onCollection, entries, view })
+export const look = chapter({ name: 'look', onMachine, entries, view })
 export * from './words'
 export * from './files'
 export { PhotographView, CorrosionView } from './view'

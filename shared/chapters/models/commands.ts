@@ -25,8 +25,6 @@ const madeInOrder = <T extends { madeFrom: number | null; madeTo: number | null 
     context.addIssue({ code: 'custom', path: ['madeTo'], message: 'Made to: this year lies before the first one.' })
 }
 
-export const onMachine = {} as const
-
 export const onCollection = {
   'add-model': command(atTheBench, z.object(Model).superRefine(madeInOrder)),
   'change-model': command(atTheBench, z.object({ modelId: id, version, ...Model }).superRefine(madeInOrder)),

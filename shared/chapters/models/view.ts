@@ -7,8 +7,6 @@ const id = z.number()
 const s = z.string()
 const b = z.boolean()
 
-export const view = z.object({})
-
 export const ModelView = z.object({
   id,
   version: z.number(),

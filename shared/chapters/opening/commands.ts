@@ -37,5 +37,3 @@ export const onMachine = {
     }),
   ),
 } as const
-
-export const onCollection = {} as const

@@ -15,5 +15,3 @@ export const onMachine = {
   ),
   'settle-part': command(atTheBench, z.object({ partId: id, version, outcome: oneOf(partOutcomes, 'Outcome') })),
 } as const
-
-export const onCollection = {} as const

@@ -1,9 +1,9 @@
 import { chapter } from '../../kernel/contract'
-import { onCollection, onMachine } from './commands'
+import { onMachine } from './commands'
 import { entries } from './entries'
 import { view } from './view'
 
 /** Parts that a machine wants. */
-export const parts = chapter({ name: 'parts', onMachine, onCollection, entries, view })
+export const parts = chapter({ name: 'parts', onMachine, entries, view })
 export * from './words'
 export { WantedPart } from './view'

@@ -8,8 +8,6 @@ const password = z.string({ error: 'Password: type one.' }).min(10, 'Password: a
 
 const signInName = text('Sign-in name', 40).regex(/^[a-z0-9._-]+$/, 'Sign-in name: small letters, digits, dot, hyphen.')
 
-export const onMachine = {} as const
-
 export const onCollection = {
   'add-person': command(coordinator, z.object({ name: text('Name', 80), signInName, password, role: oneOf(roles, 'Role') })),
   'grant-skills': command(coordinator, z.object({ personId: id, version, skills: z.array(oneOf(skillNames as [Skill, ...Skill[]], 'Skill')).max(20) })),

@@ -7,8 +7,6 @@ const id = z.number()
 const s = z.string()
 const b = z.boolean()
 
-export const view = z.object({})
-
 export const PersonView = z.object({ id, version: z.number(), name: s, signInName: s, role: z.enum(roles), active: b, skills: z.array(SkillShape) })
 
 export const SessionView = z.object({

@@ -1,9 +1,6 @@
-import { z } from 'zod'
 import type { Stage } from '#core/kernel/stages'
 import type { GateVerdict } from '#core/safety/gate'
 import type { JobState } from './words'
-
-export const view = z.object({})
 
 export interface EveningPerson {
   id: number

@@ -69,5 +69,3 @@ export const onMachine = {
     }),
   ),
 } as const
-
-export const onCollection = {} as const

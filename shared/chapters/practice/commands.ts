@@ -6,8 +6,6 @@ import { keysOf, oneOf, optionalQuantity, optionalText, text, version } from '..
 import { coordinator } from '../../kernel/roles'
 import { SchoolShape } from '../../kernel/shapes'
 
-export const onMachine = {} as const
-
 export const onCollection = {
   'set-practice': command(
     coordinator,

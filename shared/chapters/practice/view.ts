@@ -6,8 +6,6 @@ import { keysOf } from '../../kernel/fields'
 
 const s = z.string()
 
-export const view = z.object({})
-
 export const Practice = z.object({
   version: z.number(),
   name: s,

@@ -14,8 +14,6 @@ const printerAddress = z
     'Address: write it as ipp://printer.example/ipp/print, or leave it empty for no printer.',
   )
 
-export const onMachine = {} as const
-
 export const onCollection = {
   'set-printer': command(coordinator, z.object({ version, uri: printerAddress })),
   /** Labels of machines, laid into the queue of the printer. `origin` is the address that their codes open. */

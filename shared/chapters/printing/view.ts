@@ -6,8 +6,6 @@ const s = z.string()
 export const printStates = ['waiting', 'sending', 'sent', 'printed', 'held'] as const
 export type PrintState = (typeof printStates)[number]
 
-export const view = z.object({})
-
 /** The printer as the server sees it, and what waits for it. */
 export const PrinterView = z.object({
   uri: s,

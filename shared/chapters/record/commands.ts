@@ -7,5 +7,3 @@ export const onMachine = {
   'pin-result': command(atTheBench, z.object({ tool: text('Instrument', 60), input: z.record(z.string(), z.unknown()) })),
   'strike-entry': command(atTheBench, z.object({ entryId: id, reason: text('Reason', 300) })),
 } as const
-
-export const onCollection = {} as const

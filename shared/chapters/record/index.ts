@@ -1,7 +1,6 @@
 import { chapter } from '../../kernel/contract'
-import { onCollection, onMachine } from './commands'
+import { onMachine } from './commands'
 import { entries } from './entries'
-import { view } from './view'
 
 /** The record itself: results pinned to it, entries struck. */
-export const record = chapter({ name: 'record', onMachine, onCollection, entries, view })
+export const record = chapter({ name: 'record', onMachine, entries })

@@ -7,5 +7,3 @@ export const onMachine = {
   'begin-start': command(atTheBench, z.object(StartTyped), { asks: 'start' }),
   'end-start': command(atTheBench, z.object({})),
 } as const
-
-export const onCollection = {} as const

@@ -66,5 +66,3 @@ export const onMachine = {
     }),
   ),
 } as const
-
-export const onCollection = {} as const

@@ -1,8 +1,8 @@
 import { chapter } from '../../kernel/contract'
-import { onCollection, onMachine } from './commands'
+import { onMachine } from './commands'
 import { entries } from './entries'
 import { view } from './view'
 
 /** Whose it is: what its owner agreed to, what was spent, and the path that was chosen for it. */
-export const stewardship = chapter({ name: 'stewardship', onMachine, onCollection, entries, view })
+export const stewardship = chapter({ name: 'stewardship', onMachine, entries, view })
 export type { LetterView } from './view'

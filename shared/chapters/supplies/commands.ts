@@ -6,8 +6,6 @@ import { SupplyTyped } from './shapes'
 
 const SupplyRow = { name: text('Name on its tag', 60), place: optionalText('Where it lies', 120), label: SupplyTyped }
 
-export const onMachine = {} as const
-
 export const onCollection = {
   'add-supply': command(atTheBench, z.object(SupplyRow)),
   'change-supply': command(atTheBench, z.object({ supplyId: id, version, ...SupplyRow, active: z.boolean() })),

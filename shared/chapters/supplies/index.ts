@@ -1,8 +1,7 @@
 import { chapter } from '../../kernel/contract'
-import { onCollection, onMachine } from './commands'
+import { onCollection } from './commands'
 import { entries } from './entries'
-import { view } from './view'
 
 /** The external supplies that the collection keeps. */
-export const supplies = chapter({ name: 'supplies', onMachine, onCollection, entries, view })
+export const supplies = chapter({ name: 'supplies', onCollection, entries })
 export * from './shapes'

@@ -7,5 +7,3 @@ export const onMachine = {
   'start-wait': command(atTheBench, z.object({ what: text('What it waits for', 160), until: instant('Until') })),
   'end-wait': command(atTheBench, z.object({ waitId: id, found: optionalText('Why it ends early', 300) })),
 } as const
-
-export const onCollection = {} as const

@@ -1,5 +1,5 @@
 import { getRouterParam } from 'h3'
-import { modelPage } from '../../../chapters/models/index'
+import { modelPage } from '../../../chapters/sharing/index'
 
 /** One model, with the machines of it that are kept here. */
 export default defineAnswer(async event => {

@@ -2,12 +2,12 @@ import { setImmediate } from 'node:timers/promises'
 import { type SQL, asc, count, desc, eq, sql } from 'drizzle-orm'
 import type { KeptList, ListCounts } from '#shared/chapters/lists/index'
 import type { MachineNarrowing } from '#shared/kernel/machine'
-import { keptLists } from '../chapters/lists/index'
-import { models } from '../chapters/models/index'
-import type { Tx } from './journal'
-import { countMachines, fitting } from './lists'
-import { matchOf } from './search'
-import { machineSummaries, machines } from './trunk'
+import { keptLists } from './schema'
+import { models } from '../models/index'
+import type { Tx } from '../../kernel/journal'
+import { countMachines, fitting } from './list-machines'
+import { matchOf } from '../../kernel/search'
+import { machineSummaries, machines } from '../../kernel/trunk'
 
 /** So many places, models and owners are offered; the others are found by typing. */
 const mostOffered = 40

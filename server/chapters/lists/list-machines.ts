@@ -1,10 +1,10 @@
 import { type SQL, and, asc, count, desc, eq, gt, inArray, isNull, sql } from 'drizzle-orm'
 import type { Page } from '#shared/kernel/answers'
 import type { MachineNarrowing, MachineQuery, MachineSummary, TodayView } from '#shared/kernel/machine'
-import { waits } from '../chapters/waits/index'
-import type { Tx } from './journal'
-import { matchOf, passageOf } from './search'
-import { journal, machineSummaries, machines } from './trunk'
+import { waits } from '../waits/index'
+import type { Tx } from '../../kernel/journal'
+import { matchOf, passageOf } from '../../kernel/search'
+import { journal, machineSummaries, machines } from '../../kernel/trunk'
 
 /** Lists read summaries, filtered, sorted and paged in SQL; none of them assesses a machine. */
 

@@ -1,7 +1,7 @@
 import Papa from 'papaparse'
 import { expect, it } from 'vitest'
 import { MachineQuery } from '#shared/kernel/machine'
-import { serverBench } from '../../tests/support/server-bench'
+import { serverBench } from '../../../tests/support/server-bench'
 import { machinesAsCsv } from './list-csv'
 
 const on = serverBench()

@@ -7,7 +7,7 @@ import type { MachineFile } from '../../kernel/file'
 import type { Tx } from '../../kernel/journal'
 import { journal } from '../../kernel/trunk'
 import { eveningJobs } from '../plan/index'
-import { spentOn } from '../stewardship/index'
+import { spentOn } from './carry-out'
 
 type Outcome = ViewOf<'home'>['outcome']
 const stateOf = ({ presence, grade }: { presence: keyof typeof presenceNames; grade: number | null }) =>

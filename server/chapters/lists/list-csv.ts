@@ -3,9 +3,9 @@ import { lifeNames, stageNames } from '#core/kernel/stages'
 import { gateWords } from '#core/safety/gate'
 import { acquisitionNames } from '#shared/kernel/acquisitions'
 import type { MachineQuery, MachineSummary } from '#shared/kernel/machine'
-import { csvOf } from './csv'
-import type { Tx } from './journal'
-import { listMachines } from './lists'
+import { csvOf } from '../../kernel/csv'
+import type { Tx } from '../../kernel/journal'
+import { listMachines } from './list-machines'
 
 /** A list of machines as a table to take away. */
 

@@ -1,9 +1,9 @@
 import { expect, it } from 'vitest'
 import { commands } from '#shared/chapters/index'
 import { MachineNarrowing } from '#shared/kernel/machine'
-import { serverBench } from '../../tests/support/server-bench'
+import { serverBench } from '../../../tests/support/server-bench'
 import { keptListsOf, listCounts } from './list-counts'
-import { passageOf } from './search'
+import { passageOf } from '../../kernel/search'
 
 const on = serverBench()
 const counts = (query: object = {}) => listCounts(on.db, MachineNarrowing.parse(query), on.now.toISOString())

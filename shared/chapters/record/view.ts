@@ -1,3 +1,0 @@
-import { z } from 'zod'
-
-export const view = z.object({})
