@@ -1,65 +1,51 @@
-import type { Component } from 'vue'
-import AddressMapInstrument from './AddressMapInstrument.vue'
-import BathInstrument from './BathInstrument.vue'
-import BatteryInstrument from './BatteryInstrument.vue'
-import CaptureInstrument from './CaptureInstrument.vue'
-import ColourMatchInstrument from './ColourMatchInstrument.vue'
-import CorrosionAreaInstrument from './CorrosionAreaInstrument.vue'
-import CorrosionRatingInstrument from './CorrosionRatingInstrument.vue'
-import DateCodeInstrument from './DateCodeInstrument.vue'
-import DatingInstrument from './DatingInstrument.vue'
-import DischargeInstrument from './DischargeInstrument.vue'
-import DryingInstrument from './DryingInstrument.vue'
-import GateInstrument from './GateInstrument.vue'
-import JunctionInstrument from './JunctionInstrument.vue'
-import KeyboardMatrixInstrument from './KeyboardMatrixInstrument.vue'
-import LadderInstrument from './LadderInstrument.vue'
-import LiftInstrument from './LiftInstrument.vue'
-import MemoryFaultInstrument from './MemoryFaultInstrument.vue'
-import MethodsInstrument from './MethodsInstrument.vue'
-import NeutraliseInstrument from './NeutraliseInstrument.vue'
-import OffStateInstrument from './OffStateInstrument.vue'
-import PeroxideInstrument from './PeroxideInstrument.vue'
-import PatchPlanInstrument from './PatchPlanInstrument.vue'
-import ProbePlanInstrument from './ProbePlanInstrument.vue'
-import RailsInstrument from './RailsInstrument.vue'
-import SoakInstrument from './SoakInstrument.vue'
-import SwapInstrument from './SwapInstrument.vue'
-import SupplyMatchInstrument from './SupplyMatchInstrument.vue'
-import TraceInstrument from './TraceInstrument.vue'
-import TriageInstrument from './TriageInstrument.vue'
-import WhiteningForecastInstrument from './WhiteningForecastInstrument.vue'
+import { type Component, h } from 'vue'
+import type { ToolId } from '#shared/tools/index'
 
-/** The face of each instrument, by its id. */
-export const instruments: Record<string, Component> = {
-  'identify/date-code': DateCodeInstrument,
-  'identify/dating': DatingInstrument,
-  'safety/lift': LiftInstrument,
-  'condition/corrosion-area': CorrosionAreaInstrument,
-  'condition/corrosion-rating': CorrosionRatingInstrument,
-  'condition/triage': TriageInstrument,
-  'safety/gate': GateInstrument,
-  'power/supply-match': SupplyMatchInstrument,
-  'power/battery': BatteryInstrument,
-  'power/discharge': DischargeInstrument,
-  'power/off-state': OffStateInstrument,
-  'power/rails': RailsInstrument,
-  'power/junction': JunctionInstrument,
-  'power/trace': TraceInstrument,
-  'cleaning/bath': BathInstrument,
-  'cleaning/colour-match': ColourMatchInstrument,
-  'cleaning/drying': DryingInstrument,
-  'cleaning/methods': MethodsInstrument,
-  'cleaning/neutralise': NeutraliseInstrument,
-  'cleaning/peroxide': PeroxideInstrument,
-  'cleaning/whitening-forecast': WhiteningForecastInstrument,
-  'continuity/probe-plan': ProbePlanInstrument,
-  'continuity/patch-plan': PatchPlanInstrument,
-  'diagnosis/ladder': LadderInstrument,
-  'diagnosis/swap': SwapInstrument,
-  'diagnosis/keyboard-matrix': KeyboardMatrixInstrument,
-  'diagnosis/memory-fault': MemoryFaultInstrument,
-  'diagnosis/address-map': AddressMapInstrument,
-  'signals/capture': CaptureInstrument,
-  'retest/soak': SoakInstrument,
+/** The face of each instrument, loaded when it is opened first: the wall shows none, and a machine few. */
+const faces: Record<ToolId, () => Promise<{ default: Component }>> = {
+  'identify/date-code': () => import('./identify/DateCodeInstrument.vue'),
+  'identify/dating': () => import('./identify/DatingInstrument.vue'),
+  'safety/lift': () => import('./safety/LiftInstrument.vue'),
+  'condition/corrosion-area': () => import('./condition/CorrosionAreaInstrument.vue'),
+  'condition/corrosion-rating': () => import('./condition/CorrosionRatingInstrument.vue'),
+  'condition/triage': () => import('./condition/TriageInstrument.vue'),
+  'safety/gate': () => import('./safety/GateInstrument.vue'),
+  'power/supply-match': () => import('./power/SupplyMatchInstrument.vue'),
+  'power/battery': () => import('./power/BatteryInstrument.vue'),
+  'power/discharge': () => import('./power/DischargeInstrument.vue'),
+  'power/off-state': () => import('./power/OffStateInstrument.vue'),
+  'power/rails': () => import('./power/RailsInstrument.vue'),
+  'power/junction': () => import('./power/JunctionInstrument.vue'),
+  'power/trace': () => import('./power/TraceInstrument.vue'),
+  'cleaning/bath': () => import('./cleaning/BathInstrument.vue'),
+  'cleaning/colour-match': () => import('./cleaning/ColourMatchInstrument.vue'),
+  'cleaning/drying': () => import('./cleaning/DryingInstrument.vue'),
+  'cleaning/methods': () => import('./cleaning/MethodsInstrument.vue'),
+  'cleaning/neutralise': () => import('./cleaning/NeutraliseInstrument.vue'),
+  'cleaning/peroxide': () => import('./cleaning/PeroxideInstrument.vue'),
+  'cleaning/whitening-forecast': () => import('./cleaning/WhiteningForecastInstrument.vue'),
+  'continuity/probe-plan': () => import('./continuity/ProbePlanInstrument.vue'),
+  'continuity/patch-plan': () => import('./continuity/PatchPlanInstrument.vue'),
+  'diagnosis/ladder': () => import('./diagnosis/LadderInstrument.vue'),
+  'diagnosis/swap': () => import('./diagnosis/SwapInstrument.vue'),
+  'diagnosis/keyboard-matrix': () => import('./diagnosis/KeyboardMatrixInstrument.vue'),
+  'diagnosis/memory-fault': () => import('./diagnosis/MemoryFaultInstrument.vue'),
+  'diagnosis/address-map': () => import('./diagnosis/AddressMapInstrument.vue'),
+  'signals/capture': () => import('./signals/CaptureInstrument.vue'),
+  'retest/soak': () => import('./retest/SoakInstrument.vue'),
 }
+
+const waiting = (text: string) => () => h('p', { class: 'card hint', role: 'status' }, text)
+
+/** Each as a component that shows that it is on its way. */
+export const instruments = Object.fromEntries(
+  Object.entries(faces).map(([id, loader]) => [
+    id,
+    defineAsyncComponent({
+      loader,
+      delay: 100,
+      loadingComponent: waiting('Fetching the instrument…'),
+      errorComponent: waiting('The instrument could not be fetched. Open this page again.'),
+    }),
+  ]),
+) as Record<ToolId, Component>

@@ -85,8 +85,16 @@ export function readToolInput<I>(input: z.ZodType<I>, given: unknown): I {
 const disciplineOf = (id: string) => id.split('/')[0] ?? ''
 
 /** Keeps the types of one instrument together while the registry forgets them. */
-export const defineTool = <I, O>(tool: Omit<QuickTool<I, O>, 'discipline'>): QuickTool<I, O> => ({ ...tool, discipline: disciplineOf(tool.id) })
-export const defineHeavyTool = <I, O>(tool: Omit<HeavyTool<I, O>, 'discipline'>): HeavyTool<I, O> => ({ ...tool, discipline: disciplineOf(tool.id) })
+/** Its id stays in its type: what is kept by ids has to know all of them. */
+type Named<T, Id extends string> = T & { id: Id }
+export const defineTool = <I, O, const Id extends string>(tool: Named<Omit<QuickTool<I, O>, 'discipline'>, Id>): Named<QuickTool<I, O>, Id> => ({
+  ...tool,
+  discipline: disciplineOf(tool.id),
+})
+export const defineHeavyTool = <I, O, const Id extends string>(tool: Named<Omit<HeavyTool<I, O>, 'discipline'>, Id>): Named<HeavyTool<I, O>, Id> => ({
+  ...tool,
+  discipline: disciplineOf(tool.id),
+})
 
 /** What `GET /api/tools` says of one instrument, with JSON Schema for input and output. */
 export function describeTool(tool: Tool) {

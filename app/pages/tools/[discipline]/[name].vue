@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { toolById } from '#shared/tools/index'
+import { type ToolId, toolById } from '#shared/tools/index'
 import { instruments } from '~/tools/instruments'
 
 definePageMeta({ layout: false })
@@ -24,7 +24,7 @@ const input = ref<Record<string, unknown>>()
           <p class="text-ink-2">{{ tool.summary }}</p>
         </div>
       </header>
-      <component :is="instruments[tool.id]" @input="input = $event" />
+      <component :is="instruments[tool.id as ToolId]" @input="input = $event" />
       <PinResult v-if="'run' in tool && session.may('pin-result')" :tool="tool.id" :input="input" />
     </div>
   </NuxtLayout>
