@@ -11,7 +11,7 @@ import { gateVerdicts } from '#core/safety/gate'
 import { openDatabase } from '../server/db/connection'
 import { MachineQuery } from '#shared/kernel/machine'
 import { listMachines, today } from '../server/chapters/lists/index'
-import { historyOf } from '../server/kernel/history'
+import { historyOf } from '../server/kernel/history/history'
 import { machineByTag } from '../server/kernel/sheet'
 import { sessionSecret } from './lib/setup.mjs'
 

@@ -9,7 +9,7 @@ import { unzipSync } from 'fflate'
 import { backupsFolder, backupsIn } from '../server/backup/manifest'
 import { checkArchive } from '../server/chapters/sharing/archive-check'
 import { databaseFile } from '../server/db/expect-ours'
-import { verifyChains } from '../server/kernel/chains'
+import { verifyChains } from '../server/kernel/history/chains'
 
 const [archive] = process.argv.slice(2)
 process.exit(archive ? verifyArchive(archive) : verifyFolder())

@@ -4,7 +4,7 @@ import Database from 'better-sqlite3'
 import sharp from 'sharp'
 import { v7 as uuidv7 } from 'uuid'
 import { commandIdHeader } from '#shared/kernel/answers'
-import { verifyChains } from '../../server/kernel/chains'
+import { verifyChains } from '../../server/kernel/history/chains'
 import { type Run, send } from './attack'
 
 /** So many people write at once. */

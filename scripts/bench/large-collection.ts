@@ -4,8 +4,8 @@ import { stages } from '#core/kernel/stages'
 import { models } from '../../demo/models'
 import { firstStart } from '../../server/chapters/people/index'
 import { openDatabase } from '../../server/db/connection'
-import { settleMissing, workOff } from '../../server/kernel/caretaker'
-import { hashOf } from '../../server/kernel/chains'
+import { settleMissing, workOff } from '../../server/kernel/settling/caretaker'
+import { hashOf } from '../../server/kernel/history/chains'
 
 const day = 24 * 60 * 60 * 1000
 

@@ -1,5 +1,5 @@
 import { carryOut } from '../kernel/carry-out'
-import { noteHistory } from '../kernel/noting'
+import { noteHistory } from '../kernel/history/noting'
 
 /** Begins a backup; how far it is, is asked for again. What was written until now is noted in the history first. */
 export default defineAnswer(async event => {

@@ -1,6 +1,6 @@
 import { FirstStart } from '#shared/chapters/people/index'
 import { expectNobody, firstStart } from '../chapters/people/index'
-import { fewAtOnce } from '../kernel/few-at-once'
+import { fewAtOnce } from '../kernel/turns/few-at-once'
 
 /** Whoever sets up the collection is one person; a crowd at this door takes nothing from those who sign in. */
 const oneAtATime = fewAtOnce({ running: 1, waiting: 3, retryAfterSeconds: 3 })

@@ -2,7 +2,7 @@ import type { SessionView } from '#shared/chapters/people/index'
 import { commandsOf } from '#shared/chapters/index'
 import { anyPeople } from '../chapters/people/index'
 import { crewOf } from '../chapters/people/index'
-import { minutesBehind } from '../kernel/clock-behind'
+import { minutesBehind } from '../kernel/history/clock-behind'
 import { practiceOf } from '../chapters/practice/index'
 
 export default defineAnswer(async (event): Promise<SessionView> => {

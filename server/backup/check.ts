@@ -3,7 +3,7 @@ import { existsSync, readFileSync, readdirSync } from 'node:fs'
 import { join, relative } from 'node:path'
 import Database from 'better-sqlite3'
 import { sha256OfFile } from '../files/image-copies'
-import { type Noted, noteAfter, verifyChains } from '../kernel/chains'
+import { type Noted, noteAfter, verifyChains } from '../kernel/history/chains'
 import { type BackupManifest, originalsOf } from './manifest'
 
 export const databaseOf = (backup: string) => join(backup, 'jolly-bench.sqlite')

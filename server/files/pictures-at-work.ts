@@ -1,6 +1,6 @@
 import { stat } from 'node:fs/promises'
 import sharp from 'sharp'
-import { type Asker, fewAtOnce } from '../kernel/few-at-once'
+import { type Asker, fewAtOnce } from '../kernel/turns/few-at-once'
 
 /** What is larger takes seconds, and whoever sends a phone's picture does not wait for it. */
 const largePixels = 30e6

@@ -1,5 +1,5 @@
 import type { Assessment } from '#core/planning/assess'
-import type { Tx } from './journal'
+import type { Tx } from './history/journal'
 import type { machines } from './trunk'
 
 export type MachineRow = typeof machines.$inferSelect

@@ -3,7 +3,7 @@ import { InputError } from '#core/kernel/input-error'
 import { type CollectionCommandName, type CommandInput, type CommandName, type MachineCommandName, opensBy } from '#shared/chapters/index'
 import { assembled } from './assembled'
 import type { CollectionInput } from './chapter'
-import type { Tx } from './journal'
+import type { Tx } from './history/journal'
 import { carryOutTold, onMachine } from './carry-out'
 import type { Bench, CarriedOut, Person, Told, Work } from './work'
 

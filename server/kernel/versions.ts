@@ -1,5 +1,5 @@
 import { desc, eq } from 'drizzle-orm'
-import { collectionChain } from './journal'
+import { collectionChain } from './history/journal'
 import { Stale } from './refusals'
 import { journal } from './trunk'
 import type { MachineWork, Work } from './work'

@@ -4,7 +4,7 @@ import type { EntryData, EntryKind } from '#shared/chapters/index'
 import type { LiveChange, Progress } from '#shared/kernel/answers'
 import type { Db } from './db'
 import type { MachineFile, MachineRow } from './file'
-import type { Tx } from './journal'
+import type { Tx } from './history/journal'
 
 /** What many machines may rest on. */
 export type Scope = { of: 'all' } | { of: 'model' | 'supply'; id: number }

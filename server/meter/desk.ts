@@ -1,7 +1,7 @@
 import { setTimeout as pause } from 'node:timers/promises'
 import { type MeterFunction, type MeterState, isSettled, meterFunctions, meterStates, readIdentity } from '#core/power/scpi'
 import type { MeterReading, MeterView } from '#shared/chapters/practice/index'
-import { fewAtOnce } from '../kernel/few-at-once'
+import { fewAtOnce } from '../kernel/turns/few-at-once'
 import { Busy, NotNow } from '../kernel/refusals'
 import { addressNear } from '../near/networks'
 import { happen, runningById } from '../starts/running'

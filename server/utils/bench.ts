@@ -1,6 +1,6 @@
 import { resolve } from 'node:path'
 import { openDatabase } from '../db/connection'
-import { Caretaker } from '../kernel/caretaker'
+import { Caretaker } from '../kernel/settling/caretaker'
 import type { Bench } from '../kernel/work'
 import { announce } from '../live/hub'
 

@@ -1,4 +1,4 @@
-import { fewAtOnce } from '../kernel/few-at-once'
+import { fewAtOnce } from '../kernel/turns/few-at-once'
 
 /** A password is worth what hashing it costs, so few are hashed at once, and a flood of tries leaves the bench to those who work. */
 const hashing = fewAtOnce({ running: 2, waiting: 12, retryAfterSeconds: 5 })

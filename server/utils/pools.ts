@@ -1,6 +1,6 @@
 import { join } from 'node:path'
 import type { H3Event } from 'h3'
-import { threadPool } from '../kernel/pool'
+import { threadPool } from '../kernel/turns/pool'
 import type { ContractDone, ContractTask } from '../workers/contracts'
 import type { InstrumentDone, InstrumentTask } from '../workers/instruments'
 import type { LabelTask } from '../workers/labels'

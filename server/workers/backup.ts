@@ -1,5 +1,5 @@
 import { parentPort, workerData } from 'node:worker_threads'
-import { giveWay } from '../kernel/give-way'
+import { giveWay } from '../kernel/turns/give-way'
 import { type BackupOrder, makeBackup } from '../backup/make'
 
 giveWay()

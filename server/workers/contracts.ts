@@ -2,7 +2,7 @@ import { type CommandName, commands } from '#shared/chapters/index'
 import type { ErrorAnswer } from '#shared/kernel/answers'
 import { chapters } from '../chapters/index'
 import { badInputAnswer, jsonOf } from '../kernel/bad-input'
-import { giveWay } from '../kernel/give-way'
+import { giveWay } from '../kernel/turns/give-way'
 
 giveWay()
 

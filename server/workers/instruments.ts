@@ -2,7 +2,7 @@ import { toolById } from '#shared/tools/index'
 import { readToolInput } from '#shared/tools/tool'
 import { hands } from '../files/hands'
 import { badInputAnswer, jsonOf } from '../kernel/bad-input'
-import { giveWay } from '../kernel/give-way'
+import { giveWay } from '../kernel/turns/give-way'
 
 giveWay()
 

@@ -1,5 +1,5 @@
 import type { PrintFormat } from '#core/sharing/printer'
-import { giveWay } from '../kernel/give-way'
+import { giveWay } from '../kernel/turns/give-way'
 import { type Label, drawLabel } from '../printing/label-drawing'
 
 giveWay()

@@ -3,7 +3,7 @@ import { join, resolve } from 'node:path'
 import { afterAll, beforeAll, expect, it, vi } from 'vitest'
 import { bundleWorkers } from '../../scripts/lib/workers.mjs'
 import type { InstrumentDone, InstrumentTask } from '../../server/workers/instruments'
-import { threadPool } from '../../server/kernel/pool'
+import { threadPool } from '../../server/kernel/turns/pool'
 import { Busy } from '../../server/kernel/refusals'
 
 let folder: string

@@ -1,6 +1,6 @@
 import { getRouterParam, setResponseHeader, setResponseStatus } from 'h3'
 import { toolById } from '#shared/tools/index'
-import { fewAtOnce } from '../../kernel/few-at-once'
+import { fewAtOnce } from '../../kernel/turns/few-at-once'
 import { NotFound } from '../../kernel/refusals'
 
 /** Taken in before they have their turn, so that a slow one holds up no other; what lies here is bounded, and no asker takes all of it. */

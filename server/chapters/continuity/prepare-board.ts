@@ -1,7 +1,7 @@
 import { checkPins } from '#core/continuity/board'
 import { pinOf } from '#shared/chapters/continuity/index'
 import type { CommandInput } from '#shared/chapters/index'
-import { preparation } from '../../kernel/preparation'
+import { preparation } from '../../kernel/turns/preparation'
 
 /** What is kept of the pins of a board. */
 interface BoardPins {

@@ -6,7 +6,7 @@ import { asExpected, netOnSheet, netWords, sameIssue, tallyOf } from '#core/cont
 import { InputError } from '#core/kernel/input-error'
 import type { CommandInput } from '#shared/chapters/index'
 import { and, asc, count, eq, isNull, or } from 'drizzle-orm'
-import type { Tx } from '../../kernel/journal'
+import type { Tx } from '../../kernel/history/journal'
 import { NotFound, NotNow } from '../../kernel/refusals'
 import type { MachineWork } from '../../kernel/work'
 import { boardOf, pinsOf } from './boards'

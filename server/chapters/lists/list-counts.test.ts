@@ -3,7 +3,7 @@ import { commands } from '#shared/chapters/index'
 import { MachineNarrowing } from '#shared/kernel/machine'
 import { serverBench } from '../../../tests/support/server-bench'
 import { keptListsOf, listCounts } from './list-counts'
-import { passageOf } from '../../kernel/search'
+import { passageOf } from '../../kernel/settling/search'
 
 const on = serverBench()
 const counts = (query: object = {}) => listCounts(on.db, MachineNarrowing.parse(query), on.now.toISOString())

@@ -4,9 +4,9 @@ import type { KeptList, ListCounts } from '#shared/chapters/lists/index'
 import type { MachineNarrowing } from '#shared/kernel/machine'
 import { keptLists } from './schema'
 import { models } from '../models/index'
-import type { Tx } from '../../kernel/journal'
+import type { Tx } from '../../kernel/history/journal'
 import { countMachines, fitting } from './list-machines'
-import { matchOf } from '../../kernel/search'
+import { matchOf } from '../../kernel/settling/search'
 import { machineSummaries, machines } from '../../kernel/trunk'
 
 /** So many places, models and owners are offered; the others are found by typing. */

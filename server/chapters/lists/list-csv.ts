@@ -4,7 +4,7 @@ import { gateWords } from '#core/safety/gate'
 import { acquisitionNames } from '#shared/kernel/acquisitions'
 import type { MachineQuery, MachineSummary } from '#shared/kernel/machine'
 import { csvOf } from '../../kernel/csv'
-import type { Tx } from '../../kernel/journal'
+import type { Tx } from '../../kernel/history/journal'
 import { listMachines } from './list-machines'
 
 /** A list of machines as a table to take away. */

@@ -2,8 +2,8 @@ import { type SQL, and, asc, count, desc, eq, gt, inArray, isNull, sql } from 'd
 import type { Page } from '#shared/kernel/answers'
 import type { MachineNarrowing, MachineQuery, MachineSummary, TodayView } from '#shared/kernel/machine'
 import { waits } from '../waits/index'
-import type { Tx } from '../../kernel/journal'
-import { matchOf, passageOf } from '../../kernel/search'
+import type { Tx } from '../../kernel/history/journal'
+import { matchOf, passageOf } from '../../kernel/settling/search'
 import { journal, machineSummaries, machines } from '../../kernel/trunk'
 
 /** Lists read summaries, filtered, sorted and paged in SQL; none of them assesses a machine. */

@@ -6,7 +6,7 @@ import type { ViewOf } from '#shared/chapters/index'
 import type { CorrosionView, PhotographView } from '#shared/chapters/look/index'
 import { inArray } from 'drizzle-orm'
 import type { MachineFile, ViewInput } from '../../kernel/file'
-import type { Tx } from '../../kernel/journal'
+import type { Tx } from '../../kernel/history/journal'
 import { files } from './schema'
 
 function photographsOf(tx: Tx, file: MachineFile, nameOf: (id: number | null) => string): PhotographView[] {

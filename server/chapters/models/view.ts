@@ -1,7 +1,7 @@
 import { and, asc, count, isNotNull, sql } from 'drizzle-orm'
 import { lookAlikes } from '#core/identify/look-alike'
 import type { ModelView, SpelledOtherwise } from '#shared/chapters/models/index'
-import type { Tx } from '../../kernel/journal'
+import type { Tx } from '../../kernel/history/journal'
 import { machineSummaries, models } from '../../kernel/trunk'
 
 const counted = (tx: Tx) =>

@@ -3,7 +3,7 @@ import { reassemble } from '#core/opening/reassembly'
 import type { ViewOf } from '#shared/chapters/index'
 import { and, asc, count, eq, ne } from 'drizzle-orm'
 import type { MachineFile, ViewInput } from '../../kernel/file'
-import type { Tx } from '../../kernel/journal'
+import type { Tx } from '../../kernel/history/journal'
 import { openingSteps } from './schema'
 
 const mostRecords = 12

@@ -4,7 +4,7 @@ import type { Page } from '#shared/kernel/answers'
 import type { PageQuery } from '#shared/kernel/machine'
 import { asc, count, desc, eq } from 'drizzle-orm'
 import type { ViewInput } from '../../kernel/file'
-import type { Tx } from '../../kernel/journal'
+import type { Tx } from '../../kernel/history/journal'
 import { machines } from '../../kernel/trunk'
 import { partNeeds } from './schema'
 

@@ -1,7 +1,7 @@
 import { hasHiddenSigns, lookOf } from '#core/kernel/names'
 import { InputError } from '#core/kernel/input-error'
 import { and, eq, inArray } from 'drizzle-orm'
-import { type Tx, collectionChain } from '../../kernel/journal'
+import { type Tx, collectionChain } from '../../kernel/history/journal'
 import { journal } from '../../kernel/trunk'
 import { people } from './schema'
 

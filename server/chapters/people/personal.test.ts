@@ -1,7 +1,7 @@
 import { expect, it } from 'vitest'
 import { serverBench } from '../../../tests/support/server-bench'
-import { verifyChains } from '../../kernel/chains'
-import { noteHistory } from '../../kernel/noting'
+import { verifyChains } from '../../kernel/history/chains'
+import { noteHistory } from '../../kernel/history/noting'
 import { carryOut } from '../../kernel/carry-out'
 import { findBySignIn, keptOf } from './index'
 

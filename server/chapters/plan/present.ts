@@ -1,6 +1,6 @@
 import { and, eq, gt, isNull, sql } from 'drizzle-orm'
 import { eveningDay } from '#core/planning/evening-day'
-import type { Tx } from '../../kernel/journal'
+import type { Tx } from '../../kernel/history/journal'
 import { people } from '../people/index'
 import { practiceOf } from '../practice/index'
 import { eveningPeople } from './schema'

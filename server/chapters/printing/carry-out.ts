@@ -4,7 +4,7 @@ import { NotFound, NotNow } from '../../kernel/refusals'
 import { machineByTag } from '../../kernel/sheet'
 import { expectVersion } from '../../kernel/versions'
 import type { Work } from '../../kernel/work'
-import type { Tx } from '../../kernel/journal'
+import type { Tx } from '../../kernel/history/journal'
 import { printJobs, printers } from './schema'
 
 /** More than these wait for no printer. */

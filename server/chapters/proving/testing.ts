@@ -3,7 +3,7 @@ import { type TestLine, checkLines, checkLook, lineStates, testWait, usualLines 
 import type { CommandInput } from '#shared/chapters/index'
 import { and, eq } from 'drizzle-orm'
 import type { MachineFile } from '../../kernel/file'
-import type { Tx } from '../../kernel/journal'
+import type { Tx } from '../../kernel/history/journal'
 import { NotFound, NotNow } from '../../kernel/refusals'
 import { expectVersion } from '../../kernel/versions'
 import type { MachineWork, Work } from '../../kernel/work'

@@ -2,7 +2,7 @@ import { gzipSync } from 'node:zlib'
 import { InputError } from '#core/kernel/input-error'
 import { toolById } from '#shared/tools/index'
 import { readToolInput } from '#shared/tools/tool'
-import { type MaybePrepared, type Prepared, preparation } from '../../kernel/preparation'
+import { type MaybePrepared, type Prepared, preparation } from '../../kernel/turns/preparation'
 
 /** What an instrument said of an input, as it goes into the history of a machine. */
 export interface Judged {

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto'
 import { strFromU8 } from 'fflate'
 import { z } from 'zod'
-import { beginning, digestOf, linkOf } from '../../kernel/chains'
+import { beginning, digestOf, linkOf } from '../../kernel/history/chains'
 
 /** The archive of a machine, by itself: whoever checks one needs nothing else of the product. */
 export const archiveFormat = 'jolly-bench-machine/1'

@@ -1,6 +1,6 @@
 import { asc, count, desc, eq, inArray } from 'drizzle-orm'
 import type { ModelPage } from '#shared/chapters/models/index'
-import type { Tx } from '../../kernel/journal'
+import type { Tx } from '../../kernel/history/journal'
 import { NotFound } from '../../kernel/refusals'
 import { machineSummaries, machines } from '../../kernel/trunk'
 import { faults } from '../faults/index'

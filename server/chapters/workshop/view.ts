@@ -3,7 +3,7 @@ import type { ViewOf } from '#shared/chapters/index'
 import type { WorkshopView } from '#shared/chapters/workshop/index'
 import { and, asc, desc, eq, isNull } from 'drizzle-orm'
 import type { ViewInput } from '../../kernel/file'
-import type { Tx } from '../../kernel/journal'
+import type { Tx } from '../../kernel/history/journal'
 import { machines } from '../../kernel/trunk'
 import { bookings, sharedThings, shelfMaterials } from './schema'
 

@@ -1,7 +1,7 @@
 import { getQuery, getRouterParam } from 'h3'
 import { z } from 'zod'
 import { type HistoryPart, historyPartNames } from '#shared/kernel/history-parts'
-import { historyOf } from '../../../kernel/history'
+import { historyOf } from '../../../kernel/history/history'
 import { machineByTag } from '../../../kernel/sheet'
 
 const HistoryQuery = z.object({

@@ -1,9 +1,9 @@
 import { and, asc, eq, gt, isNull, sql } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
-import { assembled } from './assembled'
-import type { Tx } from './journal'
-import { machines, settlings } from './trunk'
-import type { Scope } from './work'
+import { assembled } from '../assembled'
+import type { Tx } from '../history/journal'
+import { machines, settlings } from '../trunk'
+import type { Scope } from '../work'
 
 export type SettlingRow = typeof settlings.$inferSelect
 

@@ -1,7 +1,7 @@
 import { desc, eq } from 'drizzle-orm'
 import { historyNoted, noteAfter, type Noted } from './chains'
-import { journal } from './trunk'
-import type { Bench, Work } from './work'
+import { journal } from '../trunk'
+import type { Bench, Work } from '../work'
 
 /** What is not noted for so long, or grows to so many entries, is noted. */
 const everyMs = 60 * 60 * 1000

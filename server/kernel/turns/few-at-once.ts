@@ -1,4 +1,4 @@
-import { Busy, TookTooLong } from './refusals'
+import { Busy, TookTooLong } from '../refusals'
 
 export interface FewLimits {
   /** How many run at once. */

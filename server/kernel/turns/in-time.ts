@@ -1,4 +1,4 @@
-import { Refusal } from './refusals'
+import { Refusal } from '../refusals'
 
 /** A request came so slowly that it would have held a place for nothing. */
 export class TooSlow extends Refusal {

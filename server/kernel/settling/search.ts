@@ -1,8 +1,8 @@
 import { createHash } from 'node:crypto'
 import { sql } from 'drizzle-orm'
-import { assembled } from './assembled'
-import type { MachineFile } from './file'
-import type { Tx } from './journal'
+import { assembled } from '../assembled'
+import type { MachineFile } from '../file'
+import type { Tx } from '../history/journal'
 
 export interface SearchText {
   tag: string

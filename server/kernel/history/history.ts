@@ -3,7 +3,7 @@ import { type HistoryPart, historyParts } from '#shared/kernel/history-parts'
 import { isStrikeable, sentenceOf } from '#shared/chapters/index'
 import type { HistoryLine } from '#shared/kernel/machine'
 import type { Tx } from './journal'
-import { journal } from './trunk'
+import { journal } from '../trunk'
 
 interface HistoryAsked {
   before?: number

@@ -1,9 +1,9 @@
 import { readForHazards } from '#core/safety/free-text'
 import { writtenIn } from '#shared/chapters/index'
 import { and, asc, eq, gt, isNotNull } from 'drizzle-orm'
-import type { Db } from './db'
+import type { Db } from '../db'
 import type { Tx } from './journal'
-import { journal, sayings } from './trunk'
+import { journal, sayings } from '../trunk'
 
 /** An entry of a machine, as the ear needs it. */
 interface Entry {

@@ -1,6 +1,6 @@
 import { and, desc, eq, gt, max } from 'drizzle-orm'
 import { type Tx, collectionChain } from './journal'
-import { journal } from './trunk'
+import { journal } from '../trunk'
 
 /** Clocks of computers are put right by seconds; beyond this one has been set back, or has lost its battery. */
 const allowedMs = 60_000

@@ -1,10 +1,10 @@
 import { and, asc, eq, isNotNull, lt, lte, sql } from 'drizzle-orm'
-import { assembled } from './assembled'
-import { noteDue, noteHistory } from './noting'
+import { assembled } from '../assembled'
+import { noteDue, noteHistory } from '../history/noting'
 import { type SettlingRow, firstSettling, nextOf } from './settlings'
-import { commandsDone, machineSummaries, machines, settlings } from './trunk'
-import { carryOut } from './carry-out'
-import type { Bench, Person } from './work'
+import { commandsDone, machineSummaries, machines, settlings } from '../trunk'
+import { carryOut } from '../carry-out'
+import type { Bench, Person } from '../work'
 
 /** Entries of what time alone has changed are in the program's own name. */
 const program: Person = { id: 0, name: 'Jolly Bench' }

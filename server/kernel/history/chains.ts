@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto'
-import type { Db } from './db'
-import type { journal } from './trunk'
+import type { Db } from '../db'
+import type { journal } from '../trunk'
 
 /** The hash chains of the history, by themselves: whoever checks them needs nothing else of the product. */
 

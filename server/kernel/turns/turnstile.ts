@@ -1,4 +1,4 @@
-import { Busy } from './refusals'
+import { Busy } from '../refusals'
 
 /**
  * Lets requests work one after the other, each in a turn of the event loop of its own, and whoever asks in turn with the others: somebody who

@@ -1,6 +1,6 @@
 import { Piscina } from 'piscina'
 import { type FewLimits, fewAtOnce } from './few-at-once'
-import { TookTooLong } from './refusals'
+import { TookTooLong } from '../refusals'
 
 export interface PoolLimits extends FewLimits {
   /** So long one piece of work may take, in milliseconds. */

@@ -1,8 +1,8 @@
 import { eq } from 'drizzle-orm'
 import { type EntryData, type EntryKind, entries } from '#shared/chapters/index'
-import type { Db } from './db'
+import type { Db } from '../db'
 import { beginning, hashOf } from './chains'
-import { journal, journalHeads } from './trunk'
+import { journal, journalHeads } from '../trunk'
 
 export type Tx = Pick<Db, 'select' | 'insert' | 'update' | 'delete' | 'run' | 'all' | 'get'>
 

@@ -1,9 +1,9 @@
 import type { Assessment } from '#core/planning/assess'
 import { closingsOf } from '#core/safety/closings'
 import type { MachineSummary } from '#shared/kernel/machine'
-import { assembled } from './assembled'
-import type { MachineFile } from './file'
-import type { machineSummaries } from './trunk'
+import { assembled } from '../assembled'
+import type { MachineFile } from '../file'
+import type { machineSummaries } from '../trunk'
 
 type Columns = Omit<typeof machineSummaries.$inferSelect, 'machineId' | 'card' | 'searchHash'>
 
