@@ -1,7 +1,7 @@
 import { expect, it } from 'vitest'
 import { judgeOutcome } from '../stewardship/outcome'
 import { proposeBulletins } from './bulletins'
-import { judgeJob, judgePrinter, mediaFor, mediaSizeMm } from './printer'
+import { judgeJob, judgePrinter, mediaFor, mediaSizeMm } from '../printing/printer'
 
 const seen = { name: 'x', state: 'idle', reasons: ['none'], accepting: true, formats: ['application/pdf'], media: [] }
 

@@ -1,9 +1,9 @@
 import { createServer } from 'node:net'
 import { afterEach, expect, it } from 'vitest'
 import type { MeterFunction } from '#core/power/scpi'
-import { MeterDesk } from '../../server/meter/desk'
-import { addressOfMeter } from '../../server/meter/desk'
-import { close, open, runningById } from '../../server/starts/running'
+import { MeterDesk } from '../../server/chapters/meter/desk'
+import { addressOfMeter } from '../../server/chapters/meter/desk'
+import { close, open, runningById } from '../../server/chapters/starts/running'
 
 /** What a slow meter shows in each function: nobody can take one figure for another. */
 const shows: Partial<Record<string, number>> = { 'VOLT:DC': 5, 'VOLT:AC': 0.01, 'RES': 470, 'TEMP': 21, 'CURR:DC': 0.4 }

@@ -2,9 +2,9 @@ import { connect } from 'node:net'
 import { afterEach, describe, expect, it } from 'vitest'
 import { type StandIn, startStandIn } from './stand-in'
 import { scenarioNames } from './simulated-machine'
-import { close, open, runningById } from '../../server/starts/running'
-import { MeterDesk } from '../../server/meter/desk'
-import { ScpiClient } from '../../server/meter/scpi-client'
+import { close, open, runningById } from '../../server/chapters/starts/running'
+import { MeterDesk } from '../../server/chapters/meter/desk'
+import { ScpiClient } from '../../server/chapters/meter/scpi-client'
 
 let standIn: StandIn
 let clock = Date.now()

@@ -34,7 +34,7 @@ import { workOff } from '../../server/kernel/settling/caretaker'
 import * as kernel from '../../server/kernel/perform'
 import { machineByTag, machineSheet } from '../../server/kernel/sheet'
 import type { Bench, Person } from '../../server/kernel/work'
-import { close, happen, open } from '../../server/starts/running'
+import { close, happen, open } from '../../server/chapters/starts/running'
 import { drawPhotographs } from './photographs'
 
 /** A command of the demo's stories, before it is carried out. */

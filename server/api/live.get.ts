@@ -1,7 +1,7 @@
 import { createEventStream, getQuery } from 'h3'
 import { listen } from '../live/hub'
 import { openStream } from '../live/streams'
-import { watch } from '../starts/running'
+import { watch } from '../chapters/starts/running'
 
 const pingSeconds = 20
 

@@ -1,4 +1,4 @@
-import { printerView } from '../printing/queue'
+import { printerView } from '../chapters/printing/queue'
 
 /** The printer of labels as the server sees it, and its queue. */
 export default defineAnswer(async event => {

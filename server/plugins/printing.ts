@@ -1,6 +1,6 @@
 import { v7 as uuidv7 } from 'uuid'
 import { listen } from '../live/hub'
-import { anythingWaits, forgetPrinted, holdUnfinished, workQueue } from '../printing/queue'
+import { anythingWaits, forgetPrinted, holdUnfinished, workQueue } from '../chapters/printing/queue'
 import { useBench } from '../utils/bench'
 import { labels } from '../utils/pools'
 

@@ -4,7 +4,7 @@ import { machineByTag } from '../kernel/sheet'
 import { listen } from '../live/hub'
 import { breakOff, openStart, starts } from '../chapters/starts/index'
 import { carryOutOn } from '../kernel/carry-out'
-import { allRunning, close, happen, open, runningOn } from '../starts/running'
+import { allRunning, close, happen, open, runningOn } from '../chapters/starts/running'
 import { useBench } from '../utils/bench'
 import { useMeterDesk } from '../utils/meter'
 

@@ -1,4 +1,4 @@
-import { MeterDesk } from '../meter/desk'
+import { MeterDesk } from '../chapters/meter/desk'
 import { practiceOf } from '../chapters/practice/index'
 import { useBench } from './bench'
 

@@ -1,6 +1,6 @@
-import type { PrintFormat } from '#core/sharing/printer'
+import type { PrintFormat } from '#core/printing/printer'
 import { giveWay } from '../kernel/turns/give-way'
-import { type Label, drawLabel } from '../printing/label-drawing'
+import { type Label, drawLabel } from '../chapters/printing/label-drawing'
 
 giveWay()
 

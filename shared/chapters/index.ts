@@ -11,6 +11,7 @@ import { faults } from './faults/index'
 import { home } from './home/index'
 import { lists } from './lists/index'
 import { look } from './look/index'
+import { meter } from './meter/index'
 import { models } from './models/index'
 import { opening } from './opening/index'
 import { parts } from './parts/index'
@@ -49,6 +50,7 @@ export const chapters = {
   plan,
   record,
   practice,
+  meter,
   people,
   models,
   supplies,

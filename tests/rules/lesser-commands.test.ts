@@ -6,7 +6,7 @@ import { rememberFile } from '../../server/chapters/look/index'
 import { listModels } from '../../server/chapters/models/index'
 import { openSession, sessionStands } from '../../server/chapters/people/index'
 import { keepImage } from '../../server/files/image-file'
-import { printerView } from '../../server/printing/queue'
+import { printerView } from '../../server/chapters/printing/queue'
 import { serverBench } from '../support/server-bench'
 
 // What other tests of the server have no need of; each is carried out here and read back, so that none goes untried.

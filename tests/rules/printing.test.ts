@@ -7,8 +7,8 @@ import sharp from 'sharp'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { startPrinter } from '../../instruments/printer/stand-in'
 import { serverBench } from '../support/server-bench'
-import { drawLabel } from '../../server/printing/label-drawing'
-import { holdUnfinished, labelOf, printerView, workQueue } from '../../server/printing/queue'
+import { drawLabel } from '../../server/chapters/printing/label-drawing'
+import { holdUnfinished, labelOf, printerView, workQueue } from '../../server/chapters/printing/queue'
 
 const on = serverBench()
 const origin = 'http://bench.example'

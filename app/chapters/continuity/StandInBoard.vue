@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { boardTroubles } from '#core/simulation/simulated-board'
-import type { MeterView } from '#shared/chapters/practice/index'
+import type { MeterView } from '#shared/chapters/meter/index'
 
 /** Where the meter is the stand-in: which made-up board it measures, for practice. */
 const api = useApi()

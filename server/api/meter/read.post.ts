@@ -1,4 +1,4 @@
-import { MeterQuestion } from '#shared/chapters/practice/index'
+import { MeterQuestion } from '#shared/chapters/meter/index'
 import { probesOf } from '../../chapters/continuity/index'
 
 /** One measurement, once the figure stands still. */

@@ -1,4 +1,4 @@
-import { SimulationTyped } from '#shared/chapters/practice/index'
+import { SimulationTyped } from '#shared/chapters/meter/index'
 
 /** What the stand-in's simulated machine does; refused where the meter is a real one. */
 export default defineAnswer(async event => {

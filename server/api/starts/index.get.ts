@@ -1,5 +1,5 @@
 import type { RunningStart } from '#shared/chapters/starts/index'
-import { allRunning } from '../../starts/running'
+import { allRunning } from '../../chapters/starts/running'
 
 /** The starts that run at this moment, whichever machine. */
 export default defineAnswer(async (event): Promise<RunningStart[]> => {

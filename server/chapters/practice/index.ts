@@ -1,14 +1,14 @@
 import { serverChapter } from '../../kernel/chapter'
 import * as schema from './schema'
 import { practice } from './schema'
-import { confirmClock, setMeter, setPractice } from './carry-out'
+import { confirmClock, setPractice } from './carry-out'
 
 /** The practice: what can be done, with its rules in the core. */
 export const practiceChapter = serverChapter({
   name: 'practice',
   rests: { practice: { table: practice, of: () => 1 } },
   schema,
-  onCollection: { 'set-practice': setPractice, 'set-meter': setMeter, 'confirm-clock': confirmClock },
+  onCollection: { 'set-practice': setPractice, 'confirm-clock': confirmClock },
 })
 export * from './carry-out'
 export * from './schema'

@@ -1,7 +1,7 @@
 import { readableRails, startChecksOf } from '#core/power/rules'
 import { recordOf } from '../../kernel/assembled'
 import { expectedRailsOf, schoolOf, verdictWith } from '../power/index'
-import { harvest } from '../../starts/running'
+import { harvest } from './running'
 import { v7 as uuidv7 } from 'uuid'
 import { finding } from '#core/kernel/finding'
 import { InputError } from '#core/kernel/input-error'

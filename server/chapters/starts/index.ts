@@ -18,3 +18,4 @@ export const startsChapter = serverChapter({
 export * from './carry-out'
 export * from './schema'
 export * from './view'
+export { happen, runningById } from './running'

@@ -12,11 +12,6 @@ export const entries = {
     d => `Practice of ${d.name}: ${schoolNames[d.school].title.toLowerCase()}, numbering ${d.numbering}, zone ${d.zone}.`,
     closed,
   ),
-  'meter.set': entry(
-    z.object({ host: s, port: n.nullable() }),
-    d => (d.host ? `The meter answers at ${d.host}, port ${d.port}.` : 'No meter any more.'),
-    closed,
-  ),
   'clock.confirmed': entry(
     z.object({ minutes: n }),
     d => `The clock is right, though it stands ${d.minutes} minutes behind earlier entries: those were written under a wrong one.`,

@@ -1,7 +1,7 @@
 import { getRouterParam } from 'h3'
 import { StartEventTyped } from '#shared/chapters/starts/index'
 import { NotNow } from '../../../kernel/refusals'
-import { happen, runningOn } from '../../../starts/running'
+import { happen, runningOn } from '../../../chapters/starts/running'
 
 /** What somebody at the machine does or sees during its start. */
 export default defineAnswer(async event => {

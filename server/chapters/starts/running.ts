@@ -2,7 +2,7 @@ import type { RunDone } from '#core/power/noticed'
 import { type StartEvent, type StartRun, beginRun, runDone, stepStart } from '#core/power/start-ritual'
 import type { SampleKind } from '#core/power/start-watch'
 import type { StartFrame } from '#shared/chapters/starts/index'
-import type { starts } from '../chapters/starts/schema'
+import type { starts } from './schema'
 
 /**
  * Starts that are running just now. They live here and not in the database: readings come several times a second,

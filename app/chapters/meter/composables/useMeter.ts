@@ -1,5 +1,5 @@
 import type { MeterFunction } from '#core/power/scpi'
-import type { MeterReading, MeterView } from '#shared/chapters/practice/index'
+import type { MeterReading, MeterView } from '#shared/chapters/meter/index'
 
 /** The collection's meter: whether there is one, and one measurement from it. The browser never speaks to it; the server does. */
 const view = ref<MeterView>()

@@ -1,4 +1,4 @@
-import type { MeterView } from '#shared/chapters/practice/index'
+import type { MeterView } from '#shared/chapters/meter/index'
 import type { ScpiClient } from './scpi-client'
 
 export type Simulation = NonNullable<MeterView['simulation']>

@@ -6,8 +6,8 @@ import { type IncomingMessage, request as httpRequest } from 'node:http'
 import { request as httpsRequest } from 'node:https'
 import { isIP } from 'node:net'
 import ipp from 'ipp'
-import type { PrintFormat, PrinterSeen } from '#core/sharing/printer'
-import { addressNear, lookupNear } from '../near/networks'
+import type { PrintFormat, PrinterSeen } from '#core/printing/printer'
+import { addressNear, lookupNear } from '../../near/networks'
 import { type IppAnswer, UnreadableAnswer, jobNotFound, jobStates, printerStates, readIppAnswer, refusalWords, succeeded } from './ipp-answer'
 
 /** A client of the Internet Printing Protocol, as far as labels need it (RFC 8010, RFC 8011). */

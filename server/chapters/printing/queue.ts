@@ -1,14 +1,23 @@
-import { type PrintFormat, type PrinterJudged, type PrinterSeen, formatFor, judgeJob, judgePrinter, longestPrintMinutes, mediaFor } from '#core/sharing/printer'
+import {
+  type PrintFormat,
+  type PrinterJudged,
+  type PrinterSeen,
+  formatFor,
+  judgeJob,
+  judgePrinter,
+  longestPrintMinutes,
+  mediaFor,
+} from '#core/printing/printer'
 import { limitWords } from '#core/retest/sign-off'
 import { gateWords } from '#core/safety/gate'
 import type { PrinterView } from '#shared/chapters/printing/index'
 import { acquisitionNames } from '#shared/kernel/acquisitions'
 import { asc, desc, eq, inArray } from 'drizzle-orm'
-import { printJobs, printerOf } from '../chapters/printing/index'
-import { practiceOf } from '../chapters/practice/index'
-import { Refusal } from '../kernel/refusals'
-import { machineByTag, machineSheet } from '../kernel/sheet'
-import type { Bench } from '../kernel/work'
+import { printJobs, printerOf } from './index'
+import { practiceOf } from '../practice/index'
+import { Refusal } from '../../kernel/refusals'
+import { machineByTag, machineSheet } from '../../kernel/sheet'
+import type { Bench } from '../../kernel/work'
 import { PrinterTrouble, seeJob, seePrinter, sendJob } from './ipp-client'
 import type { Label } from './label-drawing'
 

@@ -4,7 +4,7 @@ import fontkit, { type Font } from '@pdf-lib/fontkit'
 import { PDFDocument, degrees, rgb } from 'pdf-lib'
 import QRCode from 'qrcode'
 import sharp from 'sharp'
-import type { PrintFormat } from '#core/sharing/printer'
+import type { PrintFormat } from '#core/printing/printer'
 
 /**
  * A label drawn as outlines: no font has to be in the printer, or on this computer. Lengths in mm, from the top left corner.
