@@ -2,8 +2,10 @@
 import { Dialog, DialogPanel } from '@headlessui/vue'
 import { PhCaretLineLeft, PhCaretLineRight } from '@phosphor-icons/vue'
 import { useLocalStorage } from '@vueuse/core'
+import { benchSheets } from '~/chapters/bench-sheets'
 
 const { connected } = useLive()
+useBenchSheets().sheets.value = benchSheets
 const { running } = useRunningStarts()
 const changes = useChanges()
 const session = useSession()

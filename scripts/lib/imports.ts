@@ -1,5 +1,5 @@
 import { existsSync, readFileSync, readdirSync } from 'node:fs'
-import { dirname, join, normalize } from 'node:path'
+import { basename, dirname, join, normalize } from 'node:path'
 import { DirectedGraph } from 'graphology'
 import { stronglyConnectedComponents } from 'graphology-components'
 import ts from 'typescript'
@@ -36,3 +36,26 @@ export const circlesIn = (graph: DirectedGraph): string[][] =>
     .filter(c => c.length > 1)
     .map(c => c.sort())
     .sort((a, b) => b.length - a.length)
+
+/**
+ * What Nuxt finds by its name and no import tells: components and composables of one chapter that a file of another, or of the kernel, uses so.
+ * @returns `file: name`
+ */
+export function unsaidUses(): string[] {
+  const files = readdirSync('app', { recursive: true, encoding: 'utf8' }).map(f => join('app', f))
+  const chapterOf = (file: string) => /^app\/(chapters\/[a-z]+|kernel)\//.exec(file)?.[1]
+  const names = new Map<string, string>()
+  for (const file of files.filter(f => f.startsWith('app/chapters/'))) {
+    if (file.endsWith('.vue')) names.set(basename(file, '.vue'), file)
+    else if (/composables\/[^/]+\.ts$/.test(file) && !file.endsWith('.test.ts'))
+      for (const [, name] of readFileSync(file, 'utf8').matchAll(/export (?:async )?(?:const|function) (\w+)/g)) names.set(name!, file)
+  }
+  return files
+    .filter(f => chapterOf(f) && /(?<!\.test)\.(ts|vue)$/.test(f))
+    .flatMap(file => {
+      const code = readFileSync(file, 'utf8')
+      const imported = new Set([...code.matchAll(/import (?:type )?(?:\{([^}]*)\}|(\w+))/g)].flatMap(m => (m[1] ?? m[2]!).split(/[\s,]+/)))
+      const used = new Set([...code.matchAll(/<([A-Z]\w+)|\b(\w+)\(/g)].map(m => (m[1] ?? m[2])!))
+      return [...used].filter(name => names.has(name) && !imported.has(name) && chapterOf(names.get(name)!) !== chapterOf(file)).map(name => `${file}: ${name}`)
+    })
+}

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import type { SheetOf } from '#shared/chapters/index'
+import { PhotographsCard } from '../look/index'
+import { ConsentCard, SpendingCard } from '../stewardship/index'
 
 defineProps<{ sheet: SheetOf<'arrive' | 'stewardship' | 'look'> }>()
 </script>

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import type { SheetOf } from '#shared/chapters/index'
+import { WaitsCard } from '../waits/index'
+import { SharedThingsCard } from '../workshop/index'
 
 /** Clean, in the order of the work: what got in, the plan, what dries, what is whitened, the waits. */
 defineProps<{ sheet: SheetOf<'cleaning' | 'workshop'> }>()

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { SheetOf } from '#shared/chapters/index'
+import { UsedFromShelf } from '../workshop/index'
 
 /** The step at hand: why, its cautions, done, who takes it, or why it is left out. */
 const props = defineProps<{ tag: string; step: SheetOf<'cleaning'>['cleaning']['steps'][number] }>()

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { type Contact, contactNames } from '#core/continuity/contact'
 import type { BoardPicture, ProbeCheck } from '#shared/chapters/continuity/index'
+import { useMeter } from '../meter/index'
 
 /** One pair in big type: what is expected, the reading, or what was heard. */
 const props = defineProps<{

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { boardTroubles } from '#core/simulation/simulated-board'
 import type { MeterView } from '#shared/chapters/meter/index'
+import { useMeter } from '../meter/index'
 
 /** Where the meter is the stand-in: which made-up board it measures, for practice. */
 const api = useApi()

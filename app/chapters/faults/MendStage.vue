@@ -1,5 +1,8 @@
 <script setup lang="ts">
 import type { SheetOf } from '#shared/chapters/index'
+import { ProbeCard } from '../continuity/index'
+import { PartsCard } from '../parts/index'
+import { SisterBulletins } from '../sharing/index'
 
 defineProps<{ sheet: SheetOf<'faults' | 'parts' | 'continuity' | 'sharing'> }>()
 </script>

@@ -4,6 +4,7 @@ import { partKindNames, partKinds } from '#core/diagnosis/part-priors'
 import { symptomNames } from '#core/diagnosis/symptoms'
 import { photographUrl } from '#shared/chapters/look/index'
 import type { MachineSheet, SheetOf } from '#shared/chapters/index'
+import { PhotographForIt } from '../look/index'
 
 /** One fault: its words, what was observed, tried, thought and repaired, and what it turned out to be. */
 const props = defineProps<{ sheet: SheetOf<'faults'>; fault: MachineSheet['faults'][number] }>()

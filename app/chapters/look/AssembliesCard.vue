@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { grades, presenceNames } from '#core/condition/grades'
 import type { MachineSheet, SheetOf } from '#shared/chapters/index'
+import { DateCodeForm } from '../arrive/index'
 
 /** The machine as its parts, the worst first: there or not, in what condition, with what damage; dashed where nobody has looked. */
 const props = defineProps<{ sheet: SheetOf<'arrive' | 'look'> }>()

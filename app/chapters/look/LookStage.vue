@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import type { SheetOf } from '#shared/chapters/index'
+import { OpeningCard } from '../opening/index'
+import { LettersCard, PathsCard } from '../stewardship/index'
 
 defineProps<{ sheet: SheetOf<'arrive' | 'stewardship' | 'look' | 'opening'> }>()
 </script>

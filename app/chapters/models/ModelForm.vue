@@ -2,6 +2,7 @@
 import { PhPlus, PhX } from '@phosphor-icons/vue'
 import { threeRailMemory } from '#core/power/test-points'
 import type { ModelView } from '#shared/chapters/models/index'
+import { InletFields, typedInlet } from '../supplies/index'
 
 /** What is known of a model; one form for a new one and for one that is there. */
 const props = defineProps<{ model?: ModelView; known: ModelView[] }>()

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { SheetOf } from '#shared/chapters/index'
+import { PhotographForIt } from '../look/index'
 
 /** What is noted of one step of opening; photograph and fixings first, for they are what is forgotten. */
 const props = defineProps<{ sheet: SheetOf<'look' | 'opening'> }>()

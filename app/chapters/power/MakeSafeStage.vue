@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import type { PowerFacts } from '#core/safety/power-facts'
 import type { SheetOf } from '#shared/chapters/index'
+import { FirstStartCard } from '../starts/index'
+import { SupplyCard } from '../supplies/index'
 
 /** The gate as it stands, or as it would stand with what is being entered; then what it rests on, in the order of the work. */
 const props = defineProps<{ sheet: SheetOf<'look' | 'power' | 'starts'> }>()

@@ -4,6 +4,7 @@ import { parseReading } from '#core/kernel/quantity'
 import { type OffVerdict, judgeOffState, offVerdictWords } from '#core/power/off-state'
 import type { Finding } from '#core/kernel/finding'
 import type { SheetOf } from '#shared/chapters/index'
+import { MeterButton } from '../meter/index'
 
 /** Every rail to ground before anything is powered; judged while it is typed, and what reads short closes the gate. */
 const props = defineProps<{ sheet: SheetOf<'power'> }>()

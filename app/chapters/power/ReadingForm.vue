@@ -3,6 +3,7 @@ import { parseQuantity } from '#core/kernel/quantity'
 import { type Load, judgeRails, loadWords, loads, shownRail } from '#core/power/rails'
 import type { Finding } from '#core/kernel/finding'
 import type { SheetOf } from '#shared/chapters/index'
+import { MeterButton } from '../meter/index'
 
 /** One reading, judged as it is typed: together with the readings there are, as it will be once kept. */
 const props = defineProps<{ sheet: SheetOf<'power'>; brief?: boolean }>()

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { parseQuantity } from '#core/kernel/quantity'
 import { type WarmPart, judgeTemperature, warmPartNames, warmParts } from '#core/power/temperature'
+import { MeterButton } from '../meter/index'
 
 /** One temperature, judged as it is typed. */
 const props = defineProps<{ tag: string; brief?: boolean }>()

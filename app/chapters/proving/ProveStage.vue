@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { SheetOf } from '#shared/chapters/index'
+import { RailsCard } from '../power/index'
 
 defineProps<{ sheet: SheetOf<'power' | 'proving'> }>()
 </script>

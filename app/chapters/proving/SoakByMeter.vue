@@ -3,6 +3,7 @@ import { InputError } from '#core/kernel/input-error'
 import { parseQuantity } from '#core/kernel/quantity'
 import { readingPasses } from '#core/retest/soak-log'
 import { type MeterFunction, meterFunctionNames, meterFunctions } from '#core/power/scpi'
+import { useMeter } from '../meter/index'
 
 /** Passes by the meter: a reading every so often, within its limits or not. It goes on while this page is open, and stops where the meter does. */
 const props = defineProps<{ tag: string; soakId: number }>()

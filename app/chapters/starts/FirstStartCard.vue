@@ -5,6 +5,8 @@ import { loadWords, loads } from '#core/power/rails'
 import { warmParts, warmPartNames } from '#core/power/temperature'
 import { skills } from '#core/kernel/skills'
 import type { CommandRequest, SheetOf } from '#shared/chapters/index'
+import { useMeter } from '../meter/index'
+import { CheckList } from '../power/index'
 
 /** What is seen to before an attended start, who stands where, and the starts there were. */
 const props = defineProps<{ sheet: SheetOf<'power' | 'starts'> }>()

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { MeterView } from '#shared/chapters/meter/index'
+import { useMeter } from '../meter/index'
 
 /** Where the meter is the stand-in: what the simulated machine does, and its switch. A real machine has its own. */
 const api = useApi()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
-import { PhCamera, PhGauge, PhMagnifyingGlass, PhThermometer, PhWarning, PhX } from '@phosphor-icons/vue'
+import { PhMagnifyingGlass, PhX } from '@phosphor-icons/vue'
 
 /** At the bottom of a phone, under the thumb: what the hand needs at the bench, for whatever machine is open. */
 const bench = useBenchSheets()
@@ -10,24 +10,8 @@ const open = computed(() => bench.open.value)
 /** The machine that is open, or the one found for this sheet. */
 const found = ref('')
 const tag = computed(() => String(route.params.tag ?? '') || found.value)
-const sheets = {
-  reading: { title: 'Reading', icon: PhGauge, may: 'take-reading', view: defineAsyncComponent(() => import('../../chapters/power/BenchReading.vue')) },
-  fault: { title: 'Fault', icon: PhWarning, may: 'report-fault', view: defineAsyncComponent(() => import('../../chapters/faults/BenchFault.vue')) },
-  temperature: {
-    title: 'Temperature',
-    icon: PhThermometer,
-    may: 'take-temperature',
-    view: defineAsyncComponent(() => import('../../chapters/power/BenchTemperature.vue')),
-  },
-  photograph: {
-    title: 'Photograph',
-    icon: PhCamera,
-    may: 'add-photograph',
-    view: defineAsyncComponent(() => import('../../chapters/look/BenchPhotograph.vue')),
-  },
-} as const
-const offered = computed(() => (Object.keys(sheets) as (keyof typeof sheets)[]).filter(name => session.may(sheets[name].may)))
-const shown = computed(() => (open.value && open.value !== 'find' ? sheets[open.value] : undefined))
+const offered = computed(() => bench.sheets.value.filter(sheet => session.may(sheet.may)))
+const shown = computed(() => bench.sheets.value.find(sheet => sheet.name === open.value))
 const close = () => {
   bench.open.value = undefined
   found.value = ''
@@ -42,13 +26,13 @@ watch(() => route.path, close)
     class="bar no-print fixed inset-x-0 bottom-0 z-30 grid auto-cols-fr grid-flow-col border-t border-edge bg-card"
   >
     <button
-      v-for="name in offered"
-      :key="name"
+      v-for="sheet in offered"
+      :key="sheet.name"
       type="button"
       class="grid min-h-14 justify-items-center gap-0.5 py-1.5 text-xs"
-      @click="bench.open.value = name"
+      @click="bench.open.value = sheet.name"
     >
-      <component :is="sheets[name].icon" aria-hidden="true" class="h-6 w-6 text-enamel" />{{ sheets[name].title }}
+      <component :is="sheet.icon" aria-hidden="true" class="h-6 w-6 text-enamel" />{{ sheet.title }}
     </button>
     <button type="button" class="grid min-h-14 justify-items-center gap-0.5 py-1.5 text-xs" @click="bench.open.value = 'find'">
       <PhMagnifyingGlass aria-hidden="true" class="h-6 w-6 text-enamel" />Find

@@ -1,5 +1,17 @@
-export type BenchSheet = 'reading' | 'fault' | 'temperature' | 'photograph' | 'find'
+import type { Component } from 'vue'
+import type { CommandName } from '#shared/chapters/index'
 
-/** Which of the sheets at the bench is open; one for the whole page. */
-const open = ref<BenchSheet>()
-export const useBenchSheets = () => ({ open })
+/** Something that the hand needs at the bench, opened over whatever machine is open. */
+export interface BenchSheet {
+  name: string
+  title: string
+  icon: Component
+  may: CommandName
+  view: Component
+}
+
+/** Which of the sheets at the bench is open, by its name, or `find`; one for the whole page. */
+const open = ref<string>()
+/** The sheets that there are, as the chapters declare them. */
+const sheets = shallowRef<readonly BenchSheet[]>([])
+export const useBenchSheets = () => ({ open, sheets })

@@ -1,6 +1,4 @@
 import { stageNames, stages } from '#core/kernel/stages'
-import type { CommandName } from '#shared/chapters/index'
-import type { BenchSheet } from '~/kernel/bench/useBenchSheets'
 
 /** Something that can be done from everywhere by typing the beginning of its name. */
 export interface PaletteAction {
@@ -10,12 +8,6 @@ export interface PaletteAction {
   act: () => void
 }
 
-const sheets: [BenchSheet, string, CommandName][] = [
-  ['reading', 'Reading', 'take-reading'],
-  ['fault', 'Fault', 'report-fault'],
-  ['temperature', 'Temperature', 'take-temperature'],
-  ['photograph', 'Photograph', 'add-photograph'],
-]
 export const places = [
   { to: '/', name: 'Today' },
   { to: '/store', name: 'Store' },
@@ -37,7 +29,9 @@ export function usePalette() {
     const tag = route.params.tag ? String(route.params.tag) : ''
     const ofMachine: PaletteAction[] = tag
       ? [
-          ...sheets.filter(([, , command]) => session.may(command)).map(([sheet, says]) => ({ says, of: tag, act: () => void (bench.open.value = sheet) })),
+          ...bench.sheets.value
+            .filter(sheet => session.may(sheet.may))
+            .map(({ name, title }) => ({ says: title, of: tag, act: () => void (bench.open.value = name) })),
           ...stages.map(stage => ({ says: stageNames[stage], of: tag, act: () => void navigateTo({ path: `/m/${tag}`, query: { stage } }) })),
           { says: 'Label', of: tag, act: () => void navigateTo({ path: '/labels', query: { tags: tag } }) },
         ]

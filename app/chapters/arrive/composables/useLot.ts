@@ -4,6 +4,7 @@ import { lookAlikes } from '#core/identify/look-alike'
 import { type LotField, lotFields } from '#core/identify/lot-columns'
 import type { ModelView } from '#shared/chapters/models/index'
 import { type LotCommon, type LotReading, type LotRow, readLotRow } from '#shared/chapters/arrive/index'
+import { modelNamed, useModels } from '../../models/index'
 
 export interface LotLine extends LotRow {
   key: number

@@ -36,16 +36,12 @@ const start = computed(() => runningOn(tag.value))
 const { submitCommand: move, busy: moving } = useCommand('move-to-stage', tag)
 const { submitCommand: bench, busy: benching } = useCommand('put-on-bench', tag)
 
+const panels = useAskedPanel()
+watch(tag, () => (panels.asked.value = undefined))
 /** Opens a stage and puts the cursor into the first field of one of its forms. */
 async function begin(stage: Stage, form: string) {
   await view(stage)
-  await nextTick()
-  const opener = [...document.querySelectorAll<HTMLElement>('main button')].find(
-    b => b.textContent?.trim() === form && b.getAttribute('aria-expanded') === 'false',
-  )
-  opener?.click()
-  await nextTick()
-  document.querySelector<HTMLElement>(`form[aria-label="${form}"] :is(input, textarea)`)?.focus()
+  panels.asked.value = form
 }
 const sheets = useBenchSheets()
 useShortcuts([

@@ -1,0 +1,3 @@
+/** What other chapters may show of this one. */
+export { default as MeterButton } from './MeterButton.vue'
+export { useMeter } from './composables/useMeter'
