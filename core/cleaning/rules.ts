@@ -2,10 +2,11 @@ import { commonPractice, finding } from '../kernel/finding'
 import { discipline } from '../kernel/discipline'
 import { move } from '../kernel/move'
 import { step } from '../kernel/step'
-import { type Heard, contradiction, heard, slug } from '../kernel/heard'
+import { type Heard, contradiction, heard, meaning, slug } from '../kernel/heard'
 import { type Contamination, contaminationKinds, contaminationStateNames, nextCleaningStep } from './contamination'
 import { type ThingKind, insideThing, thingKinds, wets } from './bookings'
 import { type DryingResult, judgeDrying } from './drying'
+import { type WaitKind, keepsOff, waitKindOf, waitKinds } from './wait-kinds'
 
 /** A part that is laid out to dry, and weighed as it does. */
 export interface Drying {
@@ -28,8 +29,8 @@ export interface BookedPlace {
 }
 export interface CleaningRecord {
   cleanings: readonly unknown[]
-  /** Waits that nobody has ended. */
-  waits: readonly { what: string; until: string }[]
+  /** Waits that nobody has ended, with what somebody said they are; nothing where nobody has. */
+  waits: readonly { what: string; until: string; kind: WaitKind | null }[]
   /** Places in shared things that nobody has said it came out of. */
   bookings: readonly BookedPlace[]
   contaminations: readonly Contamination[]
@@ -43,7 +44,7 @@ export interface CleaningRecord {
 }
 export interface CleaningFacts {
   cleanings: number
-  waits: { what: string; until: string; over: boolean }[]
+  waits: { what: string; until: string; over: boolean; kind: WaitKind }[]
   /** The next step of each thing that got in; `waits` where something is drying still. */
   contaminated: { says: string; why: string; waits: boolean }[]
   dryings: { what: string; weighAt: string; says: string }[]
@@ -89,7 +90,7 @@ export const cleaningFacts = (record: CleaningRecord, now: string): CleaningFact
   const open = cleaningSteps.filter(s => s.state === 'open')
   return {
     cleanings: cleanings.length + done,
-    waits: waits.map(({ what, until }) => ({ what, until, over: until <= now })),
+    waits: waits.map(w => ({ what: w.what, until: w.until, over: w.until <= now, kind: waitKindOf(w) })),
     bookings: bookings.map(({ what, kind, from, until }) => ({ what, where: thingKinds[kind].toLowerCase(), from, until, over: until <= now })),
     contaminated: contaminations.flatMap(c => {
       const next = nextCleaningStep(c)
@@ -125,7 +126,7 @@ export const cleaningFacts = (record: CleaningRecord, now: string): CleaningFact
 
 /** What of it is wet just now, in words: waits in which something dries, and series that are not dry yet. */
 export const wetNow = ({ waits, dryings, bookings }: Pick<CleaningRecord, 'waits' | 'dryings' | 'bookings'>, now: string): string[] => [
-  ...waits.filter(w => wet.test(w.what) && w.until > now).map(w => w.what),
+  ...waits.filter(w => keepsOff(waitKindOf(w)) && w.until > now).map(w => w.what),
   ...dryings.filter(d => !d.endedAt && judgeSeries(d, now).state !== 'dry').map(d => `${d.what} is not dry by its mass`),
   ...bookings.filter(b => wets.includes(b.kind) && b.from <= now).map(b => `${b.what} lies ${insideThing[b.kind]}`),
 ]
@@ -137,52 +138,50 @@ export function driesAlready(
   now: string,
 ): boolean {
   const named = (text: string) => text.toLowerCase().includes(what.toLowerCase())
-  return waits.some(w => w.until > now && named(w.what) && /\bdry/i.test(w.what)) || dryings.some(d => !d.endedAt && named(d.what))
+  return waits.some(w => w.until > now && named(w.what) && waitKindOf(w) === 'wet') || dryings.some(d => !d.endedAt && named(d.what))
 }
-
-/** Whether something of the machine is wet in a wait of these words. */
-export const driesInWait = (what: string): boolean => wet.test(what)
-
-/** Waits in which something of the machine is wet, hot or away; waits for the post or an answer; by what is written of them. */
-const wet = /\bdry|oven|\bbak|wet\b|rins|wash|soak(?! test)|\bbath|damp|neutralis|vinegar|varnish|lacquer|\bmask\b/i
-const elsewhere = /\bpost\b|parcel|deliver|order|answer|reply|letter|owner|quote|arriv|\bpart\b|soak test|overnight|without mains|run(s|ning)?\b|clock/i
 
 /**
  * What the gate hears of a wait: what dries or soaks stops it, and once the time is over somebody has to say that it is dry.
- * A wait that is not understood guards it. Common practice, no source.
+ * What is away, or nobody has said of, guards it. Common practice, no source.
  */
 function waitsHeard({ waits }: CleaningRecord, now: string): Heard[] {
-  return waits.flatMap(({ what, until }): Heard[] => {
-    if (wet.test(what))
-      return until > now
-        ? [
-            heard(
-              finding(
-                'stop',
-                'wait.wet',
-                `Not yet: ${what}.`,
-                'What is wet conducts, and a just-washed thing may fail until it is really dry.',
-                commonPractice,
+  return waits.flatMap((wait): Heard[] => {
+    const { what, until } = wait
+    switch (waitKinds[waitKindOf(wait)].gate) {
+      case 'stop':
+        return until > now
+          ? [
+              heard(
+                finding(
+                  'stop',
+                  'wait.wet',
+                  `Not yet: ${what}.`,
+                  'What is wet conducts, and a just-washed thing may fail until it is really dry.',
+                  commonPractice,
+                  { when: 'by-itself' },
+                ),
+                'Let the wait run out, look whether it is dry, and end it.',
               ),
-              'Let the wait run out, look whether it is dry, and end it.',
-            ),
-          ]
-        : [
-            contradiction(
-              'wait.over',
-              `The time is over, and nobody has said that it is done: ${what}.`,
-              'Time alone dries nothing.',
-              'Look at it, and end the wait.',
-            ),
-          ]
-    return elsewhere.test(what)
-      ? []
-      : [
+            ]
+          : [
+              contradiction(
+                'wait.over',
+                `The time is over, and nobody has said that it is done: ${what}.`,
+                'Time alone dries nothing.',
+                'Look at it, and end the wait.',
+              ),
+            ]
+      case 'care':
+        return [
           heard(
             finding('care', 'wait.running', `Something of it is being waited for: ${what}.`, 'What is away or being worked on is not whole.'),
-            'End the wait once it is over.',
+            'Say what kind of wait it is; end it once it is over.',
           ),
         ]
+      case null:
+        return []
+    }
   })
 }
 
@@ -200,6 +199,7 @@ function dryingHeard({ dryings }: CleaningRecord): Heard[] {
             `It is laid out to dry: ${what}.`,
             'What is wet conducts, and a just-washed thing may fail until it is really dry.',
             commonPractice,
+            { when: 'by-itself' },
           ),
           'Weigh it until it is dry, then take it up.',
         ),
@@ -232,6 +232,7 @@ const bookingsHeard = ({ bookings }: CleaningRecord, now: string): Heard[] =>
           `It lies ${insideThing[kind]}, and nobody has said that it is out: ${what}.`,
           wets.includes(kind) ? 'What is wet conducts.' : 'What is away is not in the machine, and what dries is not dry yet.',
           commonPractice,
+          { when: 'by-itself' },
         ),
         'Take it out, look at it, and say that it is out.',
       ),
@@ -268,7 +269,10 @@ export const cleaning = discipline({
   about: 'its cleaning',
   facts: (record, { now }) => cleaningFacts(record, now),
   unknown: cleaningUnknown,
-  heard: (record, now) => [...waitsHeard(record, now), ...bookingsHeard(record, now), ...dryingHeard(record), ...electrolyteHeard(record)],
+  heard: (record, now) => [
+    ...meaning({ concerns: 'waiting' }, [...waitsHeard(record, now), ...bookingsHeard(record, now), ...dryingHeard(record)]),
+    ...electrolyteHeard(record),
+  ],
   steps: {
     clean: m => [
       step('A cleaning recorded', m.cleanings > 0),

@@ -14,6 +14,8 @@ export interface Growth {
   changePct: number
   errorPct: number
   changeMm2: number | null
+  /** It has grown, beyond the error of both. */
+  grows: boolean
   findings: Finding[]
 }
 
@@ -75,7 +77,13 @@ export function compareVisits(before: Visit, after: Visit): Growth {
   ]
   const says = `${figure(Math.abs(change))} ${unit} ${change < 0 ? 'less' : 'more'}`
   const why = incomparable(before, after)
-  const told = (...findings: Finding[]): Growth => ({ changePct, errorPct: unit === 'mm²' ? before.errorPct + after.errorPct : error, changeMm2, findings })
+  const told = (...findings: Finding[]): Growth => ({
+    changePct,
+    errorPct: unit === 'mm²' ? before.errorPct + after.errorPct : error,
+    changeMm2,
+    grows: !why && change > error,
+    findings,
+  })
   if (why)
     return told(
       finding('care', 'growth.not-comparable', 'The two cannot be compared: they do not show the same surface.', [

@@ -96,14 +96,15 @@ export interface RatingWithin {
  * Source: the bands above.
  */
 export function rateMeasured({ areaPct, errorPct, steel = false }: { areaPct: number; errorPct: number; steel?: boolean }): RatingWithin {
-  const rate = (area: number) => rateCorrosion({ areasPct: [Math.min(100, Math.max(0, area))], steel })
+  const rate = (area: number, asSteel = steel) => rateCorrosion({ areasPct: [Math.min(100, Math.max(0, area))], steel: asSteel })
   const [best, worst, middle] = [rate(areaPct - errorPct), rate(areaPct + errorPct), rate(areaPct)]
   const steady = best.rustDegree === worst.rustDegree
   if (best.rating === worst.rating)
     return {
       rating: middle.rating,
       rustDegree: steady ? middle.rustDegree : null,
-      findings: middle.findings.filter(f => steady || f.code !== 'corrosion.rust-degree'),
+      // A degree of rust that the error does not bear is not spoken of.
+      findings: (steady ? middle : rate(areaPct, false)).findings,
     }
   return {
     rating: null,

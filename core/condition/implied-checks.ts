@@ -11,6 +11,9 @@ export interface DamageSeen {
 
 /** Something to look at because of damage seen elsewhere. */
 export interface ImpliedCheck {
+  /** The rule that asks for it, and what it says without the assembly. */
+  rule: string
+  look: string
   /** Stable: the rule and the assembly that it comes from. */
   code: string
   says: string
@@ -122,12 +125,14 @@ export function impliedChecks(damages: DamageSeen[]): ImpliedCheck[] {
   for (const damage of [...damages].sort((a, b) => rank[a.severity] - rank[b.severity])) {
     for (const rule of rules) {
       if (!rule.kinds.includes(damage.kind) || (rule.near && !rule.near.test(`${damage.assembly} ${damage.where}`))) continue
-      rule.checks.forEach((says, i) => {
+      rule.checks.forEach((look, i) => {
         const code = `${rule.code}.${i}.${slug(damage.assembly) || 'machine'}`
         if (!byCode.has(code))
           byCode.set(code, {
             code,
-            says: damage.assembly ? `${damage.assembly}: ${says.charAt(0).toLowerCase()}${says.slice(1)}` : says,
+            rule: rule.code,
+            look,
+            says: damage.assembly ? `${damage.assembly}: ${look.charAt(0).toLowerCase()}${look.slice(1)}` : look,
             why: `${rule.why} Seen: ${damage.kind.replace('-', ' ')}, ${damage.where}.`,
             source: commonPractice,
           })

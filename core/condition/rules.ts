@@ -58,8 +58,8 @@ export const conditionFacts = (record: ConditionRecord): ConditionFacts => ({
 function growingOf(corrosions: ConditionRecord['corrosions']): ConditionFacts['growing'] {
   return [...new Set(corrosions.map(c => c.what))].flatMap(what => {
     const [before, after] = corrosions.filter(c => c.what === what).slice(-2)
-    const grows = before && after && compareVisits(before, after).findings.find(f => f.code === 'growth.grows')
-    return grows ? [{ what: [after.assembly, what].filter(Boolean).join(', '), says: grows.says }] : []
+    const growth = before && after && compareVisits(before, after)
+    return growth?.grows ? [{ what: [after!.assembly, what].filter(Boolean).join(', '), says: growth.findings[0]!.says }] : []
   })
 }
 

@@ -4,7 +4,28 @@
 export const levels = ['stop', 'care', 'fine', 'note'] as const
 export type Level = (typeof levels)[number]
 
-export interface Finding {
+/** What the order of the work hangs on; `waiting` is what is away or takes its time, `loose` what lies in it that should not. */
+export const concerns = ['smoke', 'mains', 'battery', 'line-filter', 'wet', 'waiting', 'loose', 'burnt', 'supply'] as const
+export type Concern = (typeof concerns)[number]
+
+/** What a finding means to whoever acts on it. They ask these and the level, and never the code, which is a name. */
+export interface Attributes {
+  /** It keeps a verdict open: nobody has looked, what is on record stands against itself, or nobody has signed. */
+  open?: 'not-looked' | 'unsettled' | 'not-signed'
+  concerns?: Concern
+  /** When it can be settled: by itself in time, once all is dry, or under power alone. */
+  when?: 'by-itself' | 'dry' | 'powered'
+  /** The fact for power that it speaks of. */
+  fact?: string
+  /** It is heard by another record of the machine already, or is nothing of the machine's: no second one comes of it. */
+  heard?: 'elsewhere' | 'nowhere'
+  /** What is missing of a thing that only long use shows: a sign-off with limits may pass it over. */
+  shows?: 'in-long-use'
+  /** It has begun anew, or only just: what was signed before stands all the same. */
+  begun?: 'anew'
+}
+
+export interface Finding extends Attributes {
   level: Level
   /** Stable name of the rule, `subject.case`; tests and translations hold on to it. */
   code: string
@@ -19,9 +40,9 @@ export interface Finding {
 export const commonPractice = 'common practice, no source'
 
 /** Builds a finding; `because` may be one fact or several. */
-export function finding(level: Level, code: string, says: string, because: string | string[], source?: string): Finding {
+export function finding(level: Level, code: string, says: string, because: string | string[], source?: string, means: Attributes = {}): Finding {
   const facts = Array.isArray(because) ? because : [because]
-  return source ? { level, code, says, because: facts, source } : { level, code, says, because: facts }
+  return { level, code, says, because: facts, ...(source ? { source } : {}), ...means }
 }
 
 /** From most to least pressing: what stops, what wants care, what is worth knowing, what was found in order. */

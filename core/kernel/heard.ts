@@ -1,4 +1,4 @@
-import { type Finding, mostPressingFirst } from '../kernel/finding'
+import { type Attributes, type Finding, finding } from './finding'
 import type { Skill } from './skills'
 
 /** One thing that would open the gate further. */
@@ -12,6 +12,10 @@ export interface Opening {
   about?: string
   /** What saying that it is gone takes. */
   leave?: Skill
+  /** It is an attended start: one at the switch, one at the probe. */
+  pair?: true
+  /** Another rule has a move of its own for it. */
+  moved?: true
 }
 
 /**
@@ -23,11 +27,8 @@ export interface Heard {
   open?: Opening
 }
 
-/** Ends the code of a finding in which an answer and a record, or two records, stand against each other. */
-const unsettled = '.unsettled'
-
-/** Whether a finding says that somebody has yet to look, or to settle what speaks against what. */
-export const leavesUnassessed = ({ code }: Finding): boolean => code === 'gate.not-inspected' || code.endsWith('.not-looked') || code.endsWith(unsettled)
+/** Whether a finding says that somebody has yet to look, to settle what speaks against what, or to sign. */
+export const leavesUnassessed = ({ open }: Finding): boolean => open !== undefined
 
 /** A finding for the gate with what would settle it; a bench volunteer does it unless somebody else is named. */
 export const heard = (found: Finding, say: string, { who = 'a bench volunteer', ...more }: Partial<Omit<Opening, 'code' | 'do'>> = {}): Heard => ({
@@ -36,8 +37,26 @@ export const heard = (found: Finding, say: string, { who = 'a bench volunteer', 
 })
 
 /** What stands against each other; it is care, and keeps the machine unassessed. */
-export const contradiction = (code: string, says: string, because: string | string[], say: string, more: Partial<Omit<Opening, 'code' | 'do'>> = {}): Heard =>
-  heard({ level: 'care', code: `${code}${unsettled}`, says, because: [because].flat() }, say, more)
+export const contradiction = (
+  code: string,
+  says: string,
+  because: string | string[],
+  say: string,
+  { concerns, when, fact, ...more }: Partial<Omit<Opening, 'code' | 'do'>> & Pick<Attributes, 'concerns' | 'when' | 'fact'> = {},
+): Heard =>
+  heard(
+    finding('care', `${code}.unsettled`, says, because, undefined, {
+      open: 'unsettled',
+      ...(concerns ? { concerns } : {}),
+      ...(when ? { when } : {}),
+      ...(fact ? { fact } : {}),
+    }),
+    say,
+    more,
+  )
+
+/** Gives all of them an attribute that they share; what a finding says of itself stays. */
+export const meaning = (means: Attributes, all: readonly Heard[]): Heard[] => all.map(h => ({ ...h, finding: { ...means, ...h.finding } }))
 
 /** A name as part of a code. */
 export const slug = (text: string): string =>
@@ -55,58 +74,7 @@ export function toldApart(all: readonly Heard[]): Heard[] {
     const nth = (times.get(finding.code) ?? 0) + 1
     times.set(finding.code, nth)
     if (nth === 1) return { finding, ...(open ? { open } : {}) }
-    const code = finding.code.endsWith(unsettled) ? `${finding.code.slice(0, -unsettled.length)}.${nth}${unsettled}` : `${finding.code}.${nth}`
+    const code = `${finding.code}.${nth}`
     return { finding: { ...finding, code }, ...(open ? { open: { ...open, code } } : {}) }
   })
-}
-
-/**
- * The order in which what would open a gate is worked through: what harms a person or goes on harming the machine, then what is loose, wet or
- * burnt in it, then what nobody has looked at, then what wants care, the inspection, and last whatever takes power.
- * Common practice, no source.
- */
-const order = [
-  /^gate\.(smoke|hazard\.smoke)/,
-  /^gate\.(mainsLead|hazard\.(mains-wiring|old-insulation|unknown-wiring))|^gate\.wiring/,
-  /^(gate\.(battery|hazard\.battery)|battery)/,
-  /^gate\.(filterCapacitors|hazard\.(line-filter|bulging-capacitors))/,
-  /^gate\.(liquidOrDirt|hazard\.(liquid|conductive-dirt))/,
-  /^wait/,
-  /^opening/,
-  /^gate\.(burntTrace|hazard\.burnt-trace)/,
-  /^gate\.(supply|hazard\.unknown-supply)|^bench/,
-]
-/** What runs by itself: somebody can only wait for it. */
-const runsOut = ({ code }: Finding) => /^wait\.(wet|drying|in)\b/.test(code)
-const wantsDry = ({ code }: Finding) => /^gate\.(liquidOrDirt|hazard\.(liquid|conductive-dirt))/.test(code)
-const takesPower = ({ code }: Finding) => /^(gate\.rails|rail|drift|temperature)/.test(code)
-
-/**
- * What would open the gate, in the order in which it can be worked through: what has to be waited for comes after what can be done meanwhile,
- * and what wants it dry after that. It never begins with what takes power while something else is open.
- */
-export function inWorkingOrder(findings: readonly Finding[], openings: readonly Opening[]): Opening[] {
-  const drying = findings.some(runsOut)
-  const phase = (f: Finding) =>
-    takesPower(f)
-      ? 5
-      : runsOut(f)
-        ? 3.3
-        : drying && wantsDry(f)
-          ? 3.6
-          : f.code === 'gate.not-inspected'
-            ? 4
-            : f.level === 'stop'
-              ? 0
-              : leavesUnassessed(f)
-                ? f.level === 'care'
-                  ? 1
-                  : 2
-                : 3
-  const place = (f: Finding) => {
-    const at = order.findIndex(code => code.test(f.code))
-    return at < 0 ? order.length : at
-  }
-  const sorted = mostPressingFirst(findings).sort((a, b) => phase(a) - phase(b) || place(a) - place(b))
-  return sorted.flatMap(f => openings.filter(o => o.code === f.code))
 }

@@ -30,11 +30,21 @@ export interface OpeningStep {
 export interface ReassemblyStep extends OpeningStep {
   findings: Finding[]
 }
+/** What the whole record comes to, kind by kind, for whoever acts on it. */
+export interface Uneven {
+  missing: Finding[]
+  tooMany: Finding[]
+  /** A step that came back before one in its way. */
+  order: Finding[]
+  /** Steps that are still undone. */
+  undone: Finding[]
+}
 export interface Reassembly {
   /** The record read backwards: what went last comes back first. */
   steps: ReassemblyStep[]
   /** Over the whole machine: what is missing, left over, or still lies in a tray. */
   findings: Finding[]
+  uneven: Uneven
   out: number
   back: number
 }
@@ -63,40 +73,47 @@ export function reassemble(record: OpeningStep[]): Reassembly {
   const sum = (of: (f: Fixing) => number) => counted.reduce((total, f) => total + of(f), 0)
   const out = sum(f => f.count)
   const back = sum(f => f.back ?? 0)
+  const order = judgeOrder(steps)
+  const whole = judgeWhole(done, out, back)
   return {
     steps,
     out,
     back,
-    findings: mostPressingFirst([
-      ...steps.flatMap(s => s.findings.filter(f => f.level === 'stop' || f.level === 'care')),
-      ...judgeOrder(steps),
-      ...judgeWhole(done, out, back),
-    ]),
+    findings: mostPressingFirst([...steps.flatMap(s => s.findings.filter(f => f.level === 'stop' || f.level === 'care')), ...order, ...whole]),
+    uneven: {
+      missing: done.flatMap(s => s.fixings.flatMap(f => missingOf(s, f))),
+      tooMany: done.flatMap(s => s.fixings.flatMap(f => tooManyOf(s, f))),
+      order,
+      undone: done.some(s => s.state === 'undone') ? whole : [],
+    },
   }
 }
 
-function judgeStep({ step, what, fixings, state, hazard }: OpeningStep): Finding[] {
+const whereOf = ({ step, what }: OpeningStep, f: Fixing) => `Step ${step}: ${what}. ${fixingWords(f)}${f.tray && `, tray ${f.tray}`}.`
+const missingOf = (step: OpeningStep, f: Fixing): Finding[] =>
+  f.back !== null && f.back < f.count
+    ? [
+        finding('stop', 'opening.missing', `${f.count - f.back} of ${f.count} missing: ${fixingWords({ ...f, count: f.count - f.back })}.`, [
+          whereOf(step, f),
+          'Look in the machine before anything is powered: a loose screw shorts what it lies on.',
+        ]),
+      ]
+    : []
+const tooManyOf = (step: OpeningStep, f: Fixing): Finding[] =>
+  f.back !== null && f.back > f.count
+    ? [
+        finding('care', 'opening.too-many', `${f.back - f.count} more went in than came out: ${fixingWords({ ...f, count: f.back - f.count })}.`, [
+          whereOf(step, f),
+          'One of another step may be in the wrong hole; a longer one can go through the board.',
+        ]),
+      ]
+    : []
+
+function judgeStep(step: OpeningStep): Finding[] {
+  const { hazard, state, fixings } = step
   return [
-    ...(hazard && state === 'undone' ? [finding('care', 'opening.hazard', `${hazard}.`, `Step ${step}: ${what}. Go slowly here.`)] : []),
-    ...fixings.flatMap(f => {
-      if (f.back === null) return []
-      const where = `Step ${step}: ${what}. ${fixingWords(f)}${f.tray && `, tray ${f.tray}`}.`
-      if (f.back < f.count)
-        return [
-          finding('stop', 'opening.missing', `${f.count - f.back} of ${f.count} missing: ${fixingWords({ ...f, count: f.count - f.back })}.`, [
-            where,
-            'Look in the machine before anything is powered: a loose screw shorts what it lies on.',
-          ]),
-        ]
-      if (f.back > f.count)
-        return [
-          finding('care', 'opening.too-many', `${f.back - f.count} more went in than came out: ${fixingWords({ ...f, count: f.back - f.count })}.`, [
-            where,
-            'One of another step may be in the wrong hole; a longer one can go through the board.',
-          ]),
-        ]
-      return []
-    }),
+    ...(hazard && state === 'undone' ? [finding('care', 'opening.hazard', `${hazard}.`, `Step ${step.step}: ${step.what}. Go slowly here.`)] : []),
+    ...fixings.flatMap(f => [...missingOf(step, f), ...tooManyOf(step, f)]),
   ]
 }
 

@@ -2,7 +2,7 @@ import { commonPractice } from '../kernel/finding'
 import { discipline } from '../kernel/discipline'
 import { move } from '../kernel/move'
 import type { Configuration } from '../safety/configuration'
-import { type Heard, heard } from '../kernel/heard'
+import { type Heard, heard, meaning } from '../kernel/heard'
 import { type OpeningStep, reassemble } from './reassembly'
 
 export interface OpeningRecord {
@@ -16,9 +16,7 @@ export interface OpeningFacts {
 }
 
 export const openingFacts = ({ openingSteps }: OpeningRecord): OpeningFacts => ({
-  fixingsMissing: reassemble([...openingSteps])
-    .findings.filter(f => f.code === 'opening.missing')
-    .map(f => ({ says: f.says, where: f.because[0] ?? '' })),
+  fixingsMissing: reassemble([...openingSteps]).uneven.missing.map(f => ({ says: f.says, where: f.because[0] ?? '' })),
   stepsUndone: openingSteps.filter(s => s.state === 'undone').length,
 })
 /** What is said where the record cannot be read. */
@@ -30,20 +28,13 @@ export const openingUnknown: OpeningFacts = { fixingsMissing: [], stepsUndone: 0
  */
 function openingHeard({ openingSteps, configuration }: OpeningRecord & { configuration: Configuration }): Heard[] {
   const apart = configuration.kind === 'supply-alone' || configuration.kind === 'bench-supply'
-  const { findings } = reassemble([...openingSteps])
-  return findings.flatMap((found): Heard[] => {
-    switch (found.code) {
-      case 'opening.missing':
-        return [heard({ ...found, source: commonPractice }, 'Find it, in the machine or out of it, and count the step back again.')]
-      case 'opening.too-many':
-      case 'opening.order':
-        return [heard(found, 'Compare with the opening record, put it right, and count the step back again.')]
-      case 'opening.open':
-        return apart ? [] : [heard({ ...found, level: 'care' }, 'Put it together by the opening record, and count every fixing back.')]
-      default:
-        return []
-    }
-  })
+  const { missing, tooMany, order, undone } = reassemble([...openingSteps]).uneven
+  return meaning({ concerns: 'loose' }, [
+    // Looking for it is a move of its own.
+    ...missing.map(f => heard({ ...f, source: commonPractice }, 'Find it, in the machine or out of it, and count the step back again.', { moved: true })),
+    ...[...tooMany, ...order].map(f => heard(f, 'Compare with the opening record, put it right, and count the step back again.')),
+    ...(apart ? [] : undone.map(f => heard({ ...f, level: 'care' }, 'Put it together by the opening record, and count every fixing back.'))),
+  ])
 }
 
 declare module '../kernel/machine' {

@@ -1,6 +1,6 @@
 import { type GateVerdict, gateWords, mayBeStarted } from '../safety/gate'
 import type { NextMove } from '../kernel/move'
-import { guessMinutes, kindOfJob } from './job-minutes'
+import { guessMinutes, kindOfJob, needsPower, onlyWaits } from './job-minutes'
 import type { EveningJob } from './tonight'
 
 /** What is known of a machine when an evening is dealt out: its summary, and what of it ends tonight. */
@@ -28,10 +28,6 @@ export interface EveningOffer extends EveningJob {
   /** How its minutes were guessed. */
   basis: string
 }
-
-/** Moves that are done with the machine running, at least in part. */
-const runs = ['fault-new', 'fault-open', 'fault-basics', 'rail-drift', 'retest', 'retest-due', 'soak', 'build-up', 'test-sheet', 'sign-off']
-const needsPower = (code: string) => runs.includes(code)
 
 /**
  * What could be done with one machine tonight, in the order of its next moves.
@@ -81,7 +77,7 @@ const closed = (gate: GateVerdict) => `It takes a running machine, and the gate 
 
 /** What one move of a machine waits for tonight; nothing where it can be begun. */
 function waitingFor(move: NextMove, { waits }: EveningMachine, part: NextMove | undefined, minutesTonight: number): string {
-  if (/^wait\./.test(move.code)) return 'The wait has not run out yet.'
+  if (onlyWaits(move.code)) return 'The wait has not run out yet.'
   if (part && needsPower(move.code)) return `It waits for a part: ${part.says.replace(/^Find /, '')}.`
   const later = waits.find(w => w.minutesLeft > minutesTonight)
   if (later && needsPower(move.code)) return `It waits: ${later.what}.`

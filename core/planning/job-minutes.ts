@@ -1,50 +1,57 @@
 import { median } from 'simple-statistics'
 
 /**
- * How long a job of each kind takes at first, in minutes, until jobs of its kind have been timed here.
+ * What is known of moves by their kind: how long one takes at first, in minutes, until jobs of its kind have been timed here; whether it is done with
+ * the machine running, at least in part; whether it can only be waited for.
  * Our own guesses, from common practice, no source: they only have to be right enough for an evening to be dealt out.
  */
-const ruledMinutes: Record<string, number> = {
-  'take-away': 10,
-  'corrosion-grows': 40,
-  'battery-sister': 45,
-  'battery-home': 40,
-  'battery-replace': 30,
-  'fixing-missing': 20,
-  'consent': 15,
-  'wait-over': 20,
-  'look': 40,
-  'grade-again': 15,
-  'checks': 30,
-  'interventions': 30,
-  'path': 15,
-  'assess': 30,
-  'hazards': 25,
-  'part': 20,
-  'fault-new': 45,
-  'fault-open': 60,
-  'fault-basics': 60,
-  'rail-drift': 40,
-  'soak': 30,
-  'build-up': 40,
-  'test-sheet': 45,
-  'retest-due': 45,
-  'bulletin': 15,
-  'sign-off': 30,
-  'life': 10,
-  'move-on': 5,
-  'retest': 40,
-  'contamination': 40,
-  'weigh': 10,
-  'measure-colour': 15,
-  'cleaning-step': 40,
-  'relook': 10,
-  'gate.rails': 45,
+const jobKinds: Record<string, { minutes: number; powered?: true; waits?: true }> = {
+  'take-away': { minutes: 10 },
+  'corrosion-grows': { minutes: 40 },
+  'battery-sister': { minutes: 45 },
+  'battery-home': { minutes: 40 },
+  'battery-replace': { minutes: 30 },
+  'fixing-missing': { minutes: 20 },
+  'consent': { minutes: 15 },
+  'wait-over': { minutes: 20 },
+  'look': { minutes: 40 },
+  'grade-again': { minutes: 15 },
+  'checks': { minutes: 30 },
+  'interventions': { minutes: 30 },
+  'path': { minutes: 15 },
+  'assess': { minutes: 30 },
+  'hazards': { minutes: 25 },
+  'part': { minutes: 20 },
+  'fault-new': { minutes: 45, powered: true },
+  'fault-open': { minutes: 60, powered: true },
+  'fault-basics': { minutes: 60, powered: true },
+  'rail-drift': { minutes: 40, powered: true },
+  'soak': { minutes: 30, powered: true },
+  'build-up': { minutes: 40, powered: true },
+  'test-sheet': { minutes: 45, powered: true },
+  'retest-due': { minutes: 45, powered: true },
+  'bulletin': { minutes: 15 },
+  'sign-off': { minutes: 30, powered: true },
+  'life': { minutes: 10 },
+  'move-on': { minutes: 5 },
+  'retest': { minutes: 40, powered: true },
+  'contamination': { minutes: 40 },
+  'weigh': { minutes: 10 },
+  'measure-colour': { minutes: 15 },
+  'cleaning-step': { minutes: 40 },
+  'relook': { minutes: 10 },
+  'gate.rails': { minutes: 45 },
+  'wait.contamination': { minutes: 40, waits: true },
 }
 const otherwise = 30
 
 /** Jobs of one kind take about as long: the kind is the move's code, without what only names a place on one machine. */
 export const kindOfJob = (code: string): string => code.split('.').slice(0, 2).join('.')
+
+/** Whether it is done with the machine running, at least in part. */
+export const needsPower = (code: string): boolean => jobKinds[kindOfJob(code)]?.powered ?? false
+/** Whether it can only be waited for. */
+export const onlyWaits = (code: string): boolean => jobKinds[kindOfJob(code)]?.waits ?? false
 
 /** So many timed jobs of a kind are needed before their median counts. */
 export const enoughTimed = 3
@@ -61,7 +68,7 @@ export function guessMinutes(code: string, takenMinutes: readonly number[]): Min
   if (takenMinutes.length >= enoughTimed)
     return { minutes: Math.max(5, Math.round(median([...takenMinutes]) / 5) * 5), basis: `the median of ${takenMinutes.length} such jobs here` }
   const timed = takenMinutes.length ? `; ${takenMinutes.length} of ${enoughTimed} timed here so far` : ''
-  return { minutes: ruledMinutes[kind] ?? otherwise, basis: `by rule${timed}` }
+  return { minutes: jobKinds[kind]?.minutes ?? otherwise, basis: `by rule${timed}` }
 }
 
 /** A job that was finished, with what was guessed before. */

@@ -47,7 +47,7 @@ describe('the next moves', () => {
       },
     ],
     ['consent', { ours: false }],
-    ['wait-over', { waits: [{ what: 'drying', until: '2026-03-03T18:59:59.999Z' }] }],
+    ['wait-over', { waits: [{ what: 'drying', until: '2026-03-03T18:59:59.999Z', kind: null }] }],
     ['booking-over', { bookings: [{ what: 'Bezel', kind: 'light', from: '2026-03-02T19:00:00.000Z', until: '2026-03-03T18:59:59.999Z' }] }],
     ['contamination', { contaminations: [{ kind: 'dirt', where: 'fan', state: 'present', at: '2026-03-02T10:00:00.000Z' }] }],
     [
@@ -121,7 +121,7 @@ describe('the next moves', () => {
   it.each<[string, Partial<MachineRecord>]>([
     ['battery-sister', { sisters: { leaked: 3 } }],
     ['consent', { ours: false, consent: {} }],
-    ['wait-over', { waits: [{ what: 'drying', until: '2026-03-03T19:00:00.001Z' }] }],
+    ['wait-over', { waits: [{ what: 'drying', until: '2026-03-03T19:00:00.001Z', kind: null }] }],
     ['hazards', { claims: [{ says: 'It was wet', verdict: 'refuted' }], readings: [] }],
     // A word within another word is no water.
     ['hazards', { claims: [{ says: 'Trained on it in the straits, sweat and all', verdict: 'open' }], readings: [] }],
@@ -130,7 +130,7 @@ describe('the next moves', () => {
     ['sign-off', { stage: 'prove', readings: [reading(4.2)] }],
     ['life', { signOff: { limits: null }, life: 'gallery' }],
     ['retest', { stage: 'home', life: 'store', signOff: { limits: null } }],
-    ['move-on', { waits: [{ what: 'drying', until: '2026-03-04T19:00:00.000Z' }] }],
+    ['move-on', { waits: [{ what: 'drying', until: '2026-03-04T19:00:00.000Z', kind: null }] }],
   ])('%s does not where it does not', (code, change) => expect(codes(change)).not.toContain(code))
 
   it('put smoke first, then harm that grows, then what blocks, and what blocks before what brings it on', () => {
@@ -138,7 +138,7 @@ describe('the next moves', () => {
       entered: { ...without('battery'), smoke: 'yes' },
       sisters: { leaked: 1 },
       ours: false,
-      waits: [{ what: 'drying', until: now }],
+      waits: [{ what: 'drying', until: now, kind: null }],
       faults: [fault],
       assemblies: [{ id: 1, name: 'Case', presence: 'not-looked', grade: null }],
     })
@@ -173,9 +173,9 @@ describe('what time alone changes', () => {
     expect(
       due({
         waits: [
-          { what: 'a', until: '2026-03-09T00:00:00.000Z' },
-          { what: 'b', until: '2026-03-05T00:00:00.000Z' },
-          { what: 'over', until: '2026-03-01T00:00:00.000Z' },
+          { what: 'a', until: '2026-03-09T00:00:00.000Z', kind: null },
+          { what: 'b', until: '2026-03-05T00:00:00.000Z', kind: null },
+          { what: 'over', until: '2026-03-01T00:00:00.000Z', kind: null },
         ],
       }),
     ).toBe('2026-03-05T00:00:00.000Z')
@@ -226,7 +226,7 @@ describe('consequences', () => {
     expect(
       consequencesOf(
         { gate: 'clear-to-run', overruled: false },
-        assess({ ...settled, signOff: { limits: null }, waits: [{ what: 'post', until: '2026-04-01T00:00:00.000Z' }] }, now),
+        assess({ ...settled, signOff: { limits: null }, waits: [{ what: 'post', until: '2026-04-01T00:00:00.000Z', kind: null }] }, now),
       ),
     ).toEqual({ overruleEnded: null, gate: null, signOffEnded: null })
   })

@@ -55,6 +55,7 @@ export function overvoltages(rails: readonly { name: string; nominalV: number; t
             'A good reading since does not say why. What it feeds may be harmed, and it may come again.',
           ],
           commonPractice,
+          { when: 'powered' },
         ),
       },
     ]
@@ -78,7 +79,12 @@ export const heatAlarms = (records: readonly WarmRecord[]): Alarm[] =>
           {
             key: keyOfHeat(record),
             at: record.at,
-            finding: { ...hot, code: `temperature.hot.${slug(`${record.part} ${record.where}`)}`, says: `${hot.says.replace(/\.$/, '')}${place}.` },
+            finding: {
+              ...hot,
+              when: 'powered' as const,
+              code: `temperature.hot.${slug(`${record.part} ${record.where}`)}`,
+              says: `${hot.says.replace(/\.$/, '')}${place}.`,
+            },
           },
         ]
       : []
@@ -92,7 +98,7 @@ export function heatCares(records: readonly WarmRecord[]): Heard[] {
       .filter(f => f.level === 'care')
       .map(f =>
         heard(
-          { ...f, code: `${f.code}.${slug(`${record.part} ${record.where}`)}` },
+          { ...f, when: 'powered', code: `${f.code}.${slug(`${record.part} ${record.where}`)}` },
           `Find out why ${warmParts[record.part].title.toLowerCase()}${record.where ? `, ${record.where},` : ''} runs warm, and take its temperature again.`,
         ),
       ),

@@ -24,7 +24,8 @@ const doing: Record<HomeStep, (chemistry: Chemistry) => string> = {
 }
 
 /** What is looked at before the place counts as clean; the same as damage by a battery implies. */
-export const placesToLook: readonly string[] = rules.find(r => r.code === 'alkali')!.checks
+export const batteryRule = 'alkali'
+export const placesToLook: readonly string[] = rules.find(r => r.code === batteryRule)!.checks
 
 /** The next step of its way home and how it is done; nothing for a battery that has not leaked, is still in, or is home. */
 export function nextHomeStep({

@@ -186,6 +186,7 @@ function ofTheOldOne({ chemistry, state, fitted, year, where }: Battery, yearNow
         `Battery, ${where}: it has leaked.`,
         [fitted ? 'Take it out, then clean what it touched.' : 'It is out; what it left has to be cleaned.', residue],
         commonPractice,
+        { heard: 'elsewhere' },
       ),
     ]
   if (hasLeaked(state) && state !== 'clean')
@@ -198,6 +199,7 @@ function ofTheOldOne({ chemistry, state, fitted, year, where }: Battery, yearNow
           : `Battery, ${where}: ${batteryStateNames[state].toLowerCase()}, and not home yet.`,
         residue,
         commonPractice,
+        { heard: 'elsewhere' },
       ),
     ]
   if (state === 'clean')
@@ -246,6 +248,7 @@ function ofTheOldOne({ chemistry, state, fitted, year, where }: Battery, yearNow
         'Batteries come out first.',
       ],
       commonPractice,
+      { heard: 'elsewhere' },
     ),
   ]
 }
@@ -261,6 +264,7 @@ function ofTheCircuit({ charging, chemistry, fitted }: Battery): Finding[] {
         `${title} must not be charged, and this circuit charges.`,
         'Charged, such a cell vents, leaks or bursts.',
         commonPractice,
+        { heard: 'elsewhere' },
       ),
     ]
   if (charging === 'unknown' && rechargeable !== true)
@@ -304,6 +308,7 @@ function ofTheNewOne({ replacement, charging, chemistry }: Battery, school: Repl
           : `${title} must not be charged, and this circuit charges.`,
         'Charged wrongly, such a cell vents, leaks or bursts. Take it out, or fit a blocking diode.',
         commonPractice,
+        { heard: 'elsewhere' },
       ),
       ...voltage,
       ...differs,

@@ -1,5 +1,5 @@
 import { commonPractice, finding } from '../kernel/finding'
-import { type Heard, heard, slug } from '../kernel/heard'
+import { type Heard, heard, meaning, slug } from '../kernel/heard'
 import { limitsOf, shownRail, volts } from './rails'
 import { toleranceFor } from './tolerances'
 
@@ -39,11 +39,12 @@ export function judgeBench({ outputs, rails, inletV, runLimitA }: BenchInput): H
           'What the bench supply is set to has not been said.',
           'Voltage, polarity and current limit, measured before it is attached.',
           commonPractice,
+          { open: 'not-looked', concerns: 'supply' },
         ),
         'Say what the bench supply is set to: under What is connected, voltage, limit and polarity for each output.',
       ),
     ]
-  return outputs.flatMap((output): Heard[] => {
+  const all = outputs.flatMap((output): Heard[] => {
     const { feeds: named, voltageV, limitA, polarityChecked } = output
     const feeds = shownRail(named)
     const code = (name: string) => `bench.${name}.${slug(feeds)}`
@@ -52,7 +53,14 @@ export function judgeBench({ outputs, rails, inletV, runLimitA }: BenchInput): H
     if (!rail)
       return [
         heard(
-          finding('care', `${code('unknown')}.not-looked`, `${says} What it should get is not known.`, 'Nothing on record says what belongs there.'),
+          finding(
+            'care',
+            `${code('unknown')}.not-looked`,
+            `${says} What it should get is not known.`,
+            'Nothing on record says what belongs there.',
+            undefined,
+            { open: 'not-looked' },
+          ),
           `Say what ${feeds === inletName ? 'its inlet wants' : `the rail ${feeds} should carry`}.`,
         ),
       ]
@@ -79,6 +87,7 @@ export function judgeBench({ outputs, rails, inletV, runLimitA }: BenchInput): H
                 `${feeds}: plus and minus have not been checked with the meter.`,
                 'A board that is fed the wrong way round is lost at once.',
                 commonPractice,
+                { open: 'not-looked' },
               ),
               `Check plus and minus of ${feeds} with the meter, at the board, before it is attached.`,
             ),
@@ -99,4 +108,5 @@ export function judgeBench({ outputs, rails, inletV, runLimitA }: BenchInput): H
         : []),
     ]
   })
+  return meaning({ concerns: 'supply' }, all)
 }

@@ -23,9 +23,6 @@ export interface RunDone {
   samples: StartSample[]
 }
 
-/** What called a run off and is kept elsewhere: rails by their readings, or is no fault of the machine. */
-const keptElsewhere = /^(rail\.|start\.(meter-|blind|time|people))/
-
 /**
  * What of the runs of a start stands as an alarm until it is explained: too much current, ripple, heat, a sound. Rails are heard by their readings,
  * smoke and its like as a hazard.
@@ -33,7 +30,8 @@ const keptElsewhere = /^(rail\.|start\.(meter-|blind|time|people))/
  */
 export function alarmsOfRuns(runs: readonly Pick<RunDone, 'called' | 'noticed'>[], at: string): Alarm[] {
   return runs.flatMap(({ called, noticed: seen }) => [
-    ...(called && !keptElsewhere.test(called.code)
+    // A rail is heard by its readings; the end of a time or of a line is nothing of the machine's.
+    ...(called && !called.heard
       ? [
           {
             key: `start:${called.code}`,

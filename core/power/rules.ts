@@ -4,7 +4,7 @@ import { discipline } from '../kernel/discipline'
 import { move } from '../kernel/move'
 import { step } from '../kernel/step'
 import { type Configuration, keyOf } from '../safety/configuration'
-import { type Heard, contradiction, heard, slug } from '../kernel/heard'
+import { type Heard, contradiction, heard, meaning, slug } from '../kernel/heard'
 import { startChecks } from '../safety/first-start'
 import type { GateVerdict } from '../safety/gate'
 import type { PowerFacts, School } from '../safety/power-facts'
@@ -259,9 +259,9 @@ export function powerHeard(record: PowerRecord & { entered: PowerFacts }, now: s
   return [
     ...unreadable.map(f => heard(f, 'Put the expected rails right, under Prove.')),
     ...alarmsOf(record).map(alarmHeard),
-    ...ofRails(record),
+    ...meaning({ when: 'powered' }, ofRails(record)),
     ...heatCares(record.temperatures),
-    ...ofBatteries(record, now),
+    ...meaning({ concerns: 'battery' }, ofBatteries(record, now)),
     ...ofOffState(record),
     ...(record.configuration.kind === 'bench-supply'
       ? judgeBench({
@@ -274,15 +274,12 @@ export function powerHeard(record: PowerRecord & { entered: PowerFacts }, now: s
   ]
 }
 
-/** What the fact `battery` says already. */
-const saidByFact = ['battery.leaking', 'battery.residue', 'battery.in', 'battery.charged', 'battery.mischarged']
-
 const ofBatteries = ({ batteries, batterySchool, configuration }: PowerRecord, now: string): Heard[] =>
   configuration.kind === 'supply-alone'
     ? []
     : batteriesOf(batteries, batterySchool, now).flatMap(({ where, findings }) =>
         findings
-          .filter(f => (f.level === 'stop' || f.level === 'care') && !saidByFact.includes(f.code))
+          .filter(f => (f.level === 'stop' || f.level === 'care') && f.heard !== 'elsewhere')
           .map(f =>
             heard(
               { ...f, code: `${f.code}.${slug(where)}`, because: [`Battery, ${where}.`, ...f.because] },
@@ -320,15 +317,14 @@ export function shortUnproved(answer: string | undefined, rails: readonly { rail
   const some = open.length < rails.length
   return [
     contradiction(
-      shortCode,
+      'gate.shortedRail',
       some ? `“No short” was answered, but not shown for ${open.join(', ')}.` : '“No short” was answered, but nothing on record shows it.',
       rails.length ? `To be measured as it is connected now: ${open.join(', ')}.` : 'No rail is expected of it, so none could be measured.',
       rails.length ? 'Measure every rail to ground with the power off.' : 'Say which rails it has, and measure each to ground with the power off.',
+      { fact: 'shortedRail' },
     ),
   ]
 }
-/** What `shortUnproved` is known by. */
-export const shortCode = 'gate.shortedRail'
 
 /** What is known of power where the record cannot be read at all. */
 export const powerUnknown: PowerFactsKnown = {

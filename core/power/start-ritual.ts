@@ -23,6 +23,7 @@ export interface StartRun {
   samples: StartSample[]
   /** What called for *off* first, and when; kept when the picture calms down again. */
   called: Finding | null
+  calledBy: 'people' | 'watch' | null
   calledAtSeconds: number | null
   judgement: StartJudgement
   /** What people noticed in this run. */
@@ -62,6 +63,7 @@ export const beginRun = (plan: StartPlan): StartRun => {
     offAtMs: null,
     samples: [],
     called: null,
+    calledBy: null,
     calledAtSeconds: null,
     judgement: { state: 'calm', findings: [] },
     noticed: [],
@@ -113,6 +115,7 @@ function happened(run: StartRun, event: StartEvent, nowMs: number): StartRun {
         offAtMs: null,
         samples: [],
         called: null,
+        calledBy: null,
         calledAtSeconds: null,
         noticed: [],
         kept: {},
@@ -151,9 +154,11 @@ function calledOff(run: StartRun, what: Noticed | null, nowMs: number): StartRun
     code: 'start.people',
     says: what ? noticed[what].says : 'Somebody said off.',
     because: ['Somebody at the machine called it off.'],
+    heard: 'nowhere',
   }
-  if (!running) return { ...run, noticed: all, called: run.called === null || run.called.code === 'start.people' ? (what ? called : run.called) : run.called }
-  return { ...run, phase: 'off-now', noticed: all, calledAtSeconds: onSeconds(run, nowMs), called }
+  // What the watch called stands; what people said is put more exactly by what they noticed.
+  if (!running) return { ...run, noticed: all, ...(what && run.calledBy !== 'watch' ? { called, calledBy: 'people' as const } : {}) }
+  return { ...run, phase: 'off-now', noticed: all, calledAtSeconds: onSeconds(run, nowMs), called, calledBy: 'people' }
 }
 
 function judged(run: StartRun, nowMs: number): StartRun {
@@ -161,7 +166,7 @@ function judged(run: StartRun, nowMs: number): StartRun {
     return { ...run, judgement: { state: 'calm', findings: run.phase === 'off' ? run.judgement.findings : [] } }
   const judgement = watchStart(run.plan, run.samples, { onSeconds: onSeconds(run, nowMs), rail: run.rail, meter: run.meter })
   return run.phase === 'on' && judgement.state === 'off'
-    ? { ...run, judgement, phase: 'off-now', called: judgement.findings[0]!, calledAtSeconds: onSeconds(run, nowMs) }
+    ? { ...run, judgement, phase: 'off-now', called: judgement.findings[0]!, calledBy: 'watch', calledAtSeconds: onSeconds(run, nowMs) }
     : { ...run, judgement }
 }
 

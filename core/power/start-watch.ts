@@ -59,9 +59,6 @@ const collapse = { windowSeconds: 8, share: 0.015, leastSamples: 4 } as const
 /** Readings that jump about by more than this share of nominal are not steady; common practice, no source. */
 const unsteadyShare = 0.03
 
-/** What a rail may read while the switch is thrown and the supply comes up: anything from nothing to nominal, but not more, and not the other sign. */
-const neverGood = ['rail.high', 'rail.passes-input', 'rail.sign']
-
 /**
  * Judges a start as it runs, from everything measured so far: what is on the point that is probed now, current, heat, and whether anybody still sees.
  * @param plan rails in volt with the points they are measured at, limits
@@ -97,6 +94,7 @@ function ofSight({ byMeter }: StartPlan, samples: readonly StartSample[], { mete
         `The meter: ${meterStates[meter].title.toLowerCase()}. Nobody sees the rail.`,
         meterStates[meter].says,
         commonPractice,
+        { heard: 'nowhere' },
       ),
     ]
   const since = onSeconds - (samples.at(-1)?.atSeconds ?? 0)
@@ -108,6 +106,7 @@ function ofSight({ byMeter }: StartPlan, samples: readonly StartSample[], { mete
           `No reading for ${Math.floor(since)} seconds. Nobody sees the rail.`,
           'A start without sight of the rail is no attended start.',
           commonPractice,
+          { heard: 'nowhere' },
         ),
       ]
     : []
@@ -137,13 +136,13 @@ function ofRail(plan: StartPlan, samples: readonly StartSample[], { rail: name, 
   const came = read.find(s => hasCome(point, s.value))
   // A figure typed by hand was read after it stood still.
   const rising = came && plan.byMeter ? last.atSeconds - came.atSeconds < patience.riseSeconds : onSeconds < patience.switchSeconds
-  const findings = judged.findings.filter(f => f.level !== 'note')
+  // The gate hears of a rail by its readings, whichever way it ended.
+  const findings = judged.findings.filter(f => f.level !== 'note').map(f => ({ ...f, heard: 'elsewhere' as const }))
+  const share = last.value / point.nominalV
   const amiss = findings.some(f => f.level !== 'fine')
-  if (rising && amiss && !findings.some(f => neverGood.includes(f.code))) {
-    return last.value / point.nominalV > 1 + judged.tolerancePct / 100
-      ? findings
-      : [finding('note', 'start.rising', `${shownRail(name)} is coming up: ${volts(last.value)}.`, 'The switch and the supply get a few seconds.')]
-  }
+  // What is too high, or of the other sign, does not come good by waiting.
+  if (rising && amiss && share >= 0 && share <= 1 + judged.tolerancePct / 100)
+    return [finding('note', 'start.rising', `${shownRail(name)} is coming up: ${volts(last.value)}.`, 'The switch and the supply get a few seconds.')]
   // What is wrong already is not worth a word on where it is going.
   const moves = findings.some(f => f.level === 'stop') ? [] : ofFall(point, read)
   return [...findings, ...moves, ...ofRipple(point, samples)]
@@ -246,6 +245,7 @@ const ofTime = ({ mostSeconds }: StartPlan, { onSeconds }: StartNow): Finding[] 
           `${mostSeconds} seconds are over.`,
           'A first start is short. Off, feel what is warm, look at what was read, then again.',
           commonPractice,
+          { heard: 'nowhere' },
         ),
       ]
     : []

@@ -109,7 +109,7 @@ export function matchSupply({ needs, supply, neighbours = [] }: SupplyMatchInput
     ...judgePlug(needs, supply),
     ...judgeNeighbours(supply, neighbours),
   ])
-  const suits = findings.some(f => f.level === 'stop') ? 'no' : findings.some(f => f.code.endsWith('.unknown')) ? 'not-yet-known' : 'yes'
+  const suits = findings.some(f => f.level === 'stop') ? 'no' : findings.some(f => f.open === 'not-looked') ? 'not-yet-known' : 'yes'
   return {
     suits,
     bench: needs.kind === 'ac' ? null : { voltageV: needs.voltageV, firstLimitA: round2(needs.currentA * 0.3), runLimitA: round2(needs.currentA * 1.2) },
@@ -127,6 +127,7 @@ function judgeKind(needs: Inlet, supply: Supply): Finding[] {
         'Whether it gives AC or DC is not known.',
         'Measure it on both ranges before it goes near the machine.',
         commonPractice,
+        { open: 'not-looked' },
       ),
     ]
   if (supply.kind === needs.kind) return [finding('fine', 'supply.kind', `${currentKindNames[supply.kind]}, as it wants.`, [])]
@@ -161,6 +162,7 @@ function judgePolarity(needs: Inlet, supply: Supply): Finding[] {
         `The polarity of the ${needs.polarity ? 'supply' : 'inlet'} is not known.`,
         needs.polarity ? 'Measure it at the plug.' : 'Follow the inlet to the ground of the board.',
         commonPractice,
+        { open: 'not-looked' },
       ),
     ]
   return needs.polarity === supply.polarity
@@ -198,6 +200,7 @@ function judgeVoltage(needs: Inlet, supply: Supply): Finding[] {
             'Whether it is regulated is not known.',
             'Measure it with nothing attached: well above its label means that it is not.',
             commonPractice,
+            { open: 'not-looked' },
           ),
         ]
       : loaded
@@ -241,7 +244,10 @@ function judgeVoltage(needs: Inlet, supply: Supply): Finding[] {
 }
 
 function judgeCurrent(needs: Inlet, { currentA }: Supply): Finding[] {
-  if (currentA === undefined) return [finding('care', 'supply.current.unknown', 'What it can give is not known.', `The machine draws ${needs.currentA} A.`)]
+  if (currentA === undefined)
+    return [
+      finding('care', 'supply.current.unknown', 'What it can give is not known.', `The machine draws ${needs.currentA} A.`, undefined, { open: 'not-looked' }),
+    ]
   if (currentA < needs.currentA)
     return [
       finding('stop', 'supply.weak', `${currentA} A are too little.`, `The machine draws ${needs.currentA} A; the supply sags, then burns.`, commonPractice),
@@ -278,6 +284,7 @@ function judgePlug(needs: Inlet, supply: Supply): Finding[] {
           'The sizes of plug and inlet have not all been measured.',
           'A 2.1 mm and a 2.5 mm pin look alike, and one makes contact in the other now and then. Measure both.',
           commonPractice,
+          { open: 'not-looked' },
         ),
       ]
     : [finding('fine', 'supply.plug.fits', 'The plug fits.', `${sizes(supply)}.`)]

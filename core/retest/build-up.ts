@@ -150,6 +150,8 @@ export interface BuildUpState {
   verdict: 'go-on' | 'gone-back' | 'stuck' | 'done'
   /** Whether the newest outcome was a failure. */
   failing: boolean
+  /** What the gate hears of it: it went back, or the least that runs fails. */
+  amiss: Finding | null
   findings: Finding[]
 }
 
@@ -221,7 +223,7 @@ export function judgeBuildUp(steps: readonly BuildUpStep[], seen: readonly StepS
     findings.push(
       finding('note', 'build-up.done', 'Built up, each step as expected.', 'That was seen once; the test sheet and a soak show whether it stays so.'),
     )
-  return { at, verdict: done ? 'done' : stuck ? 'stuck' : failing ? 'gone-back' : 'go-on', failing, findings }
+  return { at, verdict: done ? 'done' : stuck ? 'stuck' : failing ? 'gone-back' : 'go-on', failing, amiss: failing ? findings[0]! : null, findings }
 }
 
 /** Whether what is expected is a figure with its unit: then *as expected* says nothing without the figure that was read. */

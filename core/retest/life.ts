@@ -33,7 +33,7 @@ export function judgeLife(life: Life, { gateInForce, signedOff, limits, wornFeet
             `${title}: it does not run, and the gate keeps it off.`,
             'See that nothing in it goes on harming it, a battery or a residue above all, before it is put away.',
           )
-        : finding('fine', 'life.rests', `${title}: it does not run.`, lifeNames[life].means),
+        : finding('fine', 'life.rests', `${title}: it does not run.`, lifeNames[life].means, undefined, { heard: 'elsewhere' }),
       ...(feet && life === 'gallery' ? [finding('fine', 'life.feet', 'Worn original feet may stay: it stands under glass.', feet, commonPractice)] : []),
       ...(life === 'store' && signedOff
         ? [

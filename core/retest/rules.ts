@@ -2,7 +2,7 @@ import { type CleaningFacts, cleaning } from '../cleaning/rules'
 import { type DiagnosisFacts, diagnosis } from '../diagnosis/rules'
 import { type OpeningFacts, opening } from '../opening/rules'
 import { discipline } from '../kernel/discipline'
-import { finding } from '../kernel/finding'
+import { type Finding, finding } from '../kernel/finding'
 import { move } from '../kernel/move'
 import { step } from '../kernel/step'
 import { stages } from '../kernel/stages'
@@ -13,7 +13,7 @@ import { type BuildUpStep, type StepSeen, judgeBuildUp } from './build-up'
 import { retestMonths } from './life'
 import { type SignOffLimits, type SignOffResult, judgeSignOff } from './sign-off'
 import { type SoakVerdict, planSoak, soaksStanding } from './soak'
-import { type LineSeen, type TestLine, isTestWait, judgeTestSheet, lineStates } from './test-sheet'
+import { type LineSeen, type TestLine, judgeTestSheet, lineStates } from './test-sheet'
 
 export interface RetestRecord {
   /** The sign-off that stood until now. */
@@ -70,9 +70,9 @@ const monthMs = (365.25 / 12) * 24 * 3_600_000
 
 function buildUpFacts(buildUp: RetestRecord['buildUp']): RetestFacts['buildUp'] {
   if (!buildUp) return null
-  const { verdict, at, findings, failing } = judgeBuildUp(buildUp.steps, buildUp.looks)
+  const { verdict, at, amiss } = judgeBuildUp(buildUp.steps, buildUp.looks)
   const adds = buildUp.steps[at]?.adds.join(', ')
-  return { done: verdict === 'done', back: failing, says: failing ? findings[0]!.says : adds ? `Next goes in: ${adds}.` : '' }
+  return { done: verdict === 'done', back: amiss !== null, says: amiss ? amiss.says : adds ? `Next goes in: ${adds}.` : '' }
 }
 
 export function retestFacts(
@@ -95,7 +95,7 @@ export function retestFacts(
     underLoad: known.railsUnderLoad,
     stepsUndone: known.stepsUndone,
     openFaults: known.faults.filter(f => f.open),
-    runningWaits: known.waits.filter(w => !w.over && !isTestWait(w.what)).map(w => w.what),
+    runningWaits: known.waits.filter(w => !w.over && w.kind !== 'test').map(w => w.what),
     whole: known.whole,
     soaks,
     notSoaked: known.faults
@@ -107,8 +107,8 @@ export function retestFacts(
   })
   const limits = standing?.limits ?? null
   // A wait that starts after the sign-off is no reason against it, nor a sheet that is begun anew; one with limits passed over more.
-  const passed = ['sign-off.wait', 'sign-off.test-left', ...(limits?.attended ? ['sign-off.soak-left'] : [])]
-  const against = signOff.findings.find(f => f.level === 'stop' && !passed.includes(f.code))
+  const passed = (f: Finding) => f.begun === 'anew' || (limits?.attended && f.shows === 'in-long-use')
+  const against = signOff.findings.find(f => f.level === 'stop' && !passed(f))
   return {
     signOff,
     soaks,
@@ -138,19 +138,13 @@ const retestUnknown: RetestFacts = {
 }
 
 /** What the gate hears of a build-up: where it went back somebody is at the switch; where the least that runs fails, nothing is energised. */
-const retestHeard = ({ buildUp }: RetestRecord): Heard[] =>
-  buildUp
-    ? judgeBuildUp(buildUp.steps, buildUp.looks)
-        .findings.filter(f => f.code === 'build-up.back' || f.code === 'build-up.stuck')
-        .map(f =>
-          heard(
-            f,
-            f.level === 'stop'
-              ? 'End the build-up: what fails becomes a fault. Mend it, then build up anew.'
-              : 'Take it out again, and look at the step before.',
-          ),
-        )
-    : []
+function retestHeard({ buildUp }: RetestRecord): Heard[] {
+  const amiss = buildUp && judgeBuildUp(buildUp.steps, buildUp.looks).amiss
+  if (!amiss) return []
+  const say =
+    amiss.level === 'stop' ? 'End the build-up: what fails becomes a fault. Mend it, then build up anew.' : 'Take it out again, and look at the step before.'
+  return [heard(amiss, say)]
+}
 
 declare module '../kernel/machine' {
   interface MachineRecord extends RetestRecord {}

@@ -39,12 +39,9 @@ export const limitWords = ({ hoursADay, attended, noOriginalMedia }: SignOffLimi
   const parts = [attended && 'attended', hoursADay !== null && `up to ${hoursADay} h a day`, noOriginalMedia && 'no original media'].filter(Boolean)
   return `for demonstration${parts.length ? `: ${parts.join(', ')}` : ''}`
 }
-/** Findings that a sign-off with limits may pass over, where it is attended: what would only show in long use. */
-const passedOver: readonly string[] = ['sign-off.soak-left', 'sign-off.test-left']
-
 /** Whether a sign-off is allowed with these limits; without limits as `judgeSignOff` says. */
 export const allowedWith = ({ findings }: SignOffResult, limits: SignOffLimits | null): boolean =>
-  !findings.some(f => f.level === 'stop' && !(limits?.attended && passedOver.includes(f.code)))
+  !findings.some(f => f.level === 'stop' && !(limits?.attended && f.shows === 'in-long-use'))
 
 /**
  * Whoever repaired a machine does not sign it off. Where nobody else is there who could, it is said and let be.
@@ -130,7 +127,9 @@ export function judgeSignOff({
       ? [finding('stop', 'sign-off.build-up', `The build-up is not done: ${buildUp.says}`, 'Go on with it, or end it with a reason.')]
       : []),
     ...testFindings(testSheet, repairedAt ?? null),
-    ...runningWaits.map(wait => finding('stop', 'sign-off.wait', `Still waiting: ${wait}.`, 'Let the wait run out, or end it with a reason.')),
+    ...runningWaits.map(wait =>
+      finding('stop', 'sign-off.wait', `Still waiting: ${wait}.`, 'Let the wait run out, or end it with a reason.', undefined, { begun: 'anew' }),
+    ),
   ]
   return { allowed: !findings.some(f => f.level === 'stop'), findings }
 }
@@ -141,7 +140,12 @@ function testFindings(sheet: SignOffInput['testSheet'], repairedAt: string | nul
   return [
     ...sheet.failed.map(says => finding('stop', 'sign-off.test', `Test failed: ${says}.`, 'Write it down as a fault, mend it, and test that line again.')),
     ...(sheet.left.length
-      ? [finding('stop', 'sign-off.test-left', `Not tested yet: ${sheet.left.slice(0, 6).join(', ')}.`, 'What was not tried is not known.')]
+      ? [
+          finding('stop', 'sign-off.test-left', `Not tested yet: ${sheet.left.slice(0, 6).join(', ')}.`, 'What was not tried is not known.', undefined, {
+            begun: 'anew',
+            shows: 'in-long-use',
+          }),
+        ]
       : []),
     ...(!sheet.done && !sheet.failed.length && !sheet.left.length
       ? [finding('stop', 'sign-off.test', 'Nothing was tested.', 'Each line of the test sheet says that it has none of it.')]
@@ -178,7 +182,14 @@ function soakFinding({ what, verdict, left, given, failed, stands }: SignOffInpu
     )
   return verdict === 'not-cured'
     ? finding('stop', 'sign-off.soak', `Soak failed: ${what}.`, 'It is not cured. End the soak once the fault is written down, and mend it.')
-    : finding('stop', 'sign-off.soak-left', `Soak not finished: ${what}.`, `${left} clean passes are left. Finish it, or give it up with a reason.`)
+    : finding(
+        'stop',
+        'sign-off.soak-left',
+        `Soak not finished: ${what}.`,
+        `${left} clean passes are left. Finish it, or give it up with a reason.`,
+        undefined,
+        { shows: 'in-long-use' },
+      )
 }
 
 function railFinding(rails: RailVerdict, underLoad: boolean): Finding {

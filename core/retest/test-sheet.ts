@@ -90,8 +90,6 @@ const hourMs = 3_600_000
 const waitOf = 'Test sheet: '
 /** The wait that a line which is left alone stands under, so that the run and the shelf show it. */
 export const testWait = (line: Pick<TestLine, 'says'>): string => `${waitOf}${line.says}`
-/** Whether a wait is one of a test sheet; it says nothing that the sheet does not say by itself. */
-export const isTestWait = (what: string): boolean => what.startsWith(waitOf)
 
 /** Where each line stands; of several looks the newest counts, and of a figure every value is kept. */
 export function lineStates(lines: readonly TestLine[], seen: readonly LineSeen[]): LineState[] {

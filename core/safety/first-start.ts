@@ -5,7 +5,7 @@ import { shownRail } from '../power/rails'
 import { fanless } from '../power/temperature'
 import { type Configuration, configurationWords, isConnected } from './configuration'
 import type { GateVerdict } from './gate'
-import type { PowerFacts, School } from './power-facts'
+import type { PowerFactName, PowerFacts, School } from './power-facts'
 import { type Skilled, skills, whoCould } from '../kernel/skills'
 
 /** One line of what is seen to before the switch is thrown. */
@@ -30,7 +30,7 @@ export interface StartChecksInput {
 }
 
 /** Care that has a line of its own below, or that the start itself is there for. */
-const saidElsewhere = /^gate\.(filterCapacitors|fan|pictureTube|rails)\./
+const saidElsewhere: readonly (string | undefined)[] = ['filterCapacitors', 'fan', 'pictureTube', 'rails'] satisfies PowerFactName[]
 
 /**
  * What is seen to before a first start, in the order of the work, each line with its reason.
@@ -48,7 +48,7 @@ export function startChecks({ school, configuration, facts, offState, firstLimit
       .filter(f => f.level === 'stop')
       .map(f => check(`gate:${f.code}`, `Nothing keeps it off. Found: ${f.says}`, f.because.join(' '), gate.verdict !== 'keep-off' ? null : false)),
     ...gate.findings
-      .filter(f => f.level === 'care' && !saidElsewhere.test(f.code))
+      .filter(f => f.level === 'care' && !saidElsewhere.includes(f.fact))
       .map(f => check(`gate:${f.code}`, `Both know of this, and watch for it: ${f.says}`, f.because.join(' '))),
     check('dust', 'Dust is out, and nothing loose lies in it.', 'A screw or a ball of damp dust shorts what it lies on.'),
     ...(kind === 'whole'

@@ -1,10 +1,21 @@
-import { type Finding, commonPractice, finding, mostPressingFirst } from '../kernel/finding'
+import { type Attributes, type Finding, commonPractice, finding, mostPressingFirst } from '../kernel/finding'
 import { InputError } from '../kernel/input-error'
 import { type Configuration, configurationKinds, configurationWords, isConnected, whole } from './configuration'
-import { type Heard, type Opening, inWorkingOrder, leavesUnassessed, toldApart } from '../kernel/heard'
+import { type Heard, type Opening, leavesUnassessed, toldApart } from '../kernel/heard'
 import { type Hazard, aboutFact, hazardReasons } from './hazards'
-import { type FactValue, type PowerFactName, type PowerFacts, type School, factValue, powerFactNames, powerFacts, schoolNames } from './power-facts'
+import {
+  type FactKind,
+  type FactValue,
+  type PowerFactName,
+  type PowerFacts,
+  type School,
+  factValue,
+  powerFactNames,
+  powerFacts,
+  schoolNames,
+} from './power-facts'
 import { type Skill, skills } from '../kernel/skills'
+import { inWorkingOrder } from './working-order'
 
 /** From closed to open. */
 export const gateVerdicts = ['keep-off', 'not-yet-assessed', 'guarded-start', 'clear-to-run'] as const
@@ -72,7 +83,9 @@ export function assessGate({ school, facts, inspectedBy, hazards = [], configura
   }
 
   for (const name of powerFactNames) {
-    const kind = powerFacts[name]
+    const kind: FactKind = powerFacts[name]
+    const { concerns, when } = kind
+    const means: Attributes = { fact: name, ...(concerns ? { concerns } : {}), ...(when ? { when } : {}) }
     if (!isConnected('facts', name, configuration)) {
       reason(
         finding(
@@ -88,7 +101,7 @@ export function assessGate({ school, facts, inspectedBy, hazards = [], configura
     const value = factValue(name, facts[name])
     if (!value) {
       const code = `gate.${name}.not-looked`
-      reason(finding('note', code, `${kind.title}: not looked at yet.`, kind.look, commonPractice), {
+      reason(finding('note', code, `${kind.title}: not looked at yet.`, kind.look, commonPractice, { ...means, open: 'not-looked' }), {
         code,
         do: `${kind.title}: find out. ${kind.look}`,
         // Anybody may look and report; the answer that opens it may take more.
@@ -100,8 +113,8 @@ export function assessGate({ school, facts, inspectedBy, hazards = [], configura
     const level = levelUnder(school, name, value, facts[name])
     const because = level === value.level ? [value.because] : [value.because, `${schoolNames[school].title}: ${schoolNames[school].means}`]
     reason(
-      finding(level, code, value.says, because, commonPractice),
-      value.open ? { code, do: value.open, ...(whoClears[name] ?? anyone), ...aboutFact(name) } : undefined,
+      finding(level, code, value.says, because, commonPractice, means),
+      value.open ? { code, do: value.open, ...(whoClears[name] ?? anyone), ...aboutFact(name), ...(value.pair ? { pair: true as const } : {}) } : undefined,
     )
   }
   for (const { finding: found, open } of [...hazardReasons(hazards, { facts, configuration, school }), ...toldApart(heard)]) reason(found, open)
@@ -123,6 +136,7 @@ export function assessGate({ school, facts, inspectedBy, hazards = [], configura
         'Nobody has signed for the inspection.',
         'The facts above count once somebody says that they looked.',
         commonPractice,
+        { open: 'not-signed' },
       ),
       { code: 'gate.not-inspected', do: 'Inspect the machine and put your name to it.', ...skilled('inspection') },
     )

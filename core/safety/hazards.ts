@@ -1,7 +1,7 @@
 import type { InterventionKind, InterventionState } from '../condition/interventions'
 import type { DamageSeen } from '../condition/implied-checks'
 import type { Presence } from '../condition/grades'
-import { type Level, commonPractice, finding } from '../kernel/finding'
+import { type Attributes, type Level, commonPractice, finding } from '../kernel/finding'
 import type { CautionName } from './cautions'
 import { type Configuration, isConnected } from './configuration'
 import { referenceMassKg } from './lift'
@@ -20,7 +20,7 @@ export const hazardStateNames: Record<HazardState, string> = {
   'ruled-out': 'Ruled out',
 }
 
-export interface HazardKindRow {
+export interface HazardKindRow extends Pick<Attributes, 'concerns' | 'when'> {
   title: string
   /** What it does to the gate while it is present. */
   gate: 'stop' | 'care' | 'note'
@@ -37,8 +37,16 @@ const skilled = (skill: Skill) => ({ who: skills[skill].who, skill })
 
 /** Kinds of hazard, with what each does to the gate while it is there. Common practice, no source. */
 export const hazardKinds = {
-  'mains-wiring': { title: 'Mains wiring', gate: 'stop', caution: 'mains', deal: 'Make the mains wiring good and check the earth.', ...skilled('mains') },
+  'mains-wiring': {
+    concerns: 'mains',
+    title: 'Mains wiring',
+    gate: 'stop',
+    caution: 'mains',
+    deal: 'Make the mains wiring good and check the earth.',
+    ...skilled('mains'),
+  },
   'line-filter': {
+    concerns: 'line-filter',
     title: 'Line-filter capacitors',
     gate: 'care',
     caution: 'mains',
@@ -46,6 +54,7 @@ export const hazardKinds = {
     ...skilled('mains'),
   },
   'bulging-capacitors': {
+    concerns: 'line-filter',
     title: 'Bulging or leaking capacitors',
     gate: 'stop',
     caution: 'stored-charge',
@@ -66,11 +75,27 @@ export const hazardKinds = {
     deal: 'Keep its covers on; leave tube work to people trained in it.',
     ...skilled('picture-tube'),
   },
-  'battery': { title: 'Battery', gate: 'stop', caution: 'battery', deal: 'Take the battery out; neutralise and clean what it touched.', ...anyone },
-  'liquid': { title: 'Liquid', gate: 'stop', caution: 'wet', deal: 'Clean, dry it through, and look again.', ...anyone },
-  'conductive-dirt': { title: 'Conductive dirt', gate: 'stop', caution: 'dust-mould', deal: 'Clean the inside and look again.', ...anyone },
+  'battery': {
+    concerns: 'battery',
+    title: 'Battery',
+    gate: 'stop',
+    caution: 'battery',
+    deal: 'Take the battery out; neutralise and clean what it touched.',
+    ...anyone,
+  },
+  'liquid': { concerns: 'wet', when: 'dry', title: 'Liquid', gate: 'stop', caution: 'wet', deal: 'Clean, dry it through, and look again.', ...anyone },
+  'conductive-dirt': {
+    concerns: 'wet',
+    when: 'dry',
+    title: 'Conductive dirt',
+    gate: 'stop',
+    caution: 'dust-mould',
+    deal: 'Clean the inside and look again.',
+    ...anyone,
+  },
   'mould': { title: 'Mould', gate: 'note', caution: 'dust-mould', deal: 'Work with a mask at an extractor; let it dry out.', ...anyone },
   'burnt-trace': {
+    concerns: 'burnt',
     title: 'Burnt trace or part',
     gate: 'stop',
     caution: 'mains',
@@ -85,13 +110,21 @@ export const hazardKinds = {
     who: 'a bench volunteer with a meter',
   },
   'unknown-supply': {
+    concerns: 'supply',
     title: 'Unknown supply',
     gate: 'stop',
     caution: 'mains',
     deal: 'Identify the supply, or use a bench supply with a current limit.',
     ...skilled('mains'),
   },
-  'unknown-wiring': { title: 'Unknown wiring', gate: 'stop', caution: 'mains', deal: 'Trace the wiring and write down what it does.', ...anyone },
+  'unknown-wiring': {
+    concerns: 'mains',
+    title: 'Unknown wiring',
+    gate: 'stop',
+    caution: 'mains',
+    deal: 'Trace the wiring and write down what it does.',
+    ...anyone,
+  },
   'missing-fan': { title: 'Missing fan', gate: 'care', caution: 'mains', deal: 'Free or replace the fan.', ...anyone },
   'heavy': { title: 'Heavy', gate: 'note', caution: 'lifting', deal: 'Lift with enough people, or with gear.', ...skilled('lifting') },
   'sharp': {
@@ -109,8 +142,15 @@ export const hazardKinds = {
     deal: 'Find what is loose, take it out, and look for what it touched.',
     ...anyone,
   },
-  'smoke': { title: 'Smoke reported', gate: 'stop', caution: 'mains', deal: 'Find what smoked, and replace or clear it.', ...anyone },
-  'old-insulation': { title: 'Old insulation', gate: 'stop', caution: 'mains', deal: 'Replace wires whose insulation cracks or sticks.', ...skilled('mains') },
+  'smoke': { concerns: 'smoke', title: 'Smoke reported', gate: 'stop', caution: 'mains', deal: 'Find what smoked, and replace or clear it.', ...anyone },
+  'old-insulation': {
+    concerns: 'mains',
+    title: 'Old insulation',
+    gate: 'stop',
+    caution: 'mains',
+    deal: 'Replace wires whose insulation cracks or sticks.',
+    ...skilled('mains'),
+  },
 } as const satisfies Record<string, HazardKindRow>
 export type HazardKind = keyof typeof hazardKinds
 /**
@@ -389,14 +429,15 @@ export function hazardReasons(
     .filter(h => isConnected('hazards', h.kind, configuration))
     .flatMap((hazard): Heard[] => {
       const { kind, state, evidence, settled, seen } = hazard
-      const { title, gate: usual, deal, who, skill }: HazardKindRow = hazardKinds[kind]
+      const { title, gate: usual, deal, who, skill, concerns, when }: HazardKindRow = hazardKinds[kind]
+      const order = { ...(concerns ? { concerns } : {}), ...(when ? { when } : {}) }
       const gate = kind === 'line-filter' && (school === 'caps-first' || seen) ? 'stop' : usual
       const fact = shown(kind, facts)
       const about = aboutHazard(kind)
       const means = { who, ...(skill ? { skill } : {}), ...about }
       if (state === 'present') {
         if (fact && !((settled || seen) && isWeaker(fact.level, gate)) && fact.says === 'present') return []
-        const found = finding(gate, `gate.hazard.${kind}`, `Hazard present: ${lowered(title)}.`, evidence, commonPractice)
+        const found = finding(gate, `gate.hazard.${kind}`, `Hazard present: ${lowered(title)}.`, evidence, commonPractice, order)
         return [gate === 'note' ? { finding: found } : heard(found, `${deal} Then say under Hazards what was found.`, means)]
       }
       // A caution for whoever handles it is none for the switch.

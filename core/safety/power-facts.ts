@@ -1,4 +1,4 @@
-import type { Level } from '../kernel/finding'
+import type { Attributes, Level } from '../kernel/finding'
 import type { Skill } from '../kernel/skills'
 
 /**
@@ -25,9 +25,11 @@ export interface FactValue {
   open?: string
   /** What saying this takes; a danger can be reported by anybody. */
   takes?: Skill
+  /** What opens it further is an attended start. */
+  pair?: true
 }
 
-export interface FactKind {
+export interface FactKind extends Pick<Attributes, 'concerns' | 'when'> {
   title: string
   /** How to find out. */
   look: string
@@ -42,6 +44,7 @@ const stop = (label: string, says: string, because: string, open: string): FactV
 export const powerFacts = {
   filterCapacitors: {
     title: 'Line-filter capacitors',
+    concerns: 'line-filter',
     look: 'Look where the mains comes in, often behind the switch: mostly a large and a small one, in clear or amber resin.',
     values: {
       'none-fitted': fine('None fitted', 'No line-filter capacitors are fitted.', 'There is none that could fail.'),
@@ -62,6 +65,7 @@ export const powerFacts = {
   },
   battery: {
     title: 'Battery',
+    concerns: 'battery',
     look: 'Look for a barrel, a block or a coin cell on the main board and on cards.',
     values: {
       'none-fitted': fine('None fitted', 'No battery is fitted.', 'There is none that could leak.'),
@@ -101,6 +105,8 @@ export const powerFacts = {
   },
   liquidOrDirt: {
     title: 'Liquid or heavy dirt',
+    concerns: 'wet',
+    when: 'dry',
     look: 'Tide lines, damp, mud, thick dust, insects, conductive soot.',
     values: {
       no: fine('No', 'No liquid and no heavy dirt was seen.', 'Nothing was seen that would conduct where it should not.'),
@@ -120,6 +126,7 @@ export const powerFacts = {
   },
   burntTrace: {
     title: 'Burnt trace or part',
+    concerns: 'burnt',
     look: 'Dark spots, lifted copper, a discoloured chip, the smell.',
     values: {
       no: fine('None seen', 'No burnt trace or part was seen.', 'Nothing was seen that has been overloaded.'),
@@ -146,6 +153,7 @@ export const powerFacts = {
   },
   mainsLead: {
     title: 'Mains lead',
+    concerns: 'mains',
     look: 'Plug, sheath, strain relief, fuse; earth continuity where there is an earth.',
     values: {
       'sound': fine('Sound', 'The mains lead was found whole.', 'Plug, sheath and strain relief were looked at.', 'mains'),
@@ -161,6 +169,7 @@ export const powerFacts = {
   },
   supply: {
     title: 'Power supply',
+    concerns: 'supply',
     look: 'Is it the right one, and is it known what it gives: voltage, AC or DC, polarity, current.',
     values: {
       known: fine('Known', 'The supply is known to be the right one.', 'Its type and what it should give are known.'),
@@ -203,6 +212,7 @@ export const powerFacts = {
   },
   wiring: {
     title: 'Wiring',
+    concerns: 'mains',
     look: 'Anything added, cut, unplugged or leading nowhere.',
     values: {
       known: fine('As built, or understood', 'No wiring was seen that is not understood.', 'Added and cut wires were looked for.'),
@@ -216,6 +226,7 @@ export const powerFacts = {
   },
   smoke: {
     title: 'Smoke or smell reported',
+    concerns: 'smoke',
     look: 'Ask whoever powered it last.',
     values: {
       no: fine('No', 'No smoke was reported.', 'Whoever brought it was asked, or nobody has powered it.'),
@@ -230,14 +241,18 @@ export const powerFacts = {
   },
   rails: {
     title: 'Rails at the first start',
+    when: 'powered',
     look: 'Readings of every rail at an attended, limited start.',
     values: {
-      unread: care(
-        'Not read yet',
-        'The rails have not been read yet.',
-        'Until then, every start is attended and limited.',
-        'Make one attended, limited start and read every rail.',
-      ),
+      unread: {
+        ...care(
+          'Not read yet',
+          'The rails have not been read yet.',
+          'Until then, every start is attended and limited.',
+          'Make one attended, limited start and read every rail.',
+        ),
+        pair: true,
+      },
       reread: care(
         'Low without load',
         'A rail was low without a load.',

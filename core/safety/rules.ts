@@ -11,11 +11,11 @@ import { type Battery, hasLeaked } from '../power/battery'
 import { type Configuration, isConnected } from './configuration'
 import { takesMains } from './first-start'
 import { type GateResult, type GateVerdict, assessGate, gateWords, mayBeStarted } from './gate'
-import { type Heard, contradiction, leavesUnassessed, toldApart } from '../kernel/heard'
+import { type Heard, type Opening, contradiction, leavesUnassessed, toldApart } from '../kernel/heard'
 import { type GrowingHarm, daysPerPoint, growingHarm } from './growing-harm'
 import { type Hazard, type HazardSettled, type Saying, aboutFact, aboutHazard, hazardKinds, hazardsOf, leakingBatteryKnown } from './hazards'
 import { type Overrule, stillStands } from './overrule'
-import { type PowerFacts, type School, enteredFactNames, factValue, powerFacts } from './power-facts'
+import { type FactKind, type PowerFactName, type PowerFacts, type School, enteredFactNames, factValue, powerFacts } from './power-facts'
 
 /** What was found, claimed and decided of a machine's dangers. */
 export interface SafetyRecord extends ConditionRecord {
@@ -144,9 +144,14 @@ function leakForgotten({ batteryHasLeaked, batteries, hazardsSettled, configurat
       'Its battery was found leaking once, and nothing on record says what became of what it left.',
       [said ? `Answered now: ${said.label.toLowerCase()}.` : 'Nobody has answered since.', 'Residue eats on under the mask.'],
       'Record the battery and bring it home step by step; or say under Hazards that it was misread.',
-      aboutHazard('battery'),
+      { ...aboutHazard('battery'), concerns: 'battery' },
     ),
   ]
+}
+
+const orderOf = (name: PowerFactName): Pick<FactKind, 'concerns' | 'when'> => {
+  const { concerns, when }: FactKind = powerFacts[name]
+  return { ...(concerns ? { concerns } : {}), ...(when ? { when } : {}) }
 }
 
 /** Answers that speak of danger where what was measured does not: until the measuring is the newer of the two, nobody has assessed it. */
@@ -160,7 +165,7 @@ function outvoted({ entered, answeredAt }: SafetyRecord, measured: PowerFacts, m
         `${powerFacts[name].title}: answered “${said.label.toLowerCase()}”, while the record says “${shown.label.toLowerCase()}”.`,
         said.because,
         'Look again, and put right whichever is wrong.',
-        aboutFact(name),
+        { ...aboutFact(name), ...orderOf(name) },
       ),
     ]
   })
@@ -189,9 +194,6 @@ export function safetyUnknown({ school, sisters }: Pick<SafetyRecord, 'school' |
 const whyOf = (gate: GateResult, code: string) => gate.findings.find(f => f.code === code)?.says ?? ''
 const openingsAt = (gate: GateResult, level: Finding['level']) => gate.toOpen.filter(o => gate.findings.some(f => f.code === o.code && f.level === level))
 
-/** Reading the rails for the first time is an attended start: one at the switch, one at the probe. */
-const railsUnread = 'gate.rails.unread'
-
 declare module '../kernel/machine' {
   interface MachineRecord extends SafetyRecord {}
   interface MachineKnown extends SafetyFacts {}
@@ -219,8 +221,8 @@ export const safety = discipline({
     // What would close the gate comes before what is a caution for whoever handles it.
     const weight = (h: Hazard) => ['stop', 'care', 'note'].indexOf(hazardKinds[h.kind].gate)
     const suspected = m.hazards.filter(h => h.state === 'suspected').sort((a, b) => weight(a) - weight(b))
-    // The missing fixing has a move of its own.
-    const stops = openingsAt(m.gate, 'stop').filter(o => !o.code.startsWith('opening.missing'))
+    const stops = openingsAt(m.gate, 'stop').filter(o => !o.moved)
+    const found = (o: Opening) => m.gate.findings.find(f => f.code === o.code)
     return [
       // A battery still in a machine whose sisters' leaked is the move that saves a board.
       ...(m.facts.battery === undefined && (m.sistersWithLeakedBattery > 0 || m.modelBatteryLeaks)
@@ -235,7 +237,7 @@ export const safety = discipline({
         : []),
       ...(m.gateInForce === 'keep-off'
         ? stops.map(o =>
-            move(/smoke/.test(o.code) ? 'alarm' : 'keeps-off', o.code, 'make-safe', {
+            move(found(o)?.concerns === 'smoke' ? 'alarm' : 'keeps-off', o.code, 'make-safe', {
               says: o.do,
               why: whyOf(m.gate, o.code),
               who: o.who,
@@ -261,12 +263,13 @@ export const safety = discipline({
         : []),
       ...(m.gateInForce === 'guarded-start'
         ? openingsAt(m.gate, 'care').map(o =>
-            move('guarded', o.code, o.code.startsWith('gate.rails') && o.code !== railsUnread ? 'prove' : 'make-safe', {
+            move('guarded', o.code, found(o)?.fact === 'rails' && !o.pair ? 'prove' : 'make-safe', {
               says: o.do,
               why: `${gateWords['guarded-start'].title}: ${whyOf(m.gate, o.code)}`,
               who: o.who,
               ...(o.skill ? { skill: o.skill } : {}),
-              ...(o.code === railsUnread ? { pair: true as const, ...(m.mains ? { skill: 'mains' as const } : {}) } : {}),
+              // One at the switch, one at the probe.
+              ...(o.pair ? { pair: true as const, ...(m.mains ? { skill: 'mains' as const } : {}) } : {}),
             }),
           )
         : []),

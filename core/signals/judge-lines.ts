@@ -74,8 +74,9 @@ export function judgeLines(capture: Capture): SignalsResult {
   const doubts = doubtsOf(capture)
   const { executing, findings } = executionOf(judged, capture, edges)
   // What rests on half a record is not sure, whatever the other half shows.
-  const sure = doubts.every(d => d.code !== 'signals.unread')
-  const said = sure ? findings : findings.map(f => (f.code === 'signals.executing' ? notSure : f))
+  const sure = unreadOf(capture) <= unreadShare
+  // Whoever says that it runs says so first.
+  const said = sure || executing !== 'yes' ? findings : [notSure, ...findings.slice(1)]
   return {
     lines: judged,
     executing: sure ? executing : 'unknown',
@@ -90,9 +91,11 @@ const notSure = finding(
   'What could be read looks like it, but too much could not be read.',
 )
 
+const unreadOf = ({ read, unread }: Pick<Capture, 'read' | 'unread'>) => unread / Math.max(1, read + unread)
+
 /** What the record itself leaves in doubt. */
 function doubtsOf({ read, unread, pauses, timeIs, durationS }: Capture): Finding[] {
-  const share = unread / Math.max(1, read + unread)
+  const share = unreadOf({ read, unread })
   const paused = pauses.reduce((sum, p) => sum + p.toS - p.fromS, 0) / (durationS || 1)
   return [
     ...(share > unreadShare

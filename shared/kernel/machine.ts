@@ -1,3 +1,4 @@
+import { waitKindNames } from '#core/cleaning/wait-kinds'
 import { z } from 'zod'
 import { bands } from '#core/kernel/move'
 import { lives, stages } from '#core/kernel/stages'
@@ -11,7 +12,8 @@ const id = z.number()
 const s = z.string()
 const b = z.boolean()
 
-export const WaitView = z.object({ id, what: s, startedAt: s, until: s, over: b })
+/** `said` where a person chose the kind; else words propose it. */
+export const WaitView = z.object({ id, what: s, startedAt: s, until: s, over: b, kind: z.enum(waitKindNames as ['wet', ...typeof waitKindNames]), said: b })
 export type WaitView = z.infer<typeof WaitView>
 export const NextMoveView = z.object({
   band: z.enum(bands),

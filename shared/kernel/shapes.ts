@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { presences } from '#core/condition/grades'
 import { markForms } from '#core/condition/marks'
 import { type Path, paths } from '#core/condition/triage'
-import { levels } from '#core/kernel/finding'
+import { concerns, levels } from '#core/kernel/finding'
 import { openingStates } from '#core/opening/reassembly'
 import { loads, railVerdicts } from '#core/power/rails'
 import { gateVerdicts } from '#core/safety/gate'
@@ -14,7 +14,20 @@ import { oneOf, text } from './fields'
 
 /** Shapes that requests, answers and stored rows share. */
 
-export const Finding = z.object({ level: z.enum(levels), code: z.string(), says: z.string(), because: z.array(z.string()), source: z.string().optional() })
+export const Finding = z.object({
+  level: z.enum(levels),
+  code: z.string(),
+  says: z.string(),
+  because: z.array(z.string()),
+  source: z.string().optional(),
+  open: z.enum(['not-looked', 'unsettled', 'not-signed']).optional(),
+  concerns: z.enum(concerns).optional(),
+  when: z.enum(['by-itself', 'dry', 'powered']).optional(),
+  fact: z.string().optional(),
+  heard: z.enum(['elsewhere', 'nowhere']).optional(),
+  shows: z.literal('in-long-use').optional(),
+  begun: z.literal('anew').optional(),
+})
 
 /** A figure with the limits between which it lies about 95 times of 100. */
 export const Band = z.object({ low: z.number(), mid: z.number(), high: z.number() })

@@ -137,6 +137,10 @@ export const entryExamples: { [K in EntryKind]: [EntryData<K>, string] } = {
     'Whitening of Bezel ended: Matches the other half. To be looked at again on 2027-05-01.',
   ],
   'wait.started': [{ what: 'board drying', until: '2026-03-04T08:00:00.000Z' }, 'Wait started: board drying.'],
+  'wait.kind-said': [
+    { what: 'washers from Tarnwick', kind: 'post', found: 'They are spare washers' },
+    'Wait is the post: washers from Tarnwick. They are spare washers.',
+  ],
   'wait.ended': [{ what: 'board drying', early: true }, 'Wait ended early: board drying.'],
   'fault.reported': [{ symptom: 'No picture', firstSeen: '2026', stopsMachine: true }, 'Fault reported: No picture, first seen 2026; it stops the machine.'],
   'fault.changed': [{ from: 'a', to: 'Rolling picture', stopsMachine: false }, 'Fault now reads: Rolling picture; it does not stop the machine.'],

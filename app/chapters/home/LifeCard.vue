@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { Finding } from '#core/kernel/finding'
 import { mostPressingFirst } from '#core/kernel/finding'
 import { lifeNames, lives } from '#core/kernel/stages'
 import type { SheetOf } from '#shared/chapters/index'
@@ -15,6 +16,8 @@ const judged = computed(() =>
     refused: (props.sheet.livesJudged[life] ?? []).some(f => f.level === 'stop'),
   })),
 )
+/** What a life means stands above its findings already. */
+const worthSaying = (f: Finding) => f.heard !== 'elsewhere'
 </script>
 
 <template>
@@ -43,7 +46,7 @@ const judged = computed(() =>
           </button>
         </p>
         <p class="hint">{{ lifeNames[life].means }}</p>
-        <FindingList v-if="findings.some(f => f.code !== 'life.rests')" :findings="findings.filter(f => f.code !== 'life.rests')" />
+        <FindingList v-if="findings.some(worthSaying)" :findings="findings.filter(worthSaying)" />
         <p v-if="sheet.life === life && sheet.retestFrom" class="hint">Due to be tested again {{ times.day(sheet.retestFrom) }}.</p>
       </li>
     </ul>

@@ -12,8 +12,8 @@ const findings = computed(() => new Map(props.gate.findings.map(f => [f.code, f]
 const against = computed(() => props.gate.toOpen.flatMap(open => (findings.value.has(open.code) ? [{ open, found: findings.value.get(open.code)! }] : [])))
 const checked = computed(() => props.gate.findings.filter(f => !props.gate.toOpen.some(o => o.code === f.code)))
 /** What nobody has looked at is asked below, fact by fact, and only counted here. */
-const unlooked = computed(() => against.value.filter(a => a.found.code.endsWith('.not-looked')))
-const reasons = computed(() => against.value.filter(a => !a.found.code.endsWith('.not-looked')))
+const unlooked = computed(() => against.value.filter(a => a.found.open === 'not-looked'))
+const reasons = computed(() => against.value.filter(a => a.found.open !== 'not-looked'))
 const shownAtFirst = 5
 const all = ref(false)
 const { submitCommand: choose } = useCommand('choose-school', () => props.sheet.tag)

@@ -28,6 +28,7 @@ const offers = [
     @done="$emit('done')"
   >
     <TextField name="what" label="What it waits for" hint="Such as main board drying at 40 °C" />
+    <WaitKindField />
     <div class="grid gap-1">
       <label :for="id" class="font-semibold">Until</label>
       <input :id="id" v-model="local" type="datetime-local" class="entry reading" />

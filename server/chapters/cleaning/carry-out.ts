@@ -14,7 +14,7 @@ import type { MachineWork } from '../../kernel/work'
 import { reportFault } from '../faults/index'
 import { wantPart } from '../parts/index'
 import { people } from '../people/index'
-import { beginDrying } from '../waits/index'
+import { waitFor } from '../waits/index'
 import { useMaterial } from '../workshop/index'
 import { facts, schoolsOf } from './facts'
 import { cleaningParts, cleaningSchools, cleaningSteps, cleanings, contaminations } from './schema'
@@ -175,7 +175,7 @@ export function doCleaningStep(work: MachineWork, { stepId, version, waitHours, 
   for (const used of uses) useMaterial(work, { ...used, what: step.says })
   // Longer than the plan has it, as somebody likes; never shorter, for what is wet conducts.
   const hours = step.waitHours === null ? null : Math.max(step.waitHours, waitHours ?? 0)
-  if (hours !== null) beginDrying(work, step.waitWhat, hours)
+  if (hours !== null) waitFor(work, 'wet', step.waitWhat, hours)
 }
 
 export function leaveCleaningStep(work: MachineWork, { stepId, version, reason }: CommandInput<'leave-cleaning-step'>): void {
@@ -227,5 +227,5 @@ export function stepContamination(work: MachineWork, { contaminationId, version,
     .where(eq(contaminations.id, contaminationId))
     .run()
   write('contamination.stepped', { kind: before.kind, where: before.where, step })
-  if ((step === 'rinsed' || step === 'washed') && waitHours !== null) beginDrying(work, `Drying after rinsing: ${before.where}`, waitHours)
+  if ((step === 'rinsed' || step === 'washed') && waitHours !== null) waitFor(work, 'wet', `Drying after rinsing: ${before.where}`, waitHours)
 }

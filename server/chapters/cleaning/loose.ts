@@ -6,7 +6,7 @@ import { expectVersion } from '../../kernel/versions'
 import type { MachineWork } from '../../kernel/work'
 import { photographs } from '../look/index'
 import { wantPart } from '../parts/index'
-import { beginDrying } from '../waits/index'
+import { waitFor } from '../waits/index'
 import { bareCoppers, countedParts } from './schema'
 
 /** So long a mask or a lacquer hardens at least. Common practice, no source. */
@@ -34,7 +34,7 @@ export function sealCopper(work: MachineWork, { copperId, version, withWhat, pad
     .where(eq(bareCoppers.id, copperId))
     .run()
   write('copper.sealed', { where: copper.where, withWhat })
-  if (withWhat !== 'tin') beginDrying(work, `${withWhat === 'mask' ? 'Mask' : 'Lacquer'} hardening: ${copper.where}`, hardenHours)
+  if (withWhat !== 'tin') waitFor(work, 'curing', `${withWhat === 'mask' ? 'Mask' : 'Lacquer'} hardening: ${copper.where}`, hardenHours)
 }
 
 /** Small parts taken off, by their count. */

@@ -1,6 +1,6 @@
 import type { GateVerdict } from '#core/safety/gate'
 import { checksOf } from '#core/condition/rules'
-import { nextHomeStep, placesToLook } from '#core/power/battery-home'
+import { batteryRule, nextHomeStep, placesToLook } from '#core/power/battery-home'
 import { batteriesOf, firstLimitOf, offStateOf, startChecksOf } from '#core/power/rules'
 import { judgeTemperature } from '#core/power/temperature'
 import { keyOf } from '#core/safety/configuration'
@@ -44,7 +44,7 @@ export function powerView({ tx, file, assessment, now }: ViewInput): ViewOf<'pow
   const doneAlready = new Set(
     checksOf(file)
       .filter(c => file.checksDone.some(d => d.code === c.code))
-      .flatMap(c => placesToLook.filter(p => c.code.startsWith('alkali.') && c.says.toLowerCase().endsWith(p.toLowerCase()))),
+      .flatMap(c => (c.rule === batteryRule ? [c.look] : [])),
   )
   return {
     power: {

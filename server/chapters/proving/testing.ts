@@ -9,7 +9,7 @@ import { expectVersion } from '../../kernel/versions'
 import type { MachineWork, Work } from '../../kernel/work'
 import { reportFault } from '../faults/index'
 import { models } from '../models/index'
-import { endWait, startWait } from '../waits/index'
+import { endWait, waitFor } from '../waits/index'
 import { modelProofs, testSheets } from './schema'
 
 const mostLooks = 500
@@ -59,7 +59,7 @@ export function lookTestLine(work: MachineWork, { sheetId, line, outcome, value,
     .where(eq(testSheets.id, sheetId))
     .run()
   for (const wait of work.file().waits.filter(w => w.what === testWait(tested))) endWait(work, { waitId: wait.id })
-  if (outcome === 'left-alone') startWait(work, { what: testWait(tested), until: new Date(work.now.getTime() + tested.hours! * 3_600_000).toISOString() })
+  if (outcome === 'left-alone') waitFor(work, 'test', testWait(tested), tested.hours!)
   work.write('test.looked', { says: tested.says, outcome, value, unit: tested.unit, note })
 }
 

@@ -109,8 +109,6 @@ export function harvest(startId: number, nowMs: number): { runs: (RunDone & { re
 
 /** A rail that called it off by its own voltage may never have stood still: its last reading until then is what the gate has to hear. */
 function readingsOf({ kept, called, calledAtSeconds, samples }: RunDone): Record<string, number> {
-  const caller = called?.code.startsWith('rail.')
-    ? samples.findLast(s => s.kind === 'dc-volts' && s.value !== null && s.atSeconds <= calledAtSeconds!)
-    : undefined
+  const caller = called?.heard === 'elsewhere' ? samples.findLast(s => s.kind === 'dc-volts' && s.value !== null && s.atSeconds <= calledAtSeconds!) : undefined
   return caller ? { ...kept, [caller.rail!]: caller.value! } : kept
 }

@@ -179,7 +179,7 @@ export function writeToOwner(work: MachineWork, { questions, photographIds, to, 
     .returning()
     .get()
   write('owner.written-to', { owner: machine.owner, questions })
-  startWait(work, { what: `answer from ${machine.owner}`, until: answerBy })
+  startWait(work, { what: `answer from ${machine.owner}`, until: answerBy, kind: 'owner' })
   return { letterId: id }
 }
 

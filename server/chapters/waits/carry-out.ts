@@ -1,4 +1,4 @@
-import { driesInWait } from '#core/cleaning/rules'
+import { type WaitKind, keepsOff, waitKindOf } from '#core/cleaning/wait-kinds'
 import { InputError } from '#core/kernel/input-error'
 import type { CommandInput } from '#shared/chapters/index'
 import { and, eq } from 'drizzle-orm'
@@ -8,22 +8,19 @@ import { waits } from './schema'
 
 const hourMs = 3_600_000
 
-export function startWait(work: MachineWork, { what, until }: CommandInput<'start-wait'>): void {
+export function startWait(work: MachineWork, { what, until, kind = null }: { what: string; until: string; kind?: WaitKind | null }): void {
   if (until <= work.at) throw new InputError('until', until, 'Until: that time has passed already. Choose one in the future.')
-  begin(work, what, until)
+  const { tx, machine, at, write } = work
+  tx.insert(waits).values({ machineId: machine.id, what, until, kind, startedAt: at }).run()
+  write('wait.started', { what, until, ...(kind ? { kind } : {}) })
 }
 
-/** What is wet dries: the wait begins at once, and the gate hears of it. */
-export const beginDrying = (work: MachineWork, what: string, hours: number): void =>
-  begin(work, what, new Date(work.now.getTime() + hours * hourMs).toISOString())
+/** A wait that follows from what was done: it begins at once, and the gate hears of it. */
+export const waitFor = (work: MachineWork, kind: WaitKind, what: string, hours: number): void =>
+  startWait(work, { what, kind, until: new Date(work.now.getTime() + hours * hourMs).toISOString() })
 
-function begin({ tx, machine, at, write }: MachineWork, what: string, until: string): void {
-  tx.insert(waits).values({ machineId: machine.id, what, until, startedAt: at }).run()
-  write('wait.started', { what, until })
-}
-
-/** Ends a wait. What is wet, hot or away until then ends early only with a reason, and is wet until somebody has looked. */
-export function endWait({ tx, machine, at, write }: MachineWork, { waitId, found = '' }: { waitId: number; found?: string }): void {
+/** @throws NotFound, NotNow where it has ended */
+function waitOf({ tx, machine }: MachineWork, waitId: number): typeof waits.$inferSelect {
   const wait = tx
     .select()
     .from(waits)
@@ -31,8 +28,22 @@ export function endWait({ tx, machine, at, write }: MachineWork, { waitId, found
     .get()
   if (!wait) throw new NotFound(`${machine.tag} has no such wait.`)
   if (wait.endedAt) throw new NotNow('Somebody has ended this wait already.')
+  return wait
+}
+
+/** Somebody says what kind of wait it is; until then words did. */
+export function setWaitKind(work: MachineWork, { waitId, kind, found }: CommandInput<'set-wait-kind'>): void {
+  const wait = waitOf(work, waitId)
+  work.tx.update(waits).set({ kind }).where(eq(waits.id, waitId)).run()
+  work.write('wait.kind-said', { what: wait.what, kind, ...(found ? { found } : {}) })
+}
+
+/** Ends a wait. What is wet, hot or away until then ends early only with a reason, and is wet until somebody has looked. */
+export function endWait(work: MachineWork, { waitId, found = '' }: { waitId: number; found?: string }): void {
+  const { tx, at, write } = work
+  const wait = waitOf(work, waitId)
   const early = at < wait.until
-  const wet = early && driesInWait(wait.what)
+  const wet = early && keepsOff(waitKindOf(wait))
   if (wet && !found) throw new InputError('found', '', 'Why it ends early: say what was found, for it counts as wet until then.')
   tx.update(waits).set({ endedAt: at }).where(eq(waits.id, waitId)).run()
   write('wait.ended', { what: wait.what, early, ...(found ? { found } : {}), ...(wet ? { wet } : {}) })

@@ -1,15 +1,22 @@
 import { serverChapter } from '../../kernel/chapter'
 import * as schema from './schema'
-import { endWait, startWait } from './carry-out'
+import { waitKindOf } from '#core/cleaning/wait-kinds'
+import { endWait, setWaitKind, startWait } from './carry-out'
 import { rows } from './rows'
 
 /** Waits: what can be done, and what is loaded with a machine. */
 export const waitsChapter = serverChapter({
   name: 'waits',
-  head: { waits: ({ file, now }) => file.waits.map(({ id, what, startedAt, until }) => ({ id, what, startedAt, until, over: until <= now })) },
+  head: {
+    waits: ({ file, now }) =>
+      file.waits.map(w => {
+        const { id, what, startedAt, until, kind } = w
+        return { id, what, startedAt, until, over: until <= now, kind: waitKindOf(w), said: kind !== null }
+      }),
+  },
   card: { nextWaitAt: ({ waits }) => waits.map(w => w.until).sort()[0] ?? null, waits: ({ waits }) => waits.length },
   schema,
-  onMachine: { 'start-wait': startWait, 'end-wait': endWait },
+  onMachine: { 'start-wait': startWait, 'set-wait-kind': setWaitKind, 'end-wait': endWait },
   rows,
 })
 export * from './carry-out'

@@ -8,7 +8,7 @@ import type { Tx } from '../../kernel/history/journal'
 import { NotFound, NotNow } from '../../kernel/refusals'
 import type { MachineWork } from '../../kernel/work'
 import { practiceOf } from '../practice/index'
-import { beginDrying } from '../waits/index'
+import { waitFor } from '../waits/index'
 import { bookings, sharedThings } from './schema'
 
 const hourMs = 3_600_000
@@ -83,5 +83,5 @@ export function endBooking(work: MachineWork, { bookingId }: CommandInput<'end-b
   write('booking.ended', { thing: name, what: booking.what, from: booking.from, until: booking.until, began })
   if (!began || booking.kind !== 'tank') return
   const wait = waitAfter('wet-wash', booking.what)!
-  if (!driesAlready(booking.what, file(), at)) beginDrying(work, wait.what, wait.hours)
+  if (!driesAlready(booking.what, file(), at)) waitFor(work, 'wet', wait.what, wait.hours)
 }

@@ -1,5 +1,5 @@
 import { type GateResult, assessGate, gateWords } from '#core/safety/gate'
-import { shortCode, shortUnproved } from '#core/power/rules'
+import { shortUnproved } from '#core/power/rules'
 import type { PowerFacts } from '#core/safety/power-facts'
 import type { SheetOf } from '#shared/chapters/index'
 
@@ -15,7 +15,7 @@ export function useGateAsEntered(sheet: MaybeRefOrGetter<SheetOf<'look' | 'power
       configuration: power.configuration,
       // Whether a short is proved hangs on what is being answered; all else was found elsewhere.
       heard: [
-        ...power.heard.filter(h => !h.finding.code.startsWith(shortCode)),
+        ...power.heard.filter(h => h.finding.fact !== 'shortedRail'),
         ...shortUnproved(
           facts.value.shortedRail,
           power.offState.map(({ rail, last }) => ({ rail, verdict: last?.verdict ?? null })),
