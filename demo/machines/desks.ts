@@ -106,7 +106,7 @@ export const desks: Story[] = [
       did(11, 'hanneke', 'make-cleaning-plan', {}),
       did(5, 'hanneke', 'find-bare-copper', { where: 'main board, two traces at the lower edge' }),
       did(0.35, 'hanneke', 'step-contamination', { contamination: 'main board and supply', step: 'rinsed' }),
-      did(0.3, 'hanneke', 'start-wait', { what: 'main board drying at 40 °C', hours: 14 }),
+      did(0.3, 'hanneke', 'start-wait', { what: 'main board drying at 40 °C', kind: 'wet', hours: 14 }),
       did(0.3, 'hanneke', 'book-thing', { thing: 'Drying oven', what: 'Main board', hours: 14, roomL: 30, minC: 35, maxC: 40 }),
       did(0.3, 'hanneke', 'start-drying', { what: 'Main board', massG: 812.4, errorG: 0.2, leftG: 0.5 }),
       did(0.26, 'hanneke', 'weigh', { drying: 'Main board', massG: 803.9 }),

@@ -285,7 +285,7 @@ export const small: Story[] = [
         ],
       ),
       did(44, 'rua', 'want-part', { name: '40-pin turned-pin socket', quantity: 2, stopsStart: false }),
-      did(9, 'rua', 'start-wait', { what: 'sockets in the post', hours: 24 * 12 }),
+      did(9, 'rua', 'start-wait', { what: 'sockets in the post', kind: 'post', hours: 24 * 12 }),
     ],
   },
   {

@@ -41,13 +41,7 @@ const letStand = (waitId: number, kind: WaitKind) => void sayKind({ waitId, kind
             <button type="button" class="button button-quiet" @click="saying = wait.id">It is something else</button>
           </template>
         </div>
-        <button
-          v-else-if="session.may('set-wait-kind') && saying !== wait.id"
-          type="button"
-          class="button button-quiet"
-          :aria-label="`Say anew what kind of wait: ${wait.what}`"
-          @click="saying = wait.id"
-        >
+        <button v-else-if="session.may('set-wait-kind') && saying !== wait.id" type="button" class="button button-quiet" @click="saying = wait.id">
           Not {{ waitKinds[wait.kind].title.toLowerCase() }}?
         </button>
         <CommandForm
