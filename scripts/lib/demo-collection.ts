@@ -7,7 +7,7 @@ import sharp from 'sharp'
 import { measureCorrosionNow } from '#core/condition/corrosion-area'
 import { countdownSeconds } from '#core/power/start-ritual'
 import { type ScenarioName, simulatedMachine } from '../../instruments/meter/simulated-machine'
-import { chapterNames, type CommandName, commands, type MachineCommandName } from '#shared/chapters/index'
+import { chapterNames, type CommandName, commands, readCommandInput, type MachineCommandName } from '#shared/chapters/index'
 import { rowOf } from '#shared/chapters/continuity/index'
 import type { CorrosionInputs } from '#shared/kernel/shapes'
 import { desks } from '../../demo/machines/desks'
@@ -90,9 +90,9 @@ export async function fillDemoCollection(folder: string, before: (told: ToldComm
     const { id, version } = findBySignIn(db, signInName)!
     if (skills.length) performOnCollection(bench, coordinator, 'grant-skills', { personId: id, version, skills: [...skills] })
   }
-  for (const supply of supplies) performOnCollection(bench, coordinator, 'add-supply', commands['add-supply'].parse(supply))
-  for (const thing of things) performOnCollection(bench, coordinator, 'add-thing', commands['add-thing'].parse(thing))
-  for (const material of shelf) performOnCollection(bench, coordinator, 'add-material', commands['add-material'].parse(material))
+  for (const supply of supplies) performOnCollection(bench, coordinator, 'add-supply', readCommandInput('add-supply', supply))
+  for (const thing of things) performOnCollection(bench, coordinator, 'add-thing', readCommandInput('add-thing', thing))
+  for (const material of shelf) performOnCollection(bench, coordinator, 'add-material', readCommandInput('add-material', material))
   performOnCollection(bench, coordinator, 'set-practice', {
     version: practiceOf(db).version,
     name: 'Skerrow Head Signal Museum',
@@ -111,7 +111,7 @@ export async function fillDemoCollection(folder: string, before: (told: ToldComm
   const modelIds = new Map(
     Object.entries(models).map(([key, model]) => [
       key as ModelKey,
-      (performOnCollection(bench, coordinator, 'add-model', commands['add-model'].parse(model)) as { modelId: number }).modelId,
+      (performOnCollection(bench, coordinator, 'add-model', readCommandInput('add-model', model)) as { modelId: number }).modelId,
     ]),
   )
 
@@ -123,7 +123,7 @@ export async function fillDemoCollection(folder: string, before: (told: ToldComm
       bench,
       coordinator,
       'add-board',
-      commands['add-board'].parse({
+      readCommandInput('add-board', {
         modelId: modelIds.get(key),
         name: 'Main board',
         issue,
@@ -132,7 +132,7 @@ export async function fillDemoCollection(folder: string, before: (told: ToldComm
         rows: mainBoard.map(rowOf),
       }),
     ) as { boardId: number }
-    performOnCollection(bench, coordinator, 'set-board-notes', commands['set-board-notes'].parse({ boardId, version: 1, ...boardNotes }))
+    performOnCollection(bench, coordinator, 'set-board-notes', readCommandInput('set-board-notes', { boardId, version: 1, ...boardNotes }))
   }
 
   for (const [key, code, says] of [
@@ -140,10 +140,10 @@ export async function fillDemoCollection(folder: string, before: (told: ToldComm
     ['spindrift', '2 short', 'no keyboard answers'],
     ['sextant-16', '1 long', 'the supply is not in order'],
   ] as const)
-    performOnCollection(bench, coordinator, 'note-code', commands['note-code'].parse({ modelId: modelIds.get(key), code, says }))
+    performOnCollection(bench, coordinator, 'note-code', readCommandInput('note-code', { modelId: modelIds.get(key), code, says }))
 
   for (const [key, map] of benchMaps)
-    performOnCollection(bench, coordinator, 'keep-bench-map', commands['keep-bench-map'].parse({ modelId: modelIds.get(key), version: 0, map }))
+    performOnCollection(bench, coordinator, 'keep-bench-map', readCommandInput('keep-bench-map', { modelId: modelIds.get(key), version: 0, map }))
 
   /** All that happened, oldest first, whichever machine it happened to. */
   const stories: Story[] = [...gannets, ...desks, ...small]
@@ -158,7 +158,7 @@ export async function fillDemoCollection(folder: string, before: (told: ToldComm
 
   function arrive(story: Story) {
     const model = story.model && models[story.model]
-    const input = commands['book-in'].parse({ ...(model && { name: model.name, maker: model.maker, modelId: modelIds.get(story.model!) }), ...story.arrives })
+    const input = readCommandInput('book-in', { ...(model && { name: model.name, maker: model.maker, modelId: modelIds.get(story.model!) }), ...story.arrives })
     const { tag } = performOnCollection(bench, findBySignIn(db, story.who)!, 'book-in', input) as { tag: string }
     tags.set(story, tag)
   }
@@ -236,7 +236,7 @@ export async function fillDemoCollection(folder: string, before: (told: ToldComm
   function probe(tag: string, who: string, { answers, parted, bridge, ...sheet }: Probed) {
     const person = findBySignIn(db, who)!
     const [board] = machineSheet(bench, tag, chapterNames).continuity.boards
-    const { result } = kernel.performOnMachine(bench, person, tag, 'begin-probe-sheet', commands['begin-probe-sheet'].parse({ boardId: board!.id, ...sheet }))
+    const { result } = kernel.performOnMachine(bench, person, tag, 'begin-probe-sheet', readCommandInput('begin-probe-sheet', { boardId: board!.id, ...sheet }))
     const { sheetId } = result as { sheetId: number }
     const now = () => probeSheetOf(db, tag, sheetId, person.id)
     const answer = (most: number) => {
@@ -249,7 +249,7 @@ export async function fillDemoCollection(folder: string, before: (told: ToldComm
           person,
           tag,
           'answer-probe',
-          commands['answer-probe'].parse({ checkId: next.id, readingsOhm: [ohm === null ? null : ohm + 0.2], heard: null }),
+          readCommandInput('answer-probe', { checkId: next.id, readingsOhm: [ohm === null ? null : ohm + 0.2], heard: null }),
         )
       }
     }
@@ -258,7 +258,7 @@ export async function fillDemoCollection(folder: string, before: (told: ToldComm
     if (!bridge || !broken) return
     const { a, b } = broken.breaks[0]!
     const wire = { sheetId, net: broken.net, a, b, lengthMm: 46, awg: 30, afterOhm: 0.5 }
-    performOnMachine(bench, person, tag, 'fit-patch', commands['fit-patch'].parse(wire))
+    performOnMachine(bench, person, tag, 'fit-patch', readCommandInput('fit-patch', wire))
     // Where it was soldered its neighbours are asked once more.
     answer(answers)
     performOnMachine(bench, person, tag, 'end-probe-sheet', { sheetId, note: '' })
@@ -354,7 +354,7 @@ export async function fillDemoCollection(folder: string, before: (told: ToldComm
     bench,
     coordinator,
     'accept-bulletin',
-    commands['accept-bulletin'].parse({
+    readCommandInput('accept-bulletin', {
       modelId: modelIds.get('spindrift'),
       cause: 'Secondary filter capacitors dried out',
       happens: 'The secondary filter capacitors dry out',

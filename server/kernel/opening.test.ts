@@ -29,8 +29,8 @@ function dangerous(): string {
   ask('record-damage', { assemblyId: board, kind: 'tide-line', where: 'lower edge', extent: '', severity: 'clear' })
   ask('report-fault', { symptom: 'White smoke from the supply', firstSeen: '', stopsMachine: true, symptoms: ['smoke'] })
   ask('log-intervention', { kind: 'unplugged', assemblyId: null, where: 'fan', note: 'Somebody unplugged it' })
-  ask('take-reading', { rail: '+5 V', valueV: 12, load: 'loaded', sure: true, energised: true })
-  ask('measure-off-state', { rail: '+5 V', railV: 5, loadAttached: false, ohm: '0.2', reversedOhm: '0.2', rising: false })
+  ask('take-reading', { rail: '+5 V', valueV: 12, load: 'loaded', sure: true })
+  ask('measure-off-state', { rail: '+5 V', loadAttached: false, ohm: '0.2', reversedOhm: '0.2', rising: false })
   ask('start-wait', { what: 'Board drying in the oven', until: new Date(on.now.getTime() + 9e7).toISOString() })
   ask('start-drying', { what: 'Main board', massG: 300, errorG: 0.1, leftG: 0.2 })
   return tag
@@ -67,6 +67,7 @@ function acts(tag: string): [MachineCommandName, object][] {
     ['expect-rails', { rails: [{ name: 'Vcc', nominalV: 5, tolerancePct: 50 }], found: 'It is called Vcc' }],
     ['expect-rails', { rails: [{ name: '+5 V', nominalV: 12 }], found: 'It is 12 V' }],
     ...s.waits.map(({ id }): [MachineCommandName, object] => ['end-wait', { waitId: id, found: 'It feels dry' }]),
+    ...s.waits.map(({ id }): [MachineCommandName, object] => ['set-wait-kind', { waitId: id, kind: 'post', found: 'It is only the post' }]),
     ...s.cleaning.dryings.map(({ id }): [MachineCommandName, object] => ['end-drying', { dryingId: id, reason: 'It is wanted tonight' }]),
     ...Object.entries(goodFacts).map(([name, value]): [MachineCommandName, object] => [
       'assess-power',
@@ -101,7 +102,13 @@ it('no act of any kind takes back a danger without the leave that ruling it out 
           on.perform(tag, name, input as never, rua)
         } catch (error) {
           if (error instanceof NotAllowed && /takes the skill/.test(error.message)) refused++
-          else if (!(error instanceof Refusal || error instanceof InputError || (error as Error).name === 'ZodError')) throw error
+          // An act that no contract knows would prove nothing.
+          else if (!(
+            error instanceof Refusal ||
+            (error as Error).name === 'ZodError' ||
+            (error instanceof InputError && !/can be said here/.test(error.message))
+          ))
+            throw error
         }
         on.now = new Date(on.now.getTime() + 1000)
         const gone = opened(before, closingsOf(sheet(tag).power.gate as never)).filter(c => c.leave)

@@ -3,7 +3,7 @@ import { createHmac } from 'node:crypto'
 import { type EventHandlerRequest, type H3Event, defineEventHandler, getHeader, readRawBody, setResponseHeader, setResponseStatus } from 'h3'
 import { v7 as uuidv7, validate as isUuid } from 'uuid'
 import { InputError } from '#core/kernel/input-error'
-import { type CommandInput, type CommandName, commands, largestBodyOf, may } from '#shared/chapters/index'
+import { type CommandInput, type CommandName, largestBodyOf, may, readCommandInput } from '#shared/chapters/index'
 import { type ErrorAnswer, commandIdHeader, serverTimeHeader } from '#shared/kernel/answers'
 import { findPerson, type PersonRow, sessionStands } from '../chapters/people/index'
 import { assembled } from '../kernel/assembled'
@@ -133,7 +133,7 @@ export async function readCommand<N extends CommandName>(event: H3Event, name: N
   if (length > largeBytes) contracts.expectRoom(await askerOf(event))
   const body = await readText(event, largestBodyOf(name))
   const sent = sentAs(event, body)
-  if (body.length < largeBytes && !assembled().preparations[name]) return { input: commands[name].parse(jsonOf(body)) as CommandInput<N>, sent }
+  if (body.length < largeBytes && !assembled().preparations[name]) return { input: readCommandInput(name, jsonOf(body)), sent }
   const done = await contracts.run({ name, body }, leaving(event), await askerOf(event))
   if ('refused' in done) throw new RefusedInput(done.refused)
   // That took its time; whoever was sent away meanwhile does nothing any more.

@@ -1,4 +1,4 @@
-import { type CommandName, commands } from '#shared/chapters/index'
+import { type CommandName, readCommandInput } from '#shared/chapters/index'
 import type { ErrorAnswer } from '#shared/kernel/answers'
 import { chapters } from '../chapters/index'
 import { badInputAnswer, jsonOf } from '../kernel/bad-input'
@@ -16,7 +16,7 @@ export type ContractDone = { input: unknown } | { refused: ErrorAnswer }
 /** Reads a request, checks it by the contract of its command and prepares it for whoever carries it out, beside the request loop. */
 export default function check({ name, body }: ContractTask): ContractDone {
   try {
-    const input = commands[name].parse(jsonOf(body))
+    const input = readCommandInput(name, jsonOf(body))
     return { input: chapters.preparations[name]?.(input as never) ?? input }
   } catch (error) {
     const refused = badInputAnswer(error)

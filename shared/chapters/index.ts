@@ -1,9 +1,11 @@
 import { z } from 'zod'
+import { InputError } from '#core/kernel/input-error'
 import type { WorkAsked } from '#core/stewardship/consent'
 import type { PrivateWord } from '#core/sharing/private-words'
 import type { Command, Entry, Written } from '../kernel/contract'
 import { SheetHead } from '../kernel/machine'
 import type { Role } from '../kernel/roles'
+import { unknownKey } from '../kernel/unknown-key'
 import { arrive } from './arrive/index'
 import { cleaning } from './cleaning/index'
 import { continuity } from './continuity/index'
@@ -90,6 +92,17 @@ export function asksOwner(name: CommandName, input: object): WorkAsked | null {
 export const opensBy = (name: CommandName): Command['opens'] => (declared[name] as Command).opens
 export type CommandInput<N extends CommandName> = z.output<(typeof commands)[N]>
 export type CommandRequest<N extends CommandName> = z.input<(typeof commands)[N]>
+/**
+ * Reads what a command is asked to do, by its contract. What the contract does not know is refused: a field that nobody reads is lost work.
+ * @throws ZodError, InputError at the key that is not known
+ */
+export function readCommandInput<N extends CommandName>(name: N, given: unknown): CommandInput<N> {
+  const input = commands[name].parse(given) as CommandInput<N>
+  const unknown = unknownKey(given, input)
+  if (unknown)
+    throw new InputError(unknown.join('.'), '', `“${unknown.at(-1)}” is nothing that can be said here. Leave it out, or spell it as the contract does.`)
+  return input
+}
 export const commandNames = Object.keys(declared) as CommandName[]
 /** Own names only: what every object has is no command. */
 export const isMachineCommand = (name: string): name is MachineCommandName => Object.hasOwn(machineDeclared, name)

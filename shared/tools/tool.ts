@@ -2,6 +2,7 @@ import { z } from 'zod'
 import type { Pixels } from '#core/condition/corrosion-area'
 import type { Finding } from '#core/kernel/finding'
 import { InputError } from '#core/kernel/input-error'
+import { unknownKey } from '../kernel/unknown-key'
 
 interface ToolFace<I, O> {
   /** `discipline/name`. */
@@ -35,18 +36,6 @@ export interface HeavyTool<I = never, O = unknown> extends ToolFace<I, O> {
   largestBodyBytes: number
 }
 export type Tool = QuickTool | HeavyTool
-
-/** What was given beside what a schema knows: the path of the first key that would be dropped unread. */
-function unknownKey(given: unknown, known: unknown, path: string[] = []): string[] | undefined {
-  if (given === null || typeof given !== 'object' || known === null || typeof known !== 'object') return undefined
-  for (const [key, inside] of Object.entries(given)) {
-    if (inside === undefined) continue
-    if (!(key in known)) return [...path, key]
-    const deeper = unknownKey(inside, (known as Record<string, unknown>)[key], [...path, key])
-    if (deeper) return deeper
-  }
-  return undefined
-}
 
 /** No quantity at a bench is larger, in whatever unit; beyond, sums of it are no figures any more. */
 const largestFigure = 1e15

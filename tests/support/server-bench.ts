@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterEach, beforeEach } from 'vitest'
 import { seeded } from '#core/kernel/random'
-import { type CollectionCommandName, type CommandRequest, type MachineCommandName, chapterNames, commands } from '#shared/chapters/index'
+import { type CollectionCommandName, type CommandRequest, type MachineCommandName, chapterNames, commands, readCommandInput } from '#shared/chapters/index'
 import type { LiveChange } from '#shared/kernel/answers'
 import { MachineQuery } from '#shared/kernel/machine'
 import { type PersonRow, findPerson, firstStart, grantSkills } from '../../server/chapters/people/index'
@@ -62,7 +62,7 @@ export function serverBench() {
       ).tag,
     perform: <N extends MachineCommandName>(tag: string, name: N, input: CommandRequest<N>, person?: PersonRow) => {
       hears?.({ bench: on.bench, person: person ?? on.ilka, name, input, tag })
-      const { result } = performOnMachine(on.bench, person ?? on.ilka, tag, name, commands[name].parse(input) as never)
+      const { result } = performOnMachine(on.bench, person ?? on.ilka, tag, name, readCommandInput(name, input) as never)
       workOff(on.bench)
       return result
     },

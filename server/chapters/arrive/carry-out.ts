@@ -9,6 +9,7 @@ import { v7 as uuidv7 } from 'uuid'
 import { sliceMs } from '../../kernel/settling/caretaker'
 import type { Tx } from '../../kernel/history/journal'
 import { NotFound } from '../../kernel/refusals'
+import { rowOf } from '../../kernel/row-of'
 import { machines } from '../../kernel/trunk'
 import { expectVersion } from '../../kernel/versions'
 import { carryOut } from '../../kernel/carry-out'
@@ -217,13 +218,8 @@ export function addClaim({ tx, machine, at, write }: MachineWork, input: Command
 
 /** What an observation, a reading or a test says of a claim. The claim stays as it was made. */
 export function judgeClaim(work: MachineWork, { claimId, version, verdict, because }: CommandInput<'judge-claim'>): void {
-  const { tx, machine, at, write } = work
-  const claim = tx
-    .select()
-    .from(claims)
-    .where(and(eq(claims.id, claimId), eq(claims.machineId, machine.id)))
-    .get()
-  if (!claim) throw new NotFound(`${machine.tag} has no such claim.`)
+  const { tx, at, write } = work
+  const claim = rowOf(work, claims, claimId, 'claim')
   expectVersion(work, claim, version, claim.version, ['verdict', 'because'])
   tx.update(claims)
     .set({ verdict, because, at, version: claim.version + 1 })

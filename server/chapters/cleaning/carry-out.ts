@@ -8,6 +8,7 @@ import { InputError } from '#core/kernel/input-error'
 import type { CommandInput } from '#shared/chapters/index'
 import { and, eq } from 'drizzle-orm'
 import { NotFound, NotNow } from '../../kernel/refusals'
+import { rowOf } from '../../kernel/row-of'
 import { machines } from '../../kernel/trunk'
 import { expectVersion } from '../../kernel/versions'
 import type { MachineWork } from '../../kernel/work'
@@ -33,15 +34,7 @@ const mostParts = 60
 
 const listed = <K extends string>(names: Record<K, string>, keys: readonly K[]) => keys.map(key => names[key].toLowerCase()).join(', ')
 
-function partOf({ tx, machine }: MachineWork, partId: number) {
-  const part = tx
-    .select()
-    .from(cleaningParts)
-    .where(and(eq(cleaningParts.id, partId), eq(cleaningParts.machineId, machine.id)))
-    .get()
-  if (!part) throw new NotFound(`${machine.tag} has no such part to clean.`)
-  return part
-}
+const partOf = (work: MachineWork, partId: number) => rowOf(work, cleaningParts, partId, 'part to clean')
 
 export function sayCleaningPart(work: MachineWork, { partId, version, ...part }: CommandInput<'say-cleaning-part'>): { partId: number } {
   const { tx, machine, write, file } = work

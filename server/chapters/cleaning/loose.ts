@@ -1,7 +1,8 @@
 import { InputError } from '#core/kernel/input-error'
 import type { CommandInput } from '#shared/chapters/index'
-import { and, eq, isNull } from 'drizzle-orm'
+import { and, eq } from 'drizzle-orm'
 import { NotFound, NotNow } from '../../kernel/refusals'
+import { rowOf } from '../../kernel/row-of'
 import { expectVersion } from '../../kernel/versions'
 import type { MachineWork } from '../../kernel/work'
 import { photographs } from '../look/index'
@@ -19,13 +20,8 @@ export function findBareCopper({ tx, machine, at, write }: MachineWork, { where 
 }
 
 export function sealCopper(work: MachineWork, { copperId, version, withWhat, padsFree }: CommandInput<'seal-copper'>): void {
-  const { tx, machine, at, write } = work
-  const copper = tx
-    .select()
-    .from(bareCoppers)
-    .where(and(eq(bareCoppers.id, copperId), eq(bareCoppers.machineId, machine.id), isNull(bareCoppers.struckBy)))
-    .get()
-  if (!copper) throw new NotFound(`${machine.tag} has no such bare copper.`)
+  const { tx, at, write } = work
+  const copper = rowOf(work, bareCoppers, copperId, 'bare copper')
   if (copper.sealedAt) throw new NotNow('Somebody has sealed it already.')
   expectVersion(work, copper, version, copper.version, ['where'])
   if (!padsFree) throw new InputError('padsFree', padsFree, 'Pads: clear them first; what is covered can be neither soldered nor probed.')

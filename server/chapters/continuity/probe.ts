@@ -8,6 +8,7 @@ import type { CommandInput } from '#shared/chapters/index'
 import { and, asc, count, eq, isNull, or } from 'drizzle-orm'
 import type { Tx } from '../../kernel/history/journal'
 import { NotFound, NotNow } from '../../kernel/refusals'
+import { rowOf } from '../../kernel/row-of'
 import type { MachineWork } from '../../kernel/work'
 import { boardOf, pinsOf } from './boards'
 import { patches, probeChecks, probeNets, probeSheets } from './schema'
@@ -61,15 +62,7 @@ export function beginProbeSheet(work: MachineWork, input: CommandInput<'begin-pr
   return { sheetId: id }
 }
 
-function sheetOf({ tx, machine }: MachineWork, sheetId: number): Sheet {
-  const sheet = tx
-    .select()
-    .from(probeSheets)
-    .where(and(eq(probeSheets.id, sheetId), eq(probeSheets.machineId, machine.id)))
-    .get()
-  if (!sheet) throw new NotFound(`${machine.tag} has no such probe sheet.`)
-  return sheet
-}
+const sheetOf = (work: MachineWork, sheetId: number): Sheet => rowOf(work, probeSheets, sheetId, 'probe sheet')
 
 /** The next check that nobody else is at; whoever asks keeps what they had. */
 export function takeProbe(work: MachineWork, { sheetId }: CommandInput<'take-probe'>): { checkId: number | null } {

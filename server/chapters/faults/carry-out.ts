@@ -7,6 +7,7 @@ import { faultInstruments } from '#shared/chapters/faults/index'
 import type { CommandInput } from '#shared/chapters/index'
 import { and, eq, ne } from 'drizzle-orm'
 import { NotFound, NotNow } from '../../kernel/refusals'
+import { rowOf } from '../../kernel/row-of'
 import { expectVersion } from '../../kernel/versions'
 import type { MachineWork, Work } from '../../kernel/work'
 import type { Tx } from '../../kernel/history/journal'
@@ -19,15 +20,7 @@ import { attempts, benchMaps, captures, faults, modelCodes, observations, repair
 /** As many swaps as the reasoning takes. */
 const mostTrials = 30
 
-function faultOf({ tx, machine }: MachineWork, id: number) {
-  const fault = tx
-    .select()
-    .from(faults)
-    .where(and(eq(faults.id, id), eq(faults.machineId, machine.id)))
-    .get()
-  if (!fault) throw new NotFound(`${machine.tag} has no such fault.`)
-  return fault
-}
+const faultOf = (work: MachineWork, id: number) => rowOf(work, faults, id, 'fault')
 
 type Reported = CommandInput<'report-fault'>
 /** Other chapters report in plain words alone. */

@@ -2,9 +2,10 @@ import { lifeNames } from '#core/kernel/stages'
 import { InputError } from '#core/kernel/input-error'
 import { judgeLife } from '#core/retest/life'
 import type { CommandInput } from '#shared/chapters/index'
-import { and, eq } from 'drizzle-orm'
+import { eq } from 'drizzle-orm'
 import { randomBytes } from 'node:crypto'
 import { NotFound, NotNow } from '../../kernel/refusals'
+import { rowOf } from '../../kernel/row-of'
 import { machines } from '../../kernel/trunk'
 import type { MachineWork } from '../../kernel/work'
 import { addClaim } from '../arrive/index'
@@ -45,12 +46,7 @@ export function bagPart({ tx, machine, at, write }: MachineWork, kept: CommandIn
 }
 
 export function endBag({ tx, machine, write }: MachineWork, { bagId, became }: CommandInput<'end-bag'>): void {
-  const row = tx
-    .select()
-    .from(bags)
-    .where(and(eq(bags.id, bagId), eq(bags.machineId, machine.id)))
-    .get()
-  if (!row) throw new NotFound(`${machine.tag} has no such part in a bag.`)
+  const row = rowOf({ tx, machine }, bags, bagId, 'part in a bag')
   if (row.ended !== null) throw new NotNow('Somebody has said already what became of it.')
   tx.update(bags).set({ ended: became }).where(eq(bags.id, bagId)).run()
   write('bag.ended', { part: row.part, bag: row.bag, became })
@@ -88,12 +84,7 @@ export function askQuestion({ tx, machine, write }: MachineWork, { question }: C
 }
 
 export function settleQuestion({ tx, machine, at, write }: MachineWork, { questionId, answer }: CommandInput<'settle-question'>): void {
-  const row = tx
-    .select()
-    .from(questions)
-    .where(and(eq(questions.id, questionId), eq(questions.machineId, machine.id)))
-    .get()
-  if (!row) throw new NotFound(`${machine.tag} has no such question.`)
+  const row = rowOf({ tx, machine }, questions, questionId, 'question')
   if (row.settledAt) throw new NotNow('Somebody has settled this question already.')
   tx.update(questions).set({ answer, settledAt: at }).where(eq(questions.id, questionId)).run()
   write('question.settled', { question: row.question, answer })

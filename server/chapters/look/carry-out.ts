@@ -11,19 +11,12 @@ import { InputError } from '#core/kernel/input-error'
 import type { CommandInput } from '#shared/chapters/index'
 import { and, eq, isNull } from 'drizzle-orm'
 import { NotFound, NotNow } from '../../kernel/refusals'
+import { rowOf } from '../../kernel/row-of'
 import { expectVersion } from '../../kernel/versions'
 import type { MachineWork } from '../../kernel/work'
 import { assemblies, checksDone, corrosions, damages, files, interventions, photographs } from './schema'
 
-function assemblyOf({ tx, machine }: MachineWork, id: number) {
-  const assembly = tx
-    .select()
-    .from(assemblies)
-    .where(and(eq(assemblies.id, id), eq(assemblies.machineId, machine.id)))
-    .get()
-  if (!assembly) throw new NotFound(`${machine.tag} has no such assembly.`)
-  return assembly
-}
+const assemblyOf = (work: MachineWork, id: number) => rowOf(work, assemblies, id, 'assembly')
 /** The name of an assembly of this machine; empty for the machine as a whole. @throws NotFound */
 export const assemblyName = (work: MachineWork, id: number | null) => (id === null ? '' : assemblyOf(work, id).name)
 
@@ -68,15 +61,7 @@ export function recordDamage(work: MachineWork, input: CommandInput<'record-dama
   work.write('damage.recorded', { assembly, kind, where, extent, severity }, { subject: { table: 'damages', id } })
 }
 
-function damageOf({ tx, machine }: MachineWork, damageId: number) {
-  const damage = tx
-    .select()
-    .from(damages)
-    .where(and(eq(damages.id, damageId), eq(damages.machineId, machine.id), isNull(damages.struckBy)))
-    .get()
-  if (!damage) throw new NotFound(`${machine.tag} has no such damage.`)
-  return damage
-}
+const damageOf = (work: MachineWork, damageId: number) => rowOf(work, damages, damageId, 'damage')
 
 export function changeDamage(work: MachineWork, { damageId, version, ...found }: CommandInput<'change-damage'>): void {
   const damage = damageOf(work, damageId)
@@ -133,12 +118,7 @@ export function logIntervention(work: MachineWork, { understood, ...found }: Com
 
 /** What somebody before us did is understood, or undone; either way it says why. */
 export function settleIntervention(work: MachineWork, { interventionId, version, state, note }: CommandInput<'settle-intervention'>): void {
-  const row = work.tx
-    .select()
-    .from(interventions)
-    .where(and(eq(interventions.id, interventionId), eq(interventions.machineId, work.machine.id), isNull(interventions.struckBy)))
-    .get()
-  if (!row) throw new NotFound(`${work.machine.tag} has no such intervention.`)
+  const row = rowOf(work, interventions, interventionId, 'intervention')
   expectVersion(work, row, version, row.version, ['state', 'note'])
   work.tx
     .update(interventions)

@@ -1,8 +1,9 @@
 import { InputError } from '#core/kernel/input-error'
 import { fixingWords } from '#core/opening/reassembly'
 import type { CommandInput } from '#shared/chapters/index'
-import { and, asc, eq } from 'drizzle-orm'
-import { NotFound, NotNow } from '../../kernel/refusals'
+import { asc, eq } from 'drizzle-orm'
+import { NotNow } from '../../kernel/refusals'
+import { rowOf } from '../../kernel/row-of'
 import { machines } from '../../kernel/trunk'
 import { expectVersion } from '../../kernel/versions'
 import type { MachineWork } from '../../kernel/work'
@@ -12,15 +13,7 @@ import { openingSteps } from './schema'
 const recordOf = ({ tx }: MachineWork, machineId: number) =>
   tx.select().from(openingSteps).where(eq(openingSteps.machineId, machineId)).orderBy(asc(openingSteps.step)).all()
 
-function stepOf(work: MachineWork, id: number) {
-  const step = work.tx
-    .select()
-    .from(openingSteps)
-    .where(and(eq(openingSteps.id, id), eq(openingSteps.machineId, work.machine.id)))
-    .get()
-  if (!step) throw new NotFound(`${work.machine.tag} has no such step in its opening record.`)
-  return step
-}
+const stepOf = (work: MachineWork, id: number) => rowOf(work, openingSteps, id, 'step in its opening record')
 
 const notCounted = <F>(fixings: F[]) => fixings.map(f => ({ ...f, back: null }))
 

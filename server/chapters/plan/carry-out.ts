@@ -5,6 +5,7 @@ import { guessMinutes, kindOfJob } from '#core/planning/job-minutes'
 import type { CommandInput } from '#shared/chapters/index'
 import { ownJob } from '#shared/chapters/plan/words'
 import { NotAllowed, NotFound, NotNow } from '../../kernel/refusals'
+import { rowOf } from '../../kernel/row-of'
 import type { MachineWork, Work } from '../../kernel/work'
 import { findPerson } from '../people/index'
 import { practiceOf } from '../practice/index'
@@ -119,12 +120,7 @@ export function startJob(work: MachineWork, { code, says, withId }: CommandInput
 
 /** @throws NotFound, NotNow where nobody has it in hand */
 function inHandOf({ tx, machine }: MachineWork, jobId: number) {
-  const job = tx
-    .select()
-    .from(eveningJobs)
-    .where(and(eq(eveningJobs.id, jobId), eq(eveningJobs.machineId, machine.id)))
-    .get()
-  if (!job) throw new NotFound(`${machine.tag} has no such job any more.`)
+  const job = rowOf({ tx, machine }, eveningJobs, jobId, 'job any more')
   if (job.state !== 'in-hand')
     throw new NotNow(job.state === 'done' ? 'Somebody has said already that this is done.' : 'Nobody has this in hand. Start it first.')
   return job

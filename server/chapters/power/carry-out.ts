@@ -17,6 +17,7 @@ import { enteredFactNames, factValue, powerFacts } from '#core/safety/power-fact
 import type { CommandInput } from '#shared/chapters/index'
 import { and, eq, isNull } from 'drizzle-orm'
 import { NotFound, NotNow } from '../../kernel/refusals'
+import { rowOf } from '../../kernel/row-of'
 import { machines, sayings } from '../../kernel/trunk'
 import { expectVersion } from '../../kernel/versions'
 import type { MachineWork } from '../../kernel/work'
@@ -181,13 +182,8 @@ export function measureOffState(work: MachineWork, { rail, reversedOhm, leadsOhm
 
 /** Says what a sentence was that sounded like a danger. That it was none takes the leave that ruling the danger out takes. */
 export function settleSaying(work: MachineWork, { sayingId, is, found }: CommandInput<'settle-saying'>): void {
-  const { tx, machine, person, write } = work
-  const saying = tx
-    .select()
-    .from(sayings)
-    .where(and(eq(sayings.id, sayingId), eq(sayings.machineId, machine.id), isNull(sayings.struckBy)))
-    .get()
-  if (!saying) throw new NotFound(`${machine.tag} has no such sentence.`)
+  const { tx, person, write } = work
+  const saying = rowOf(work, sayings, sayingId, 'sentence')
   const { kind, sentence } = saying
   if (!is) requireSkill(work, skillToSettle(kind, 'ruled-out'), `To rule out “${hazardKinds[kind].title}”`)
   tx.update(sayings)
@@ -245,13 +241,8 @@ export function recordBattery(work: MachineWork, found: CommandInput<'record-bat
 }
 
 export function changeBattery(work: MachineWork, { batteryId, version, replacement, ...found }: CommandInput<'change-battery'>): void {
-  const { tx, machine, at, write } = work
-  const before = tx
-    .select()
-    .from(batteries)
-    .where(and(eq(batteries.id, batteryId), eq(batteries.machineId, machine.id), isNull(batteries.struckBy)))
-    .get()
-  if (!before) throw new NotFound(`${machine.tag} has no such battery.`)
+  const { tx, at, write } = work
+  const before = rowOf(work, batteries, batteryId, 'battery')
   expectVersion(work, before, version, before.version, [...Object.keys(found), 'replacement'])
   if (replacement && found.fitted) throw new InputError('fitted', found.fitted, 'It is still in: take the old one out before another is fitted.')
   refuseShortcut(before.state, found.state)
@@ -292,13 +283,8 @@ function refuseShortcut(from: Battery['state'], to: Battery['state']) {
 
 /** One step of the way home of a battery that has leaked. @throws InputError for a step out of turn, or places that nobody has looked at */
 export function stepBattery(work: MachineWork, { batteryId, version, step, lookedAt }: CommandInput<'step-battery'>): void {
-  const { tx, machine, at, write } = work
-  const before = tx
-    .select()
-    .from(batteries)
-    .where(and(eq(batteries.id, batteryId), eq(batteries.machineId, machine.id), isNull(batteries.struckBy)))
-    .get()
-  if (!before) throw new NotFound(`${machine.tag} has no such battery.`)
+  const { tx, at, write } = work
+  const before = rowOf(work, batteries, batteryId, 'battery')
   expectVersion(work, before, version, before.version, ['state'])
   checkHomeStep(before, step, lookedAt)
   tx.update(batteries)

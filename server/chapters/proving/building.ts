@@ -2,7 +2,8 @@ import { InputError } from '#core/kernel/input-error'
 import { type BuildUpStep, checkBuildUp, configurationAt, explain, judgeBuildUp, planBuildUp, namesFigure } from '#core/retest/build-up'
 import type { CommandInput } from '#shared/chapters/index'
 import { and, eq, isNull } from 'drizzle-orm'
-import { NotFound, NotNow } from '../../kernel/refusals'
+import { NotNow } from '../../kernel/refusals'
+import { rowOf } from '../../kernel/row-of'
 import { expectVersion } from '../../kernel/versions'
 import type { MachineWork } from '../../kernel/work'
 import { reportFault } from '../faults/index'
@@ -20,12 +21,7 @@ const presentOf = (work: MachineWork) =>
 const words = (steps: readonly { adds: readonly string[] }[]) => steps.map(s => s.adds.join(' with '))
 
 function buildUpOf(work: MachineWork, id: number, version: number) {
-  const row = work.tx
-    .select()
-    .from(buildUps)
-    .where(and(eq(buildUps.id, id), eq(buildUps.machineId, work.machine.id)))
-    .get()
-  if (!row) throw new NotFound(`${work.machine.tag} has no such build-up.`)
+  const row = rowOf(work, buildUps, id, 'build-up')
   if (row.endedAt) throw new NotNow('This build-up has ended. Plan another.')
   expectVersion(work, row, version, row.version, ['steps', 'looks'])
   return row

@@ -8,6 +8,7 @@ import { and, eq, isNull, ne } from 'drizzle-orm'
 import type { MachineFile } from '../../kernel/file'
 import type { Tx } from '../../kernel/history/journal'
 import { NotFound, NotNow } from '../../kernel/refusals'
+import { rowOf } from '../../kernel/row-of'
 import { machines } from '../../kernel/trunk'
 import type { MachineWork } from '../../kernel/work'
 import { crewOf, findPerson } from '../people/index'
@@ -51,12 +52,7 @@ function endSignOffs({ tx, machine, at }: MachineWork): number {
 }
 
 function soakOf({ tx, machine }: MachineWork, soakId: number) {
-  const soak = tx
-    .select()
-    .from(soaks)
-    .where(and(eq(soaks.id, soakId), eq(soaks.machineId, machine.id)))
-    .get()
-  if (!soak) throw new NotFound(`${machine.tag} has no such soak.`)
+  const soak = rowOf({ tx, machine }, soaks, soakId, 'soak')
   if (soak.endedAt) throw new NotNow('This soak has ended. Begin another.')
   return soak
 }

@@ -14,7 +14,7 @@ const agree = (tag: string, allowed: string[], version = 0) =>
 
 /** What asks its owner, as it would be sent. */
 const asking: [MachineCommandName, object][] = [
-  ['record-opening-step', { step: 1, what: 'Lid off', fixings: [], connectors: [], hides: '', hazard: '', photographId: null }],
+  ['record-opening-step', { what: 'Lid off', fixings: [], connectors: [], hides: '', hazard: '', photographId: null }],
   ['record-cleaning', { what: 'Case', withWhat: 'soapy water', byWhom: '' }],
   ['follow-whitening', { name: 'Bezel', goalB: 1, reference: { l: 80, a: 0, b: 5 }, first: { l: 70, a: 2, b: 20 } }],
   ['choose-life', { life: 'gallery' }],

@@ -1,8 +1,9 @@
 import { type WaitKind, keepsOff, waitKindOf } from '#core/cleaning/wait-kinds'
 import { InputError } from '#core/kernel/input-error'
 import type { CommandInput } from '#shared/chapters/index'
-import { and, eq } from 'drizzle-orm'
-import { NotFound, NotNow } from '../../kernel/refusals'
+import { eq } from 'drizzle-orm'
+import { NotNow } from '../../kernel/refusals'
+import { rowOf } from '../../kernel/row-of'
 import type { MachineWork } from '../../kernel/work'
 import { waits } from './schema'
 
@@ -21,12 +22,7 @@ export const waitFor = (work: MachineWork, kind: WaitKind, what: string, hours: 
 
 /** @throws NotFound, NotNow where it has ended */
 function waitOf({ tx, machine }: MachineWork, waitId: number): typeof waits.$inferSelect {
-  const wait = tx
-    .select()
-    .from(waits)
-    .where(and(eq(waits.id, waitId), eq(waits.machineId, machine.id)))
-    .get()
-  if (!wait) throw new NotFound(`${machine.tag} has no such wait.`)
+  const wait = rowOf({ tx, machine }, waits, waitId, 'wait')
   if (wait.endedAt) throw new NotNow('Somebody has ended this wait already.')
   return wait
 }

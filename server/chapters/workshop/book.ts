@@ -5,7 +5,8 @@ import { InputError } from '#core/kernel/input-error'
 import type { CommandInput } from '#shared/chapters/index'
 import { and, asc, eq, isNull } from 'drizzle-orm'
 import type { Tx } from '../../kernel/history/journal'
-import { NotFound, NotNow } from '../../kernel/refusals'
+import { NotNow } from '../../kernel/refusals'
+import { rowOf } from '../../kernel/row-of'
 import type { MachineWork } from '../../kernel/work'
 import { practiceOf } from '../practice/index'
 import { waitFor } from '../waits/index'
@@ -69,13 +70,8 @@ export function bookThing(
 
 /** Out, or given back before it began. What comes out of a bath is wet, and dries as long as after a wash. */
 export function endBooking(work: MachineWork, { bookingId }: CommandInput<'end-booking'>): void {
-  const { tx, machine, at, write, file } = work
-  const booking = tx
-    .select()
-    .from(bookings)
-    .where(and(eq(bookings.id, bookingId), eq(bookings.machineId, machine.id)))
-    .get()
-  if (!booking) throw new NotFound(`${machine.tag} has no such booking.`)
+  const { tx, at, write, file } = work
+  const booking = rowOf(work, bookings, bookingId, 'booking')
   if (booking.endedAt) throw new NotNow('Somebody has ended this booking already.')
   const began = booking.from <= at
   const { name } = tx.select().from(sharedThings).where(eq(sharedThings.id, booking.thingId)).get()!

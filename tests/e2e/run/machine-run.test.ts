@@ -136,7 +136,12 @@ it('a machine goes from the back door to a printed label', async () => {
   await stage('Prove')
   await ilka.fill('What was tested', 'All keys')
   await ilka.press('Sign it off')
-  await ilka.sees('It cannot be signed off yet.', 'Open fault that stops it: No picture.', 'Still waiting: wet wipes for the case.', 'Not every rail has been read.')
+  await ilka.sees(
+    'It cannot be signed off yet.',
+    'Open fault that stops it: No picture.',
+    'Still waiting: wet wipes for the case.',
+    'Not every rail has been read.',
+  )
   await ilka.choose('Rail', '+12 V')
   await ilka.fill('Reading in volts', '10.9')
   await ilka.choose('Load', 'Without load')
