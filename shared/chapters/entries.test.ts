@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { entryExamples as examples } from '../../tests/support/entry-examples'
+import former from '../../tests/support/entries-of-former-days.json' with { type: 'json' }
 import { type EntryKind, entries, isOpen, isStrikeable, publicSentenceOf, sentenceOf, writtenIn } from './index'
 
 /** Kinds whose words nobody listens to as they are written, and why. */
@@ -43,6 +44,15 @@ describe('every kind of entry', () => {
 
   it.each(Object.entries(examples))('%s reads as one sentence', (kind, [data, sentence]) => {
     expect(sentenceOf(kind, JSON.parse(JSON.stringify(data)))).toBe(sentence)
+  })
+
+  it('is read in every shape that it ever had: no field that was not there before is needed', () => {
+    for (const [kind, data] of former as [EntryKind, unknown][]) expect(sentenceOf(kind, data), `${kind} ${JSON.stringify(data)}`).not.toBe(`${kind}.`)
+    // The shapes of today are those of former days tomorrow: a new one is put down as a line of its own, and none is ever taken out or changed.
+    const shapeOf = (data: unknown) => JSON.stringify(Object.keys((data ?? {}) as object).sort())
+    const known = new Set(former.map(([kind, data]) => `${String(kind)} ${shapeOf(data)}`))
+    const missing = Object.entries(examples).filter(([kind, [data]]) => !known.has(`${kind} ${shapeOf(JSON.parse(JSON.stringify(data)))}`))
+    expect(missing.map(([kind, [data]]) => JSON.stringify([kind, data]))).toEqual([])
   })
 
   it('is open to nobody where it names a donor, an owner, a claimant, what was paid, or trust', () => {
