@@ -166,6 +166,15 @@ export const GateShape = z.object({
   school: SchoolShape,
   findings: z.array(Finding),
   toOpen: z.array(
-    z.object({ code: z.string(), do: z.string(), who: z.string(), skill: SkillShape.optional(), about: z.string().optional(), leave: SkillShape.optional() }),
+    z.object({
+      code: z.string(),
+      do: z.string(),
+      who: z.string(),
+      skill: SkillShape.optional(),
+      about: z.string().optional(),
+      leave: SkillShape.optional(),
+      pair: z.literal(true).optional(),
+      moved: z.literal(true).optional(),
+    }),
   ),
 })
