@@ -29,8 +29,7 @@ it.each<[string, WaitKind]>([
 describe('the gate', () => {
   it.each(waitKindNames)('hears of a wait that is %s what its kind says, whatever its words', kind => {
     const verdict = { stop: 'keep-off', care: 'guarded-start', none: 'clear-to-run' } as const
-    for (const what of ['Board drying', 'Washers in the post', 'the big decision'])
-      expect(gateWith(what, kind)).toBe(verdict[waitKinds[kind].gate ?? 'none'])
+    for (const what of ['Board drying', 'Washers in the post', 'the big decision']) expect(gateWith(what, kind)).toBe(verdict[waitKinds[kind].gate ?? 'none'])
   })
   it('goes by the words where nobody has said, and opens nothing that nobody understands', () => {
     expect([gateWith('Main board in isopropyl alcohol', null), gateWith('Washers from Tarnwick', null), gateWith('the big decision', null)]).toEqual([
@@ -42,4 +41,25 @@ describe('the gate', () => {
   it('is not told by a clock that something is dry', () => {
     for (const kind of ['wet', 'hot', 'curing'] as const) expect(gateWith('Board', kind, '2026-03-03T18:00:00.000Z')).toBe('not-yet-assessed')
   })
+})
+
+it('what was taken up wet counts as wet until the same thing was laid out again and dried', () => {
+  const drying = (what: string, endedAt: string | null, endedWet = '') => ({
+    what,
+    startedAt: '2026-03-01T00:00:00.000Z',
+    endedAt,
+    endedWet,
+    errorG: 0.1,
+    leftG: 0.2,
+    weighings: [{ at: '2026-03-01T00:00:00.000Z', massG: 300 }],
+  })
+  const verdict = (...dryings: ReturnType<typeof drying>[]) => assess({ ...settled, dryings }, now).known.gate.verdict
+  const wet = drying('Board', '2026-03-02T00:00:00.000Z', 'It is wanted tonight')
+  expect([
+    verdict(wet),
+    verdict(wet, drying('Board', null)),
+    verdict(wet, drying('Board', '2026-03-03T00:00:00.000Z')),
+    // Another thing that dried says nothing of it.
+    verdict(wet, drying('Keys', '2026-03-03T00:00:00.000Z')),
+  ]).toEqual(['not-yet-assessed', 'keep-off', 'clear-to-run', 'not-yet-assessed'])
 })

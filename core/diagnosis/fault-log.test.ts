@@ -30,6 +30,7 @@ describe('back to basics', () => {
   it.each<[string, Partial<FaultSoFar>]>([
     ['of a fresh fault', {}],
     ['of a closed one', { open: false, attempts: [tried('video', 500)] }],
+    ['while nobody has a theory, though damage is known', { damageKnown: true }],
     ['while a theory concerns the damage', { damageKnown: true, theories: [{ state: 'held', damaged: true }] }],
     ['once the basics were looked at', { railsRead: true, attempts: [tried('clock', 300)] }],
   ])('is not said %s', (_, more) => expect(backToBasics({ ...fault, ...more })).toEqual([]))

@@ -136,6 +136,8 @@ it('a soak is left alone only where the gate is clear and the practice allows it
   expect(levels('guarded-start', 'caps-first', true)).toBe('care')
   expect(levels('clear-to-run', 'baseline-first', false)).toBe('care')
   expect(levels('clear-to-run', 'baseline-first', true)).toBe('note')
+  // Under caps first the gate has seen to the filter already.
+  expect(levels('clear-to-run', 'caps-first', false)).toBe('note')
 })
 
 describe('the log of a soak', () => {

@@ -25,6 +25,12 @@ describe('the gate', () => {
     expect(nothing.toOpen).toHaveLength(powerFactNames.length + 1)
   })
 
+  it('asks those for an answer who have leave to give it', () => {
+    const skillFor = (name: PowerFactName) => gate({}, 'caps-first', '').toOpen.find(o => o.code === `gate.${name}.not-looked`)?.skill
+    expect(skillFor('filterCapacitors')).toBe('mains')
+    expect(skillFor('liquidOrDirt')).toBeUndefined()
+  })
+
   it('keeps a machine off for old capacitors under caps first, guards it under baseline first', () => {
     expect(gate({ ...best, filterCapacitors: 'sound' }).verdict).toBe('keep-off')
     expect(gate({ ...best, filterCapacitors: 'sound' }, 'baseline-first').verdict).toBe('guarded-start')

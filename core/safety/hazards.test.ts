@@ -178,3 +178,9 @@ it('a battery that the facts call leaking is one reason, not two', () => {
   // Somebody found more than the fact says: that counts.
   expect(codes({ battery: 'in' })).toEqual(['gate.hazard.battery'])
 })
+
+it('a bare denial rules nothing out: that takes somebody who says what was found', () => {
+  const state = (settled: HazardSettled[]) =>
+    hazardsOf({ ...nothing, claims: [{ says: 'There was a bang' }], facts: { smoke: 'no' } }, settled).find(h => h.kind === 'smoke')?.state
+  expect([state([]), state([{ kind: 'smoke', state: 'ruled-out', evidence: 'A fuse, loudly' }])]).toEqual(['suspected', 'ruled-out'])
+})
