@@ -144,96 +144,101 @@ function proposedOhm(capacitors: Capacitor[], safeVoltageV: number): number {
 
 const s = (seconds: number) => `${Number(seconds.toPrecision(3))} s`
 
-function judge(
-  capacitors: Capacitor[],
-  found: Discharged[],
-  tool: {
-    ohm: number
-    safeVoltageV: number
-    resistorPowerW: number
-    resistorVoltageV: number
-    resistorsInSeries: number
-    highestW: number
-    peakW: number
-    totalEnergyJ: number
-  },
-): Finding[] {
-  const { ohm, safeVoltageV, resistorPowerW, resistorVoltageV, resistorsInSeries, highestW, peakW, totalEnergyJ } = tool
+/** What one of them is to whoever reaches in. */
+function judgeOne(f: Discharged, { voltageV, bleederOhm }: Capacitor, safeVoltageV: number): Finding[] {
   return [
-    ...found.flatMap((f, i) => {
-      const { voltageV, bleederOhm } = capacitors[i]!
-      return [
-        ...(voltageV > touchLimitV
-          ? [
-              finding(
-                'stop',
-                'discharge.touch',
-                `${f.name}: do not touch before it has been measured.`,
-                `${voltageV} V; above ${touchLimitV} V d.c. touching hurts.`,
-                'IEC 62368-1, energy class 1, from memory',
-              ),
-            ]
-          : []),
-        ...(f.energyJ >= hazardousEnergyJ
-          ? [
-              finding(
-                'stop',
-                'discharge.energy',
-                `${f.name}: never short it with a screwdriver.`,
-                `${Number(f.energyJ.toPrecision(3))} J; ${hazardousEnergyJ} J melt and throw metal.`,
-                'IEC 60950-1, from memory',
-              ),
-            ]
-          : []),
-        f.secondsByBleeder === null
-          ? finding(
-              'care',
-              'discharge.no-bleeder',
-              `${f.name}: nothing empties it by itself.`,
-              'Without a bleeder it may hold its charge for days, and come back a little after it was emptied.',
-              commonPractice,
-            )
-          : finding(
-              'note',
-              'discharge.bleeder',
-              `${f.name}: its bleeder brings it to ${safeVoltageV} V in ${s(f.secondsByBleeder)}.`,
-              `${bleederOhm} Ω. A bleeder can be open: measure all the same.`,
-              commonPractice,
-            ),
-        ...(f.peakCurrentA > sparkA
-          ? [
-              finding(
-                'care',
-                'discharge.spark',
-                `${f.name}: the tool sparks.`,
-                `${Number(f.peakCurrentA.toPrecision(3))} A at the first touch. A larger resistor does it quietly.`,
-                commonPractice,
-              ),
-            ]
-          : []),
+    ...(voltageV > touchLimitV
+      ? [
+          finding(
+            'stop',
+            'discharge.touch',
+            `${f.name}: do not touch before it has been measured.`,
+            `${voltageV} V; above ${touchLimitV} V d.c. touching hurts.`,
+            'IEC 62368-1, energy class 1, from memory',
+          ),
+        ]
+      : []),
+    ...(f.energyJ >= hazardousEnergyJ
+      ? [
+          finding(
+            'stop',
+            'discharge.energy',
+            `${f.name}: never short it with a screwdriver.`,
+            `${Number(f.energyJ.toPrecision(3))} J; ${hazardousEnergyJ} J melt and throw metal.`,
+            'IEC 60950-1, from memory',
+          ),
+        ]
+      : []),
+    f.secondsByBleeder === null
+      ? finding(
+          'care',
+          'discharge.no-bleeder',
+          `${f.name}: nothing empties it by itself.`,
+          'Without a bleeder it may hold its charge for days, and come back a little after it was emptied.',
+          commonPractice,
+        )
+      : finding(
+          'note',
+          'discharge.bleeder',
+          `${f.name}: its bleeder brings it to ${safeVoltageV} V in ${s(f.secondsByBleeder)}.`,
+          `${bleederOhm} Ω. A bleeder can be open: measure all the same.`,
+          commonPractice,
+        ),
+    ...(f.peakCurrentA > sparkA
+      ? [
+          finding(
+            'care',
+            'discharge.spark',
+            `${f.name}: the tool sparks.`,
+            `${Number(f.peakCurrentA.toPrecision(3))} A at the first touch. A larger resistor does it quietly.`,
+            commonPractice,
+          ),
+        ]
+      : []),
+  ]
+}
+
+interface ToolUsed {
+  ohm: number
+  safeVoltageV: number
+  resistorPowerW: number
+  resistorVoltageV: number
+  resistorsInSeries: number
+  highestW: number
+  peakW: number
+  totalEnergyJ: number
+}
+
+/** Whether the tool bears what it is asked to. */
+const judgeTool = ({ ohm, resistorPowerW, resistorVoltageV, resistorsInSeries, highestW, peakW }: ToolUsed): Finding[] => [
+  ...(resistorPowerW > highestW
+    ? [
+        finding(
+          'stop',
+          'discharge.rating',
+          'No hand tool bears that.',
+          `${Math.round(peakW)} W at the first touch. Take a larger resistor, or leave it to people with the gear for it.`,
+        ),
       ]
-    }),
-    ...(resistorPowerW > highestW
-      ? [
-          finding(
-            'stop',
-            'discharge.rating',
-            'No hand tool bears that.',
-            `${Math.round(peakW)} W at the first touch. Take a larger resistor, or leave it to people with the gear for it.`,
-          ),
-        ]
-      : []),
-    ...(resistorsInSeries > 1
-      ? [
-          finding(
-            'stop',
-            'discharge.voltage',
-            `One resistor does not bear ${Number(resistorVoltageV.toPrecision(3))} V across it.`,
-            `Take ${resistorsInSeries} of ${e24AtLeast(ohm / resistorsInSeries)} Ω in a row, insulated, or a tool made for that voltage.`,
-            'resistor data sheets, from memory',
-          ),
-        ]
-      : []),
+    : []),
+  ...(resistorsInSeries > 1
+    ? [
+        finding(
+          'stop',
+          'discharge.voltage',
+          `One resistor does not bear ${Number(resistorVoltageV.toPrecision(3))} V across it.`,
+          `Take ${resistorsInSeries} of ${e24AtLeast(ohm / resistorsInSeries)} Ω in a row, insulated, or a tool made for that voltage.`,
+          'resistor data sheets, from memory',
+        ),
+      ]
+    : []),
+]
+
+function judge(capacitors: Capacitor[], found: Discharged[], tool: ToolUsed): Finding[] {
+  const { ohm, safeVoltageV, resistorPowerW, totalEnergyJ } = tool
+  return [
+    ...found.flatMap((f, i) => judgeOne(f, capacitors[i]!, safeVoltageV)),
+    ...judgeTool(tool),
     ...(capacitors.length > 1 && totalEnergyJ >= hazardousEnergyJ && found.every(f => f.energyJ < hazardousEnergyJ)
       ? [
           finding(

@@ -1,3 +1,4 @@
+import type { MachineRecord } from '#core/kernel/machine'
 import type { GateVerdict } from '#core/safety/gate'
 import { checksOf } from '#core/condition/rules'
 import { batteryRule, nextHomeStep, placesToLook } from '#core/power/battery-home'
@@ -8,7 +9,7 @@ import { takesMains } from '#core/safety/first-start'
 import type { ViewOf } from '#shared/chapters/index'
 import { and, desc, eq, isNull } from 'drizzle-orm'
 import { recordOf } from '../../kernel/assembled'
-import type { ViewInput } from '../../kernel/file'
+import type { MachineFile, ViewInput } from '../../kernel/file'
 import type { Tx } from '../../kernel/history/journal'
 import { thinned } from '../../kernel/thin'
 import { journal } from '../../kernel/trunk'
@@ -35,17 +36,63 @@ const gateHistory = (tx: Tx, machineId: number) =>
     .all()
     .map(({ at, by, data }) => ({ at, by, ...(JSON.parse(data) as Change) }))
 
+/** What each expected rail reads to ground with the power off. */
+const offStateShown = (record: MachineRecord, file: MachineFile) =>
+  offStateOf(record, file.offReadings).map(({ rail, nominalV, last }) => ({
+    rail,
+    nominalV,
+    last: last && {
+      ohm: last.reading.ohm,
+      reversedOhm: last.reading.reversedOhm,
+      loadAttached: last.reading.loadAttached,
+      at: last.at,
+      verdict: last.verdict,
+      findings: last.findings,
+    },
+  }))
+
+const batteriesShown = ({ batteries, practice }: MachineFile, now: string) =>
+  batteriesOf(batteries, practice.batterySchool, now).map(({ id, version, where, chemistry, cells, year, state, fitted, charging, replacement, findings }) => ({
+    id,
+    version,
+    where,
+    chemistry,
+    cells,
+    year,
+    state,
+    fitted,
+    charging,
+    replacement: replacement && { ...replacement, cells: replacement.cells ?? 1, voltageV: replacement.voltageV ?? null },
+    next: nextHomeStep({ state, fitted, chemistry }),
+    findings,
+  }))
+
+const temperaturesShown = (tx: Tx, machineId: number) =>
+  tx
+    .select()
+    .from(temperatures)
+    .where(and(eq(temperatures.machineId, machineId), isNull(temperatures.struckBy)))
+    .orderBy(desc(temperatures.id))
+    .limit(mostTemperatures)
+    .all()
+    .map(({ id, part, where, samples, at, byWhom }) => {
+      const { highestC, findings } = judgeTemperature({ part, samples })
+      return { id, part, where, samples: thinned(samples), readings: samples.length, highestC, at, by: byWhom, findings }
+    })
+
+/** Looks under and around a battery, by which of them were made. */
+function placesShown(file: MachineFile) {
+  const done = checksOf(file).filter(c => c.rule === batteryRule && file.checksDone.some(d => d.code === c.code))
+  return placesToLook.map(says => ({ says, done: done.some(c => c.look === says) }))
+}
+
 /** How it stands with its power: the gate and what it rests on, rails on and off, batteries, supplies, temperatures. */
 export function powerView({ tx, file, assessment, now }: ViewInput): ViewOf<'power'> {
   const { facts, measured, gate, gateInForce, heard, alarms, drifts, overruled, hazards, railsResult } = assessment.known
   const { power, machine } = file
   const inlet = inletOf(file)
   const here = keyOf(power.configuration)
-  const doneAlready = new Set(
-    checksOf(file)
-      .filter(c => file.checksDone.some(d => d.code === c.code))
-      .flatMap(c => (c.rule === batteryRule ? [c.look] : [])),
-  )
+  const record = recordOf(file)
   return {
     power: {
       version: power.version,
@@ -57,19 +104,8 @@ export function powerView({ tx, file, assessment, now }: ViewInput): ViewOf<'pow
       heard,
       alarms,
       bench: power.bench,
-      placesToLook: placesToLook.map(says => ({ says, done: doneAlready.has(says) })),
-      offState: offStateOf(recordOf(file), file.offReadings).map(({ rail, nominalV, last }) => ({
-        rail,
-        nominalV,
-        last: last && {
-          ohm: last.reading.ohm,
-          reversedOhm: last.reading.reversedOhm,
-          loadAttached: last.reading.loadAttached,
-          at: last.at,
-          verdict: last.verdict,
-          findings: last.findings,
-        },
-      })),
+      placesToLook: placesShown(file),
+      offState: offStateShown(record, file),
       school: schoolOf(file),
       ownSchool: power.school,
       gate,
@@ -77,47 +113,15 @@ export function powerView({ tx, file, assessment, now }: ViewInput): ViewOf<'pow
       overrule: overruled && power.overruleVerdict ? { verdict: power.overruleVerdict, reason: power.overruleReason, by: power.overruledBy } : null,
       history: gateHistory(tx, machine.id).map(({ at, by, to, why }) => ({ at, by, verdict: to, why })),
       configuration: { kind: power.configuration.kind, out: [...power.configuration.out] },
-      batteries: batteriesOf(file.batteries, file.practice.batterySchool, now).map(
-        ({ id, version, where, chemistry, cells, year, state, fitted, charging, replacement, findings }) => ({
-          id,
-          version,
-          where,
-          chemistry,
-          cells,
-          year,
-          state,
-          fitted,
-          charging,
-          replacement: replacement && { ...replacement, cells: replacement.cells ?? 1, voltageV: replacement.voltageV ?? null },
-          next: nextHomeStep({ state, fitted, chemistry }),
-          findings,
-        }),
-      ),
+      batteries: batteriesShown(file, now),
       batterySchool: file.practice.batterySchool,
       inlet,
       supplyId: power.supplyId,
       supplies: listSupplies(tx).map(({ uid: _, ...supply }) => supply),
-      startChecks: startChecksOf(recordOf(file), { facts, gate, gateInForce, school: schoolOf(file) }),
+      startChecks: startChecksOf(record, { facts, gate, gateInForce, school: schoolOf(file) }),
       takesMains: takesMains(facts, power.configuration),
       firstLimitA: firstLimitOf(inlet),
-      temperatures: tx
-        .select()
-        .from(temperatures)
-        .where(and(eq(temperatures.machineId, machine.id), isNull(temperatures.struckBy)))
-        .orderBy(desc(temperatures.id))
-        .limit(mostTemperatures)
-        .all()
-        .map(({ id, part, where, samples, at, byWhom }) => ({
-          id,
-          part,
-          where,
-          samples: thinned(samples),
-          readings: samples.length,
-          highestC: judgeTemperature({ part, samples }).highestC,
-          at,
-          by: byWhom,
-          findings: judgeTemperature({ part, samples }).findings,
-        })),
+      temperatures: temperaturesShown(tx, machine.id),
     },
     // What stands as present already is not asked about once more.
     sayings: file.sayings
