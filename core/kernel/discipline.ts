@@ -1,3 +1,4 @@
+import type { Both } from './both'
 import type { Heard } from './heard'
 import type { MachineKnown, MachineRecord, TrunkRecord } from './machine'
 import type { NextMove } from './move'
@@ -39,7 +40,6 @@ export interface Discipline<F extends object = object, K = any> {
   due?: (known: MachineKnown) => string[]
 }
 
-type Both<U> = (U extends unknown ? (u: U) => void : never) extends (i: infer I) => void ? I : never
 /** What these disciplines know, taken together. */
 type KnownBy<D extends readonly Discipline[]> = [] extends D ? unknown : Both<D[number] extends infer E ? (E extends Discipline<infer F> ? F : never) : never>
 

@@ -25,6 +25,12 @@ export interface Attributes {
   begun?: 'anew'
 }
 
+/** What of a row of a table stands in the order of the work, for a finding that is made of it. */
+export const orderOf = ({ concerns, when }: Pick<Attributes, 'concerns' | 'when'>): Pick<Attributes, 'concerns' | 'when'> => ({
+  ...(concerns ? { concerns } : {}),
+  ...(when ? { when } : {}),
+})
+
 export interface Finding extends Attributes {
   level: Level
   /** Stable name of the rule, `subject.case`; tests and translations hold on to it. */

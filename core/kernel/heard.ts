@@ -1,4 +1,4 @@
-import { type Attributes, type Finding, finding } from './finding'
+import { type Attributes, type Finding, finding, orderOf } from './finding'
 import type { Skill } from './skills'
 
 /** One thing that would open the gate further. */
@@ -45,12 +45,7 @@ export const contradiction = (
   { concerns, when, fact, ...more }: Partial<Omit<Opening, 'code' | 'do'>> & Pick<Attributes, 'concerns' | 'when' | 'fact'> = {},
 ): Heard =>
   heard(
-    finding('care', `${code}.unsettled`, says, because, undefined, {
-      open: 'unsettled',
-      ...(concerns ? { concerns } : {}),
-      ...(when ? { when } : {}),
-      ...(fact ? { fact } : {}),
-    }),
+    finding('care', `${code}.unsettled`, says, because, undefined, { open: 'unsettled', ...orderOf({ concerns, when }), ...(fact ? { fact } : {}) }),
     say,
     more,
   )

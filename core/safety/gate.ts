@@ -1,4 +1,4 @@
-import { type Attributes, type Finding, commonPractice, finding, mostPressingFirst } from '../kernel/finding'
+import { type Attributes, type Finding, commonPractice, finding, mostPressingFirst, orderOf } from '../kernel/finding'
 import { InputError } from '../kernel/input-error'
 import { type Configuration, configurationKinds, configurationWords, isConnected, whole } from './configuration'
 import { type Heard, type Opening, leavesUnassessed, toldApart } from '../kernel/heard'
@@ -84,8 +84,7 @@ export function assessGate({ school, facts, inspectedBy, hazards = [], configura
 
   for (const name of powerFactNames) {
     const kind: FactKind = powerFacts[name]
-    const { concerns, when } = kind
-    const means: Attributes = { fact: name, ...(concerns ? { concerns } : {}), ...(when ? { when } : {}) }
+    const means: Attributes = { fact: name, ...orderOf(kind) }
     if (!isConnected('facts', name, configuration)) {
       reason(
         finding(

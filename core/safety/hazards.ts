@@ -1,7 +1,7 @@
 import type { InterventionKind, InterventionState } from '../condition/interventions'
 import type { DamageSeen } from '../condition/implied-checks'
 import type { Presence } from '../condition/grades'
-import { type Attributes, type Level, commonPractice, finding } from '../kernel/finding'
+import { type Attributes, type Level, commonPractice, finding, orderOf } from '../kernel/finding'
 import type { CautionName } from './cautions'
 import { type Configuration, isConnected } from './configuration'
 import { referenceMassKg } from './lift'
@@ -429,15 +429,15 @@ export function hazardReasons(
     .filter(h => isConnected('hazards', h.kind, configuration))
     .flatMap((hazard): Heard[] => {
       const { kind, state, evidence, settled, seen } = hazard
-      const { title, gate: usual, deal, who, skill, concerns, when }: HazardKindRow = hazardKinds[kind]
-      const order = { ...(concerns ? { concerns } : {}), ...(when ? { when } : {}) }
+      const row: HazardKindRow = hazardKinds[kind]
+      const { title, gate: usual, deal, who, skill } = row
       const gate = kind === 'line-filter' && (school === 'caps-first' || seen) ? 'stop' : usual
       const fact = shown(kind, facts)
       const about = aboutHazard(kind)
       const means = { who, ...(skill ? { skill } : {}), ...about }
       if (state === 'present') {
         if (fact && !((settled || seen) && isWeaker(fact.level, gate)) && fact.says === 'present') return []
-        const found = finding(gate, `gate.hazard.${kind}`, `Hazard present: ${lowered(title)}.`, evidence, commonPractice, order)
+        const found = finding(gate, `gate.hazard.${kind}`, `Hazard present: ${lowered(title)}.`, evidence, commonPractice, orderOf(row))
         return [gate === 'note' ? { finding: found } : heard(found, `${deal} Then say under Hazards what was found.`, means)]
       }
       // A caution for whoever handles it is none for the switch.

@@ -1,7 +1,7 @@
 import type { ConditionRecord } from '../condition/rules'
 import { damagesNamed } from '../condition/rules'
 import type { DiagnosisRecord } from '../diagnosis/rules'
-import type { Finding } from '../kernel/finding'
+import { type Finding, orderOf } from '../kernel/finding'
 import { type OpeningFacts, opening } from '../opening/rules'
 import { discipline } from '../kernel/discipline'
 import { move, someOf } from '../kernel/move'
@@ -15,7 +15,7 @@ import { type Heard, type Opening, contradiction, leavesUnassessed, toldApart } 
 import { type GrowingHarm, daysPerPoint, growingHarm } from './growing-harm'
 import { type Hazard, type HazardSettled, type Saying, aboutFact, aboutHazard, hazardKinds, hazardsOf, leakingBatteryKnown } from './hazards'
 import { type Overrule, stillStands } from './overrule'
-import { type FactKind, type PowerFactName, type PowerFacts, type School, enteredFactNames, factValue, powerFacts } from './power-facts'
+import { type FactKind, type PowerFacts, type School, enteredFactNames, factValue, powerFacts } from './power-facts'
 
 /** What was found, claimed and decided of a machine's dangers. */
 export interface SafetyRecord extends ConditionRecord {
@@ -149,11 +149,6 @@ function leakForgotten({ batteryHasLeaked, batteries, hazardsSettled, configurat
   ]
 }
 
-const orderOf = (name: PowerFactName): Pick<FactKind, 'concerns' | 'when'> => {
-  const { concerns, when }: FactKind = powerFacts[name]
-  return { ...(concerns ? { concerns } : {}), ...(when ? { when } : {}) }
-}
-
 /** Answers that speak of danger where what was measured does not: until the measuring is the newer of the two, nobody has assessed it. */
 function outvoted({ entered, answeredAt }: SafetyRecord, measured: PowerFacts, measuredAt: PowerFactsKnown['measuredAt']): Heard[] {
   return enteredFactNames.flatMap(name => {
@@ -165,7 +160,7 @@ function outvoted({ entered, answeredAt }: SafetyRecord, measured: PowerFacts, m
         `${powerFacts[name].title}: answered “${said.label.toLowerCase()}”, while the record says “${shown.label.toLowerCase()}”.`,
         said.because,
         'Look again, and put right whichever is wrong.',
-        { ...aboutFact(name), ...orderOf(name) },
+        { ...aboutFact(name), ...orderOf(powerFacts[name] as FactKind) },
       ),
     ]
   })

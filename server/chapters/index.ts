@@ -1,3 +1,4 @@
+import type { Both } from '#core/kernel/both'
 import type { MachineRecord } from '#core/kernel/machine'
 import type { ChapterName } from '#shared/chapters/index'
 import { assemble } from '../kernel/assembled'
@@ -8,7 +9,6 @@ import * as declared from './list'
 export const chapters = assemble(Object.values(declared), trunk)
 
 type Declared = (typeof declared)[keyof typeof declared]
-type Both<U> = (U extends unknown ? (u: U) => void : never) extends (i: infer I) => void ? I : never
 type Told = Both<Declared extends infer C ? (C extends { facts?: (file: never) => infer F } ? F : never) : never>
 
 /** Does not compile where a chapter of the contracts is missing here. */

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import type { Both } from '#core/kernel/both'
 import { InputError } from '#core/kernel/input-error'
 import type { WorkAsked } from '#core/stewardship/consent'
 import type { PrivateWord } from '#core/sharing/private-words'
@@ -62,8 +63,7 @@ export type ChapterName = keyof typeof chapters
 export const chapterNames = Object.keys(chapters) as ChapterName[]
 
 type Chapters = (typeof chapters)[ChapterName]
-type All<K extends 'onMachine' | 'onCollection' | 'entries'> = Flat<Union<Chapters[K]>>
-type Union<U> = (U extends unknown ? (u: U) => void : never) extends (i: infer I) => void ? I : never
+type All<K extends 'onMachine' | 'onCollection' | 'entries'> = Flat<Both<Chapters[K]>>
 type Flat<T> = { [K in keyof T]: T[K] }
 
 const merged = <K extends 'onMachine' | 'onCollection' | 'entries'>(what: K): All<K> =>
@@ -152,7 +152,7 @@ export const isStrikeable = (kind: string) => known(kind)?.strikeable ?? false
 
 /** What the sheet of a machine can show: its head, and the views of the chapters that are asked for. */
 export type ViewOf<C extends ChapterName> = z.infer<(typeof chapters)[C]['view']>
-export type SheetOf<C extends ChapterName> = Flat<SheetHead & Union<C extends unknown ? ViewOf<C> : never>>
+export type SheetOf<C extends ChapterName> = Flat<SheetHead & Both<C extends unknown ? ViewOf<C> : never>>
 export type MachineSheet = SheetOf<ChapterName>
 /** The shape of a whole sheet, for checking answers against. */
 export const sheetShape = z.object(Object.assign({ ...SheetHead.shape }, ...chapterNames.map(name => chapters[name].view.shape)) as z.ZodRawShape)

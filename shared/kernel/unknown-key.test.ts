@@ -14,9 +14,7 @@ it('a form with its empty fields is read, and what the contract does not know is
 })
 
 it('lines that were left empty are left out, and refuse nothing', () => {
-  const rails = [
-    { name: '', nominalV: '' },
-    { name: '+5 V', nominalV: '5' },
-  ]
-  expect(() => readCommandInput('expect-rails', { rails })).not.toThrow('can be said here')
+  const line = (voltageV: string) => ({ feeds: '+5 V', voltageV, limitA: '0.5', polarityChecked: true })
+  const input = readCommandInput('set-configuration', { version: 1, kind: 'bench-supply', out: [], bench: [line(''), line('5')] })
+  expect(input.bench).toEqual([{ feeds: '+5 V', voltageV: 5, limitA: 0.5, polarityChecked: true }])
 })

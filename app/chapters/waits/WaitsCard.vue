@@ -16,6 +16,7 @@ async function end(waitId: number) {
 }
 /** Which wait is being said anew, and what words made of it is let stand by one press. */
 const saying = ref<number>()
+const ask = (waitId: number) => (saying.value = saying.value === waitId ? undefined : waitId)
 const { submitCommand: sayKind, busy: saysKind, failure: kindFailure } = useCommand('set-wait-kind', () => props.sheet.tag)
 const letStand = (waitId: number, kind: WaitKind) => void sayKind({ waitId, kind, found: '' })
 </script>
@@ -38,10 +39,10 @@ const letStand = (waitId: number, kind: WaitKind) => void sayKind({ waitId, kind
           >
           <template v-if="session.may('set-wait-kind')">
             <button type="button" class="button button-quiet" :disabled="saysKind" @click="letStand(wait.id, wait.kind)">That is right</button>
-            <button type="button" class="button button-quiet" @click="saying = wait.id">It is something else</button>
+            <button type="button" class="button button-quiet" :aria-expanded="saying === wait.id" @click="ask(wait.id)">It is something else</button>
           </template>
         </div>
-        <button v-else-if="session.may('set-wait-kind') && saying !== wait.id" type="button" class="button button-quiet" @click="saying = wait.id">
+        <button v-else-if="session.may('set-wait-kind')" type="button" class="button button-quiet" :aria-expanded="saying === wait.id" @click="ask(wait.id)">
           Not {{ waitKinds[wait.kind].title.toLowerCase() }}?
         </button>
         <CommandForm
