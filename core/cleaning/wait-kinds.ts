@@ -23,7 +23,7 @@ const words: [WaitKind, RegExp][] = [
     'wet',
     /\b(dry|dries|dried|drying|wet|damp|rins\w*|wash(es|ed|ing)?|soak(s|ed|ing)?(?! test)|baths?|neutralis\w*|vinegar|citric|alcohol|isopropyl|ipa|peroxide|soap|suds|water|steam\w*|submerged)\b/i,
   ],
-  ['test', /^Test sheet: |\b(soak tests?|overnight|without mains|runs?|running|clock)\b/i],
+  ['test', /\b(soak tests?|overnight|without mains|runs?|running|clock)\b/i],
   ['owner', /\b(answers?|repl(y|ies)|letters?|owners?|quotes?|asked)\b/i],
   ['away', /\b(on loan|lent|borrowed|at the workshop|sent away|being (repaired|rewound|worked on))\b/i],
   ['post', /\b(post|parcels?|deliver\w*|orders?|ordered|arriv\w*|parts?|from)\b/i],

@@ -3,7 +3,9 @@ import { describe, expect, it } from 'vitest'
 import { type BuildUpStep, type StepSeen, checkBuildUp, configurationAt, explain, judgeBuildUp, planBuildUp, readSteps, writeSteps } from './build-up'
 
 // Common practice, no source: least first, one thing at a time, back one step where it fails.
-const parts = ['Case', 'Drive A', 'Keyboard', 'Main board', 'Supply', 'Video card', 'Drive controller']
+const named = (...names: string[]) => names.map(name => ({ name, role: null }))
+const names = ['Case', 'Drive A', 'Keyboard', 'Main board', 'Supply', 'Video card', 'Drive controller']
+const parts = named(...names)
 const plan = planBuildUp(parts)
 const adds = (steps: readonly Pick<BuildUpStep, 'adds'>[]) => steps.flatMap(s => s.adds)
 const ok = (step: number): StepSeen => ({ step, outcome: 'as-expected' })
@@ -35,7 +37,7 @@ describe('the plan', () => {
   it('names every assembly once, whatever it is made of', () => {
     fc.assert(
       fc.property(fc.uniqueArray(fc.string({ minLength: 1, maxLength: 12 }), { minLength: 1, maxLength: 12 }), names => {
-        expect([...adds(planBuildUp(names))].sort()).toEqual([...names].sort())
+        expect([...adds(planBuildUp(named(...names)))].sort()).toEqual([...names].sort())
       }),
     )
   })
@@ -50,9 +52,9 @@ describe('the plan', () => {
   })
 
   it('refuses what goes in twice, and what is not there', () => {
-    expect(() => checkBuildUp([{ adds: ['Supply'] }, { adds: ['Supply'] }], parts)).toThrow('has gone in already')
-    expect(() => checkBuildUp([{ adds: ['Fan'] }], parts)).toThrow('no “Fan”')
-    expect(() => checkBuildUp([{ adds: [] }], parts)).toThrow('say what goes in')
+    expect(() => checkBuildUp([{ adds: ['Supply'] }, { adds: ['Supply'] }], names)).toThrow('has gone in already')
+    expect(() => checkBuildUp([{ adds: ['Fan'] }], names)).toThrow('no “Fan”')
+    expect(() => checkBuildUp([{ adds: [] }], names)).toThrow('say what goes in')
   })
 })
 
@@ -60,6 +62,22 @@ it('what is connected grows with the steps: the supply alone, then some of it ou
   expect(configurationAt(plan, 0, parts)).toEqual({ kind: 'supply-alone', out: [] })
   expect(configurationAt(plan, 1, parts)).toMatchObject({ kind: 'partly', out: ['Case', 'Drive A', 'Keyboard', 'Video card', 'Drive controller'] })
   expect(configurationAt(plan, plan.length - 1, parts)).toEqual({ kind: 'whole', out: [] })
+})
+
+it('goes by what somebody said a part is for, whatever its name proposes', () => {
+  const said = [
+    { name: 'Supply cover', role: 'case' as const },
+    { name: 'Grey box', role: 'supply' as const },
+    { name: 'Card 3', role: 'memory' as const },
+  ]
+  const steps = planBuildUp(said)
+  expect(adds(steps)).toEqual(['Grey box', 'Card 3', 'Supply cover'])
+  expect(steps[1]!.expect).toContain('memory test')
+  expect(configurationAt(steps, 0, said)).toEqual({ kind: 'supply-alone', out: [] })
+  // With its name alone it would have been taken for the supply.
+  expect(configurationAt([{ adds: ['Supply cover'] }], 0, said)).toEqual({ kind: 'partly', out: ['Grey box', 'Card 3'] })
+  // What went in and is not there any more is no supply alone.
+  expect(configurationAt([{ adds: ['Gone board'] }], 0, said)).toMatchObject({ kind: 'partly' })
 })
 
 describe('where it stands', () => {
@@ -87,10 +105,13 @@ describe('where it stands', () => {
   })
 
   it('warns of two at once until they are in', () => {
-    const two = explain([
-      { adds: ['Supply'], expect: '' },
-      { adds: ['Drive A', 'Drive B'], expect: '' },
-    ])
+    const two = explain(
+      [
+        { adds: ['Supply'], expect: '' },
+        { adds: ['Drive A', 'Drive B'], expect: '' },
+      ],
+      parts,
+    )
     expect(judgeBuildUp(two, []).findings).toMatchObject([{ code: 'build-up.two-at-once' }])
     expect(judgeBuildUp(two, [ok(0), ok(1)]).findings.map(f => f.code)).toEqual(['build-up.done'])
   })

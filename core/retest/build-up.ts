@@ -1,5 +1,6 @@
 import { type Finding, commonPractice, finding } from '../kernel/finding'
 import { InputError } from '../kernel/input-error'
+import { type AssemblyRole, type NamedPart, roleOf } from '../condition/assembly-roles'
 import { type Configuration, whole } from '../safety/configuration'
 
 /**
@@ -8,53 +9,46 @@ import { type Configuration, whole } from '../safety/configuration'
  * Common practice, no source.
  */
 
-/** What an assembly is for; told by words of its name, where nobody says otherwise. */
-interface Role {
-  words: RegExp
-  /** Its turn: lower goes in earlier. */
+/** What each part is for in a build-up. */
+interface Turn {
+  /** Lower goes in earlier. */
   turn: number
   /** What is to be seen once it is in. */
   expect: string
   /** What looks wrong while it is still out. */
   without: string
 }
-const roles: readonly Role[] = [
-  {
-    words: /supply|psu|transformer/i,
-    turn: 0,
-    expect: 'Every rail within its limits on a dummy load; no smoke, no smell, nothing hot.',
-    without: 'Nothing runs.',
-  },
-  { words: /backplane|card cage/i, turn: 1, expect: 'Rails still within limits at its far end; nothing gets warm.', without: '' },
-  {
-    words: /main board|mainboard|processor|cpu|system board|^board$/i,
+const turns: Record<AssemblyRole, Turn> = {
+  'supply': { turn: 0, expect: 'Every rail within its limits on a dummy load; no smoke, no smell, nothing hot.', without: 'Nothing runs.' },
+  'backplane': { turn: 1, expect: 'Rails still within limits at its far end; nothing gets warm.', without: '' },
+  'fan': { turn: 1.5, expect: 'It turns, the right way round.', without: 'Run it only briefly.' },
+  'main-board': {
     turn: 2,
     expect: 'Rails stay within limits under its load; clock there, reset let go.',
     without: 'Rails may read low or wander without its load.',
   },
-  { words: /memory|ram/i, turn: 3, expect: 'The memory test counts all of it.', without: 'Without memory it may beep, or stand still.' },
-  {
-    words: /video|graphic|modulator/i,
+  'memory': { turn: 3, expect: 'The memory test counts all of it.', without: 'Without memory it may beep, or stand still.' },
+  'video': {
     turn: 4,
     expect: 'Sync, then a picture; a cursor where this machine shows one.',
     without: 'No picture, and no cursor: on some machines the missing board is the one that blinks it.',
   },
-  { words: /display|monitor|tube|screen|\blcd\b/i, turn: 5, expect: 'A steady picture of the right size.', without: 'Nothing is shown, however well it runs.' },
-  { words: /keyboard|membrane|keys/i, turn: 6, expect: 'Each key pressed answers once.', without: 'It may stop and ask for a keyboard, or beep twice.' },
-  { words: /controller/i, turn: 7, expect: 'It is found, and says so.', without: 'No drive is found.' },
-  {
-    words: /drive|disk|disc|tape|cassette/i,
+  'display': { turn: 5, expect: 'A steady picture of the right size.', without: 'Nothing is shown, however well it runs.' },
+  'keyboard': { turn: 6, expect: 'Each key pressed answers once.', without: 'It may stop and ask for a keyboard, or beep twice.' },
+  'controller': { turn: 7, expect: 'It is found, and says so.', without: 'No drive is found.' },
+  'drive': {
     turn: 8,
     expect: 'It spins up, seeks home, and reads a working copy; never original media first.',
     without: 'It asks for a disk, or waits for one.',
   },
-  { words: /sound|speaker|audio/i, turn: 9, expect: 'It is heard.', without: 'No sound and no beep codes.' },
-  { words: /fan/i, turn: 1.5, expect: 'It turns, the right way round.', without: 'Run it only briefly.' },
-  { words: /port|serial|parallel|network|card/i, turn: 10, expect: 'It is found; a loop-back answers.', without: 'What it serves is missing.' },
-  { words: /case|cover|lid|bezel|cabinet|desk/i, turn: 20, expect: 'Everything still as before with the cover on, after it is warm.', without: '' },
-]
-const other: Role = { words: /./, turn: 12, expect: 'Rails as before, and what it is for.', without: '' }
-const roleOf = (name: string) => roles.find(r => r.words.test(name)) ?? other
+  'sound': { turn: 9, expect: 'It is heard.', without: 'No sound and no beep codes.' },
+  'ports': { turn: 10, expect: 'It is found; a loop-back answers.', without: 'What it serves is missing.' },
+  'other': { turn: 12, expect: 'Rails as before, and what it is for.', without: '' },
+  'case': { turn: 20, expect: 'Everything still as before with the cover on, after it is warm.', without: '' },
+}
+/** A part by its name; one that is not in the list any more counts by its name alone. */
+const partOf = (parts: readonly NamedPart[], name: string): NamedPart => parts.find(p => p.name === name) ?? { name, role: null }
+const turnsOf = (parts: readonly NamedPart[]) => (name: string) => turns[roleOf(partOf(parts, name))]
 
 export interface BuildUpStep {
   /** Assemblies that go in at this step. */
@@ -72,28 +66,31 @@ const most = { steps: 40, adds: 20 } as const
  * Steps for the assemblies that are there: by the model's own order where it has one, the others by what they are for.
  * @throws InputError where there is nothing to build up
  */
-export function planBuildUp(assemblies: readonly string[], template: BuildUpTemplate = []): BuildUpStep[] {
-  if (!assemblies.length) throw new InputError('assemblies', assemblies, 'There is nothing to build up: no assembly is present.')
+export function planBuildUp(parts: readonly NamedPart[], template: BuildUpTemplate = []): BuildUpStep[] {
+  if (!parts.length) throw new InputError('assemblies', parts, 'There is nothing to build up: no assembly is present.')
+  const assemblies = parts.map(p => p.name)
+  const turnOf = turnsOf(parts)
   const known = template.map(t => ({ adds: t.adds.filter(a => assemblies.includes(a)), expect: t.expect })).filter(t => t.adds.length)
   const named = new Set(known.flatMap(t => t.adds))
-  const rest = assemblies.filter(a => !named.has(a)).map(a => ({ adds: [a], expect: '', turn: roleOf(a).turn }))
+  const rest = assemblies.filter(a => !named.has(a)).map(a => ({ adds: [a], expect: '', turn: turnOf(a).turn }))
   // Those that the template does not name go where their like go.
-  const steps = [...known.map(t => ({ ...t, turn: Math.max(...t.adds.map(a => roleOf(a).turn)) }))]
+  const steps = [...known.map(t => ({ ...t, turn: Math.max(...t.adds.map(a => turnOf(a).turn)) }))]
   for (const one of rest.sort((a, b) => a.turn - b.turn)) {
     const at = steps.findIndex(s => s.turn > one.turn)
     steps.splice(at < 0 ? steps.length : at, 0, one)
   }
-  return explain(steps.slice(0, most.steps))
+  return explain(steps.slice(0, most.steps), parts)
 }
 
 /** Fills in what is to be expected where nobody said, and what still misleads at each step. */
-export function explain(steps: readonly Pick<BuildUpStep, 'adds' | 'expect'>[]): BuildUpStep[] {
+export function explain(steps: readonly Pick<BuildUpStep, 'adds' | 'expect'>[], parts: readonly NamedPart[]): BuildUpStep[] {
+  const turnOf = turnsOf(parts)
   return steps.map(({ adds, expect }, i) => {
     const out = steps.slice(i + 1).flatMap(s => s.adds)
     return {
       adds: [...adds],
-      expect: expect.trim() || [...new Set(adds.map(a => roleOf(a).expect))].join(' '),
-      misleads: [...new Set(out.map(a => roleOf(a).without).filter(Boolean))].join(' '),
+      expect: expect.trim() || [...new Set(adds.map(a => turnOf(a).expect))].join(' '),
+      misleads: [...new Set(out.map(a => turnOf(a).without).filter(Boolean))].join(' '),
     }
   })
 }
@@ -131,11 +128,11 @@ export function checkBuildUp(steps: readonly Pick<BuildUpStep, 'adds'>[], assemb
 }
 
 /** What is connected once this step is set up. Assemblies that no step names stay out. */
-export function configurationAt(steps: readonly Pick<BuildUpStep, 'adds'>[], at: number, assemblies: readonly string[]): Configuration {
-  const inside = steps.slice(0, at + 1).flatMap(s => s.adds)
-  const out = assemblies.filter(a => !inside.includes(a))
+export function configurationAt(steps: readonly Pick<BuildUpStep, 'adds'>[], at: number, parts: readonly NamedPart[]): Configuration {
+  const added = steps.slice(0, at + 1).flatMap(s => s.adds)
+  const out = parts.map(p => p.name).filter(name => !added.includes(name))
   if (!out.length) return whole
-  return inside.every(a => roleOf(a).turn === 0) ? { kind: 'supply-alone', out: [] } : { kind: 'partly', out }
+  return added.every(name => roleOf(partOf(parts, name)) === 'supply') ? { kind: 'supply-alone', out: [] } : { kind: 'partly', out }
 }
 
 export const buildUpOutcomes = ['as-expected', 'failed'] as const

@@ -6,6 +6,13 @@ export interface SoakLog {
   unread: LogLine[]
   /** The line at which reading stopped, for nobody could tell what it says of a pass; nothing where all was read. */
   stopped: LogLine | null
+  /** The first line that was taken for a pass, and for a failure: for a person to look at. */
+  taken: { pass: LogLine | null; fail: LogLine | null }
+}
+/** What a person said a line of this program has in it; empty where nothing was said of that kind. */
+export interface LogWords {
+  pass: string
+  fail: string
 }
 export interface LogLine {
   line: number
@@ -97,22 +104,30 @@ function saysOf(line: string): Says {
   return structured === 'nothing' ? worded : together([structured, worded === 'fail' ? 'fail' : 'nothing'])
 }
 
+/** By what a person said, where somebody did: what tells of a failure comes first, and what tells of neither is no pass. */
+function bySaid(line: string, { pass, fail }: LogWords): Says {
+  const has = (said: string) => said !== '' && line.toLowerCase().includes(said.toLowerCase())
+  return has(fail) ? 'fail' : has(pass) ? 'pass' : 'nothing'
+}
+
 /**
- * Reads the log of a soak, a pass a line: by its structure first (JSON, fields, shares, the Test Anything Protocol), then by its words. What is not plainly
+ * Reads the log of a soak, a pass a line: by what a person said of this program where somebody did; else by its structure first (JSON, fields, shares, the Test Anything Protocol), then by its words. What is not plainly
  * a pass is none. What is understood neither way stops the log with its line, once it has begun: whatever came after may be anything.
+ * Only where a person said both what a pass and what a failure has in it, other lines are passed over.
  */
-export function readSoakLog(text: string): SoakLog {
-  const log: SoakLog = { passes: 0, failures: 0, unread: [], stopped: null }
+export function readSoakLog(text: string, said: LogWords | null = null): SoakLog {
+  const log: SoakLog = { passes: 0, failures: 0, unread: [], stopped: null, taken: { pass: null, fail: null } }
+  const words = said?.pass ? said : null
   for (const [i, raw] of text.split(/\r?\n/).entries()) {
     const line = raw.trim()
     if (!line) continue
     const told: LogLine = { line: i + 1, text: line.slice(0, 80) }
-    const says = sums.test(line) ? 'sum' : saysOf(line)
-    if (says === 'pass') log.passes++
-    else if (says === 'fail') {
+    const says = words ? bySaid(line, words) : sums.test(line) ? 'sum' : saysOf(line)
+    if (says === 'pass' || says === 'fail') {
       log.passes++
-      log.failures++
-    } else if (says === 'nothing' && log.passes + log.failures > 0) return { ...log, stopped: told }
+      if (says === 'fail') log.failures++
+      log.taken[says] ??= told
+    } else if (says === 'nothing' && !words?.fail && log.passes > 0) return { ...log, stopped: told }
     else if (log.unread.length < mostUnread) log.unread.push(told)
   }
   return log

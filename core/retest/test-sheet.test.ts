@@ -52,8 +52,9 @@ describe('a test sheet', () => {
     expect(() => checkLines([{ ...lines[1]!, to: null }])).toThrow('needs a limit')
     expect(() => checkLines([{ ...lines[2]!, hours: null }])).toThrow('how many hours')
     expect(() => checkLines([lines[0]!, lines[0]!])).toThrow('there already')
-    expect(() => checkLines(usualLines(['Keyboard', 'Drive A', 'Display']))).not.toThrow()
-    expect(usualLines(['Main board']).map(l => l.says)).not.toContain('Drives')
+    expect(() => checkLines(usualLines(['Keyboard', 'Drive A', 'Display'].map(name => ({ name, role: null }))))).not.toThrow()
+    expect(usualLines([{ name: 'Main board', role: null }]).map(l => l.says)).not.toContain('Drives')
+    expect(usualLines([{ name: 'Grey box', role: 'drive' }]).map(l => l.says)).toContain('Drives')
   })
 })
 
@@ -156,7 +157,17 @@ describe('the log of a soak', () => {
         { line: 7, text: 'Total errors: 1' },
       ],
       stopped: { line: 8, text: 'chip 7 looked at' },
+      taken: { pass: { line: 2, text: 'pass 1: ok' }, fail: { line: 3, text: 'pass 2: FAILED at 4000' } },
     })
+  })
+
+  it('is read as a person said of its program, whatever its words propose', () => {
+    const text = 'checker 2.1\nsweep complete\nround 1 green\nround 2 amber\nround 3 Green but amber\nround 4 green'
+    // By words alone a sweep would be a pass, and a round nothing.
+    expect(readSoakLog(text)).toMatchObject({ passes: 1, stopped: { line: 3 } })
+    expect(readSoakLog(text, { pass: 'green', fail: 'amber' })).toMatchObject({ passes: 4, failures: 2, stopped: null, taken: { fail: { line: 4 } } })
+    // Where nobody said what a failure looks like, what is no pass may be one.
+    expect(readSoakLog(text, { pass: 'green', fail: '' })).toMatchObject({ passes: 1, failures: 0, stopped: { line: 4 } })
   })
 
   it('a reading of a meter passes within its limits alone', () => {

@@ -1,3 +1,4 @@
+import { type AssemblyRole, type NamedPart, roleOf } from '../condition/assembly-roles'
 import { type Finding, commonPractice, finding } from '../kernel/finding'
 import { InputError } from '../kernel/input-error'
 
@@ -33,14 +34,15 @@ const line = (says: string, expect: string, more: Partial<TestLine> = {}): TestL
 })
 
 /** Lines for a machine whose model has none of its own, by what it has. */
-export function usualLines(assemblies: readonly string[]): TestLine[] {
-  const has = (words: RegExp) => assemblies.some(a => words.test(a))
+export function usualLines(parts: readonly NamedPart[]): TestLine[] {
+  const there = new Set(parts.map(roleOf))
+  const has = (...roles: AssemblyRole[]) => roles.some(role => there.has(role))
   return [
-    ...(has(/keyboard|membrane/i) ? [line('All keys', 'Each key answers once, none sticks')] : []),
-    ...(has(/drive|disk|cassette|tape/i) ? [line('Drives', 'Each reads and writes a working copy; listened to for ten minutes')] : []),
+    ...(has('keyboard') ? [line('All keys', 'Each key answers once, none sticks')] : []),
+    ...(has('drive') ? [line('Drives', 'Each reads and writes a working copy; listened to for ten minutes')] : []),
     line('Ports', 'Each answers a loop-back, or what belongs to it'),
-    ...(has(/display|modulator|video|tube|lcd/i) ? [line('Picture', 'Steady; every colour or shade it has, to the edges')] : []),
-    ...(has(/speaker|sound/i) ? [line('Sound', 'Heard, without hum')] : []),
+    ...(has('display', 'video') ? [line('Picture', 'Steady; every colour or shade it has, to the edges')] : []),
+    ...(has('sound') ? [line('Sound', 'Heard, without hum')] : []),
     line('Clock and settings', 'Kept after a night without mains', { kind: 'overnight', hours: 8 }),
     line('A period program', 'Runs for an hour or two without a fault', { kind: 'figure', unit: 'min', from: 60 }),
     line('What is heard and felt', 'Nothing louder or hotter as it goes on: heat of the hottest place, by the hour', { kind: 'figure', unit: '°C', to: 65 }),

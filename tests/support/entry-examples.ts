@@ -9,7 +9,7 @@ export const entryExamples: { [K in EntryKind]: [EntryData<K>, string] } = {
   ],
   'identity.corrected': [{ changes: [{ field: 'serial number', from: '', to: '17' }] }, 'Identity corrected: serial number “nothing” to “17”.'],
   'claim.recorded': [{ says: 'only a fuse', byWhom: 'the giver' }, 'Claimed by the giver: “only a fuse”'],
-  'claim.judged': [{ says: 'only a fuse', verdict: 'refuted', because: 'both fuses whole' }, 'Claim “only a fuse”: refuted. both fuses whole.'],
+  'claim.judged': [{ says: 'only a fuse', verdict: 'refuted', because: 'both fuses whole', kind: 'fuse' }, 'Claim “only a fuse”: refuted. both fuses whole.'],
   'last-powered.recorded': [{ when: '', byWhom: '', what: 'smoked' }, 'Last powered at a time nobody knows: smoked.'],
   'accessory.noted': [{ name: 'Mains lead' }, 'Came with it: Mains lead.'],
   'date-code.read': [
@@ -19,7 +19,10 @@ export const entryExamples: { [K in EntryKind]: [EntryData<K>, string] } = {
   'stage.moved': [{ from: 'mend', to: 'clean' }, 'Moved from Mend to Clean.'],
   'bench.changed': [{ onBench: false }, 'Taken off the bench.'],
   'assembly.added': [{ name: 'Drive C' }, 'Assembly added: Drive C.'],
-  'assembly.graded': [{ name: 'Case', presence: 'present', grade: 1, note: 'ticket glue' }, 'Case: grade 1, minor. ticket glue.'],
+  'assembly.graded': [
+    { name: 'Card 3', presence: 'present', grade: 1, note: 'ticket glue', role: 'memory' },
+    'Card 3: grade 1, minor; counts as memory. ticket glue.',
+  ],
   'damage.recorded': [
     { assembly: 'Main board', kind: 'tide-line', where: 'lower edge', extent: '40 mm', severity: 'severe' },
     'Severe tide line on main board, lower edge, 40 mm.',
@@ -145,7 +148,10 @@ export const entryExamples: { [K in EntryKind]: [EntryData<K>, string] } = {
   'fault.reported': [{ symptom: 'No picture', firstSeen: '2026', stopsMachine: true }, 'Fault reported: No picture, first seen 2026; it stops the machine.'],
   'fault.changed': [{ from: 'a', to: 'Rolling picture', stopsMachine: false }, 'Fault now reads: Rolling picture; it does not stop the machine.'],
   'fault.observed': [{ symptom: 'No picture', says: 'Set a channel off?' }, 'Observed on “No picture”: Set a channel off?'],
-  'fault.repaired': [{ symptom: 'No picture', did: 'Retuned', closes: false }, 'Repair on “No picture”: Retuned. It did not close it.'],
+  'fault.repaired': [
+    { symptom: 'No picture', did: 'Retuned', closes: false, part: 'IC9', partFrom: 'stock', reversible: false, feedsRails: true },
+    'Repair on “No picture”: Retuned. IC9 replaced, from stock. It did not close it. It cannot be undone. It touched what feeds the rails.',
+  ],
   'fault.tried': [
     { symptom: 'No picture', did: 'Controller of a sister', minutes: 15, parts: ['Drive A', 'Controller'], outcome: 'fails', trusted: false },
     'Tried on “No picture”: Controller of a sister. With Drive A, Controller it fails. Its own equipment was in doubt. 15 minutes.',
@@ -251,6 +257,10 @@ export const entryExamples: { [K in EntryKind]: [EntryData<K>, string] } = {
   'test.begun': [{ lines: 8 }, 'Test sheet begun, 8 lines.'],
   'test.looked': [{ says: 'Heat', outcome: 'passed', value: 48, unit: '°C', note: 'after an hour' }, 'Test, Heat: passed, 48 °C. after an hour.'],
   'test.lines': [{ model: 'Gannet', lines: 6 }, 'Test sheet of Gannet: 6 lines.'],
+  'soak.log-said': [
+    { what: 'Memory test', words: { pass: 'done', fail: 'broken' } },
+    'Soak, Memory test: a line with “done” is a pass, one with “broken” a failure.',
+  ],
   'soak.log-opened': [{ what: 'Memory test' }, 'A program may tally the soak: Memory test.'],
   'demonstration.logged': [{ minutes: 40, says: 'A school class', trouble: false }, 'Ran before visitors for 40 minutes. A school class.'],
   'part.bagged': [{ part: 'C12', bag: 'bag 4', why: 'cracked' }, 'Original kept: C12, in bag 4. cracked.'],

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { claimKinds, proposedClaimKind } from '#core/identify/claim-outcomes'
 import { type ClaimVerdict, claimVerdictNames, claimVerdicts } from '#shared/chapters/arrive/index'
 import type { SheetOf } from '#shared/chapters/index'
 
@@ -6,6 +7,8 @@ import type { SheetOf } from '#shared/chapters/index'
 const props = defineProps<{ sheet: SheetOf<'arrive'> }>()
 const session = useSession()
 const judging = ref<number>()
+const kinds = [...titlesOf(claimKinds), { value: 'other' as const, label: 'Something else' }]
+const kindOf = ({ says, kind }: { says: string; kind: string | null }) => kinds.find(k => k.value === (kind ?? proposedClaimKind(says)))?.label.toLowerCase()
 const inks: Record<ClaimVerdict, string> = { open: 'text-ink-2', confirmed: 'text-fine', refuted: 'text-stop', undecided: 'text-care' }
 const fared = computed(() => {
   const { confirmed, refuted, undecided } = props.sheet.sourceFared
@@ -29,6 +32,8 @@ const fared = computed(() => {
         </p>
         <p class="flex flex-wrap items-baseline gap-x-2">
           <span class="font-semibold" :class="inks[claim.verdict]">{{ claimVerdictNames[claim.verdict] }}</span><span class="hint">{{ claim.because }}</span
+          ><span v-if="kindOf(claim)" class="hint"
+            >{{ claim.kind ? 'Counts as' : 'By its words' }} <em>{{ kindOf(claim) }}</em></span
           ><button
             v-if="session.may('judge-claim')"
             type="button"
@@ -43,9 +48,9 @@ const fared = computed(() => {
           v-if="judging === claim.id"
           command="judge-claim"
           :machine="sheet.tag"
-          :initial="{ verdict: claim.verdict, because: claim.because }"
+          :initial="{ verdict: claim.verdict, because: claim.because, kind: claim.kind }"
           :fixed="{ claimId: claim.id, version: claim.version }"
-          :words="{ verdict: 'Verdict', because: 'Because of' }"
+          :words="{ verdict: 'Verdict', because: 'Because of', kind: 'What kind of claim' }"
           label="Judge the claim"
           submit="Keep"
           keeps
@@ -54,7 +59,12 @@ const fared = computed(() => {
             name="because"
             label="Because of"
             hint="The observation, reading or test"
-            :lines="2"
+            :lines="2" /><ProposedChoice
+            name="kind"
+            label="What kind of claim"
+            :options="kinds"
+            :proposal="proposedClaimKind(claim.says) ?? 'other'"
+            hint="Claims of one kind are counted together: how often they were right"
         /></CommandForm>
       </li>
     </ul>

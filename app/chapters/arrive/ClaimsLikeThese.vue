@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { refDebounced } from '@vueuse/core'
 import type { ClaimOutcomes } from '#core/identify/claim-outcomes'
-import { claimKind } from '#core/identify/claim-outcomes'
+import { proposedClaimKind } from '#core/identify/claim-outcomes'
 
 /** While a claim is written: what such claims have turned out to be here, and what is worth knowing. */
 const props = defineProps<{ claims: string[] }>()
 const asked = refDebounced(
-  computed(() => props.claims.filter(claimKind).join('\n')),
+  computed(() => props.claims.filter(proposedClaimKind).join('\n')),
   250,
 )
 const { found } = useCollection<{ outcomes: ClaimOutcomes[] }>(

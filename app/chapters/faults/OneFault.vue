@@ -148,7 +148,7 @@ const begin = (what: typeof doing.value) => (doing.value = doing.value === what 
       v-if="doing === 'repair'"
       command="repair-fault"
       :machine="sheet.tag"
-      :initial="{ did: '', closes: false, cause: '', causeKind: '', part: '', partFrom: '', reversible: true }"
+      :initial="{ did: '', closes: false, cause: '', causeKind: '', part: '', partFrom: '', reversible: true, feedsRails: null }"
       :fixed="{ faultId: fault.id }"
       label="Enter a repair"
       submit="Keep the repair"
@@ -166,6 +166,7 @@ const begin = (what: typeof doing.value) => (doing.value = doing.value === what 
           hint="Stock, a donor, a shop"
         />
       </div>
+      <FeedsRailsField />
       <div class="flex flex-wrap gap-x-6"><TickField name="closes" label="It closed the fault" /><TickField name="reversible" label="It can be undone" /></div
     ></CommandForm>
     <CommandForm

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { assemblyRoles, proposedRole } from '#core/condition/assembly-roles'
 import { grades, presenceNames } from '#core/condition/grades'
 import type { MachineSheet, SheetOf } from '#shared/chapters/index'
 import { DateCodeForm } from '../arrive/index'
@@ -11,7 +12,7 @@ const open = ref<number>()
 const opened = computed(() => props.sheet.assemblies.find(a => a.id === open.value))
 const isThere = choicesOf(presenceNames)
 const gradeChoices = [...grades.map(g => ({ value: g.grade as number | null, label: `${g.grade} ${g.title}` })), { value: null, label: 'No grade' }]
-const words = { presence: 'Presence', grade: 'Grade', note: 'Note' }
+const words = { presence: 'Presence', grade: 'Grade', note: 'Note', role: 'What it is for' }
 
 /** Missing weighs like the worst grade; what nobody has looked at comes after everything that somebody has. */
 const rank = ({ presence, grade }: Assembly) => (presence === 'missing' ? 3.5 : (grade ?? (presence === 'present' ? -0.5 : -1)))
@@ -87,7 +88,7 @@ const verdict = ({ presence, grade }: Assembly) =>
       :key="opened.id"
       command="grade-assembly"
       :machine="sheet.tag"
-      :initial="{ presence: opened.presence, grade: opened.grade, note: opened.note }"
+      :initial="{ presence: opened.presence, grade: opened.grade, note: opened.note, role: opened.role }"
       :fixed="{ assemblyId: opened.id, version: opened.version }"
       :words="words"
       :label="`Condition of ${opened.name}`"
@@ -100,6 +101,13 @@ const verdict = ({ presence, grade }: Assembly) =>
         <h3>{{ opened.name }}</h3>
         <ChoiceField name="presence" label="Is it there?" :options="isThere" />
         <ChoiceField name="grade" label="Condition" :options="gradeChoices" :hint="grades.find(g => g.grade === values.grade)?.means" />
+        <ProposedChoice
+          name="role"
+          label="What it is for"
+          :options="titlesOf(assemblyRoles)"
+          :proposal="proposedRole(opened.name)"
+          :hint="opened.role ? undefined : `As its name says; choose another where that is wrong`"
+        />
         <TextField name="note" label="Note" :lines="2" />
       </template>
     </CommandForm>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { assemblyRoles } from '#core/condition/assembly-roles'
 import { judgeBuildUp, readSteps, writeSteps } from '#core/retest/build-up'
 import type { SheetOf } from '#shared/chapters/index'
 
@@ -21,6 +22,13 @@ watch(
   () => buildUp.value?.version,
   () => (failing.value = false),
 )
+/** What counts as something by its name alone, for somebody to look at. */
+const taken = (adds: readonly string[]) =>
+  props.sheet.present
+    .filter(p => adds.includes(p.name) && !p.said)
+    .map(p => `by its name: ${assemblyRoles[p.role].title.toLowerCase()}`)
+    .join(', ')
+const byName = computed(() => props.sheet.present.some(p => !p.said))
 const fixed = computed(() => ({ buildUpId: buildUp.value!.id, version: buildUp.value!.version }))
 /** Steps as they are typed. */
 const typed = ref('')
@@ -80,12 +88,16 @@ const id = useId()
           <span class="figure" :class="i < state.at ? 'text-fine' : 'text-ink-2'">{{ i < state.at ? '✓' : i + 1 }}</span>
           <div>
             <span class="font-semibold">{{ step.adds.join(', ') }}</span>
+            <span v-if="taken(step.adds)" class="hint"> {{ taken(step.adds) }}</span>
             <p v-for="(look, n) in looksAt(i)" :key="n" class="hint" :class="look.outcome === 'failed' && 'text-stop!'">
               {{ times.moment(look.at) }}, {{ look.by }}: {{ look.outcome === 'failed' ? 'failed' : 'as expected' }}{{ look.seen && `. ${look.seen}` }}
             </p>
           </div>
         </li>
       </ol>
+      <p v-if="byName" class="hint">
+        Their order goes by what each part is for. Where a name says it wrongly, say so under <NuxtLink :to="`/m/${sheet.tag}?stage=look`">Look, Assemblies</NuxtLink>.
+      </p>
       <div v-if="session.may('change-build-up')" class="flex flex-wrap gap-1">
         <button v-if="state.verdict !== 'done'" type="button" class="button button-quiet" :aria-expanded="editing" @click="edit">Change the steps</button>
         <button type="button" class="button button-quiet" :aria-expanded="ending" @click="ending = !ending">End the build-up</button>

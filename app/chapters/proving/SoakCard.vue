@@ -113,7 +113,7 @@ const asBefore = ({ passes, result: { failureRate } }: (typeof soaks.value)[numb
           </AddPanel>
           <AddPanel label="By the meter"><SoakByMeter :tag="sheet.tag" :soak-id="soak.id" /></AddPanel>
           <AddPanel label="From a test program">
-            <SoakLog :tag="sheet.tag" :soak-id="soak.id" :logged="soak.logged" />
+            <SoakLog :tag="sheet.tag" :soak-id="soak.id" :logged="soak.logged" :words="soak.logWords" />
           </AddPanel>
           <p>
             <button type="button" class="button button-quiet" :aria-expanded="ending === soak.id" @click="ending = ending === soak.id ? undefined : soak.id">

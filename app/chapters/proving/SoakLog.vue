@@ -1,46 +1,41 @@
 <script setup lang="ts">
-import { type SoakLog, readSoakLog } from '#core/retest/soak-log'
+import { type LogLine, type LogWords, type SoakLog, readSoakLog } from '#core/retest/soak-log'
 
 /** The log of a test program, read in; or a secret under which the program posts its lines itself. */
-const props = defineProps<{ tag: string; soakId: number; logged: boolean }>()
-const log = ref<SoakLog>()
+const props = defineProps<{ tag: string; soakId: number; logged: boolean; words: LogWords | null }>()
+const session = useSession()
+const text = ref('')
 const name = ref('')
 const trouble = ref('')
 const { submitCommand: tally, busy, failure } = useCommand('tally-soak', () => props.tag)
 const { submitCommand: openLog, busy: opening, failure: notOpened } = useCommand('open-soak-log', () => props.tag)
 const secret = ref('')
+const saying = ref(false)
 const largest = 4_000_000
+const log = computed<SoakLog | undefined>(() => (text.value ? readSoakLog(text.value, props.words) : undefined))
+const noPass = computed(() => (log.value && !log.value.passes ? 'No line of it tells of a pass. Say below what a pass has in it.' : ''))
 async function read(file: File | undefined) {
-  log.value = undefined
-  trouble.value = ''
+  text.value = trouble.value = ''
   if (!file) return
   if (file.size > largest) trouble.value = 'Larger than 4 MB. Send its last part.'
-  else {
-    name.value = file.name
-    log.value = readSoakLog(await file.text())
-    if (!log.value.passes) trouble.value = 'No line of it tells of a pass: it has to say passed or failed.'
-  }
+  else [name.value, text.value] = [file.name, await file.text()]
 }
 async function add() {
   await tally({ soakId: props.soakId, passes: log.value!.passes, failures: log.value!.failures })
-  if (!failure.value) log.value = undefined
+  if (!failure.value) text.value = ''
 }
 async function show() {
   const { result } = await openLog({ soakId: props.soakId })
   secret.value = (result as { secret: string } | undefined)?.secret ?? ''
 }
+const told = ({ line, text: says }: LogLine) => `line ${line}, “${says}”`
 const id = useId()
 const origin = computed(() => (import.meta.client ? window.location.origin : ''))
 </script>
 
 <template>
   <div class="grid gap-3">
-    <FieldFrame
-      :id="id"
-      v-slot="{ described }"
-      label="The log of a test program"
-      hint="A pass a line, with passed or failed in it"
-      :message="trouble || failure"
+    <FieldFrame :id="id" v-slot="{ described }" label="The log of a test program" hint="A pass a line" :message="trouble || failure || noPass"
       ><input
         :id="id"
         type="file"
@@ -53,20 +48,38 @@ const origin = computed(() => (import.meta.client ? window.location.origin : '')
       <p>
         <strong>{{ log.passes }} passes, {{ log.failures }} of them failed</strong> in {{ name }}.
       </p>
+      <p v-if="log.taken.pass">Taken for a pass: {{ told(log.taken.pass) }}.</p>
+      <p v-if="log.taken.fail">Taken for a failure: {{ told(log.taken.fail) }}.</p>
       <p v-if="log.stopped" role="alert" class="text-care">
-        Read as far as line {{ log.stopped.line }}, “{{ log.stopped.text }}”: nobody can tell whether that is a pass. What comes after it is not counted.
+        Read as far as {{ told(log.stopped) }}: nobody can tell whether that is a pass. What comes after it is not counted.
       </p>
       <p v-if="log.unread.length" class="hint">
-        Not counted, for they tell of no pass:
-        {{
-          log.unread
-            .slice(0, 3)
-            .map(u => `line ${u.line}, “${u.text}”`)
-            .join('; ')
-        }}{{ log.unread.length > 3 ? ' and more' : '' }}.
+        Not counted, for they tell of no pass: {{ log.unread.slice(0, 3).map(told).join('; ') }}{{ log.unread.length > 3 ? ' and more' : '' }}.
       </p>
       <p><button type="button" class="button" :disabled="busy" @click="add">Add them to the soak</button></p>
     </div>
+    <div v-if="session.may('say-soak-log')" class="flex flex-wrap items-center gap-x-3">
+      <span class="hint">{{
+        words ? `A line with “${words.pass}” is a pass${words.fail && `, one with “${words.fail}” a failure`}.` : 'Its lines are read by the usual words.'
+      }}</span>
+      <button type="button" class="button button-quiet" :aria-expanded="saying" @click="saying = !saying">Say how to read them</button>
+    </div>
+    <CommandForm
+      v-if="saying"
+      command="say-soak-log"
+      :machine="tag"
+      :initial="{ words: words ?? { pass: '', fail: '' } }"
+      :fixed="{ soakId }"
+      label="How its lines are read"
+      submit="Read them so"
+      class="border border-line p-3"
+      @done="saying = false"
+    >
+      <div class="grid gap-3 sm:grid-cols-2">
+        <TextField name="words.pass" label="A pass has in it" hint="A word or two of the line, such as 0 errors" />
+        <TextField name="words.fail" label="A failure has in it" hint="Left empty, a line that is no pass stops the reading" />
+      </div>
+    </CommandForm>
     <p class="flex flex-wrap items-center gap-3">
       <button type="button" class="button button-quiet" :disabled="opening" @click="show">{{ logged ? 'Make a new secret' : 'Let a program post' }}</button>
       <span v-if="logged && !secret" class="hint">A program may post to it; a new secret ends the one before.</span>

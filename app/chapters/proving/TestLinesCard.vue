@@ -23,7 +23,7 @@ const typed = ref<Typed[]>()
 const from = ref(0)
 const asText = (n: number | null) => (n === null ? '' : String(n))
 const begin = () => {
-  const lines = found.value?.lines.length ? found.value.lines : usualLines(props.assemblies)
+  const lines = found.value?.lines.length ? found.value.lines : usualLines(props.assemblies.map(name => ({ name, role: null })))
   from.value = found.value?.version ?? 0
   typed.value = lines.map(l => ({ ...l, from: asText(l.from), to: asText(l.to), hours: asText(l.hours) }))
 }

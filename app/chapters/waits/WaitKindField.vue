@@ -1,18 +1,11 @@
 <script setup lang="ts">
-import { useField, useFieldValue } from 'vee-validate'
+import { useFieldValue } from 'vee-validate'
 import { type WaitKind, keepsOff, proposedWaitKind, waitKinds } from '#core/cleaning/wait-kinds'
 
 /** What kind of wait it is: proposed by the words beside it until somebody chooses. */
 const what = useFieldValue<string | undefined>('what')
-const { value: kind } = useField<WaitKind | undefined>('kind')
+const kind = useFieldValue<WaitKind | undefined>('kind')
 const proposal = computed(() => (what.value?.trim() ? proposedWaitKind(what.value) : undefined))
-watch(
-  proposal,
-  (now, before) => {
-    if (kind.value === before) kind.value = now
-  },
-  { immediate: true },
-)
 const hint = computed(() => {
   if (!kind.value) return 'What it is decides what the gate hears of it.'
   const { means, gate } = waitKinds[kind.value]
@@ -21,5 +14,5 @@ const hint = computed(() => {
 </script>
 
 <template>
-  <ChoiceField name="kind" label="What kind of wait" :options="titlesOf(waitKinds)" :hint="hint" />
+  <ProposedChoice name="kind" label="What kind of wait" :options="titlesOf(waitKinds)" :proposal="proposal" :hint="hint" />
 </template>

@@ -2,6 +2,7 @@ import { defaultAssemblies } from '#core/condition/grades'
 import { readDateCode } from '#core/identify/date-code'
 import { tagFrame, tagOf } from '#core/identify/tag'
 import { InputError } from '#core/kernel/input-error'
+import { ClaimJudged } from '#shared/chapters/arrive/index'
 import type { CommandInput } from '#shared/chapters/index'
 import type { Progress } from '#shared/kernel/answers'
 import { and, asc, eq, gte, isNotNull, isNull, lt, sql } from 'drizzle-orm'
@@ -217,15 +218,15 @@ export function addClaim({ tx, machine, at, write }: MachineWork, input: Command
 }
 
 /** What an observation, a reading or a test says of a claim. The claim stays as it was made. */
-export function judgeClaim(work: MachineWork, { claimId, version, verdict, because }: CommandInput<'judge-claim'>): void {
+export function judgeClaim(work: MachineWork, { claimId, version, ...judged }: CommandInput<'judge-claim'>): void {
   const { tx, at, write } = work
   const claim = rowOf(work, claims, claimId, 'claim')
-  expectVersion(work, claim, version, claim.version, ['verdict', 'because'])
+  expectVersion(work, claim, version, claim.version, ClaimJudged.names)
   tx.update(claims)
-    .set({ verdict, because, at, version: claim.version + 1 })
+    .set({ ...judged, at, version: claim.version + 1 })
     .where(eq(claims.id, claimId))
     .run()
-  write('claim.judged', { says: claim.says, verdict, because })
+  write('claim.judged', { says: claim.says, ...judged })
 }
 
 export function noteAccessory({ tx, machine, write }: MachineWork, input: CommandInput<'note-accessory'>): void {

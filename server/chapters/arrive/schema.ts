@@ -1,3 +1,4 @@
+import type { ClaimMade } from '#core/identify/claim-outcomes'
 import type { ClaimVerdict } from '#shared/chapters/arrive/index'
 import type { CommandInput } from '#shared/chapters/index'
 import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core'
@@ -14,6 +15,8 @@ export const claims = sqliteTable(
     byWhom: words('by_whom'),
     verdict: text('verdict').$type<ClaimVerdict>().notNull().default('open'),
     because: words('because'),
+    /** Of what kind, as somebody said; nothing while its words alone propose. */
+    kind: text('kind').$type<ClaimMade['kind']>(),
     at: words('at'),
     struckBy: struckBy(),
   },

@@ -1,7 +1,8 @@
-import { type ClaimOutcomes, claimKind, claimOutcomes } from '#core/identify/claim-outcomes'
+import { type ClaimOutcomes, claimOutcomes, proposedClaimKind } from '#core/identify/claim-outcomes'
 import { readDateCode } from '#core/identify/date-code'
 import { dateMachine } from '#core/identify/dating'
 import { compareKit } from '#core/identify/kit'
+import { ClaimJudged } from '#shared/chapters/arrive/index'
 import type { ViewOf } from '#shared/chapters/index'
 import { and, asc, count, desc, eq, isNull, ne } from 'drizzle-orm'
 import type { MachineFile, ViewInput } from '../../kernel/file'
@@ -65,7 +66,7 @@ export const arriveView = ({ tx, file }: ViewInput): ViewOf<'arrive'> => ({
   about: file.model?.about ?? '',
   sisters: sistersNamed(tx, file),
   sistersInAll: file.sisters.all,
-  claims: file.claims.map(({ id, version, says, byWhom, verdict, because }) => ({ id, version, says, byWhom, verdict, because })),
+  claims: file.claims.map(c => ({ id: c.id, version: c.version, says: c.says, byWhom: c.byWhom, ...ClaimJudged.of(c) })),
   sourceFared: sourceFared(tx, file.machine.fromWhom),
   kit: compareKit(
     file.model?.usualKit ?? [],
@@ -81,14 +82,14 @@ const mostClaims = 2000
 
 /** What claims like each of these have turned out to be here, one of a kind. */
 export function claimsLike(tx: Tx, said: readonly string[]): { outcomes: ClaimOutcomes[] } {
-  if (!said.some(claimKind)) return { outcomes: [] }
+  if (!said.some(proposedClaimKind)) return { outcomes: [] }
   const past = tx
-    .select({ says: claims.says, verdict: claims.verdict })
+    .select({ says: claims.says, kind: claims.kind, verdict: claims.verdict })
     .from(claims)
     .where(isNull(claims.struckBy))
     .orderBy(desc(claims.id))
     .limit(mostClaims)
     .all()
-  const outcomes = said.slice(0, 20).flatMap(says => claimOutcomes(says, past) ?? [])
+  const outcomes = said.slice(0, 20).flatMap(says => claimOutcomes({ says, kind: null }, past) ?? [])
   return { outcomes: outcomes.filter((o, i) => outcomes.findIndex(other => other.kind === o.kind) === i) }
 }

@@ -52,19 +52,19 @@ export function observeFault(work: MachineWork, { faultId, says, photographId }:
   work.write('fault.observed', { symptom: fault.symptom, says }, { subject: { table: 'observations', id } })
 }
 
-export function repairFault(work: MachineWork, { faultId, did, closes, cause, causeKind, ...part }: CommandInput<'repair-fault'>): void {
+export function repairFault(work: MachineWork, { faultId, cause, causeKind, ...repair }: CommandInput<'repair-fault'>): void {
   const fault = faultOf(work, faultId)
   if (!fault.open) throw new NotNow('This fault has been closed already. Report it anew if it came back.')
   work.tx
     .insert(repairs)
-    .values({ faultId, did, closes, ...part, byId: work.person.id, at: work.at })
+    .values({ faultId, ...repair, byId: work.person.id, at: work.at })
     .run()
   work.tx
     .update(faults)
-    .set({ open: !closes, ...(closes ? { leftAs: '' as const } : {}), ...(cause ? { cause, causeKind } : {}), version: fault.version + 1 })
+    .set({ open: !repair.closes, ...(repair.closes ? { leftAs: '' as const } : {}), ...(cause ? { cause, causeKind } : {}), version: fault.version + 1 })
     .where(eq(faults.id, faultId))
     .run()
-  work.write('fault.repaired', { symptom: fault.symptom, did, closes, cause, ...part })
+  work.write('fault.repaired', { symptom: fault.symptom, cause, ...repair })
 }
 
 /** Something that was tried; a swap says what took part, which have to be parts of the board. */

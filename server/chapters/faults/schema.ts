@@ -57,6 +57,8 @@ export const repairs = sqliteTable(
     part: words('part'),
     partFrom: words('part_from'),
     reversible: flag('reversible').default(true),
+    /** Whether it touched what feeds the rails, as somebody said. */
+    feedsRails: integer('feeds_rails', { mode: 'boolean' }),
     /** Whoever did it; somebody else signs the machine off. A plain number, nothing of former days. */
     byId: integer('by_id'),
     at: text('at').notNull(),

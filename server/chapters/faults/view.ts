@@ -2,7 +2,7 @@ import { backToBasics } from '#core/diagnosis/back-to-basics'
 import { type EndedFault, likelyCauses, mentions } from '#core/diagnosis/causes'
 import { basicsAround } from '#core/diagnosis/rules'
 import { explained } from '#core/continuity/explained'
-import { type FaultsOfModel, SwapTrial } from '#shared/chapters/faults/index'
+import { type FaultsOfModel, Repair, SwapTrial } from '#shared/chapters/faults/index'
 import { type PartKind, priorOf } from '#core/diagnosis/part-priors'
 import { and, asc, count, desc, eq, ne, sql } from 'drizzle-orm'
 import type { ViewOf } from '#shared/chapters/index'
@@ -116,7 +116,7 @@ export function faultsView({ tx, file }: ViewInput): ViewOf<'faults'> {
         const photograph = file.photographs.find(f => f.id === photographId)
         return { id: no, says, at, photograph: photograph ? { id: photograph.id, hash: photograph.hash } : null }
       }),
-      repairs: of.repairs.map(({ id: no, did, closes, part, partFrom, reversible, at }) => ({ id: no, did, closes, part, partFrom, reversible, at })),
+      repairs: of.repairs.map(r => ({ id: r.id, ...Repair.of(r), at: r.at })),
       attempts: of.attempts.map(({ id: no, area, did, minutes, trial, capture, by, at }) => ({
         id: no,
         area,

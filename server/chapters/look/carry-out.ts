@@ -9,6 +9,7 @@ import { gradeAgainst } from '#core/condition/grades'
 import { checkMark, mmPerPx } from '#core/condition/marks'
 import { InputError } from '#core/kernel/input-error'
 import type { CommandInput } from '#shared/chapters/index'
+import { Assembly, Damage, Intervention, Photograph } from '#shared/chapters/look/index'
 import { and, eq, isNull } from 'drizzle-orm'
 import { NotFound, NotNow } from '../../kernel/refusals'
 import { rowOf } from '../../kernel/row-of'
@@ -33,7 +34,7 @@ export function addAssembly({ tx, machine, write }: MachineWork, { name }: Comma
 
 export function gradeAssembly(work: MachineWork, { assemblyId, version, ...found }: CommandInput<'grade-assembly'>): void {
   const assembly = assemblyOf(work, assemblyId)
-  expectVersion(work, assembly, version, assembly.version, ['presence', 'grade', 'note'])
+  expectVersion(work, assembly, version, assembly.version, Assembly.names)
   const marked = work.file().damages.filter(d => d.assemblyId === assembly.id)
   const against = gradeAgainst(found.grade, marked)
   if (against) throw new InputError('grade', found.grade, `Condition: ${against} Grade it by its damage, or strike the mark.`)
@@ -65,7 +66,7 @@ const damageOf = (work: MachineWork, damageId: number) => rowOf(work, damages, d
 
 export function changeDamage(work: MachineWork, { damageId, version, ...found }: CommandInput<'change-damage'>): void {
   const damage = damageOf(work, damageId)
-  expectVersion(work, damage, version, damage.version, ['assemblyId', 'kind', 'where', 'extent', 'severity'])
+  expectVersion(work, damage, version, damage.version, ['assemblyId', ...Damage.names])
   work.tx
     .update(damages)
     .set({ ...found, patina: mayStay(found.kind) ? damage.patina : '', at: work.at, version: damage.version + 1 })
@@ -119,7 +120,7 @@ export function logIntervention(work: MachineWork, { understood, ...found }: Com
 /** What somebody before us did is understood, or undone; either way it says why. */
 export function settleIntervention(work: MachineWork, { interventionId, version, state, note }: CommandInput<'settle-intervention'>): void {
   const row = rowOf(work, interventions, interventionId, 'intervention')
-  expectVersion(work, row, version, row.version, ['state', 'note'])
+  expectVersion(work, row, version, row.version, Intervention.names)
   work.tx
     .update(interventions)
     .set({ state, note, at: work.at, version: row.version + 1 })
@@ -170,7 +171,7 @@ export function addPhotograph(work: MachineWork, input: CommandInput<'add-photog
 
 export function describePhotograph(work: MachineWork, { photographId, version, assemblyId, caption }: CommandInput<'describe-photograph'>): void {
   const photograph = photographOf(work, photographId)
-  expectVersion(work, photograph, version, photograph.version, ['assemblyId', 'caption'])
+  expectVersion(work, photograph, version, photograph.version, Photograph.names)
   const assembly = assemblyName(work, assemblyId)
   work.tx
     .update(photographs)

@@ -1,3 +1,4 @@
+import type { AssemblyRole } from '#core/condition/assembly-roles'
 import type { DamageKind, Severity } from '#core/condition/damage'
 import type { Presence } from '#core/condition/grades'
 import type { InterventionKind, InterventionState } from '#core/condition/interventions'
@@ -18,6 +19,8 @@ export const assemblies = sqliteTable(
     presence: text('presence').$type<Presence>().notNull().default('not-looked'),
     grade: integer('grade'),
     note: words('note'),
+    /** What it is for, as somebody said; nothing while its name alone proposes. */
+    role: text('role').$type<AssemblyRole>(),
   },
   t => [index('assemblies_machine').on(t.machineId)],
 )

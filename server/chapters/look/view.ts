@@ -3,7 +3,7 @@ import { mayStay } from '#core/condition/damage'
 import { measureMark } from '#core/condition/marks'
 import { checksOf } from '#core/condition/rules'
 import type { ViewOf } from '#shared/chapters/index'
-import type { CorrosionView, PhotographView } from '#shared/chapters/look/index'
+import { Assembly, type CorrosionView, Damage, Intervention, type PhotographView } from '#shared/chapters/look/index'
 import { inArray } from 'drizzle-orm'
 import type { MachineFile, ViewInput } from '../../kernel/file'
 import type { Tx } from '../../kernel/history/journal'
@@ -67,8 +67,9 @@ export function lookView({ tx, file }: ViewInput): ViewOf<'look'> {
   const nameOf = (assemblyId: number | null) => file.assemblies.find(a => a.id === assemblyId)?.name ?? ''
   const photographs = photographsOf(tx, file, nameOf)
   return {
-    assemblies: file.assemblies.map(({ id, version, name, presence, grade, note }) => ({ id, version, name, presence, grade, note })),
-    damages: file.damages.map(({ id, version, assemblyId, kind, where, extent, severity, photographId, mark, patina }) => {
+    assemblies: file.assemblies.map(a => ({ id: a.id, version: a.version, name: a.name, ...Assembly.of(a) })),
+    damages: file.damages.map(damage => {
+      const { id, version, assemblyId, photographId, mark, patina } = damage
       const photograph = photographs.find(p => p.id === photographId)
       const measured = mark && photograph ? measureMark(mark, photograph, photograph.scale).extent : ''
       return {
@@ -76,14 +77,12 @@ export function lookView({ tx, file }: ViewInput): ViewOf<'look'> {
         version,
         assemblyId,
         assembly: nameOf(assemblyId),
-        kind,
-        where,
-        extent: extent || measured,
-        severity,
+        ...Damage.of(damage),
+        extent: damage.extent || measured,
         photographId: photograph?.id ?? null,
         mark: photograph ? mark : null,
         patina,
-        mayStay: mayStay(kind),
+        mayStay: mayStay(damage.kind),
       }
     }),
     photographs,
@@ -92,15 +91,9 @@ export function lookView({ tx, file }: ViewInput): ViewOf<'look'> {
       const done = file.checksDone.find(c => c.code === check.code)
       return { ...check, done: done ? { outcome: done.outcome, note: done.note, by: done.byWhom, at: done.at } : null }
     }),
-    interventions: file.interventions.map(({ id, version, kind, assemblyId, where, note, state, photographId }) => ({
-      id,
-      version,
-      kind,
-      assembly: nameOf(assemblyId),
-      where,
-      note,
-      state,
-      photographId,
-    })),
+    interventions: file.interventions.map(row => {
+      const { id, version, kind, assemblyId, where, photographId } = row
+      return { id, version, kind, assembly: nameOf(assemblyId), where, ...Intervention.of(row), photographId }
+    }),
   }
 }

@@ -13,10 +13,10 @@ export const inletOf = ({ machine, model }: MachineFile): Inlet | null => machin
 /** The school that holds for it. */
 export const schoolOf = ({ power, practice }: MachineFile): School => power.school ?? practice.school
 
-/** When somebody worked on what feeds the rails last, by the words of the repairs. */
+/** When somebody worked on what feeds the rails last: as they said, else by the words of the repair. */
 const suppliesMendedAt = ({ faults }: MachineFile): string | null =>
   faults
-    .flatMap(f => f.repairs.filter(r => touchesSupply(r.did, r.part, f.causeKind)).map(r => r.at))
+    .flatMap(f => f.repairs.filter(r => r.feedsRails ?? touchesSupply(r.did, r.part, f.causeKind)).map(r => r.at))
     .sort()
     .at(-1) ?? null
 

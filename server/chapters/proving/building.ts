@@ -13,11 +13,7 @@ import { buildUps, modelProofs } from './schema'
 /** More looks at one build-up than this nobody takes. */
 const mostLooks = 200
 
-const presentOf = (work: MachineWork) =>
-  work
-    .file()
-    .assemblies.filter(a => a.presence === 'present')
-    .map(a => a.name)
+const presentOf = (work: MachineWork) => work.file().assemblies.filter(a => a.presence === 'present')
 const words = (steps: readonly { adds: readonly string[] }[]) => steps.map(s => s.adds.join(' with '))
 
 function buildUpOf(work: MachineWork, id: number, version: number) {
@@ -56,11 +52,14 @@ export function planBuildUpNow(work: MachineWork): { buildUpId: number } {
 /** Changes the steps that are still to come; what has been done stays as it was done. With the model they are kept for its other machines. */
 export function changeBuildUp(work: MachineWork, { buildUpId, version, steps: typed, withModel }: CommandInput<'change-build-up'>): void {
   const row = buildUpOf(work, buildUpId, version)
-  checkBuildUp(typed, presentOf(work))
+  checkBuildUp(
+    typed,
+    presentOf(work).map(a => a.name),
+  )
   const done = row.looks.length ? Math.max(...row.looks.map(l => l.step)) + 1 : 0
   const moved = row.steps.slice(0, done).findIndex((step, i) => JSON.stringify(step.adds) !== JSON.stringify(typed[i]?.adds))
   if (moved >= 0) throw new InputError(`steps.${moved}.adds`, typed[moved]?.adds, `Step ${moved + 1} has been looked at already; it stays as it was done.`)
-  const steps = explain(typed)
+  const steps = explain(typed, presentOf(work))
   const { tx, machine } = work
   tx.update(buildUps)
     .set({ steps, version: row.version + 1 })

@@ -103,19 +103,27 @@ export function openSoakLog(work: MachineWork, { soakId }: CommandInput<'open-so
   work.write('soak.log-opened', { what: soak.what })
   return { secret }
 }
+
+/** How the lines of its program are read from now on. */
+export function saySoakLog(work: MachineWork, { soakId, words }: CommandInput<'say-soak-log'>): void {
+  const soak = soakOf(work, soakId)
+  work.tx.update(soaks).set({ logWords: words }).where(eq(soaks.id, soakId)).run()
+  work.write('soak.log-said', { what: soak.what, words })
+}
+
 const hashOf = (secret: string) => createHash('sha256').update(secret).digest('hex')
 
 /** The soak that a secret opens, with its machine and in whose name it is tallied. @throws NotFound also where it has ended */
 export function soakBySecret(tx: Tx, secret: string) {
   const found = tx
-    .select({ soakId: soaks.id, tag: machines.tag, personId: soaks.logPersonId, endedAt: soaks.endedAt })
+    .select({ soakId: soaks.id, tag: machines.tag, personId: soaks.logPersonId, endedAt: soaks.endedAt, words: soaks.logWords })
     .from(soaks)
     .innerJoin(machines, eq(machines.id, soaks.machineId))
     .where(and(eq(soaks.logSecret, hashOf(secret)), ne(soaks.logSecret, '')))
     .get()
   const person = found?.personId ? findPerson(tx, found.personId) : undefined
   if (!found || found.endedAt || !person?.active || !may(person.role, 'tally-soak')) throw new NotFound('No soak is open under this secret.')
-  return { soakId: found.soakId, tag: found.tag, person }
+  return { soakId: found.soakId, tag: found.tag, words: found.words, person }
 }
 
 export function endSoak(work: MachineWork, { soakId, note }: CommandInput<'end-soak'>): void {

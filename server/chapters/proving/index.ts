@@ -3,7 +3,7 @@ import * as schema from './schema'
 import { facts } from './facts'
 import { provingView } from './view'
 import { changeBuildUp, endBuildUp, planBuildUpNow, stepBuildUp } from './building'
-import { beginSoak, endBecause, endSoak, openSoakLog, signOff, tallySoak } from './carry-out'
+import { beginSoak, endBecause, endSoak, openSoakLog, saySoakLog, signOff, tallySoak } from './carry-out'
 import { rows } from './rows'
 import { beginTestSheet, faultFromLine, lookTestLine, setTestLines } from './testing'
 
@@ -33,6 +33,7 @@ export const provingChapter = serverChapter({
     'begin-soak': beginSoak,
     'tally-soak': tallySoak,
     'open-soak-log': openSoakLog,
+    'say-soak-log': saySoakLog,
     'end-soak': endSoak,
   },
   onCollection: { 'set-test-lines': setTestLines },

@@ -1,5 +1,6 @@
 import type { BuildUpStep, StepSeen } from '#core/retest/build-up'
 import type { SignOffLimits } from '#core/retest/sign-off'
+import type { LogWords } from '#core/retest/soak-log'
 import type { LineSeen, TestLine } from '#core/retest/test-sheet'
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core'
 import { key, version, words } from '../../kernel/columns'
@@ -38,6 +39,8 @@ export const soaks = sqliteTable(
     note: words('note'),
     /** Sums as they stood, for the chart; of many the oldest are thinned. */
     tallies: text('tallies', { mode: 'json' }).$type<{ at: string; passes: number; failures: number }[]>().notNull().default([]),
+    /** What a line of its program has in it where it tells of a pass, and of a failure; nothing while the usual words decide. */
+    logWords: text('log_words', { mode: 'json' }).$type<LogWords>(),
     /** The hash of the secret under which a program may post, and in whose name. */
     logSecret: words('log_secret'),
     logPersonId: integer('log_person_id'),

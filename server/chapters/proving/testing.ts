@@ -17,7 +17,7 @@ const mostLooks = 500
 /** What a new sheet begins with: the lines of its model, or the usual ones. */
 export function testLinesOf(tx: Tx, { machine, assemblies }: Pick<MachineFile, 'machine' | 'assemblies'>): { ofModel: boolean; lines: TestLine[] } {
   const kept = machine.modelId === null ? [] : (tx.select().from(modelProofs).where(eq(modelProofs.modelId, machine.modelId)).get()?.testLines ?? [])
-  return kept.length ? { ofModel: true, lines: kept } : { ofModel: false, lines: usualLines(assemblies.filter(a => a.presence === 'present').map(a => a.name)) }
+  return kept.length ? { ofModel: true, lines: kept } : { ofModel: false, lines: usualLines(assemblies.filter(a => a.presence === 'present')) }
 }
 
 export function beginTestSheet(work: MachineWork): { sheetId: number } {

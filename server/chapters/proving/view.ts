@@ -1,3 +1,4 @@
+import { roleOf } from '#core/condition/assembly-roles'
 import { judgeUnattended } from '#core/retest/unattended'
 import type { ViewOf } from '#shared/chapters/index'
 import { inArray } from 'drizzle-orm'
@@ -16,7 +17,7 @@ export function provingView({ tx, file, assessment }: ViewInput): ViewOf<'provin
   const repairers = repairersOf(file, crewOf(tx))
   return {
     soaks: file.soaks.map(
-      ({ id, what, seenFailures, seenPasses, confidence, secondsAPass, passes, failures, startedAt, lastAt, endedAt, note, tallies, logSecret }, i) => ({
+      ({ id, what, seenFailures, seenPasses, confidence, secondsAPass, passes, failures, startedAt, lastAt, endedAt, note, tallies, logSecret, logWords }, i) => ({
         id,
         what,
         seenFailures,
@@ -31,6 +32,7 @@ export function provingView({ tx, file, assessment }: ViewInput): ViewOf<'provin
         note,
         stands: assessment.known.soaks[i]?.stands ?? false,
         tallies,
+        logWords,
         logged: logSecret !== '',
       }),
     ),
@@ -41,7 +43,7 @@ export function provingView({ tx, file, assessment }: ViewInput): ViewOf<'provin
     }),
     buildUp: buildUp ? { id: buildUp.id, version: buildUp.version, steps: buildUp.steps, looks: buildUp.looks } : null,
     railNames: assessment.known.rails.map(r => r.name),
-    present: file.assemblies.filter(a => a.presence === 'present').map(a => a.name),
+    present: file.assemblies.filter(a => a.presence === 'present').map(({ name, role }) => ({ name, role: roleOf({ name, role }), said: role !== null })),
     testSheet: sheet ? { id: sheet.id, startedAt: sheet.startedAt, lines: sheet.lines, looks: sheet.looks } : null,
     testLines: testLinesOf(tx, file),
     repairers: repairers.length

@@ -5,7 +5,7 @@ import { command } from '../../kernel/contract'
 import { found, id, oneOf, optionalQuantity, optionalText, roughDay, text, version } from '../../kernel/fields'
 import { atTheBench } from '../../kernel/roles'
 import { acquisitions, notOurs } from '../../kernel/acquisitions'
-import { claimVerdicts } from './words'
+import { ClaimJudged } from './rows'
 
 const identity = {
   name: text('Model or description', 80),
@@ -70,7 +70,7 @@ export const onMachine = {
     { opens: 'saying' },
   ),
   'add-claim': command(atTheBench, z.object({ says: text('Claim', 500), byWhom: optionalText('By whom', 120) })),
-  'judge-claim': command(atTheBench, z.object({ claimId: id, version, verdict: oneOf(claimVerdicts, 'Verdict'), because: text('Because of', 500) })),
+  'judge-claim': command(atTheBench, z.object({ claimId: id, version, ...ClaimJudged.typed })),
   'note-accessory': command(atTheBench, z.object({ name: text('What came with it', 120) })),
   'read-date-code': command(atTheBench, DateCodeRead),
   'move-to-stage': command(atTheBench, z.object({ stage: oneOf(stages, 'Stage') })),

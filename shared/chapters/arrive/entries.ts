@@ -4,7 +4,8 @@ import { word } from '../../kernel/fields'
 import { stageNames } from '#core/kernel/stages'
 import { closed, ending, entry, observed, quote, shown } from '../../kernel/contract'
 import { type Acquisition, acquisitionNames } from '../../kernel/acquisitions'
-import { type ClaimVerdict, claimVerdictNames } from './words'
+import { ClaimJudged } from './rows'
+import { claimVerdictNames } from './words'
 
 const s = z.string()
 const b = z.boolean()
@@ -54,7 +55,7 @@ export const entries = {
     names: d => [{ word: d.byWhom, kind: 'giver' }],
   }),
   'claim.judged': entry(
-    z.object({ says: s, verdict: word<ClaimVerdict>(), because: s }),
+    z.object({ says: s, ...ClaimJudged.said }),
     d => `Claim ${quote(d.says)}: ${claimVerdictNames[d.verdict].toLowerCase()}. ${ending(d.because)}`,
     closed,
     d => [d.because],

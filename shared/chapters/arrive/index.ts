@@ -8,3 +8,4 @@ export const arrive = chapter({ name: 'arrive', onMachine, onCollection, entries
 export * from './words'
 export { BookIn } from './commands'
 export * from './lot'
+export * from './rows'

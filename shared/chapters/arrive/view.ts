@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { DatingShape } from '../../kernel/shapes'
-import { claimVerdicts } from './words'
+import { ClaimJudged } from './rows'
 
 const id = z.number()
 const s = z.string()
@@ -11,7 +11,7 @@ export const view = z.object({
   sisters: z.array(z.object({ tag: s, nickname: s, batteryLeaked: b, signedOff: b })),
   /** How many there are; those named are the most telling. */
   sistersInAll: z.number(),
-  claims: z.array(z.object({ id, version: z.number(), says: s, byWhom: s, verdict: z.enum(claimVerdicts), because: s })),
+  claims: z.array(z.object({ id, version: z.number(), says: s, byWhom: s, ...ClaimJudged.seen })),
   /** How the claims of the same source have fared over all machines, this one included. */
   sourceFared: z.object({ confirmed: z.number(), refuted: z.number(), undecided: z.number(), open: z.number() }),
   /** The model's usual kit, and what of it came. */

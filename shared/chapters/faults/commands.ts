@@ -5,6 +5,7 @@ import { symptomWords } from '#core/diagnosis/symptoms'
 import { command } from '../../kernel/contract'
 import { found, id, oneOf, optionalQuantity, optionalText, roughDay, text, version } from '../../kernel/fields'
 import { atTheBench } from '../../kernel/roles'
+import { Repair } from './rows'
 import { BenchMap, SwapParts, SwapTrial, faultInstrumentIds } from './shapes'
 
 const symptoms = z.array(oneOf(symptomWords as [string, ...string[]], 'Symptom')).max(12)
@@ -42,15 +43,10 @@ export const onMachine = {
     atTheBench,
     z.object({
       faultId: id,
-      did: text('What was done', 1000),
-      closes: z.boolean(),
+      ...Repair.typed,
       /** What it was, once that is known. */
       cause: optionalText('Cause', 200),
       causeKind: z.enum(['', ...partKindNames]).default(''),
-      /** The part that was replaced, and where its successor comes from. */
-      part: optionalText('Part', 120),
-      partFrom: optionalText('Where it came from', 120),
-      reversible: z.boolean().default(true),
     }),
     { asks: 'repair' },
   ),

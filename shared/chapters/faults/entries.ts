@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { closed, ending, entry, observed, quote, shown } from '../../kernel/contract'
+import { Repair } from './rows'
 
 const s = z.string()
 const b = z.boolean()
@@ -14,14 +15,15 @@ const stays: Record<string, string> = {
 }
 
 /** Entries of former days say nothing of a cause. */
-const Repaired = z.object({ symptom: s, did: s, closes: b, cause: s.optional(), part: s.optional(), partFrom: s.optional(), reversible: b.optional() })
+const Repaired = z.object({ symptom: s, ...Repair.said, cause: s.optional() })
 const repaired = (d: z.infer<typeof Repaired>) =>
   [
     `Repair on ${quote(d.symptom)}: ${ending(d.did)}`,
     d.part ? `${d.part} replaced${d.partFrom ? `, from ${d.partFrom}` : ''}.` : '',
     d.cause ? `It was: ${ending(d.cause)}` : '',
     d.closes ? 'That closed it.' : 'It did not close it.',
-    d.reversible === false ? 'It cannot be undone.' : '',
+    d.reversible ? '' : 'It cannot be undone.',
+    d.feedsRails ? 'It touched what feeds the rails.' : '',
   ]
     .filter(Boolean)
     .join(' ')

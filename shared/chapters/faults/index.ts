@@ -8,3 +8,4 @@ export const faults = chapter({ name: 'faults', onMachine, onCollection, entries
 export { type BenchMap, type BenchMapOf, type BenchMaps, type FaultInstrument, SwapPartShape, SwapTrial, faultInstrumentIds, faultInstruments } from './shapes'
 export { theoryStates } from './commands'
 export type { FaultsOfModel } from './view'
+export * from './rows'

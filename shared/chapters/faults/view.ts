@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { attemptAreas } from '#core/diagnosis/back-to-basics'
 import { Finding } from '../../kernel/shapes'
 import { leftAsWords, theoryStates } from './commands'
+import { Repair } from './rows'
 import { BenchMaps, SwapPartShape, SwapTrial } from './shapes'
 
 const id = z.number()
@@ -43,7 +44,7 @@ export const view = z.object({
       /** Minutes of all attempts. */
       minutes: n,
       observations: z.array(z.object({ id, says: s, at: s, photograph: z.object({ id, hash: s }).nullable() })),
-      repairs: z.array(z.object({ id, did: s, closes: b, part: s, partFrom: s, reversible: b, at: s })),
+      repairs: z.array(z.object({ id, ...Repair.seen, at: s })),
       attempts: z.array(z.object({ id, area: z.enum(attemptAreas), did: s, minutes: n.nullable(), trial: SwapTrial.nullable(), capture: s, by: s, at: s })),
       theories: z.array(z.object({ id, says: s, why: s, wouldRefute: s, damaged: b, state: z.enum(theoryStates), stateWhy: s, by: s, at: s })),
       swapParts: z.array(SwapPartShape),

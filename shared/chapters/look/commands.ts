@@ -1,35 +1,22 @@
 import { z } from 'zod'
-import { damageKinds, severities } from '#core/condition/damage'
-import { presences } from '#core/condition/grades'
-import { type InterventionKind, interventionKinds, interventionStates } from '#core/condition/interventions'
+import { type InterventionKind, interventionKinds } from '#core/condition/interventions'
 import { command } from '../../kernel/contract'
 import { found, id, oneOf, optionalText, text, version } from '../../kernel/fields'
 import { atTheBench } from '../../kernel/roles'
 import { CorrosionInputs, MarkShape, ScaleShape } from '../../kernel/shapes'
+import { Assembly, Damage, Intervention, Photograph } from './rows'
 import { checkOutcomes } from './words'
 
 const photographId = id.nullable().default(null)
 
-const DamageAsSeen = {
-  assemblyId: id.nullable().default(null),
-  kind: oneOf(Object.keys(damageKinds) as [keyof typeof damageKinds, ...(keyof typeof damageKinds)[]], 'Kind'),
-  where: text('Where', 160),
-  extent: optionalText('Extent', 120),
-  severity: oneOf(severities, 'Severity'),
-}
+const DamageAsSeen = { assemblyId: id.nullable().default(null), ...Damage.typed }
 
 export const onMachine = {
   'add-assembly': command(atTheBench, z.object({ name: text('Assembly', 60) })),
   'grade-assembly': command(
     atTheBench,
     z
-      .object({
-        assemblyId: id,
-        version,
-        presence: oneOf(presences, 'Presence'),
-        grade: z.number().int().min(0).max(3).nullable(),
-        note: optionalText('Note', 500),
-      })
+      .object({ assemblyId: id, version, ...Assembly.typed })
       .superRefine((a, context) => {
         if (a.presence !== 'present' && a.grade !== null)
           context.addIssue({ code: 'custom', path: ['grade'], message: 'Grade: only what is present can be graded.' })
@@ -54,7 +41,7 @@ export const onMachine = {
       caption: optionalText('Caption', 200),
     }),
   ),
-  'describe-photograph': command(atTheBench, z.object({ photographId: id, version, assemblyId: id.nullable(), caption: optionalText('Caption', 200) })),
+  'describe-photograph': command(atTheBench, z.object({ photographId: id, version, ...Photograph.typed })),
   'set-scale': command(atTheBench, z.object({ photographId: id, version, scale: ScaleShape.nullable() })),
   'keep-corrosion': command(
     atTheBench,
@@ -78,5 +65,5 @@ export const onMachine = {
       photographId,
     }),
   ),
-  'settle-intervention': command(atTheBench, z.object({ interventionId: id, version, state: oneOf(interventionStates, 'State'), note: text('Why', 500) })),
+  'settle-intervention': command(atTheBench, z.object({ interventionId: id, version, ...Intervention.typed })),
 } as const

@@ -1,9 +1,11 @@
 import { z } from 'zod'
 import { word } from '../../kernel/fields'
+import { assemblyRoles } from '#core/condition/assembly-roles'
 import { damageKinds, severityNames } from '#core/condition/damage'
 import { grades, presenceNames } from '#core/condition/grades'
-import { type InterventionKind, type InterventionState, interventionKinds, interventionStateNames } from '#core/condition/interventions'
+import { type InterventionKind, interventionKinds, interventionStateNames } from '#core/condition/interventions'
 import { closed, ending, entry, observed, quote, shown } from '../../kernel/contract'
+import { Assembly, Damage, Intervention } from './rows'
 import { type CheckOutcome, checkOutcomeNames } from './words'
 
 const s = z.string()
@@ -13,21 +15,21 @@ const b = z.boolean()
 export const entries = {
   'assembly.added': entry(z.object({ name: s }), d => `Assembly added: ${d.name}.`, shown),
   'assembly.graded': entry(
-    z.object({ name: s, presence: word<keyof typeof presenceNames>(), grade: n.nullable(), note: s }),
+    z.object({ name: s, ...Assembly.said }),
     d =>
-      `${d.name}: ${d.grade === null ? presenceNames[d.presence].toLowerCase() : `grade ${d.grade}, ${grades[d.grade as 0]?.title.toLowerCase()}`}. ${d.note && ending(d.note)}`.trim(),
+      `${d.name}: ${d.grade === null ? presenceNames[d.presence].toLowerCase() : `grade ${d.grade}, ${grades[d.grade as 0]?.title.toLowerCase()}`}${d.role ? `; counts as ${assemblyRoles[d.role].title.toLowerCase()}` : ''}. ${d.note && ending(d.note)}`.trim(),
     shown,
     d => [d.note],
   ),
   'damage.recorded': entry(
-    z.object({ assembly: s, kind: word<keyof typeof damageKinds>(), where: s, extent: s, severity: word<keyof typeof severityNames>() }),
+    z.object({ assembly: s, ...Damage.said }),
     d =>
       `${severityNames[d.severity]} ${damageKinds[d.kind].toLowerCase()}${d.assembly && ` on ${d.assembly.toLowerCase()}`}, ${d.where}${d.extent && `, ${d.extent}`}.`,
     observed,
     d => [d.where, d.extent],
   ),
   'damage.changed': entry(
-    z.object({ assembly: s, kind: word<keyof typeof damageKinds>(), where: s, extent: s, severity: word<keyof typeof severityNames>() }),
+    z.object({ assembly: s, ...Damage.said }),
     d =>
       `Damage now reads: ${severityNames[d.severity].toLowerCase()} ${damageKinds[d.kind].toLowerCase()}${d.assembly && ` on ${d.assembly.toLowerCase()}`}, ${d.where}${d.extent && `, ${d.extent}`}.`,
     { open: true, corrects: true },
@@ -79,7 +81,7 @@ export const entries = {
     d => [`${d.where}: ${d.note}`],
   ),
   'intervention.settled': entry(
-    z.object({ kind: word<InterventionKind>(), where: s, state: word<InterventionState>(), note: s }),
+    z.object({ kind: word<InterventionKind>(), where: s, ...Intervention.said }),
     d => `${interventionKinds[d.kind]}, ${d.where}: ${interventionStateNames[d.state].toLowerCase()}. ${ending(d.note)}`,
     shown,
     d => [d.note],

@@ -8,3 +8,4 @@ export const look = chapter({ name: 'look', onMachine, entries, view })
 export * from './words'
 export * from './files'
 export { PhotographView, CorrosionView } from './view'
+export * from './rows'

@@ -1,8 +1,7 @@
 import { z } from 'zod'
-import { damageKinds, severities } from '#core/condition/damage'
-import { presences } from '#core/condition/grades'
-import { type InterventionKind, interventionKinds, interventionStates } from '#core/condition/interventions'
+import { type InterventionKind, interventionKinds } from '#core/condition/interventions'
 import { CorrosionInputs, MarkShape, ScaleShape } from '../../kernel/shapes'
+import { Assembly, Damage, Intervention, Photograph } from './rows'
 import { checkOutcomes } from './words'
 
 const id = z.number()
@@ -15,9 +14,8 @@ export const PhotographView = z.object({
   uid: s,
   hash: s,
   name: s,
-  caption: s,
+  ...Photograph.seen,
   assembly: s,
-  assemblyId: z.number().nullable(),
   widthPx: z.number(),
   heightPx: z.number(),
   takenAt: s,
@@ -43,7 +41,7 @@ export const CorrosionView = z.object({
 })
 
 export const view = z.object({
-  assemblies: z.array(z.object({ id, version: z.number(), name: s, presence: z.enum(presences), grade: z.number().nullable(), note: s })),
+  assemblies: z.array(z.object({ id, version: z.number(), name: s, ...Assembly.seen })),
   damages: z.array(
     z.object({
       id,
@@ -52,13 +50,10 @@ export const view = z.object({
       photographId: z.number().nullable(),
       mark: MarkShape.nullable(),
       assembly: s,
-      kind: z.enum(Object.keys(damageKinds) as [keyof typeof damageKinds]),
+      ...Damage.seen,
       /** Why it stays as patina; empty where it is not left. */
       patina: s,
       mayStay: b,
-      where: s,
-      extent: s,
-      severity: z.enum(severities),
     }),
   ),
   photographs: z.array(PhotographView),
@@ -71,8 +66,7 @@ export const view = z.object({
       kind: z.enum(Object.keys(interventionKinds) as [InterventionKind, ...InterventionKind[]]),
       assembly: s,
       where: s,
-      note: s,
-      state: z.enum(interventionStates),
+      ...Intervention.seen,
       photographId: z.number().nullable(),
     }),
   ),

@@ -4,7 +4,7 @@ import { buildUpOutcomes } from '#core/retest/build-up'
 import { lineOutcomes } from '#core/retest/test-sheet'
 import { id, oneOf, optionalQuantity, optionalText, quantity, text, version } from '../../kernel/fields'
 import { atTheBench } from '../../kernel/roles'
-import { BuildUpStepTyped, LimitsTyped, RailsRead, TestLineTyped } from './shapes'
+import { BuildUpStepTyped, LimitsTyped, LogWordsTyped, RailsRead, TestLineTyped } from './shapes'
 
 const whole = (what: string, upTo: number) => quantity('', what, { from: 0, upTo }).pipe(z.number().int(`${what}: a whole number, please.`))
 
@@ -50,6 +50,8 @@ export const onMachine = {
   'fault-from-line': command(atTheBench, z.object({ sheetId: id, line: z.number().int().min(0).max(60), stopsMachine: z.boolean().default(true) })),
   /** A secret under which a program posts passes as they run; a new one ends the one before. */
   'open-soak-log': command(atTheBench, z.object({ soakId: id })),
+  /** How the lines of its program are read; nothing lets the usual words decide again. */
+  'say-soak-log': command(atTheBench, z.object({ soakId: id, words: LogWordsTyped.nullable() })),
   /** Passes wanted after how often it failed before; tallied as they run. */
   'begin-soak': command(
     atTheBench,

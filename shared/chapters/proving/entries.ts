@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { limitWords } from '#core/retest/sign-off'
 import { type LineOutcome, lineOutcomeNames } from '#core/retest/test-sheet'
-import { closed, ending, entry, shown } from '../../kernel/contract'
+import { quote, closed, ending, entry, shown } from '../../kernel/contract'
 import { LimitsShape } from './shapes'
 
 const s = z.string()
@@ -55,5 +55,13 @@ export const entries = {
   ),
   'test.lines': entry(z.object({ model: s, lines: n }), d => `Test sheet of ${d.model}: ${d.lines} lines.`, closed),
   'soak.log-opened': entry(z.object({ what: s }), d => `A program may tally the soak: ${d.what}.`, closed),
+  'soak.log-said': entry(
+    z.object({ what: s, words: z.object({ pass: s, fail: s }).nullable() }),
+    d =>
+      d.words
+        ? `Soak, ${d.what}: a line with ${quote(d.words.pass)} is a pass${d.words.fail && `, one with ${quote(d.words.fail)} a failure`}.`
+        : `Soak, ${d.what}: its lines are read by the usual words again.`,
+    closed,
+  ),
   'sign-off.ended': entry(z.object({ why: s }), d => `The sign-off no longer stands: ${ending(d.why)}`, shown),
 } as const

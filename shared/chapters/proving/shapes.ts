@@ -16,6 +16,9 @@ export const RailsRead = z
   .transform(lines => lines.filter(line => line.valueV !== undefined && line.valueV !== null && String(line.valueV).trim() !== ''))
   .pipe(z.array(z.object({ rail: text('Rail', 30), valueV: quantity('V', 'Reading', { above: -1000, upTo: 1000 }) })))
 
+/** What a line of a test program has in it where it tells of a pass, and of a failure. */
+export const LogWordsTyped = z.object({ pass: text('A pass has in it', 60), fail: optionalText('A failure has in it', 60) })
+
 /** A line of a test sheet, as it is typed and kept. */
 export const TestLineTyped = z.object({
   says: text('Line', 80),

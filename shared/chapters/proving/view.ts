@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { assemblyRoleNames } from '#core/condition/assembly-roles'
 import { buildUpOutcomes } from '#core/retest/build-up'
 import { Finding } from '../../kernel/shapes'
 import { LimitsShape, TestLineShape, TestLookShape } from './shapes'
@@ -26,6 +27,8 @@ export const view = z.object({
       /** Whether it stands against believing in a cure. */
       stands: b,
       tallies: z.array(z.object({ at: s, passes: n, failures: n })),
+      /** How the lines of its program are read, as somebody said. */
+      logWords: z.object({ pass: s, fail: s }).nullable(),
       /** A program may post to it. */
       logged: b,
     }),
@@ -43,7 +46,8 @@ export const view = z.object({
     .nullable(),
   /** Rails that are expected, to be read at a step. */
   railNames: z.array(s),
-  present: z.array(s),
+  /** What it has, and what each is for: as somebody said, or by its name alone. */
+  present: z.array(z.object({ name: s, role: z.enum(assemblyRoleNames), said: b })),
   testSheet: z.object({ id: n, startedAt: s, lines: z.array(TestLineShape), looks: z.array(TestLookShape) }).nullable(),
   /** What a new sheet would begin with. */
   testLines: z.object({ ofModel: b, lines: z.array(TestLineShape) }),
