@@ -3,6 +3,7 @@ import tailwindcss from '@tailwindcss/vite'
 import { bundleWorkers } from './scripts/lib/workers.mjs'
 
 const room = (name: string) => fileURLToPath(new URL(`./${name}`, import.meta.url))
+const icons = room('node_modules/@phosphor-icons/vue/dist/icons')
 
 /** The file of the application that a module goes into; nothing where it goes with whoever asks for it. */
 function pieceOf(id: string): string | undefined {
@@ -27,6 +28,8 @@ export default defineNuxtConfig({
     dirs: ['kernel/bench', 'kernel/sheet', 'kernel/frame', 'kernel/queries', 'kernel/commands', 'kernel/forms', 'kernel/format', 'chapters/**/composables'],
   },
   vite: {
+    // Each icon by its own file; see `app/kernel/signs/icons.ts`.
+    resolve: { alias: [{ find: /^#phosphor\/(.*)$/, replacement: `${icons}/$1.vue.mjs` }] },
     plugins: [tailwindcss()],
     build: { chunkSizeWarningLimit: 1200 },
     // What every page needs comes in a few files: a sheet of a hundred and fifty small ones is read more slowly than one of twenty.
@@ -67,5 +70,6 @@ export default defineNuxtConfig({
     compressPublicAssets: { gzip: true, brotli: false },
   },
   hooks: { 'nitro:init': nitro => nitro.hooks.hook('compiled', async () => void (await bundleWorkers(room('.output/workers')))) },
-  typescript: { strict: true, tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } } },
+  sourcemap: { server: false, client: false },
+  typescript: { strict: true, tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true, paths: { '#phosphor/*': [`${icons}/*.vue`] } } } },
 })

@@ -1,4 +1,4 @@
-import { PhCamera, PhGauge, PhThermometer, PhWarning } from '@phosphor-icons/vue'
+import { PhCamera, PhGauge, PhThermometer, PhWarning } from '~/kernel/signs/icons'
 import type { BenchSheet } from '~/kernel/bench/useBenchSheets'
 
 const lazy = defineAsyncComponent

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Dialog, DialogPanel } from '@headlessui/vue'
-import { PhCaretLineLeft, PhCaretLineRight } from '@phosphor-icons/vue'
+import { PhCaretLineLeft, PhCaretLineRight } from '~/kernel/signs/icons'
 import { useLocalStorage } from '@vueuse/core'
 import { benchSheets } from '~/chapters/bench-sheets'
 

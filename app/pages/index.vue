@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PhPlus } from '@phosphor-icons/vue'
+import { PhPlus } from '~/kernel/signs/icons'
 import { stageNames } from '#core/kernel/stages'
 import { waitedWords } from '#core/safety/growing-harm'
 import { daysBetween } from '#core/safety/rules'

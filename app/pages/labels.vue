@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PhPrinter } from '@phosphor-icons/vue'
+import { PhPrinter } from '~/kernel/signs/icons'
 
 /** Arrival labels of one machine, of those chosen, or of a whole lot: `?tags=` with commas between. */
 const route = useRoute()

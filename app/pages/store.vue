@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PhDownloadSimple, PhPath, PhPlus, PhRows, PhTable } from '@phosphor-icons/vue'
+import { PhDownloadSimple, PhPath, PhPlus, PhRows, PhTable } from '~/kernel/signs/icons'
 import type { ListCounts } from '#shared/chapters/lists/index'
 
 useHead({ title: 'Store' })

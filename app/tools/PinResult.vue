@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PhPushPin } from '@phosphor-icons/vue'
+import { PhPushPin } from '~/kernel/signs/icons'
 
 /** Pins what the instrument shows now to a machine's history. */
 defineProps<{ tool: string; input?: Record<string, unknown> }>()

@@ -1,3 +1,4 @@
+import type { ContinuityRecord } from '../continuity/rules'
 import { commonPractice, finding } from '../kernel/finding'
 import { discipline } from '../kernel/discipline'
 import { move } from '../kernel/move'
@@ -24,10 +25,9 @@ export interface DiagnosisRecord {
   }[]
 }
 /** What other disciplines know that a fault is judged by. */
-interface Around {
+interface Around extends ContinuityRecord {
   damages: readonly unknown[]
   readings: readonly unknown[]
-  probeSheets: readonly { broken: readonly string[]; total: number; answered: number }[]
 }
 export interface DiagnosisFacts {
   faults: {

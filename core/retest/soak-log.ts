@@ -111,9 +111,9 @@ function bySaid(line: string, { pass, fail }: LogWords): Says {
 }
 
 /**
- * Reads the log of a soak, a pass a line: by what a person said of this program where somebody did; else by its structure first (JSON, fields, shares, the Test Anything Protocol), then by its words. What is not plainly
- * a pass is none. What is understood neither way stops the log with its line, once it has begun: whatever came after may be anything.
- * Only where a person said both what a pass and what a failure has in it, other lines are passed over.
+ * Reads the log of a soak, a pass a line: by what a person said of this program where somebody did; else by its structure first (JSON, fields, shares,
+ * the Test Anything Protocol), then by its words. What is not plainly a pass is none. What is understood neither way stops the log with its line, once it
+ * has begun: whatever came after may be anything. Only where a person said both what a pass and what a failure has in it, other lines are passed over.
  */
 export function readSoakLog(text: string, said: LogWords | null = null): SoakLog {
   const log: SoakLog = { passes: 0, failures: 0, unread: [], stopped: null, taken: { pass: null, fail: null } }

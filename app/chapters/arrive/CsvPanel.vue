@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PhFileCsv } from '@phosphor-icons/vue'
+import { PhFileCsv } from '~/kernel/signs/icons'
 import { type LotField, guessColumns, lotFields } from '#core/identify/lot-columns'
 import type { CsvRead, Lot } from '~/chapters/arrive/composables/useLot'
 

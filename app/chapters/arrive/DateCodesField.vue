@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PhPlus, PhX } from '@phosphor-icons/vue'
+import { PhPlus, PhX } from '~/kernel/signs/icons'
 import { useFieldArray } from 'vee-validate'
 
 /** Date codes chip by chip, each read as it is typed. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PhPencilSimple } from '@phosphor-icons/vue'
+import { PhPencilSimple } from '~/kernel/signs/icons'
 import type { SheetOf } from '#shared/chapters/index'
 import { acquisitionNames, acquisitions } from '#shared/kernel/acquisitions'
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PhPlus, PhX } from '@phosphor-icons/vue'
+import { PhPlus, PhX } from '~/kernel/signs/icons'
 import { type LotField, lotFields } from '#core/identify/lot-columns'
 import { acquisitionNames } from '#shared/kernel/acquisitions'
 import type { Lot, LotLine } from '~/chapters/arrive/composables/useLot'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PhDownloadSimple, PhPrinter } from '@phosphor-icons/vue'
+import { PhDownloadSimple, PhPrinter } from '~/kernel/signs/icons'
 import type { SheetOf } from '#shared/chapters/index'
 
 /** What leaves the house: the label inside, the passport, the whole record as a file. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PhTag } from '@phosphor-icons/vue'
+import { PhTag } from '~/kernel/signs/icons'
 
 /** What can be done with several machines at once. */
 const props = defineProps<{ shown: string[] }>()

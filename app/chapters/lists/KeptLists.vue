@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PhBookmarkSimple, PhX } from '@phosphor-icons/vue'
+import { PhBookmarkSimple, PhX } from '~/kernel/signs/icons'
 import type { KeptList } from '#shared/chapters/lists/index'
 import type { MachineNarrowing } from '#shared/kernel/machine'
 

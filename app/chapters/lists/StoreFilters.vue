@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PhCaretRight, PhFunnel } from '@phosphor-icons/vue'
+import { PhCaretRight, PhFunnel } from '~/kernel/signs/icons'
 import { lifeNames, lives, stageNames, stages } from '#core/kernel/stages'
 import { gateVerdicts, gateWords } from '#core/safety/gate'
 import type { ListCounts } from '#shared/chapters/lists/index'

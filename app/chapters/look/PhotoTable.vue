@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type Konva from 'konva'
 import { Circle, Group, Image as KonvaImage, Layer, Line, Path, Stage, useImage } from 'vue-konva'
-import { PhArrowsOut, PhMagnifyingGlassMinus, PhMagnifyingGlassPlus } from '@phosphor-icons/vue'
+import { PhArrowsOut, PhMagnifyingGlassMinus, PhMagnifyingGlassPlus } from '~/kernel/signs/icons'
 import { useElementSize } from '@vueuse/core'
 import type { MarkForm, Point } from '#core/condition/marks'
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PhX } from '@phosphor-icons/vue'
+import { PhX } from '~/kernel/signs/icons'
 
 /** Photographs that were taken or chosen and wait for what they belong to; shown small, each to be left out again. */
 const files = defineModel<File[]>({ required: true })

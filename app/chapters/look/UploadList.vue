@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PhArrowClockwise, PhX } from '@phosphor-icons/vue'
+import { PhArrowClockwise, PhX } from '~/kernel/signs/icons'
 import type { Upload } from '~/chapters/look/composables/useUploads'
 
 /** Photographs on their way: each with its progress, each left or tried again alone. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PhGauge } from '@phosphor-icons/vue'
+import { PhGauge } from '~/kernel/signs/icons'
 import type { MeterFunction } from '#core/power/scpi'
 
 /** Asks the meter for a figure, and says what became of it; shown only where there is a meter. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PhPlus, PhX } from '@phosphor-icons/vue'
+import { PhPlus, PhX } from '~/kernel/signs/icons'
 import { threeRailMemory } from '#core/power/test-points'
 import type { ModelView } from '#shared/chapters/models/index'
 import { InletFields, typedInlet } from '../supplies/index'

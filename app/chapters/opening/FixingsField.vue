@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PhPlus, PhX } from '@phosphor-icons/vue'
+import { PhPlus, PhX } from '~/kernel/signs/icons'
 import { useFieldArray } from 'vee-validate'
 
 /** What held it: how many of which kind, and the tray cell they lie in. Large buttons count with one thumb. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PhCaretRight, PhCheck, PhHandArrowUp, PhPlay } from '@phosphor-icons/vue'
+import { PhCaretRight, PhCheck, PhHandArrowUp, PhPlay } from '~/kernel/signs/icons'
 import type { EveningJobView } from '#shared/chapters/plan/index'
 
 /** One job of the evening: what, on which machine, how long; begun, done, or handed on with a note. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PhPrinter, PhShuffle } from '@phosphor-icons/vue'
+import { PhPrinter, PhShuffle } from '~/kernel/signs/icons'
 
 /** The evening: who is here, what each does, and why; what nobody could take, with its reason. */
 const session = useSession()

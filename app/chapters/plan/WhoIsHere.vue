@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PhSignOut, PhUserPlus } from '@phosphor-icons/vue'
+import { PhSignOut, PhUserPlus } from '~/kernel/signs/icons'
 import type { EveningPerson } from '#shared/chapters/plan/index'
 
 /** Who is here tonight and until when; everybody says it for themselves, a coordinator for anybody. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PhPrinter } from '@phosphor-icons/vue'
+import { PhPrinter } from '~/kernel/signs/icons'
 import type { PrinterView, labelKinds } from '#shared/chapters/printing/index'
 
 /** Lays labels into the queue of the printer, where there is one, and says what becomes of them. */

@@ -96,7 +96,8 @@ const id = useId()
         </li>
       </ol>
       <p v-if="byName" class="hint">
-        Their order goes by what each part is for. Where a name says it wrongly, say so under <NuxtLink :to="`/m/${sheet.tag}?stage=look`">Look, Assemblies</NuxtLink>.
+        Their order goes by what each part is for. Where a name says it wrongly, say so under
+        <NuxtLink :to="`/m/${sheet.tag}?stage=look`">Look, Assemblies</NuxtLink>.
       </p>
       <div v-if="session.may('change-build-up')" class="flex flex-wrap gap-1">
         <button v-if="state.verdict !== 'done'" type="button" class="button button-quiet" :aria-expanded="editing" @click="edit">Change the steps</button>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
-import { PhMagnifyingGlass, PhX } from '@phosphor-icons/vue'
+import { PhMagnifyingGlass, PhX } from '~/kernel/signs/icons'
 
 /** At the bottom of a phone, under the thumb: what the hand needs at the bench, for whatever machine is open. */
 const bench = useBenchSheets()

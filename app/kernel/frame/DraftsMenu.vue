@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/vue'
-import { PhNotePencil } from '@phosphor-icons/vue'
+import { PhNotePencil } from '~/kernel/signs/icons'
 
 /** What the one who is signed in has typed and not sent: how many, where, and how to throw it away. */
 const drafts = useDrafts()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/vue'
-import { PhArrowRight } from '@phosphor-icons/vue'
+import { PhArrowRight } from '~/kernel/signs/icons'
 import { refDebounced } from '@vueuse/core'
 import type { MachineSummary } from '#shared/kernel/machine'
 

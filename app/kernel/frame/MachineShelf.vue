@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PhHandPointing, PhLightning } from '@phosphor-icons/vue'
+import { PhHandPointing, PhLightning } from '~/kernel/signs/icons'
 import type { ListQuery } from '~/kernel/queries/lists'
 
 /** The machines on the bench now, one a line: gate, name, who has it in hand, what it waits for. */

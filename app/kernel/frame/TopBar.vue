@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
-import { PhCaretDown, PhList, PhMoon, PhSignOut, PhSun, PhUser, PhUserGear } from '@phosphor-icons/vue'
+import { PhCaretDown, PhList, PhMoon, PhSignOut, PhSun, PhUser, PhUserGear } from '~/kernel/signs/icons'
 import { useColorMode } from '@vueuse/core'
 import { roleNames } from '#shared/kernel/roles'
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/vue'
-import { PhMinus, PhPlus } from '@phosphor-icons/vue'
+import { PhMinus, PhPlus } from '~/kernel/signs/icons'
 
 /** A form that stays out of the way until it is wanted. */
 const props = defineProps<{ label: string; open?: boolean }>()

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PhQuestion } from '@phosphor-icons/vue'
+import { PhQuestion } from '~/kernel/signs/icons'
 
 /** A small press beside something, for how it is looked at or why it is asked; what it shows stands where there is room. */
 defineProps<{ about: string }>()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Disclosure, DisclosureButton, DisclosurePanel } from '@headlessui/vue'
-import { PhCaretRight } from '@phosphor-icons/vue'
+import { PhCaretRight } from '~/kernel/signs/icons'
 import { type CautionName, cautions } from '#core/safety/cautions'
 
 /**

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PhCaretDown, PhCaretRight } from '@phosphor-icons/vue'
+import { PhCaretDown, PhCaretRight } from '~/kernel/signs/icons'
 import type { CardState } from '~/kernel/sheet/stageParts'
 
 /**

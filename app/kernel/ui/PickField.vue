@@ -1,6 +1,6 @@
 <script setup lang="ts" generic="V extends string | number | null">
 import { Listbox, ListboxButton, ListboxLabel, ListboxOption, ListboxOptions } from '@headlessui/vue'
-import { PhCaretDown } from '@phosphor-icons/vue'
+import { PhCaretDown } from '~/kernel/signs/icons'
 import { useField } from 'vee-validate'
 
 /** One of many, from a list that opens. */

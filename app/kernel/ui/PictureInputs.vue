@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PhCamera, PhImages } from '@phosphor-icons/vue'
+import { PhCamera, PhImages } from '~/kernel/signs/icons'
 
 /** The two ways to a photograph: the camera, and pictures that are there already. Which of them is offered is said by its label. */
 defineProps<{

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PhRows } from '@phosphor-icons/vue'
+import { PhRows } from '~/kernel/signs/icons'
 import { acquisitionNames, acquisitions } from '#shared/kernel/acquisitions'
 
 useHead({ title: 'Book in' })

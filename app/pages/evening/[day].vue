@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PhPrinter } from '@phosphor-icons/vue'
+import { PhPrinter } from '~/kernel/signs/icons'
 import type { EveningStory } from '#shared/chapters/plan/index'
 
 /** How an evening went, from what was written down; it can be put right and sent as a letter. */

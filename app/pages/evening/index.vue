@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PhPrinter } from '@phosphor-icons/vue'
+import { PhPrinter } from '~/kernel/signs/icons'
 import { gateWords } from '#core/safety/gate'
 import { stageNames } from '#core/kernel/stages'
 

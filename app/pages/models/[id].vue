@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PhPencilSimple } from '@phosphor-icons/vue'
+import { PhPencilSimple } from '~/kernel/signs/icons'
 import { labelWords } from '#core/power/supply-match'
 
 /** One model: what is known of it, and the machines here that are one. */

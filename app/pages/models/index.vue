@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PhPlus } from '@phosphor-icons/vue'
+import { PhPlus } from '~/kernel/signs/icons'
 
 useHead({ title: 'Models' })
 const session = useSession()

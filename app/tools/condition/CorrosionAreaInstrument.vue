@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PhImage } from '@phosphor-icons/vue'
+import { PhImage } from '~/kernel/signs/icons'
 import { type CorrosionArea, defaultThreshold } from '#core/condition/corrosion-area'
 import type { PhotoShape } from '~/chapters/look/PhotoTable.vue'
 

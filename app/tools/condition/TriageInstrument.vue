@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PhPlus, PhX } from '@phosphor-icons/vue'
+import { PhPlus, PhX } from '~/kernel/signs/icons'
 import { type Presence, grades, presenceNames } from '#core/condition/grades'
 import { type Criterion, significanceCriteria, triage } from '#core/condition/triage'
 import { parseQuantity } from '#core/kernel/quantity'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PhPlus, PhX } from '@phosphor-icons/vue'
+import { PhPlus, PhX } from '~/kernel/signs/icons'
 import { type Level, decidingLevel } from '#core/kernel/finding'
 import { parseQuantity } from '#core/kernel/quantity'
 import { discharge, hazardousEnergyJ } from '#core/power/discharge'

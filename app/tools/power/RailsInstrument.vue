@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PhPlus, PhX } from '@phosphor-icons/vue'
+import { PhPlus, PhX } from '~/kernel/signs/icons'
 import { InputError } from '#core/kernel/input-error'
 import { parseQuantity } from '#core/kernel/quantity'
 import { type Load, type RailsResult, judgeRails, loadWords, loads, volts } from '#core/power/rails'

@@ -17,7 +17,10 @@ export function provingView({ tx, file, assessment }: ViewInput): ViewOf<'provin
   const repairers = repairersOf(file, crewOf(tx))
   return {
     soaks: file.soaks.map(
-      ({ id, what, seenFailures, seenPasses, confidence, secondsAPass, passes, failures, startedAt, lastAt, endedAt, note, tallies, logSecret, logWords }, i) => ({
+      (
+        { id, what, seenFailures, seenPasses, confidence, secondsAPass, passes, failures, startedAt, lastAt, endedAt, note, tallies, logSecret, logWords },
+        i,
+      ) => ({
         id,
         what,
         seenFailures,

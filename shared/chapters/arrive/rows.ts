@@ -7,4 +7,7 @@ import { claimVerdicts } from './words'
 const kinds = [...keysOf(claimKinds), 'other'] as [ClaimKind, ...(ClaimKind | 'other')[]]
 
 /** What was found of a claim, and of what kind it is; its words propose where nobody said. */
-export const ClaimJudged = row({ verdict: oneOf(claimVerdicts, 'Verdict'), because: text('Because of', 500), kind: z.enum(kinds).nullable().default(null) }, { kind: null })
+export const ClaimJudged = row(
+  { verdict: oneOf(claimVerdicts, 'Verdict'), because: text('Because of', 500), kind: z.enum(kinds).nullable().default(null) },
+  { kind: null },
+)

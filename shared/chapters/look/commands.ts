@@ -15,12 +15,10 @@ export const onMachine = {
   'add-assembly': command(atTheBench, z.object({ name: text('Assembly', 60) })),
   'grade-assembly': command(
     atTheBench,
-    z
-      .object({ assemblyId: id, version, ...Assembly.typed })
-      .superRefine((a, context) => {
-        if (a.presence !== 'present' && a.grade !== null)
-          context.addIssue({ code: 'custom', path: ['grade'], message: 'Grade: only what is present can be graded.' })
-      }),
+    z.object({ assemblyId: id, version, ...Assembly.typed }).superRefine((a, context) => {
+      if (a.presence !== 'present' && a.grade !== null)
+        context.addIssue({ code: 'custom', path: ['grade'], message: 'Grade: only what is present can be graded.' })
+    }),
   ),
   'record-damage': command(atTheBench, z.object({ ...DamageAsSeen, photographId, mark: MarkShape.nullable().default(null) })),
   'change-damage': command(atTheBench, z.object({ damageId: id, version, ...DamageAsSeen, found }), { opens: 'saying' }),

@@ -13,6 +13,8 @@ const patienceMs = 45_000
 /** How often a page is looked at while something is waited for. */
 const lookEveryMs = 100
 
+const pageText = `document.body.innerText.replace(/\\s+/g, ' ')`
+
 export type SignInName = (typeof people)[number]['signInName']
 
 /** Finds what a person would: a control by its visible label, a button or link by its words, within a form or card of that name. */
@@ -36,6 +38,18 @@ const finder = `
   if (kind === 'option') return all('[role=option]').find(o => words(o) === name) || null
   if (kind === 'press') return all('button, a, summary').find(e => words(e) === name && !e.disabled) || null
   return null`
+
+/** A script of the page that waits for what another gives, as long as it is told to: by looking again after each change, and now and then without one. */
+const watching = (script: string) => `
+  const done = arguments[arguments.length - 1], [patience, ...args] = [...arguments].slice(0, -1)
+  const look = function () { ${script} }
+  let over = false, planned
+  const end = found => { over = true; watcher.disconnect(); clearInterval(beat); clearTimeout(last); done(found) }
+  const again = () => { planned = undefined; if (over) return; const found = look(...args); if (found) end(found) }
+  const watcher = new MutationObserver(() => { planned ??= setTimeout(again, 20) })
+  const beat = setInterval(again, 400), last = setTimeout(() => over || end(null), patience)
+  watcher.observe(document, { subtree: true, childList: true, attributes: true, characterData: true })
+  again()`
 
 /** One person at one browser. */
 export class Visitor {
@@ -96,14 +110,29 @@ export class Visitor {
     await this.sees(name)
   }
 
-  private async find(kind: string, name: string, within?: string): Promise<WebElement> {
-    return (await this.driver.wait(
-      () => this.driver.executeScript<WebElement | null>(finder, kind, name, within),
-      patienceMs,
-      `${kind} “${name}”${within ? ` in ${within}` : ''} was not found`,
-      lookEveryMs,
-    )) as WebElement
+  /**
+   * Waits in the page itself until a script gives something: it is asked again whenever the page changes, and not ten times a second by the driver,
+   * which costs a slow machine more than the page does. A page that is left meanwhile is asked anew.
+   */
+  private async until<T>(script: string, args: readonly unknown[], trouble: string): Promise<T> {
+    const end = Date.now() + patienceMs
+    for (;;) {
+      const left = end - Date.now()
+      if (left <= 0) throw new Error(trouble)
+      await this.driver.manage().setTimeouts({ script: left + 5000 })
+      try {
+        const found = await this.driver.executeAsyncScript<T | null>(watching(script), left, ...args)
+        if (found !== null) return found
+      } catch (error) {
+        // It was left, or drawn anew, while it was looked at.
+        if (!['JavascriptError', 'StaleElementReferenceError', 'ScriptTimeoutError', 'NoSuchWindowError'].includes((error as Error).name)) throw error
+        await new Promise(done => setTimeout(done, lookEveryMs))
+      }
+    }
   }
+
+  private find = (kind: string, name: string, within?: string): Promise<WebElement> =>
+    this.until<WebElement>(finder, [kind, name, within], `${kind} “${name}”${within ? ` in ${within}` : ''} was not found`)
 
   async fill(label: string, text: string, within?: string) {
     const field = await this.find('field', label, within)
@@ -118,18 +147,11 @@ export class Visitor {
 
   /** Chooses files for a file field, as the browser's own picker does. */
   async giveFiles(label: string, ...paths: string[]) {
-    const field = (await this.driver.wait(
-      () =>
-        this.driver.executeScript<WebElement | null>(
-          `
-      const label = [...document.querySelectorAll('label')].find(l => l.textContent.trim() === arguments[0])
-      return label && label.control`,
-          label,
-        ),
-      patienceMs,
+    const field = await this.until<WebElement>(
+      `const label = [...document.querySelectorAll('label')].find(l => l.textContent.trim() === arguments[0]); return label && label.control`,
+      [label],
       `file field “${label}” was not found`,
-      lookEveryMs,
-    )) as WebElement
+    )
     await field.sendKeys(paths.join('\n'))
   }
 
@@ -144,33 +166,25 @@ export class Visitor {
 
   /** Chooses one of a few; where the answer that stands is folded to a line, that line is pressed first. */
   async choose(group: string, option: string, within?: string) {
-    const choice = (await this.driver.wait(
-      async () => {
-        const found = await this.driver.executeScript<WebElement | null>(finder, `choice:${group}`, option, within)
-        if (!found)
-          await this.driver.executeScript(
-            `[...document.querySelectorAll('ul[aria-label=Answered] button')].find(b => b.innerText.startsWith(arguments[0] + ':'))?.click()`,
-            group,
-          )
-        return found
-      },
-      patienceMs,
+    const choice = await this.until<WebElement>(
+      `const found = (function () { ${finder} })(...arguments)
+       if (!found) [...document.querySelectorAll('ul[aria-label=Answered] button')].find(b => b.innerText.startsWith(arguments[0].slice(7) + ':'))?.click()
+       return found`,
+      [`choice:${group}`, option, within],
       `${group}: “${option}” was not found`,
-      lookEveryMs,
-    )) as WebElement
+    )
     await this.driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', choice)
     await choice.click()
   }
 
   async select(label: string, option: string) {
     const list = await this.find('field', label)
-    await this.driver.wait(
-      () => this.driver.executeScript('return [...arguments[0].options].some(o => o.text.trim() === arguments[1])', list, option),
-      patienceMs,
+    const choice = await this.until<WebElement>(
+      'return [...arguments[0].options].find(o => o.text.trim() === arguments[1])',
+      [list, option],
       `${option} is not in ${label}`,
-      lookEveryMs,
     )
-    await (await this.driver.executeScript<WebElement>('return [...arguments[0].options].find(o => o.text.trim() === arguments[1])', list, option)).click()
+    await choice.click()
   }
 
   /** Chooses from a list that opens, by its label. */
@@ -213,16 +227,11 @@ export class Visitor {
 
   /** Opens what is folded under a line that begins with these words. */
   async show(words: string) {
-    const summary = (await this.driver.wait(
-      () =>
-        this.driver.executeScript<WebElement | null>(
-          `return [...document.querySelectorAll('summary')].find(s => s.getClientRects().length && s.innerText.replace(/\\s+/g, ' ').trim().startsWith(arguments[0])) ?? null`,
-          words,
-        ),
-      patienceMs,
+    const summary = await this.until<WebElement>(
+      `return [...document.querySelectorAll('summary')].find(s => s.getClientRects().length && s.innerText.replace(/\\s+/g, ' ').trim().startsWith(arguments[0])) ?? null`,
+      [words],
       `“${words}” was not found to be opened`,
-      lookEveryMs,
-    )) as WebElement
+    )
     await this.driver.executeScript('if (!arguments[0].parentElement.open) arguments[0].click()', summary)
   }
 
@@ -251,19 +260,19 @@ export class Visitor {
       .sendKeys(...keys)
       .perform()
 
-  text = () => this.driver.executeScript<string>('return document.body.innerText.replace(/\\s+/g, " ")')
+  text = () => this.driver.executeScript<string>(`return ${pageText}`)
 
   async sees(...texts: string[]) {
-    for (const text of texts) await this.driver.wait(async () => (await this.text()).includes(text), patienceMs, `“${text}” was not seen`, lookEveryMs)
+    for (const text of texts) await this.until(`return ${pageText}.includes(arguments[0])`, [text], `“${text}” was not seen`)
   }
 
   async seesNoMore(text: string) {
-    await this.driver.wait(async () => !(await this.text()).includes(text), patienceMs, `“${text}” is still seen`, lookEveryMs)
+    await this.until(`return !${pageText}.includes(arguments[0])`, [text], `“${text}” is still seen`)
   }
 
   /** Something can be pressed no more, once the page has heard of what was done. */
   async offersNoMore(words: string, within?: string) {
-    await this.driver.wait(async () => !(await this.offers(words, within)), patienceMs, `“${words}” is still offered`, lookEveryMs)
+    await this.until(`return !(function () { ${finder} })(...arguments)`, ['press', words, within], `“${words}” is still offered`)
   }
 
   /** Whether something can be pressed right now. */

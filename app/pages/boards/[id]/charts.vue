@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PhPrinter } from '@phosphor-icons/vue'
+import { PhPrinter } from '~/kernel/signs/icons'
 import { useQuery } from '@pinia/colada'
 import { type PackageForm, type PinState, likelyForm, packageFormNames, packageForms } from '#core/continuity/pin-chart'
 import type { PartPins, ProbeSheet } from '#shared/chapters/continuity/index'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PhArrowRight, PhTag } from '@phosphor-icons/vue'
+import { PhArrowRight, PhTag } from '~/kernel/signs/icons'
 import { type Stage, stageNames, stages } from '#core/kernel/stages'
 import type { SheetHead } from '#shared/kernel/machine'
 import { fetchedFor, stageViews } from '~/chapters/stages'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PhDownloadSimple, PhPrinter } from '@phosphor-icons/vue'
+import { PhDownloadSimple, PhPrinter } from '~/kernel/signs/icons'
 import { photographUrl } from '#shared/chapters/look/index'
 import type { LetterView } from '#shared/chapters/stewardship/index'
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PhPrinter } from '@phosphor-icons/vue'
+import { PhPrinter } from '~/kernel/signs/icons'
 
 /** A probe sheet: one pair at a time, what the nets are by now, all checks for paper. */
 const route = useRoute()
