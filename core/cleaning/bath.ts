@@ -1,3 +1,4 @@
+import { significant } from '../kernel/figure'
 import { type Finding, commonPractice, finding } from '../kernel/finding'
 import { InputError } from '../kernel/input-error'
 
@@ -170,6 +171,6 @@ function shareOf(kind: StrengthKind, value: number, kgPerL: number): number {
   }
 }
 
-const number = (n: number) => String(Number(n.toPrecision(4)))
-const percent = (share: number) => `${Number((share * 100).toPrecision(3))} %`
-const litres = (l: number) => (l < 1 ? `${Math.round(l * 1000)} ml` : `${Number(l.toPrecision(3))} l`)
+const number = (n: number) => String(significant(n, 4))
+const percent = (share: number) => `${significant(share * 100)} %`
+const litres = (l: number) => (l < 1 ? `${Math.round(l * 1000)} ml` : `${significant(l)} l`)

@@ -1,3 +1,4 @@
+import { significant } from '../kernel/figure'
 import { type Finding, commonPractice, finding } from '../kernel/finding'
 import { InputError } from '../kernel/input-error'
 import type { Material } from './words'
@@ -53,8 +54,8 @@ export interface BookingResult {
 
 const coincide = (a: Booking, b: Booking) => a.from < b.until && a.until > b.from
 const heated = (thing: SharedThing) => thing.maxC !== null
-const litres = (l: number) => `${Number(l.toPrecision(3))} l`
-const degrees = (c: number) => `${Number(c.toPrecision(3))} °C`
+const litres = (l: number) => `${significant(l)} l`
+const degrees = (c: number) => `${significant(c)} °C`
 
 /**
  * Whether a job fits into a shared thing beside what it is booked for: in room at every moment, in warmth over all that lie in it together,

@@ -1,3 +1,4 @@
+import { significant } from '../kernel/figure'
 import { type Band, exponentialAlone, fitApproach, slopeOf } from '../kernel/approach'
 import { type Finding, commonPractice, finding } from '../kernel/finding'
 import { InputError } from '../kernel/input-error'
@@ -202,4 +203,4 @@ function firstBelow(value: (at: number) => number, amount: number): number {
   return high
 }
 const hoursInWords = (h: number) => (h < 36 ? `${Math.max(1, Math.round(h))} h` : `${Math.round(h / 24)} days`)
-const three = (n: number) => String(Number(n.toPrecision(3)))
+const three = (n: number) => String(significant(n))

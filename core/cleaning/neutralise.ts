@@ -1,3 +1,4 @@
+import { significant } from '../kernel/figure'
 import { type Finding, commonPractice, finding } from '../kernel/finding'
 import { InputError } from '../kernel/input-error'
 import { chemicals } from './chemicals'
@@ -337,4 +338,4 @@ const warnings: Record<Kind, Finding[]> = {
     ),
   ],
 }
-const round = (g: number) => Number(g.toPrecision(3))
+const round = (g: number) => significant(g)

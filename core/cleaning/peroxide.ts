@@ -1,3 +1,4 @@
+import { significant } from '../kernel/figure'
 import { type Finding, commonPractice, finding } from '../kernel/finding'
 import { InputError } from '../kernel/input-error'
 import { chemicals } from './chemicals'
@@ -195,4 +196,4 @@ function judge({ havePct, wantPct, input, leftPct }: Pick<PeroxideResult, 'haveP
         : []),
   ]
 }
-const short = (n: number) => String(Number(n.toPrecision(3)))
+const short = (n: number) => String(significant(n))

@@ -1,3 +1,5 @@
+import { significant } from '../kernel/figure'
+import { millisecondsInHour } from 'date-fns/constants'
 import { commonPractice, finding } from '../kernel/finding'
 import { discipline } from '../kernel/discipline'
 import { move } from '../kernel/move'
@@ -70,16 +72,15 @@ const cleaningUnknown: CleaningFacts = {
   relooks: [],
 }
 
-const hourMs = 3_600_000
 const longestHours = 20_000
 /** A series as the instrument takes it: hours since it was laid out. */
 export const judgeSeries = ({ startedAt, weighings, errorG, leftG }: Drying, now: string): DryingResult =>
   judgeDrying({
-    weighings: weighings.map(w => ({ atHours: Math.max(0, (Date.parse(w.at) - Date.parse(startedAt)) / hourMs), massG: w.massG })),
+    weighings: weighings.map(w => ({ atHours: Math.max(0, (Date.parse(w.at) - Date.parse(startedAt)) / millisecondsInHour), massG: w.massG })),
     errorG,
     leftG,
     // What was forgotten for years is judged as of the longest that can be judged, never refused.
-    nowHours: Math.min(longestHours, Math.max(0, (Date.parse([now, ...weighings.map(w => w.at)].sort().at(-1)!) - Date.parse(startedAt)) / hourMs)),
+    nowHours: Math.min(longestHours, Math.max(0, (Date.parse([now, ...weighings.map(w => w.at)].sort().at(-1)!) - Date.parse(startedAt)) / millisecondsInHour)),
   })
 
 /** @param now instant in UTC with milliseconds, as the waits have it */
@@ -110,14 +111,18 @@ export const cleaningFacts = (record: CleaningRecord, now: string): CleaningFact
         // Judged as of the last weighing, so that the instant does not run on with the clock.
         const at = d.weighings.at(-1)?.at ?? d.startedAt
         const { weighAgainAtHours, findings } = judgeSeries(d, at)
-        return { what: d.what, weighAt: new Date(Date.parse(d.startedAt) + weighAgainAtHours * hourMs).toISOString(), says: findings[0]?.says ?? '' }
+        return {
+          what: d.what,
+          weighAt: new Date(Date.parse(d.startedAt) + weighAgainAtHours * millisecondsInHour).toISOString(),
+          says: findings[0]?.says ?? '',
+        }
       }),
     unsealed: bareCoppers.filter(c => !c.sealedAt).map(c => c.where),
     countedOut: countedParts.filter(c => c.back === null).map(({ what, out: many }) => ({ what, out: many })),
     cleaningSteps: { open: open.length, done, next: open[0] ? { says: open[0].says, why: open[0].why } : null },
     whitenings: whitenings
       .filter(w => !w.endedAt && w.hoursSinceColour > 0)
-      .map(w => ({ name: w.name, why: `${Number(w.hoursSinceColour.toPrecision(2))} h of treatment since its last colour.` })),
+      .map(w => ({ name: w.name, why: `${significant(w.hoursSinceColour, 2)} h of treatment since its last colour.` })),
     relooks: whitenings.flatMap(w =>
       w.endedAt && w.relookOn ? [{ name: w.name, on: `${w.relookOn}T00:00:00.000Z`, over: `${w.relookOn}T00:00:00.000Z` <= now }] : [],
     ),

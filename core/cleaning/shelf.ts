@@ -1,3 +1,4 @@
+import { significant } from '../kernel/figure'
 import { type Finding, commonPractice, finding } from '../kernel/finding'
 import { InputError } from '../kernel/input-error'
 
@@ -16,7 +17,7 @@ export interface ShelfMaterial {
   useBy: string | null
 }
 
-export const amountWords = (amount: number, unit: ShelfUnit) => `${Number(amount.toPrecision(4))} ${shelfUnits[unit]}`
+export const amountWords = (amount: number, unit: ShelfUnit) => `${significant(amount, 4)} ${shelfUnits[unit]}`
 /** Whether it is to be bought. */
 export const runsLow = ({ amount, lowAt }: Pick<ShelfMaterial, 'amount' | 'lowAt'>): boolean => amount <= (lowAt ?? 0)
 
@@ -55,5 +56,5 @@ export function takeFrom(one: Pick<ShelfMaterial, 'name' | 'amount' | 'unit'>, t
       taken,
       `Used: the shelf has ${amountWords(one.amount, one.unit)} of ${one.name}. If there is more, change what stands on the shelf first.`,
     )
-  return Math.max(0, Number((one.amount - taken).toPrecision(12)))
+  return Math.max(0, significant(one.amount - taken, 12))
 }

@@ -1,3 +1,4 @@
+import { significant } from '../kernel/figure'
 import { cumulativeStdNormalProbability, median } from 'simple-statistics'
 import { type Approach, type Band, type Point, fitApproach } from '../kernel/approach'
 import { type Finding, commonPractice, finding } from '../kernel/finding'
@@ -424,5 +425,5 @@ function curveOf(fit: Approach, now: number): WhiteningResult['curve'] {
   const end = Math.max(now * 1.6, now + Math.min(fit.tau * 2, horizonHours), 8)
   return Array.from({ length: 41 }, (_, i) => ({ hours: (end * i) / 40, ...fit.valueAt((end * i) / 40) }))
 }
-const hours = (h: number) => (h < 1 ? `${Math.max(1, Math.round(h * 60))} min` : `${Number(h.toPrecision(2))} h`)
-const short = (n: number) => String(Number(n.toPrecision(2)))
+const hours = (h: number) => (h < 1 ? `${Math.max(1, Math.round(h * 60))} min` : `${significant(h, 2)} h`)
+const short = (n: number) => String(significant(n, 2))

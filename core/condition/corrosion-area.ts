@@ -1,3 +1,4 @@
+import { decimals } from '../kernel/figure'
 import { convertLrgbToRgb, convertRgbToLrgb } from 'culori/fn'
 import { type Finding, finding } from '../kernel/finding'
 import { InputError } from '../kernel/input-error'
@@ -407,8 +408,6 @@ function misreadsOf(touched: readonly Place[], corroded: Spots, sound: Spots): (
   }
 }
 
-const round1 = (value: number) => Number(value.toFixed(1))
-
 const worded: Record<keyof Terms, string> = {
   spread: 'single spots',
   play: 'the threshold',
@@ -436,11 +435,11 @@ function say({
 }): Finding[] {
   const telling = (Object.keys(terms) as (keyof Terms)[]).filter(t => terms[t] > 0.002).sort((a, b) => terms[b] - terms[a])
   const findings = [
-    finding('note', 'corrosion-area.measured', `${round1(areaPct)} % of what can be seen is corroded, give or take ${round1(errorPct)}.`, [
+    finding('note', 'corrosion-area.measured', `${decimals(areaPct, 1)} % of what can be seen is corroded, give or take ${decimals(errorPct, 1)}.`, [
       telling.length
         ? `The error comes from ${telling
             .slice(0, 3)
-            .map(t => `${worded[t]} (${round1(terms[t] * 100)})`)
+            .map(t => `${worded[t]} (${decimals(terms[t] * 100, 1)})`)
             .join(', ')}; it never claims better than ${leastErrorPct}.`
         : `Nothing in the picture speaks against it; it never claims better than ${leastErrorPct}.`,
     ]),
@@ -450,7 +449,7 @@ function say({
       finding(
         unseenPct > 5 ? 'care' : 'note',
         'corrosion-area.glare',
-        `${round1(unseenPct)} % of the area is burnt out by a lamp, and not counted.`,
+        `${decimals(unseenPct, 1)} % of the area is burnt out by a lamp, and not counted.`,
         'Turn the lamp or the board, or photograph it through a diffuser.',
       ),
     )
@@ -459,7 +458,7 @@ function say({
       finding(
         unlikePct > 10 ? 'care' : 'note',
         'corrosion-area.unlike',
-        `${round1(unlikePct)} % of the area looks like none of the spots, and is not counted.`,
+        `${decimals(unlikePct, 1)} % of the area looks like none of the spots, and is not counted.`,
         'Labels, metal, specks, shadows? Touch some of it as corroded or sound, or draw the outline closer.',
       ),
     )

@@ -1,3 +1,4 @@
+import { decimals, significant } from '../kernel/figure'
 import { type Finding, finding } from '../kernel/finding'
 
 export interface Visit {
@@ -18,8 +19,6 @@ export interface Growth {
   grows: boolean
   findings: Finding[]
 }
-
-const round1 = (value: number) => Number(value.toFixed(1))
 
 /** Outlines that differ by more than this factor do not show the same surface; common practice, no source. */
 const sameOutline = 1.25
@@ -70,9 +69,9 @@ export function compareVisits(before: Visit, after: Visit): Growth {
   const changePct = after.areaPct - before.areaPct
   const changeMm2 = before.areaMm2 === null || after.areaMm2 === null ? null : after.areaMm2 - before.areaMm2
   const { change, error, unit } = changeOf(before, after)
-  const figure = (n: number) => (unit === 'mm²' ? String(Number(n.toPrecision(3))) : String(round1(n)))
+  const figure = (n: number) => (unit === 'mm²' ? String(significant(n)) : String(decimals(n, 1)))
   const facts = [
-    `${round1(before.areaPct)} % on ${before.at.slice(0, 10)}, ${round1(after.areaPct)} % on ${after.at.slice(0, 10)}${changeMm2 === null ? '' : `; ${figure(changeMm2)} mm²`}.`,
+    `${decimals(before.areaPct, 1)} % on ${before.at.slice(0, 10)}, ${decimals(after.areaPct, 1)} % on ${after.at.slice(0, 10)}${changeMm2 === null ? '' : `; ${figure(changeMm2)} mm²`}.`,
     `The two measurements together are good to ${figure(error)} ${unit}, with what their outlines and scales may be off.`,
   ]
   const says = `${figure(Math.abs(change))} ${unit} ${change < 0 ? 'less' : 'more'}`

@@ -1,3 +1,4 @@
+import { significant } from '../kernel/figure'
 import { type Finding, finding } from '../kernel/finding'
 import { InputError } from '../kernel/input-error'
 
@@ -62,7 +63,7 @@ export function rateCorrosion({ areasPct, steel = false }: CorrosionRatingInput)
   const rating = ratingBands.find(band => within(band.upToPct))?.rating ?? 0
   const rustDegree = steel ? (rustBands.find(band => within(band.upToPct))?.degree ?? 5) : null
   const exactRating = areaPct > 0 ? 3 * (2 - Math.log10(areaPct)) : null
-  const covers = `${Number(areaPct.toPrecision(3))} % of the surface is corroded.`
+  const covers = `${significant(areaPct)} % of the surface is corroded.`
   const findings = [
     rating === 10
       ? finding('fine', 'corrosion.none', 'No corrosion: rating 10.', covers, 'ISO 10289, from memory')
@@ -114,7 +115,7 @@ export function rateMeasured({ areaPct, errorPct, steel = false }: { areaPct: nu
         worst.rating <= 3 ? 'stop' : worst.rating <= 6 ? 'care' : 'note',
         'corrosion.no-rating',
         `Between rating ${worst.rating} and ${best.rating} of 10: its error covers several, so none is given.`,
-        [`${Number(areaPct.toPrecision(3))} % ± ${errorPct.toFixed(1)} of the surface is corroded.`, 'A closer photograph in even light narrows it.'],
+        [`${significant(areaPct)} % ± ${errorPct.toFixed(1)} of the surface is corroded.`, 'A closer photograph in even light narrows it.'],
         'ISO 10289, from memory',
       ),
     ],

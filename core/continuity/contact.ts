@@ -1,3 +1,4 @@
+import { significant } from '../kernel/figure'
 import { type Finding, commonPractice, finding } from '../kernel/finding'
 
 /** What a probe between two pins says. */
@@ -95,5 +96,4 @@ function kindOf(ohm: number | null, expectOhm: number): Exclude<Contact, 'wobbli
   return ohm <= upTo ? 'joined' : 'high'
 }
 const apartOf = (ohm: number | null): Exclude<Contact, 'wobbling'> => (ohm === null || ohm > throughPartsOhm ? 'open' : ohm <= shortOhm ? 'joined' : 'high')
-const words = (ohm: number) =>
-  ohm >= 1e6 ? `${Number((ohm / 1e6).toPrecision(3))} MΩ` : ohm >= 1e3 ? `${Number((ohm / 1e3).toPrecision(3))} kΩ` : `${Number(ohm.toPrecision(3))} Ω`
+const words = (ohm: number) => (ohm >= 1e6 ? `${significant(ohm / 1e6)} MΩ` : ohm >= 1e3 ? `${significant(ohm / 1e3)} kΩ` : `${significant(ohm)} Ω`)

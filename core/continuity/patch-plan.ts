@@ -1,3 +1,4 @@
+import { significant } from '../kernel/figure'
 import { type Finding, commonPractice, finding } from '../kernel/finding'
 import { InputError } from '../kernel/input-error'
 import { type Wire, freeWireRatingA, wireFor, wireOf } from '../power/wire'
@@ -180,7 +181,7 @@ function check(pieces: PatchPlanInput['pieces'], keepOuts: readonly KeepOut[], v
   if (!(currentA > 0 && currentA <= 20)) throw new InputError('currentA', currentA, 'Current: more than 0 and up to 20 A, please.')
 }
 
-const inWords = (n: number) => String(Number(n.toPrecision(2)))
+const inWords = (n: number) => String(significant(n, 2))
 
 function cheapest(as: readonly Landing[], bs: readonly Landing[], roads: Roads): { a: Landing; b: Landing; cost: number } {
   let best = { a: as[0]!, b: bs[0]!, cost: Infinity }

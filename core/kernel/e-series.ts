@@ -1,3 +1,4 @@
+import { significant } from './figure'
 /** Preferred values of one decade, 5 % components. Source: IEC 60063, series E24. */
 export const e24 = [1.0, 1.1, 1.2, 1.3, 1.5, 1.6, 1.8, 2.0, 2.2, 2.4, 2.7, 3.0, 3.3, 3.6, 3.9, 4.3, 4.7, 5.1, 5.6, 6.2, 6.8, 7.5, 8.2, 9.1] as const
 
@@ -6,5 +7,5 @@ export function e24AtLeast(value: number): number {
   const decade = 10 ** Math.floor(Math.log10(value) + 1e-9)
   // What is a preferred value but for rounding counts as one.
   const step = e24.find(v => v * decade >= value * (1 - 1e-9)) ?? 10
-  return Number((step * decade).toPrecision(3))
+  return significant(step * decade)
 }

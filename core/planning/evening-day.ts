@@ -1,12 +1,12 @@
+import { millisecondsInHour } from 'date-fns/constants'
 import { TZDate } from '@date-fns/tz'
 import { addDays, formatISO, parseISO } from 'date-fns'
 
 /** An evening that goes on past midnight is still the same evening; it is over by then. */
 const overAtHour = 4
-const hourMs = 60 * 60 * 1000
 
 /** The day that an evening belongs to, as an ISO date on the clocks of the collection. @param now instant in UTC */
-export const eveningDay = (now: string, zone: string): string => new TZDate(Date.parse(now) - overAtHour * hourMs, zone).toISOString().slice(0, 10)
+export const eveningDay = (now: string, zone: string): string => new TZDate(Date.parse(now) - overAtHour * millisecondsInHour, zone).toISOString().slice(0, 10)
 
 /** When the evening of a day begins and is over, as instants in UTC: from four in the morning to four in the morning. */
 export function eveningSpan(day: string, zone: string): { from: string; to: string } {

@@ -1,3 +1,4 @@
+import { decimals } from '../kernel/figure'
 import { type Finding, commonPractice, finding, mostPressingFirst } from '../kernel/finding'
 import { InputError } from '../kernel/input-error'
 
@@ -118,7 +119,7 @@ export function judgeBattery({ battery, school, yearNow }: BatteryInput): Batter
   if (battery.fitted && hasLeaked(battery.state) && !(foundStates as readonly BatteryState[]).includes(battery.state))
     throw new InputError('fitted', true, 'It is still in: take it out before what it left is cleaned.')
   const kind = chemistries[battery.chemistry]
-  const nominalV = kind.cellV === null ? null : Number((kind.cellV * cells).toFixed(2))
+  const nominalV = kind.cellV === null ? null : decimals(kind.cellV * cells, 2)
   const misfit = wrongCell(battery)
   const circuit = ofTheCircuit(battery)
   const fact =
@@ -165,7 +166,7 @@ function ofItsVoltage({ chemistry, cells = 1, voltageV, diode }: Fitted, nominal
     return [finding('care', 'battery.voltage-unknown', 'What the replacement gives is not known.', 'Measure it before it is attached.', commonPractice)]
   if (nominalV === null) return []
   const gives = full - (diode ? diodeDropV[0] : 0)
-  const says = `${Number(gives.toFixed(2))} V${diode ? ' behind the diode' : ''}, where the old one gave ${nominalV} V.`
+  const says = `${decimals(gives, 2)} V${diode ? ' behind the diode' : ''}, where the old one gave ${nominalV} V.`
   if (gives > nominalV * voltageShare.high)
     return [
       finding('stop', 'battery.voltage-high', `The replacement gives too much: ${says}`, 'The clock chip gets more than it was made for.', commonPractice),

@@ -1,3 +1,4 @@
+import { significant } from '../kernel/figure'
 import { e24AtLeast } from '../kernel/e-series'
 import { type Finding, commonPractice, finding } from '../kernel/finding'
 import { InputError } from '../kernel/input-error'
@@ -142,7 +143,7 @@ function proposedOhm(capacitors: Capacitor[], safeVoltageV: number): number {
   return e24AtLeast(Math.max(noSpark, Math.min(quick, 100_000)))
 }
 
-const s = (seconds: number) => `${Number(seconds.toPrecision(3))} s`
+const s = (seconds: number) => `${significant(seconds)} s`
 
 /** What one of them is to whoever reaches in. */
 function judgeOne(f: Discharged, { voltageV, bleederOhm }: Capacitor, safeVoltageV: number): Finding[] {
@@ -164,7 +165,7 @@ function judgeOne(f: Discharged, { voltageV, bleederOhm }: Capacitor, safeVoltag
             'stop',
             'discharge.energy',
             `${f.name}: never short it with a screwdriver.`,
-            `${Number(f.energyJ.toPrecision(3))} J; ${hazardousEnergyJ} J melt and throw metal.`,
+            `${significant(f.energyJ)} J; ${hazardousEnergyJ} J melt and throw metal.`,
             'IEC 60950-1, from memory',
           ),
         ]
@@ -190,7 +191,7 @@ function judgeOne(f: Discharged, { voltageV, bleederOhm }: Capacitor, safeVoltag
             'care',
             'discharge.spark',
             `${f.name}: the tool sparks.`,
-            `${Number(f.peakCurrentA.toPrecision(3))} A at the first touch. A larger resistor does it quietly.`,
+            `${significant(f.peakCurrentA)} A at the first touch. A larger resistor does it quietly.`,
             commonPractice,
           ),
         ]
@@ -226,7 +227,7 @@ const judgeTool = ({ ohm, resistorPowerW, resistorVoltageV, resistorsInSeries, h
         finding(
           'stop',
           'discharge.voltage',
-          `One resistor does not bear ${Number(resistorVoltageV.toPrecision(3))} V across it.`,
+          `One resistor does not bear ${significant(resistorVoltageV)} V across it.`,
           `Take ${resistorsInSeries} of ${e24AtLeast(ohm / resistorsInSeries)} Ω in a row, insulated, or a tool made for that voltage.`,
           'resistor data sheets, from memory',
         ),
@@ -244,7 +245,7 @@ function judge(capacitors: Capacitor[], found: Discharged[], tool: ToolUsed): Fi
           finding(
             'care',
             'discharge.energy-together',
-            `Joined, they would hold ${Number(totalEnergyJ.toPrecision(3))} J.`,
+            `Joined, they would hold ${significant(totalEnergyJ)} J.`,
             `${hazardousEnergyJ} J melt and throw metal. Find out whether they hang on one rail, and say so here.`,
             'IEC 60950-1, from memory',
           ),
@@ -256,7 +257,7 @@ function judge(capacitors: Capacitor[], found: Discharged[], tool: ToolUsed): Fi
             'care',
             'discharge.heat',
             'One after the other they make the resistor hot.',
-            `${Number(totalEnergyJ.toPrecision(3))} J in ${resistorPowerW} W: let it cool between two, or take a larger one.`,
+            `${significant(totalEnergyJ)} J in ${resistorPowerW} W: let it cool between two, or take a larger one.`,
             commonPractice,
           ),
         ]

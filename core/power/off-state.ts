@@ -1,3 +1,4 @@
+import { significant } from '../kernel/figure'
 import { type Finding, commonPractice, finding } from '../kernel/finding'
 import { InputError } from '../kernel/input-error'
 
@@ -97,7 +98,7 @@ export function judgeOffState({ railV, loadAttached, ohm, reversedOhm, rising, l
 }
 
 function judge(input: OffStateInput, verdict: OffVerdict, least: number | null, shortOhm: number, suspectOhm: number): Finding[] {
-  const read = least === null ? 'It reads open.' : `${Number(least.toPrecision(3))} Ω, without the leads.`
+  const read = least === null ? 'It reads open.' : `${significant(least)} Ω, without the leads.`
   const once =
     input.reversedOhm === undefined
       ? [finding('note', 'off-state.one-way', 'Measured one way round only.', 'Chips read differently the other way; a short does not.', commonPractice)]
@@ -111,7 +112,7 @@ function judge(input: OffStateInput, verdict: OffVerdict, least: number | null, 
           'The rail is shorted to ground. Do not power it.',
           [
             read,
-            `Below ${Number(shortOhm.toPrecision(2))} Ω.`,
+            `Below ${significant(shortOhm, 2)} Ω.`,
             input.loadAttached ? 'Unplug the load and measure again: drives short too.' : 'Pull cards one by one, then look for tantalum beads and chips.',
           ],
           commonPractice,
@@ -126,7 +127,7 @@ function judge(input: OffStateInput, verdict: OffVerdict, least: number | null, 
           'Low for this rail. Find out why before the first start.',
           [
             read,
-            `${input.currentA === undefined ? `With ${input.loadAttached ? 'a load' : 'no load'} attached` : `By the ${input.currentA} A that it draws`} it should read ${Number(suspectOhm.toPrecision(3))} Ω or more.`,
+            `${input.currentA === undefined ? `With ${input.loadAttached ? 'a load' : 'no load'} attached` : `By the ${input.currentA} A that it draws`} it should read ${significant(suspectOhm)} Ω or more.`,
             input.loadAttached ? 'Measure again with the load unplugged.' : 'Compare with a sister, or the same rail on another card.',
           ],
           commonPractice,

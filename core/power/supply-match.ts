@@ -1,3 +1,4 @@
+import { decimals } from '../kernel/figure'
 import { type Finding, commonPractice, finding, mostPressingFirst } from '../kernel/finding'
 import { InputError } from '../kernel/input-error'
 
@@ -84,7 +85,7 @@ const mostUnloadedInside = 1.8
 
 const fits = (a: Plug, b: Plug) =>
   (['outerMm', 'innerMm'] as const).every(size => a[size] === undefined || b[size] === undefined || Math.abs(a[size] - b[size]) <= plugSlackMm)
-const v = (volts: number) => `${Number(volts.toFixed(2))} V`
+const v = (volts: number) => `${decimals(volts, 2)} V`
 
 /**
  * Whether a supply suits a machine, and how to set a bench supply in its place.
@@ -116,7 +117,7 @@ export function matchSupply({ needs, supply, neighbours = [] }: SupplyMatchInput
     findings,
   }
 }
-const round2 = (value: number) => Math.max(0.05, Number(value.toFixed(2)))
+const round2 = (value: number) => Math.max(0.05, decimals(value, 2))
 
 function judgeKind(needs: Inlet, supply: Supply): Finding[] {
   if (!supply.kind)

@@ -1,3 +1,4 @@
+import { significant } from '../kernel/figure'
 import { type Finding, commonPractice, finding, mostPressingFirst } from '../kernel/finding'
 import { InputError } from '../kernel/input-error'
 import { type Wire, copperOhmMm2PerM, copperPerK, wireWith } from './wire'
@@ -110,13 +111,11 @@ function judgeHeat(hotC: number, currentA: number | undefined): Finding[] {
       : []
 }
 
-const three = (value: number) => Number(value.toPrecision(3))
-
 function judge(
   r: Omit<TraceResult, 'findings'>,
   { side, allowedK, currentA, widthMm }: { side: TraceSide; allowedK: number; currentA?: number; widthMm: number },
 ): Finding[] {
-  const carries = `${three(r.currentAtRiseA)} A warm it by ${allowedK} K on an ${side} layer.`
+  const carries = `${significant(r.currentAtRiseA)} A warm it by ${allowedK} K on an ${side} layer.`
   const beyond = (r.riseK ?? allowedK) > chart.riseK[1] || (r.riseK ?? allowedK) < chart.riseK[0] || (currentA ?? 0) > chart.currentA || widthMm > chart.widthMm
   return [
     ...(r.riseK === null
@@ -136,19 +135,19 @@ function judge(
               finding(
                 'care',
                 'trace.warm',
-                `${currentA} A warm it by ${three(r.riseK)} K.`,
-                [`${carries} Copper lifts from old board before it melts.`, `${three(r.widthForCurrentMm!)} mm of width would do.`],
+                `${currentA} A warm it by ${significant(r.riseK)} K.`,
+                [`${carries} Copper lifts from old board before it melts.`, `${significant(r.widthForCurrentMm!)} mm of width would do.`],
                 ipc,
               ),
             ]
-          : [finding('fine', 'trace.bears', `It bears ${currentA} A: ${three(r.riseK)} K warmer than the air.`, carries, ipc)]),
+          : [finding('fine', 'trace.bears', `It bears ${currentA} A: ${significant(r.riseK)} K warmer than the air.`, carries, ipc)]),
     ...(beyond
       ? [
           finding(
             'care',
             'trace.chart',
             'This lies outside the charts behind the formula.',
-            `They reach from ${chart.riseK[0]} to ${chart.riseK[1]} K, to ${chart.currentA} A and ${three(chart.widthMm)} mm. Take it for an order of magnitude.`,
+            `They reach from ${chart.riseK[0]} to ${chart.riseK[1]} K, to ${chart.currentA} A and ${significant(chart.widthMm)} mm. Take it for an order of magnitude.`,
             ipc,
           ),
         ]
@@ -158,7 +157,7 @@ function judge(
           finding(
             'care',
             'trace.drop',
-            `It loses ${three(r.dropV * 1000)} mV.`,
+            `It loses ${significant(r.dropV * 1000)} mV.`,
             'On a 5 V rail, 50 mV are a fifth of what the tolerance leaves.',
             commonPractice,
           ),
@@ -167,9 +166,9 @@ function judge(
     finding(
       'note',
       'trace.fusing',
-      `It melts at about ${three(r.fusing.onderdonkA)} A in ${r.fusing.shortSeconds} s.`,
+      `It melts at about ${significant(r.fusing.onderdonkA)} A in ${r.fusing.shortSeconds} s.`,
       [
-        `A wire of the same copper in free air: about ${three(r.fusing.preeceA)} A for good.`,
+        `A wire of the same copper in free air: about ${significant(r.fusing.preeceA)} A for good.`,
         'Estimates: the first knows no cooling, the second no board. A trace that burnt says more than either: which rail was overloaded.',
       ],
       'Onderdonk; Preece; from memory',
@@ -178,10 +177,16 @@ function judge(
       ? finding(
           'note',
           'trace.wire',
-          `AWG ${r.wire.awg}, ${three(r.wire.diameterMm)} mm, has as much copper.`,
-          `${three(r.wire.areaMm2)} mm² against ${three(r.areaMm2)} mm².`,
+          `AWG ${r.wire.awg}, ${significant(r.wire.diameterMm)} mm, has as much copper.`,
+          `${significant(r.wire.areaMm2)} mm² against ${significant(r.areaMm2)} mm².`,
           'ASTM B258',
         )
-      : finding('note', 'trace.no-wire', 'No single wire up to AWG 10 has as much copper.', `${three(r.areaMm2)} mm². Take several side by side.`, 'ASTM B258'),
+      : finding(
+          'note',
+          'trace.no-wire',
+          'No single wire up to AWG 10 has as much copper.',
+          `${significant(r.areaMm2)} mm². Take several side by side.`,
+          'ASTM B258',
+        ),
   ]
 }

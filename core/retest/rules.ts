@@ -1,3 +1,4 @@
+import { millisecondsInDay } from 'date-fns/constants'
 import { type CleaningFacts, cleaning } from '../cleaning/rules'
 import { type DiagnosisFacts, diagnosis } from '../diagnosis/rules'
 import { type OpeningFacts, opening } from '../opening/rules'
@@ -66,7 +67,7 @@ interface Around {
 }
 type Known = SafetyFacts & PowerFactsKnown & DiagnosisFacts & CleaningFacts & OpeningFacts
 
-const monthMs = (365.25 / 12) * 24 * 3_600_000
+const monthMs = (365.25 / 12) * millisecondsInDay
 
 function buildUpFacts(buildUp: RetestRecord['buildUp']): RetestFacts['buildUp'] {
   if (!buildUp) return null

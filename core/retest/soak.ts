@@ -1,3 +1,4 @@
+import { significant } from '../kernel/figure'
 import { betaQuantile, lnBeta } from '../kernel/beta'
 import { type Finding, commonPractice, finding } from '../kernel/finding'
 import { InputError } from '../kernel/input-error'
@@ -194,7 +195,7 @@ function findingsOf(
     confidence,
   }: Pick<SoakResult, 'failureRate' | 'wantedPasses' | 'leftPasses' | 'verdict'> & { confidence: number },
 ): Finding[] {
-  const sure = `${Number((confidence * 100).toPrecision(4))} %`
+  const sure = `${significant(confidence * 100, 4)} %`
   const often = `once in ${Math.round(1 / failureRate)} passes`
   const findings: Finding[] = []
   if (verdict === 'not-cured')

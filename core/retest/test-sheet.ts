@@ -1,3 +1,4 @@
+import { millisecondsInHour } from 'date-fns/constants'
 import { type AssemblyRole, type NamedPart, roleOf } from '../condition/assembly-roles'
 import { type Finding, commonPractice, finding } from '../kernel/finding'
 import { InputError } from '../kernel/input-error'
@@ -87,8 +88,6 @@ export interface LineState {
 export const judgeFigure = ({ kind, from, to }: TestLine, value: number | null): 'passed' | 'failed' | null =>
   kind !== 'figure' || value === null ? null : (from === null || value >= from) && (to === null || value <= to) ? 'passed' : 'failed'
 
-const hourMs = 3_600_000
-
 const waitOf = 'Test sheet: '
 /** The wait that a line which is left alone stands under, so that the run and the shelf show it. */
 export const testWait = (line: Pick<TestLine, 'says'>): string => `${waitOf}${line.says}`
@@ -99,7 +98,7 @@ export function lineStates(lines: readonly TestLine[], seen: readonly LineSeen[]
     const looks = seen.filter(s => s.line === i)
     const last = looks.at(-1)
     const values = looks.flatMap(s => (s.value === null ? [] : [{ value: s.value, at: s.at }]))
-    const until = line.hours !== null && last?.outcome === 'left-alone' ? new Date(Date.parse(last.at) + line.hours * hourMs).toISOString() : null
+    const until = line.hours !== null && last?.outcome === 'left-alone' ? new Date(Date.parse(last.at) + line.hours * millisecondsInHour).toISOString() : null
     return { state: !last ? 'open' : last.outcome === 'left-alone' ? 'waiting' : last.outcome, until, values }
   })
 }

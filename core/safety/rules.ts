@@ -1,3 +1,4 @@
+import { millisecondsInDay } from 'date-fns/constants'
 import type { ConditionRecord } from '../condition/rules'
 import { damagesNamed } from '../condition/rules'
 import type { DiagnosisRecord } from '../diagnosis/rules'
@@ -69,9 +70,8 @@ export interface SafetyFacts {
   whole: boolean
 }
 
-const dayMs = 24 * 60 * 60 * 1000
 /** Whole days between two instants. */
-export const daysBetween = (from: string, to: string) => Math.floor((Date.parse(to) - Date.parse(from)) / dayMs)
+export const daysBetween = (from: string, to: string) => Math.floor((Date.parse(to) - Date.parse(from)) / millisecondsInDay)
 
 /** The register of hazards: what its records point to, and what somebody found out. */
 const registerOf = (record: SafetyRecord & FaultWords, facts: PowerFacts, answeredAt: SafetyRecord['answeredAt']): Hazard[] =>
@@ -274,6 +274,6 @@ export const safety = discipline({
   due: m => {
     if (!m.harm.rank) return []
     const steps = Math.floor(daysBetween(m.bookedInAt, m.now) / daysPerPoint) + 1
-    return [new Date(Date.parse(m.bookedInAt) + steps * daysPerPoint * dayMs).toISOString()]
+    return [new Date(Date.parse(m.bookedInAt) + steps * daysPerPoint * millisecondsInDay).toISOString()]
   },
 })

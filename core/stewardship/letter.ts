@@ -1,3 +1,4 @@
+import { decimals } from '../kernel/figure'
 import { money } from './consent'
 
 /** What a letter to the owner of a machine tells, gathered by whoever keeps it. */
@@ -109,7 +110,7 @@ export function closingLetter(about: ClosingInput): Letter {
       {
         title: 'What it took',
         lines: [
-          `About ${Number(about.hoursWorked.toFixed(1))} hours of volunteers’ work that were noted, at no charge.`,
+          `About ${decimals(about.hoursWorked, 1)} hours of volunteers’ work that were noted, at no charge.`,
           `${money(about.spent, currency)} for parts${agreedUpTo === null ? '' : `; you had agreed to ${money(agreedUpTo, currency)}`}.`,
         ],
       },

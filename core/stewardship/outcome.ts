@@ -1,3 +1,4 @@
+import { decimals } from '../kernel/figure'
 import { type Finding, commonPractice, finding } from '../kernel/finding'
 import { money } from './consent'
 
@@ -36,7 +37,7 @@ export function judgeOutcome({ hours, money: cost, faults }: OutcomeInput): Find
         finding('fine', `${code}.held`, `${what}: ${show(is)} of ${range} estimated.`, is < low ? 'It took less than was thought.' : 'The estimate held.'),
       )
   }
-  compare('Hours that were noted', 'outcome.hours', hours.worked, hours.low, hours.high, n => `${Number(n.toFixed(1))} h`)
+  compare('Hours that were noted', 'outcome.hours', hours.worked, hours.low, hours.high, n => `${decimals(n, 1)} h`)
   compare('Money', 'outcome.money', cost.spent, cost.low, cost.high, n => money(n, cost.currency))
   if (faults.open)
     findings.push(

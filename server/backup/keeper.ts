@@ -1,3 +1,4 @@
+import { millisecondsInHour } from 'date-fns/constants'
 import { Worker } from 'node:worker_threads'
 import type { BackupsView } from '#shared/chapters/practice/index'
 import type { BackupOrder, BackupProgress } from './make'
@@ -47,7 +48,7 @@ export class BackupKeeper {
   /** Makes one if it is time; after trouble the next try is an hour later. */
   async look(): Promise<void> {
     const now = this.now()
-    const lately = this.trouble && now.getTime() - Date.parse(this.trouble.at) < 3_600_000
+    const lately = this.trouble && now.getTime() - Date.parse(this.trouble.at) < millisecondsInHour
     if (!lately && backupDue(this.schedule, this.lastMade(), now)) await this.make()
   }
 

@@ -1,8 +1,7 @@
 import { z } from 'zod'
 
 type Fields = Readonly<Record<string, z.ZodType>>
-/** What is stored of a field: what comes out once it was read. */
-type Stored<F extends Fields> = { [K in keyof F]: z.output<F[K]> }
+/** What is stored of a field is what comes out once it was read. */
 type Seen<F extends Fields> = { [K in keyof F]: z.ZodType<z.output<F[K]>> }
 
 /** What a stored value of a field looks like: its kind, without the limits that hold for typing, so that what was written before them still reads. */
@@ -46,6 +45,6 @@ export function row<F extends Fields>(typed: F, since: { [K in keyof F]?: z.outp
     /** For what an entry in the history says of it. */
     said: Object.fromEntries(names.map(name => [name, name in since ? shape[name]!.default(since[name] as never) : shape[name]])) as unknown as Seen<F>,
     /** Of a stored row, these fields alone: what a page may see, what two versions are compared by. */
-    of: <R extends Stored<F>>(row: R): Stored<F> => Object.fromEntries(names.map(name => [name, row[name]])) as unknown as Stored<F>,
+    of: <R extends Record<keyof F, unknown>>(row: R) => Object.fromEntries(names.map(name => [name, row[name]])) as unknown as Pick<R, keyof F>,
   }
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { millisecondsInHour } from 'date-fns/constants'
 import { dryingWords } from '#core/cleaning/drying'
 import { decidingLevel } from '#core/kernel/finding'
 import type { SheetOf } from '#shared/chapters/index'
@@ -15,7 +16,7 @@ const result = computed(() =>
   (running.value[0] ?? ended.value.at(-1)) ? all.value.map(d => `${d.what}: ${dryingWords[d.state].toLowerCase()}`).join('; ') : 'Nothing is laid out',
 )
 type Drying = (typeof all.value)[number]
-const pointsOf = (d: Drying) => d.weighings.map((w): [number, number] => [(Date.parse(w.at) - Date.parse(d.startedAt)) / 3_600_000, w.massG])
+const pointsOf = (d: Drying) => d.weighings.map((w): [number, number] => [(Date.parse(w.at) - Date.parse(d.startedAt)) / millisecondsInHour, w.massG])
 </script>
 
 <template>

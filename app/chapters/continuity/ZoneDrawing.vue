@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { decimals } from '#core/kernel/figure'
 import { useQuery } from '@pinia/colada'
 import type { BoardPlaces } from '#shared/chapters/continuity/index'
 
@@ -21,7 +22,7 @@ const dot = computed(() => (frame.value ? Math.max(frame.value.width, frame.valu
 function pressed(event: MouseEvent) {
   const svg = event.currentTarget as SVGSVGElement
   const at = new DOMPoint(event.clientX, event.clientY).matrixTransform(svg.getScreenCTM()!.inverse())
-  emit('corner', Number(at.x.toFixed(1)), Number(at.y.toFixed(1)))
+  emit('corner', decimals(at.x, 1), decimals(at.y, 1))
 }
 </script>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { significant } from '#core/kernel/figure'
 import type { CorrosionArea } from '#core/condition/corrosion-area'
 import { compareVisits } from '#core/condition/corrosion-growth'
 import { measureMark, shareOfPicture } from '#core/condition/marks'
@@ -57,7 +58,7 @@ function repeat(c: CorrosionView) {
         </p>
         <p class="hint">
           {{ c.rating === null ? 'No rating: its error covers several' : `Rating ${c.rating} of 10` }}{{ c.rustDegree === null ? '' : `, Ri ${c.rustDegree}`
-          }}{{ c.areaMm2 === null ? '' : `, ${Number(c.areaMm2.toPrecision(3))} mm²` }} · {{ c.by }}, {{ times.day(c.at) }}
+          }}{{ c.areaMm2 === null ? '' : `, ${significant(c.areaMm2)} mm²` }} · {{ c.by }}, {{ times.day(c.at) }}
         </p>
         <FindingList v-if="before(c)" :findings="compareVisits(visit(before(c)!), visit(c)).findings" />
         <button type="button" class="button button-quiet justify-self-start" @click="repeat(c)">

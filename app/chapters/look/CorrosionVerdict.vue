@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { significant } from '#core/kernel/figure'
 import type { CorrosionArea } from '#core/condition/corrosion-area'
 import { rateMeasured } from '#core/condition/corrosion-rating'
 
@@ -20,7 +21,7 @@ const rated = computed(() => rateMeasured({ ...props.area, steel: props.steel })
     </div>
     <div v-if="areaMm2 != null">
       <dt class="hint">Area</dt>
-      <dd class="reading">{{ Number(areaMm2.toPrecision(3)) }} mm²</dd>
+      <dd class="reading">{{ significant(areaMm2) }} mm²</dd>
     </div>
     <div v-if="rated.rustDegree !== null">
       <dt class="hint">ISO 4628-3</dt>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { decimals } from '#core/kernel/figure'
 import type Konva from 'konva'
 import { Circle, Group, Image as KonvaImage, Layer, Line, Path, Stage, useImage } from 'vue-konva'
 import { PhArrowsOut, PhMagnifyingGlassMinus, PhMagnifyingGlassPlus } from '~/kernel/signs/icons'
@@ -63,7 +64,7 @@ const onScreen = (px: number) => px / view.value.zoom
 const cross = ref<Point>([0.5, 0.5])
 const crossShown = ref(false)
 function place(at: Point) {
-  if (at.every(share => share >= 0 && share <= 1)) emit('point', [Number(at[0].toFixed(5)), Number(at[1].toFixed(5))])
+  if (at.every(share => share >= 0 && share <= 1)) emit('point', [decimals(at[0], 5), decimals(at[1], 5)])
 }
 type StageEvent = Konva.KonvaEventObject<MouseEvent | TouchEvent>
 const pointer = (event: StageEvent) => event.target.getStage()?.getPointerPosition() ?? { x: 0, y: 0 }

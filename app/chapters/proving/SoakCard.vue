@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { significant } from '#core/kernel/figure'
 import { useEventListener } from '@vueuse/core'
 import { planSoak } from '#core/retest/soak'
 import type { SheetOf } from '#shared/chapters/index'
@@ -15,7 +16,7 @@ const levels = { 'cured': 'fine', 'not-cured': 'stop', 'go-on': 'note' } as cons
 const result = computed(() => soaks.value.map(s => `${s.what}: ${words[s.result.verdict]}`).join('; ') || 'None begun')
 const long = (seconds: number) =>
   seconds < 120 ? `${Math.round(seconds)} s` : seconds < 7200 ? `${Math.round(seconds / 60)} min` : `${(seconds / 3600).toFixed(1)} h`
-const percent = (rate: number) => `${Number((rate * 100).toPrecision(3))} %`
+const percent = (rate: number) => `${significant(rate * 100)} %`
 const ending = ref<number>()
 /** The tally by keys, while somebody sits beside it: space for a pass, f for a failure. */
 const byKeys = ref<number>()

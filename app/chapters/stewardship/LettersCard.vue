@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { millisecondsInDay } from 'date-fns/constants'
 import type { SheetOf } from '#shared/chapters/index'
 
 /** Letters to the owner: findings, estimate, and the questions that only they can answer. */
@@ -7,8 +8,7 @@ const session = useSession()
 const times = useTimes()
 const clock = useClock()
 const id = useId()
-const day = 24 * 60 * 60 * 1000
-const answerDay = ref(times.localOf(new Date(clock.now.getTime() + 21 * day)))
+const answerDay = ref(times.localOf(new Date(clock.now.getTime() + 21 * millisecondsInDay)))
 const answerBy = computed(() => times.instantOf(answerDay.value) ?? '')
 /** What was refused elsewhere until its owner has agreed. */
 const route = useRoute()

@@ -1,12 +1,12 @@
 <script setup lang="ts">
+import { millisecondsInHour } from 'date-fns/constants'
 /** Starts a wait until a time of the collection's clock. */
 const props = defineProps<{ tag: string }>()
 defineEmits<{ done: [] }>()
 const times = useTimes()
 const clock = useClock()
 const id = useId()
-const hour = 60 * 60 * 1000
-const inHours = (hours: number) => times.localOf(new Date(clock.now.getTime() + hours * hour))
+const inHours = (hours: number) => times.localOf(new Date(clock.now.getTime() + hours * millisecondsInHour))
 const local = ref(inHours(8))
 const until = computed(() => times.instantOf(local.value) ?? '')
 const offers = [

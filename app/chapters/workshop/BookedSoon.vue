@@ -1,9 +1,10 @@
 <script setup lang="ts">
+import { millisecondsInDay } from 'date-fns/constants'
 /** What lies in a shared thing now, or will within a day. */
 const times = useTimes()
 const clock = useClock()
 const { things } = useWorkshop()
-const soon = computed(() => new Date(clock.now.getTime() + 24 * 3_600_000).toISOString())
+const soon = computed(() => new Date(clock.now.getTime() + millisecondsInDay).toISOString())
 const booked = computed(() =>
   things.value
     .flatMap(thing => thing.bookings.filter(b => b.from < soon.value).map(b => ({ ...b, thing: thing.name, began: b.from <= clock.now.toISOString() })))

@@ -1,18 +1,19 @@
 <script setup lang="ts">
+import { millisecondsInDay } from 'date-fns/constants'
 import type { ThingView } from '#shared/chapters/workshop/index'
 
 /** The days ahead of one shared thing: what lies in it when, each on a line of its own and as wide as its time. */
 const props = defineProps<{ thing: ThingView; from: string; days: number }>()
 const times = useTimes()
 const clock = useClock()
-const spanMs = computed(() => props.days * 86_400_000)
+const spanMs = computed(() => props.days * millisecondsInDay)
 const share = (at: string | Date) => Math.min(100, Math.max(0, ((new Date(at).getTime() - Date.parse(props.from)) / spanMs.value) * 100))
 const bars = computed(() =>
   props.thing.bookings
     .filter(b => share(b.until) > 0 && share(b.from) < 100)
     .map(b => ({ ...b, over: b.until <= clock.now.toISOString(), left: share(b.from), width: Math.max(0.8, share(b.until) - share(b.from)) })),
 )
-const dayMarks = computed(() => Array.from({ length: props.days }, (_, i) => new Date(Date.parse(props.from) + i * 86_400_000)))
+const dayMarks = computed(() => Array.from({ length: props.days }, (_, i) => new Date(Date.parse(props.from) + i * millisecondsInDay)))
 const row = 26
 </script>
 

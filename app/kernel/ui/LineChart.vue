@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { decimals, significant } from '#core/kernel/figure'
 import { LineChart } from 'echarts/charts'
 import { GridComponent, LegendComponent, MarkAreaComponent, MarkLineComponent, TooltipComponent } from 'echarts/components'
 import { use } from 'echarts/core'
@@ -39,12 +40,12 @@ const option = computed(() => {
     axisLabel: { color: ink('ink-2'), fontFamily: 'Spline Sans Mono Variable', hideOverlap: true },
     splitLine: { lineStyle: { color: ink('line') } },
   }
-  const nice = (v: number) => String(Number(v.toPrecision(3))).replace('-', '−')
+  const nice = (v: number) => String(significant(v)).replace('-', '−')
   return {
     animation: false,
     grid: { left: 56, right: 16, top: props.series.length > 1 ? 28 : 12, bottom: 26 },
     ...(props.series.length > 1 ? { legend: { top: 0, textStyle: { color: ink('ink-2') }, itemHeight: 8 } } : {}),
-    tooltip: { ...plainTooltip, trigger: 'axis', valueFormatter: (v: number) => `${Number(v.toFixed(3))} ${props.unit}` },
+    tooltip: { ...plainTooltip, trigger: 'axis', valueFormatter: (v: number) => `${decimals(v, 3)} ${props.unit}` },
     xAxis: {
       type: props.time ? 'time' : 'value',
       ...axis,
@@ -53,8 +54,8 @@ const option = computed(() => {
     },
     yAxis: {
       type: 'value',
-      min: Number((low - margin).toPrecision(3)),
-      max: Number((high + margin).toPrecision(3)),
+      min: significant(low - margin),
+      max: significant(high + margin),
       ...axis,
       axisLabel: { ...axis.axisLabel, formatter: nice, showMinLabel: false, showMaxLabel: false },
     },

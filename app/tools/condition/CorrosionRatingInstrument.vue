@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { significant } from '#core/kernel/figure'
 import { rateCorrosion, ratingBands } from '#core/condition/corrosion-rating'
 import { decidingLevel } from '#core/kernel/finding'
 import { parseQuantity } from '#core/kernel/quantity'
@@ -39,7 +40,7 @@ const { result, at } = useInstrument(
         <InstrumentFace
           :label="`ISO 10289${result.rustDegree === null ? '' : `; ISO 4628-3 Ri ${result.rustDegree}`}`"
           :figure="`${result.rating} of 10`"
-          :judgement="`${Number(result.areaPct.toPrecision(3))} % of the area`"
+          :judgement="`${significant(result.areaPct)} % of the area`"
           :level="decidingLevel(result.findings)"
         />
         <ol class="flex" aria-label="Bands of the rating">

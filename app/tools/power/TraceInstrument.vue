@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { significant } from '#core/kernel/figure'
 import { type Level, decidingLevel } from '#core/kernel/finding'
 import { parseQuantity } from '#core/kernel/quantity'
 import { type TraceSide, judgeTrace } from '#core/power/trace'
@@ -45,8 +46,8 @@ const { result, at } = useInstrument(
 const figures = computed(() =>
   result.value
     ? [
-        ['Rise', result.value.riseK === null ? '–' : `${Number(result.value.riseK.toPrecision(3))} K`],
-        ['Width wanted', result.value.widthForCurrentMm === null ? '–' : `${Number(result.value.widthForCurrentMm.toPrecision(3))} mm`],
+        ['Rise', result.value.riseK === null ? '–' : `${significant(result.value.riseK)} K`],
+        ['Width wanted', result.value.widthForCurrentMm === null ? '–' : `${significant(result.value.widthForCurrentMm)} mm`],
         ['Resistance', result.value.resistanceOhm === null ? '–' : engineering(result.value.resistanceOhm, 'Ω')],
         ['Loses', result.value.dropV === null ? '–' : engineering(result.value.dropV, 'V')],
         ['Wire instead', result.value.wire ? `AWG ${result.value.wire.awg}` : '–'],

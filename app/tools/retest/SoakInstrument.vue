@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { significant } from '#core/kernel/figure'
 import { planSoak } from '#core/retest/soak'
 import { retestSoak } from '#shared/tools/retest/soak'
 
@@ -38,7 +39,7 @@ function failed() {
 }
 const words = { 'cured': 'cured', 'not-cured': 'not cured', 'go-on': 'go on' } as const
 const levels = { 'cured': 'fine', 'not-cured': 'stop', 'go-on': 'note' } as const
-const percent = (rate: number) => `${Number((rate * 100).toPrecision(3))} %`
+const percent = (rate: number) => `${significant(rate * 100)} %`
 const long = (seconds: number) =>
   seconds < 120 ? `${Math.round(seconds)} s` : seconds < 7200 ? `${Math.round(seconds / 60)} min` : `${(seconds / 3600).toFixed(1)} h`
 </script>

@@ -1,3 +1,4 @@
+import { millisecondsInHour } from 'date-fns/constants'
 import { looksAfter, nextCleaningStep } from '#core/cleaning/contamination'
 import { guessMaterials, guessSoils, patinaLeft, planCleaning } from '#core/cleaning/plan'
 import { judgeSeries, wetNow } from '#core/cleaning/rules'
@@ -9,7 +10,6 @@ import { machines } from '../../kernel/trunk'
 import { coloursOf, facts, schoolsOf } from './facts'
 import { cleaningParts, whitenings } from './schema'
 
-const hourMs = 3_600_000
 /** So many sisters are offered to take over from, and so many like parts are asked how quickly they went. */
 const mostSisters = 12
 const mostSimilar = 40
@@ -82,7 +82,7 @@ function guessesOf({ assemblies, cleaningParts: said, damages, batteries, power 
 function seriesOf(drying: ReturnType<typeof facts>['dryings'][number], id: number, now: string) {
   const at = drying.endedAt ?? now
   const judged = judgeSeries(drying, at)
-  const after = (hours: number) => new Date(Date.parse(drying.startedAt) + hours * hourMs).toISOString()
+  const after = (hours: number) => new Date(Date.parse(drying.startedAt) + hours * millisecondsInHour).toISOString()
   return {
     id,
     what: drying.what,

@@ -1,3 +1,4 @@
+import { millisecondsInDay } from 'date-fns/constants'
 import { type SQL, and, asc, count, desc, eq, gt, inArray, isNull, sql } from 'drizzle-orm'
 import type { Page } from '#shared/kernel/answers'
 import type { MachineNarrowing, MachineQuery, MachineSummary, TodayView } from '#shared/kernel/machine'
@@ -31,11 +32,10 @@ const asks: { [N in keyof Narrowed]-?: (value: NonNullable<Narrowed[N]>, now: st
     sql`EXISTS (SELECT 1 FROM ${waits} WHERE ${waits.machineId} = ${summaries.machineId} AND ${waits.endedAt} IS NULL ${v === 'over' ? sql`AND ${waits.until} <= ${now}` : sql``})`,
   person: v =>
     sql`${summaries.machineId} IN (SELECT ${journal.machineId} FROM ${journal} WHERE ${journal.personId} = ${v} AND ${journal.machineId} IS NOT NULL)`,
-  olderThan: (v, now) => ofMachine(sql`${machines.bookedInAt} <= ${new Date(Date.parse(now) - v * dayMs).toISOString()}`),
+  olderThan: (v, now) => ofMachine(sql`${machines.bookedInAt} <= ${new Date(Date.parse(now) - v * millisecondsInDay).toISOString()}`),
 }
 /** So many machines are asked for by name. */
 const mostTags = 200
-const dayMs = 24 * 60 * 60 * 1000
 const ofMachine = (condition: SQL) => sql`EXISTS (SELECT 1 FROM ${machines} WHERE ${machines.id} = ${summaries.machineId} AND ${condition})`
 
 /** @param but a narrowing that is left out */

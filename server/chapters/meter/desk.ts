@@ -1,3 +1,4 @@
+import { decimals } from '#core/kernel/figure'
 import { setTimeout as pause } from 'node:timers/promises'
 import { type MeterFunction, type MeterState, isSettled, meterFunctions, meterStates, readIdentity } from '#core/power/scpi'
 import type { MeterReading, MeterView } from '#shared/chapters/meter/index'
@@ -30,7 +31,7 @@ const pauseMs = { between: 120, afterTrouble: 600 }
 const rippleEvery = 8
 
 /** To the millivolt: what lies behind it is the noise of the meter. */
-const shown = (value: number) => Number(value.toFixed(3))
+const shown = (value: number) => decimals(value, 3)
 
 const ofContact = (what: MeterFunction) => what === 'ohms' || what === 'continuity' || what === 'diode'
 const overloadSays = (what: MeterFunction) => (ofContact(what) ? 'Open: more than the meter can show.' : 'Overload: more than the meter can show.')

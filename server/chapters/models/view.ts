@@ -1,6 +1,6 @@
 import { and, asc, count, isNotNull, sql } from 'drizzle-orm'
 import { lookAlikes } from '#core/identify/look-alike'
-import type { ModelView, SpelledOtherwise } from '#shared/chapters/models/index'
+import { Model, type ModelView, type SpelledOtherwise } from '#shared/chapters/models/index'
 import type { Tx } from '../../kernel/history/journal'
 import { machineSummaries, models } from '../../kernel/trunk'
 
@@ -23,7 +23,7 @@ export function listModels(tx: Tx): ModelView[] {
     .from(models)
     .orderBy(asc(models.maker), asc(models.name))
     .all()
-    .map(({ uid: _, bulletins: _b, ...model }) => ({ ...model, ...(here.get(model.id) ?? { here: 0, leaked: 0 }) }))
+    .map(model => ({ id: model.id, version: model.version, ...Model.of(model), ...(here.get(model.id) ?? { here: 0, leaked: 0 }) }))
 }
 
 /** How many names are compared; a collection with more has other work to do first. */

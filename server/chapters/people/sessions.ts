@@ -1,3 +1,4 @@
+import { millisecondsInDay } from 'date-fns/constants'
 import { asc, eq, lt } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
 import type { SessionPlace } from '#shared/chapters/people/index'
@@ -9,7 +10,7 @@ import { findPerson } from './carry-out'
 import { people, sessions } from './schema'
 
 /** Longer than a cookie lives nobody is signed in. */
-const longestMs = 14 * 24 * 60 * 60 * 1000
+const longestMs = 14 * millisecondsInDay
 /** So often is it written down that somebody is still there. */
 const seenEveryMs = 5 * 60 * 1000
 const mostBrowser = 300

@@ -1,3 +1,4 @@
+import { millisecondsInHour } from 'date-fns/constants'
 import { and, eq, inArray } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
 import { InputError } from '#core/kernel/input-error'
@@ -13,7 +14,7 @@ import { takenBy } from './deal'
 import { dayOf, isHere } from './present'
 import { eveningJobs, eveningLetters, eveningPeople } from './schema'
 
-const longestStayMs = 18 * 60 * 60 * 1000
+const longestStayMs = 18 * millisecondsInHour
 const minutesSince = (from: string, to: string) => Math.max(0, Math.round((Date.parse(to) - Date.parse(from)) / 60_000))
 
 /** Whoever is named; a volunteer speaks for nobody else. @throws NotFound, NotAllowed */

@@ -1,3 +1,4 @@
+import { millisecondsInMinute } from 'date-fns/constants'
 import { and, asc, desc, eq, gt, inArray, isNull, lte, or, sql } from 'drizzle-orm'
 import { type EveningOffer, eveningOffers } from '#core/planning/evening-jobs'
 import { kindOfJob } from '#core/planning/job-minutes'
@@ -11,14 +12,13 @@ import { waits } from '../waits/index'
 import { dayOf, hereNow } from './present'
 import { eveningJobs, evenings } from './schema'
 
-const minuteMs = 60_000
 /** So many machines are looked at for one evening: what is most pressing of the bench, and of the whole store what gets worse. */
 const mostMachines = 60
 /** So many finished jobs are enough to know how long such jobs take. */
 const mostTimed = 400
 
-const minutesBetween = (from: string, to: string) => Math.max(0, Math.round((Date.parse(to) - Date.parse(from)) / minuteMs))
-const laterBy = (at: string, minutes: number) => new Date(Date.parse(at) + minutes * minuteMs).toISOString()
+const minutesBetween = (from: string, to: string) => Math.max(0, Math.round((Date.parse(to) - Date.parse(from)) / millisecondsInMinute))
+const laterBy = (at: string, minutes: number) => new Date(Date.parse(at) + minutes * millisecondsInMinute).toISOString()
 
 /** Finished jobs, newest first, with what was guessed and what they took. */
 export const timedJobs = (tx: Tx) =>
@@ -98,7 +98,7 @@ function offersOf(tx: Tx, { id, card }: Candidate, open: readonly Job[], here: r
   const machine = {
     ...card,
     harmRank: card.harm.rank,
-    waits: running.map(w => ({ what: w.what, minutesLeft: Math.ceil((Date.parse(w.until) - Date.parse(at)) / minuteMs) })),
+    waits: running.map(w => ({ what: w.what, minutesLeft: Math.ceil((Date.parse(w.until) - Date.parse(at)) / millisecondsInMinute) })),
     handedOn: own.filter(j => j.state === 'handed-on').map(({ code, says, why, stage, skill }) => ({ code, says, why, stage, ...(skill ? { skill } : {}) })),
     knownTo: lastHandOn(tx, id, ids),
   }

@@ -11,6 +11,7 @@ import { limitWords } from '#core/retest/sign-off'
 import { closingLetter, letterToOwner } from '#core/stewardship/letter'
 import { doneTo, outcomeOf } from './outcome'
 import type { CommandInput } from '#shared/chapters/index'
+import { Agreement, Appraisal } from '#shared/chapters/stewardship/index'
 import { and, eq, inArray, isNull, sum } from 'drizzle-orm'
 import type { Tx } from '../../kernel/history/journal'
 import { NotFound, NotNow, Refusal } from '../../kernel/refusals'
@@ -37,7 +38,7 @@ export function recordConsent(work: MachineWork, { version, ...agreed }: Command
   const { tx, machine, write } = work
   if (isOurs(machine)) throw new NotNow('It is the collection’s own; nobody else has to agree. Correct how it came if that is wrong.')
   const before = tx.select().from(consents).where(eq(consents.machineId, machine.id)).get()
-  expectVersion(work, before ?? {}, version, before?.version ?? 0, ['allowed', 'upTo', 'mustAsk', 'agreedWith', 'agreedOn'])
+  expectVersion(work, before ?? {}, version, before?.version ?? 0, Agreement.names)
   tx.insert(consents)
     .values({ machineId: machine.id, ...agreed, version: 1 })
     .onConflictDoUpdate({ target: consents.machineId, set: { ...agreed, version: version + 1 } })
@@ -106,7 +107,7 @@ export function recordSpending(work: MachineWork, { what, amount }: CommandInput
 export function appraise(work: MachineWork, { version, ...found }: CommandInput<'appraise'>): void {
   const { tx, machine, write } = work
   const before = tx.select().from(appraisals).where(eq(appraisals.machineId, machine.id)).get()
-  expectVersion(work, before ?? {}, version, before?.version ?? 0, ['significance', 'hoursLow', 'hoursHigh', 'costLow', 'costHigh', 'irreplaceable'])
+  expectVersion(work, before ?? {}, version, before?.version ?? 0, Appraisal.names)
   tx.insert(appraisals)
     .values({ machineId: machine.id, ...found, version: 1 })
     .onConflictDoUpdate({ target: appraisals.machineId, set: { ...found, version: version + 1 } })

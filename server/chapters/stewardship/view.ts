@@ -1,5 +1,6 @@
 import { triage } from '#core/condition/triage'
 import type { ViewOf } from '#shared/chapters/index'
+import { Agreement, Appraisal } from '#shared/chapters/stewardship/index'
 import { isOurs } from '#shared/kernel/acquisitions'
 import type { ViewInput } from '../../kernel/file'
 import { triageInput } from './triage-input'
@@ -13,19 +14,12 @@ export function stewardshipView({ file }: ViewInput): ViewOf<'stewardship'> {
       ours: isOurs(file.machine),
       currency: file.practice.currency,
       passedOver: file.consentExceptions.map(({ work, reason, at, by }) => ({ work, reason, at, by })),
-      consent: consent && {
-        version: consent.version,
-        allowed: consent.allowed,
-        upTo: consent.upTo,
-        mustAsk: consent.mustAsk,
-        agreedWith: consent.agreedWith,
-        agreedOn: consent.agreedOn,
-      },
+      consent: consent && { version: consent.version, ...Agreement.of(consent) },
       spent: file.spendings.reduce((sum, s) => sum + s.amount, 0),
       spendings: file.spendings.map(({ id, what, amount, at }) => ({ id, what, amount, at })),
       letters: file.letters.map(({ id, letter, at, byWhom, sentAt }) => ({ id, subject: letter.subject, at, by: byWhom, sent: sentAt !== null })),
     },
-    appraisal: appraisal && (({ machineId: _, ...rest }) => rest)(appraisal),
+    appraisal: appraisal && { version: appraisal.version, ...Appraisal.of(appraisal), path: appraisal.path, pathReason: appraisal.pathReason },
     triage: input && triage(input),
   }
 }

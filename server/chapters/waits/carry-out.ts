@@ -1,3 +1,4 @@
+import { millisecondsInHour } from 'date-fns/constants'
 import { type WaitKind, keepsOff, waitKindOf } from '#core/cleaning/wait-kinds'
 import { InputError } from '#core/kernel/input-error'
 import type { CommandInput } from '#shared/chapters/index'
@@ -6,8 +7,6 @@ import { NotNow } from '../../kernel/refusals'
 import { rowOf } from '../../kernel/row-of'
 import type { MachineWork } from '../../kernel/work'
 import { waits } from './schema'
-
-const hourMs = 3_600_000
 
 export function startWait(work: MachineWork, { what, until, kind = null }: { what: string; until: string; kind?: WaitKind | null }): void {
   if (until <= work.at) throw new InputError('until', until, 'Until: that time has passed already. Choose one in the future.')
@@ -18,7 +17,7 @@ export function startWait(work: MachineWork, { what, until, kind = null }: { wha
 
 /** A wait that follows from what was done: it begins at once, and the gate hears of it. */
 export const waitFor = (work: MachineWork, kind: WaitKind, what: string, hours: number): void =>
-  startWait(work, { what, kind, until: new Date(work.now.getTime() + hours * hourMs).toISOString() })
+  startWait(work, { what, kind, until: new Date(work.now.getTime() + hours * millisecondsInHour).toISOString() })
 
 /** @throws NotFound, NotNow where it has ended */
 function waitOf({ tx, machine }: MachineWork, waitId: number): typeof waits.$inferSelect {

@@ -1,3 +1,4 @@
+import { millisecondsInHour } from 'date-fns/constants'
 import { type Booking, judgeBooking } from '#core/cleaning/bookings'
 import { waitAfter } from '#core/cleaning/plan'
 import { driesAlready } from '#core/cleaning/rules'
@@ -12,7 +13,6 @@ import { practiceOf } from '../practice/index'
 import { waitFor } from '../waits/index'
 import { bookings, sharedThings } from './schema'
 
-const hourMs = 3_600_000
 /** Nobody knows what will be wanted further ahead. */
 const furthestDays = 400
 /** More at once in one thing nobody keeps apart. */
@@ -46,9 +46,9 @@ export function bookThing(
 ): { bookingId: number } {
   const thing = tx.select().from(sharedThings).where(eq(sharedThings.id, thingId)).get()
   if (!thing?.active) throw new InputError('thingId', thingId, 'Where: choose one that is here.')
-  const until = new Date(Date.parse(asked.from) + hours * hourMs).toISOString()
+  const until = new Date(Date.parse(asked.from) + hours * millisecondsInHour).toISOString()
   if (until <= at) throw new InputError('from', asked.from, 'From: that time is over already.')
-  if (Date.parse(asked.from) > now.getTime() + furthestDays * 24 * hourMs)
+  if (Date.parse(asked.from) > now.getTime() + furthestDays * 24 * millisecondsInHour)
     throw new InputError('from', asked.from, `From: up to ${furthestDays} days ahead, please.`)
   const others = bookingsOf(tx, thingId)
   if (others.length >= mostBookings) throw new NotNow(`${thing.name} is booked ${mostBookings} times already. End what is over first.`)

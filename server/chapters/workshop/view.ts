@@ -1,6 +1,6 @@
 import { judgeMaterial } from '#core/cleaning/shelf'
 import type { ViewOf } from '#shared/chapters/index'
-import type { WorkshopView } from '#shared/chapters/workshop/index'
+import { Material, Thing, type WorkshopView } from '#shared/chapters/workshop/index'
 import { and, asc, desc, eq, isNull } from 'drizzle-orm'
 import type { ViewInput } from '../../kernel/file'
 import type { Tx } from '../../kernel/history/journal'
@@ -23,13 +23,23 @@ export function workshopNow(tx: Tx, today: string): WorkshopView {
   const things = tx.select().from(sharedThings).orderBy(desc(sharedThings.active), asc(sharedThings.name)).all()
   const materials = tx.select().from(shelfMaterials).orderBy(desc(shelfMaterials.active), asc(shelfMaterials.name)).all()
   return {
-    things: things.map(({ uid: _, ...thing }) => ({
-      ...thing,
+    things: things.map(thing => ({
+      id: thing.id,
+      version: thing.version,
+      ...Thing.of(thing),
+      active: thing.active,
       bookings: booked
         .filter(b => b.booking.thingId === thing.id)
         .map(({ booking, tag, nickname, name }) => ({ ...bare(booking), tag, machine: nickname || name })),
     })),
-    materials: materials.map(({ uid: _, ...material }) => ({ ...material, findings: material.active ? judgeMaterial(material, today) : [] })),
+    materials: materials.map(one => ({
+      id: one.id,
+      version: one.version,
+      ...Material.of(one),
+      wantedSince: one.wantedSince,
+      active: one.active,
+      findings: one.active ? judgeMaterial(one, today) : [],
+    })),
   }
 }
 

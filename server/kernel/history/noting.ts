@@ -1,10 +1,11 @@
+import { millisecondsInHour } from 'date-fns/constants'
 import { desc, eq } from 'drizzle-orm'
 import { historyNoted, noteAfter, type Noted } from './chains'
 import { journal } from '../trunk'
 import type { Bench, Work } from '../work'
 
 /** What is not noted for so long, or grows to so many entries, is noted. */
-const everyMs = 60 * 60 * 1000
+const everyMs = millisecondsInHour
 const mostEntries = 5000
 
 const lastNote = (tx: Pick<Work, 'tx'>['tx']) => tx.select().from(journal).where(eq(journal.kind, historyNoted)).orderBy(desc(journal.id)).limit(1).get()

@@ -1,3 +1,4 @@
+import { millisecondsInDay, millisecondsInHour } from 'date-fns/constants'
 import { and, asc, eq, isNotNull, lt, lte, sql } from 'drizzle-orm'
 import { assembled } from '../assembled'
 import { noteDue, noteHistory } from '../history/noting'
@@ -13,7 +14,7 @@ export const sliceMs = 8
 /** How many machines are looked up for one slice. */
 const mostAtOnce = 50
 /** So long a repeated command is recognised. */
-const rememberedMs = 7 * 24 * 60 * 60 * 1000
+const rememberedMs = 7 * millisecondsInDay
 
 /** Settles machines whose due instant has come. @returns whether there were any */
 function settleDue(bench: Bench): boolean {
@@ -109,7 +110,7 @@ const nextDue = (bench: Bench) =>
     .limit(1)
     .get()?.at
 
-const longestSleepMs = 60 * 60 * 1000
+const longestSleepMs = millisecondsInHour
 /** Between two slices requests have their turn: as long again, for one request takes several turns of the loop. */
 const pauseMs = 8
 

@@ -1,3 +1,4 @@
+import { decimals } from '#core/kernel/figure'
 import { z } from 'zod'
 import { type ContaminationKind, type ContaminationStep, contaminationKinds, contaminationStateNames } from '#core/cleaning/contamination'
 import { boardSchools, plasticSchools } from '#core/cleaning/words'
@@ -7,7 +8,7 @@ import { type ExposureKind, type Sealant, exposureKinds, sealants } from './word
 
 const s = z.string()
 const n = z.number()
-const grams = (g: number) => `${Number(g.toFixed(2))} g`
+const grams = (g: number) => `${decimals(g, 2)} g`
 const colour = (d: { l: number; a: number; b: number }) => `L* ${d.l.toFixed(1)}, a* ${d.a.toFixed(1)}, b* ${d.b.toFixed(1)}`
 const small = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
 
@@ -89,13 +90,13 @@ export const entries = {
   ),
   'whitening.measured': entry(
     z.object({ name: s, l: n, a: n, b: n, hours: n, says: s }),
-    d => `Colour of ${d.name} after ${Number(d.hours.toFixed(1))} h: ${colour(d)}. ${d.says}`,
+    d => `Colour of ${d.name} after ${decimals(d.hours, 1)} h: ${colour(d)}. ${d.says}`,
     observed,
   ),
   'whitening.exposed': entry(
     z.object({ name: s, how: word<ExposureKind>(), hours: n, strengthPct: n.nullable(), temperatureC: n.nullable(), turned: z.boolean(), note: s }),
     d =>
-      `${d.name} treated for ${Number(d.hours.toFixed(2))} h: ${[
+      `${d.name} treated for ${decimals(d.hours, 2)} h: ${[
         small(exposureKinds[d.how]),
         d.strengthPct === null ? '' : `${d.strengthPct} %`,
         d.temperatureC === null ? '' : `${d.temperatureC} °C`,
@@ -109,7 +110,7 @@ export const entries = {
   ),
   'whitening.sunned': entry(
     z.object({ name: s, days: n, hours: n, from: s, to: s }),
-    d => `${d.name} in the sun, from a table: ${Number(d.hours.toFixed(1))} h on ${d.days} ${d.days === 1 ? 'day' : 'days'}, ${d.from} to ${d.to}.`,
+    d => `${d.name} in the sun, from a table: ${decimals(d.hours, 1)} h on ${d.days} ${d.days === 1 ? 'day' : 'days'}, ${d.from} to ${d.to}.`,
     shown,
   ),
   'whitening.ended': entry(

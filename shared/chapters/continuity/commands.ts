@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { areaKinds } from '#core/continuity/areas'
 import { contacts } from '#core/continuity/contact'
 import { command } from '../../kernel/contract'
-import { id, meterReading, oneOf, optionalText, quantity, text, version } from '../../kernel/fields'
+import { bounded, id, meterReading, oneOf, optionalText, quantity, text, version } from '../../kernel/fields'
 import { atTheBench } from '../../kernel/roles'
 import { PinRows } from './shapes'
 
@@ -70,8 +70,8 @@ export const onMachine = {
       net: text('Net', 120),
       a: Pin,
       b: Pin,
-      lengthMm: quantity('', 'Length in mm', { above: 0, upTo: 2000 }),
-      awg: quantity('', 'Gauge', { above: 9, upTo: 40 }).pipe(z.number().int('Gauge: a whole number, please.')),
+      lengthMm: bounded('Length in mm', { above: 0, upTo: 2000 }),
+      awg: bounded('Gauge', { above: 9, upTo: 40 }).pipe(z.number().int('Gauge: a whole number, please.')),
       afterOhm: ohm,
     }),
     { asks: 'repair' },

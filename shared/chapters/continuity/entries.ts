@@ -1,3 +1,4 @@
+import { significant } from '#core/kernel/figure'
 import { z } from 'zod'
 import { type Contact, contactNames } from '#core/continuity/contact'
 import { closed, ending, entry, shown } from '../../kernel/contract'
@@ -6,7 +7,7 @@ import { word } from '../../kernel/fields'
 const s = z.string()
 const n = z.number()
 const b = z.boolean()
-const ohms = (ohm: number | null) => (ohm === null ? '' : `, ${Number(ohm.toPrecision(3))} Ω`)
+const ohms = (ohm: number | null) => (ohm === null ? '' : `, ${significant(ohm)} Ω`)
 
 export const entries = {
   'board.added': entry(

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import type { Inlet } from '#core/power/supply-match'
 import { gateVerdicts } from '#core/safety/gate'
-import { ExpectedRail } from '../../kernel/shapes'
+import { Model } from './rows'
 
 const id = z.number()
 const s = z.string()
@@ -10,18 +10,8 @@ const b = z.boolean()
 export const ModelView = z.object({
   id,
   version: z.number(),
-  maker: s,
-  name: s,
-  about: s,
-  variants: z.array(s),
-  usualKit: z.array(s),
-  assemblies: z.array(s),
-  knownFaults: z.array(s),
-  rails: z.array(ExpectedRail),
+  ...Model.seen,
   inlet: z.custom<Inlet>().nullable(),
-  weightKg: z.number().nullable(),
-  madeFrom: z.number().nullable(),
-  madeTo: z.number().nullable(),
   /** How many are here, and how many of them had a battery that leaked. */
   here: z.number(),
   leaked: z.number(),

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { command } from '../../kernel/contract'
-import { id, optionalQuantity, optionalText, quantity, text, version } from '../../kernel/fields'
+import { bounded, id, optionalBounded, optionalText, text, version } from '../../kernel/fields'
 import { atTheBench } from '../../kernel/roles'
 
 const photographId = id.nullable().default(null)
@@ -10,9 +10,9 @@ const OpeningStep = {
   fixings: z
     .array(
       z.object({
-        count: quantity('', 'How many', { above: 0, upTo: 200 }).pipe(z.number().int('How many: a whole number, please.')),
+        count: bounded('How many', { above: 0, upTo: 200 }).pipe(z.number().int('How many: a whole number, please.')),
         head: optionalText('Head', 40),
-        lengthMm: optionalQuantity('', 'Length in mm', { above: 0, upTo: 500 }),
+        lengthMm: optionalBounded('Length in mm', { above: 0, upTo: 500 }),
         tray: optionalText('Tray cell', 20),
       }),
     )
@@ -33,7 +33,7 @@ export const onMachine = {
     z.object({
       stepId: id,
       version,
-      back: z.array(quantity('', 'Counted back', { from: 0, upTo: 400 }).pipe(z.number().int('Counted back: a whole number, please.'))).max(12),
+      back: z.array(bounded('Counted back', { from: 0, upTo: 400 }).pipe(z.number().int('Counted back: a whole number, please.'))).max(12),
     }),
   ),
 } as const

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { command } from '../../kernel/contract'
-import { id, oneOf, quantity, text, version } from '../../kernel/fields'
+import { bounded, id, oneOf, text, version } from '../../kernel/fields'
 import { atTheBench } from '../../kernel/roles'
 import { partOutcomes } from './words'
 
@@ -9,7 +9,7 @@ export const onMachine = {
     atTheBench,
     z.object({
       name: text('Part', 120),
-      quantity: quantity('', 'How many', { above: 0, upTo: 9999 }).pipe(z.number().int('How many: a whole number, please.')),
+      quantity: bounded('How many', { above: 0, upTo: 9999 }).pipe(z.number().int('How many: a whole number, please.')),
       stopsStart: z.boolean(),
     }),
   ),

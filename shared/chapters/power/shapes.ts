@@ -4,7 +4,7 @@ import { homeSteps } from '#core/power/battery-home'
 import { batteryStates, chargings, chemistryNames, replacementNames } from '#core/power/battery'
 import { warmPartNames } from '#core/power/temperature'
 import { checkConfiguration, configurationKindNames } from '#core/safety/configuration'
-import { oneOf, optionalQuantity, optionalText, quantity, text } from '../../kernel/fields'
+import { bounded, oneOf, optionalBounded, optionalQuantity, optionalText, quantity, text } from '../../kernel/fields'
 import { Finding } from '../../kernel/shapes'
 
 const s = z.string()
@@ -49,8 +49,8 @@ const chemistry = oneOf(chemistryNames as ['unknown', ...typeof chemistryNames],
 export const BatteryTyped = {
   where: text('Where', 120),
   chemistry,
-  cells: quantity('', 'Cells', { above: 0, upTo: 24 }).pipe(z.number().int('Cells: a whole number, please.')).default(1),
-  year: optionalQuantity('', 'Year on it', { above: 1949, upTo: 2100 }),
+  cells: bounded('Cells', { above: 0, upTo: 24 }).pipe(z.number().int('Cells: a whole number, please.')).default(1),
+  year: optionalBounded('Year on it', { above: 1949, upTo: 2100 }),
   state: oneOf(batteryStates, 'State'),
   fitted: z.boolean(),
   charging: oneOf(chargings, 'The circuit'),
@@ -59,7 +59,7 @@ export const BatteryTyped = {
 export const ReplacementTyped = z.object({
   how: oneOf(replacementNames as ['none', ...typeof replacementNames], 'In its place'),
   chemistry,
-  cells: quantity('', 'Cells of the replacement', { above: 0, upTo: 24 }).pipe(z.number().int('Cells of the replacement: a whole number, please.')).default(1),
+  cells: bounded('Cells of the replacement', { above: 0, upTo: 24 }).pipe(z.number().int('Cells of the replacement: a whole number, please.')).default(1),
   voltageV: optionalQuantity('V', 'Voltage of the replacement', { above: 0, upTo: 50 }),
   diode: z.boolean().default(false),
 })
@@ -71,7 +71,7 @@ export const ReplacementChosen = z
   .transform(given => (given?.how ? given : null))
   .pipe(ReplacementTyped.nullable())
 
-const celsius = quantity('', 'Temperature in °C', { from: -40, upTo: 400 })
+const celsius = bounded('Temperature in °C', { from: -40, upTo: 400 })
 
 export const WarmTyped = { part: oneOf(warmPartNames as ['chip', ...typeof warmPartNames], 'What'), where: optionalText('Which', 120) }
 

@@ -2,11 +2,11 @@ import { z } from 'zod'
 import { command } from '../../kernel/contract'
 import { buildUpOutcomes } from '#core/retest/build-up'
 import { lineOutcomes } from '#core/retest/test-sheet'
-import { id, oneOf, optionalQuantity, optionalText, quantity, text, version } from '../../kernel/fields'
+import { bounded, id, oneOf, optionalBounded, optionalText, text, version } from '../../kernel/fields'
 import { atTheBench } from '../../kernel/roles'
 import { BuildUpStepTyped, LimitsTyped, LogWordsTyped, RailsRead, TestLineTyped } from './shapes'
 
-const whole = (what: string, upTo: number) => quantity('', what, { from: 0, upTo }).pipe(z.number().int(`${what}: a whole number, please.`))
+const whole = (what: string, upTo: number) => bounded(what, { from: 0, upTo }).pipe(z.number().int(`${what}: a whole number, please.`))
 
 export const onMachine = {
   /** With limits it is for demonstration alone. */
@@ -42,7 +42,7 @@ export const onMachine = {
       sheetId: id,
       line: z.number().int().min(0).max(60),
       outcome: oneOf(lineOutcomes, 'How it came out'),
-      value: optionalQuantity('', 'Figure', { above: -1e9, upTo: 1e9 }),
+      value: optionalBounded('Figure', { above: -1e9, upTo: 1e9 }),
       note: optionalText('What was seen', 200),
     }),
   ),
@@ -59,8 +59,8 @@ export const onMachine = {
       what: text('What runs', 120),
       seenFailures: whole('Failures before', 1_000_000),
       seenPasses: whole('Passes before', 1_000_000),
-      confidencePct: quantity('', 'How sure, in %', { above: 49.99, upTo: 99.99 }),
-      secondsAPass: optionalQuantity('', 'Seconds a pass', { above: 0, upTo: 1e6 }),
+      confidencePct: bounded('How sure, in %', { above: 49.99, upTo: 99.99 }),
+      secondsAPass: optionalBounded('Seconds a pass', { above: 0, upTo: 1e6 }),
     }),
   ),
   'tally-soak': command(

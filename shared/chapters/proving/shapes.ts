@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { lineOutcomes, testLineKinds } from '#core/retest/test-sheet'
-import { optionalQuantity, optionalText, quantity, text } from '../../kernel/fields'
+import { optionalBounded, optionalText, quantity, text } from '../../kernel/fields'
 
 /** A step of a build-up, as it is typed. */
 export const BuildUpStepTyped = z.object({
@@ -25,9 +25,9 @@ export const TestLineTyped = z.object({
   kind: z.enum(testLineKinds),
   expect: optionalText('What passes', 200),
   unit: optionalText('Unit', 12),
-  from: optionalQuantity('', 'From', { above: -1e9, upTo: 1e9 }),
-  to: optionalQuantity('', 'To', { above: -1e9, upTo: 1e9 }),
-  hours: optionalQuantity('', 'Hours', { above: 0, upTo: 2000 }),
+  from: optionalBounded('From', { above: -1e9, upTo: 1e9 }),
+  to: optionalBounded('To', { above: -1e9, upTo: 1e9 }),
+  hours: optionalBounded('Hours', { above: 0, upTo: 2000 }),
 })
 export const TestLineShape = z.object({
   says: z.string(),
@@ -48,7 +48,7 @@ export const TestLookShape = z.object({
 })
 /** What a sign-off is limited to. */
 export const LimitsTyped = z.object({
-  hoursADay: optionalQuantity('', 'Hours a day', { above: 0, upTo: 24 }),
+  hoursADay: optionalBounded('Hours a day', { above: 0, upTo: 24 }),
   attended: z.boolean().default(true),
   noOriginalMedia: z.boolean().default(false),
 })

@@ -5,7 +5,7 @@ import { noticedNames } from '#core/power/noticed'
 import { startPhases } from '#core/power/start-ritual'
 import { sampleKinds } from '#core/power/start-watch'
 import { warmPartNames } from '#core/power/temperature'
-import { oneOf, optionalQuantity, quantity, text } from '../../kernel/fields'
+import { bounded, oneOf, optionalQuantity, text } from '../../kernel/fields'
 import { Finding } from '../../kernel/shapes'
 import { WarmTyped } from '../power/index'
 import { maybe } from '../supplies/index'
@@ -35,7 +35,7 @@ export const StartEventTyped = z.discriminatedUnion('do', [
   z.object({
     do: z.literal('sample'),
     kind: z.enum(sampleKinds),
-    value: quantity('', 'Reading', { above: -2000, upTo: 2000 }),
+    value: bounded('Reading', { above: -2000, upTo: 2000 }),
     by: z.literal('hand').default('hand'),
   }),
   z.object({

@@ -1,11 +1,10 @@
 import { z } from 'zod'
 import { type Path, paths } from '#core/condition/triage'
 import { command } from '../../kernel/contract'
-import { id, instant, oneOf, optionalText, quantity, roughDay, text, version } from '../../kernel/fields'
+import { bounded, id, instant, oneOf, text, version } from '../../kernel/fields'
 import { atTheBench, coordinator } from '../../kernel/roles'
-import { ConsentShape, SignificanceShape } from '../../kernel/shapes'
-
-const amount = (what: string) => quantity('', what, { from: 0, upTo: 1_000_000 })
+import { ConsentShape } from '../../kernel/shapes'
+import { Agreement, Appraisal } from './rows'
 
 const inOrder =
   (low: string, high: string) =>
@@ -15,35 +14,17 @@ const inOrder =
   }
 
 export const onMachine = {
-  'record-consent': command(
-    coordinator,
-    z.object({
-      version,
-      allowed: ConsentShape.shape.allowed,
-      upTo: amount('Up to what cost'),
-      mustAsk: optionalText('What must be asked', 500),
-      agreedWith: text('Agreed with', 120),
-      agreedOn: roughDay('Agreed on'),
-    }),
-  ),
+  'record-consent': command(coordinator, z.object({ version, ...Agreement.typed })),
   /** Something is done without asking its owner: a coordinator decides so, and says why. */
   'pass-over-consent': command(
     coordinator,
     z.object({ work: ConsentShape.shape.allowed.element, reason: text('Reason', 300).min(10, 'Reason: say in a sentence why.') }),
   ),
-  'record-spending': command(atTheBench, z.object({ what: text('What for', 160), amount: quantity('', 'Amount', { above: 0, upTo: 1_000_000 }) })),
+  'record-spending': command(atTheBench, z.object({ what: text('What for', 160), amount: bounded('Amount', { above: 0, upTo: 1_000_000 }) })),
   'appraise': command(
     atTheBench,
     z
-      .object({
-        version,
-        significance: SignificanceShape,
-        hoursLow: amount('Hours, at least'),
-        hoursHigh: amount('Hours, at most'),
-        costLow: amount('Cost, at least'),
-        costHigh: amount('Cost, at most'),
-        irreplaceable: z.array(text('Assembly', 60)).max(100).default([]),
-      })
+      .object({ version, ...Appraisal.typed })
       .superRefine(inOrder('hoursLow', 'hoursHigh'))
       .superRefine(inOrder('costLow', 'costHigh')),
   ),

@@ -3,6 +3,7 @@ import { word } from '../../kernel/fields'
 import { type Path, paths } from '#core/condition/triage'
 import { type WorkAsked, money, worksAsked } from '#core/stewardship/consent'
 import { closed, ending, entry } from '../../kernel/contract'
+import { Agreement } from './rows'
 
 const s = z.string()
 const n = z.number()
@@ -17,7 +18,7 @@ export const entries = {
   ),
   'path.chosen': entry(z.object({ path: word<Path>(), reason: s }), d => `Path chosen: ${paths[d.path].title.toLowerCase()}. ${ending(d.reason)}`, closed),
   'consent.recorded': entry(
-    z.object({ agreedWith: s, agreedOn: s, allowed: z.array(word<WorkAsked>()), upTo: n, currency: s, mustAsk: s }),
+    z.object({ ...Agreement.said, currency: s }),
     d =>
       `Agreed with ${d.agreedWith}${d.agreedOn && ` on ${d.agreedOn}`}: ${d.allowed.map(w => worksAsked[w].toLowerCase()).join(', ') || 'nothing yet'}; up to ${money(d.upTo, d.currency)}${d.mustAsk && `; to be asked: ${d.mustAsk}`}.`,
     { open: false, names: d => [{ word: d.agreedWith, kind: 'owner' }] },

@@ -7,3 +7,4 @@ import { view } from './view'
 export const workshop = chapter({ name: 'workshop', onMachine, onCollection, entries, view })
 export { Used } from './commands'
 export type { MaterialView, ThingView, WorkshopView } from './view'
+export { Material, Thing } from './rows'

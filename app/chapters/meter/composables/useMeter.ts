@@ -1,3 +1,4 @@
+import { significant } from '#core/kernel/figure'
 import type { MeterFunction } from '#core/power/scpi'
 import type { MeterReading, MeterView } from '#shared/chapters/meter/index'
 
@@ -17,7 +18,7 @@ export function useMeter() {
     }
   }
 
-  const worded = (value: number | null) => (value === null ? 'OL' : String(Number(value.toPrecision(5))))
+  const worded = (value: number | null) => (value === null ? 'OL' : String(significant(value, 5)))
 
   /**
    * @param probing the check whose pins the probes are on: then figures that do not agree are all told

@@ -1,10 +1,11 @@
+import { millisecondsInDay, millisecondsInHour } from 'date-fns/constants'
 /** How long somebody stays tonight, as a field for the time holds it, and the instant that is meant by it. */
 export function useStay() {
   const times = useTimes()
   const clock = useClock()
   const usualEnd = '21:30'
-  const lateMs = 2 * 60 * 60 * 1000
-  const dayMs = 24 * 60 * 60 * 1000
+  const lateMs = 2 * millisecondsInHour
+  const dayMs = millisecondsInDay
   const today = () => times.localOf(clock.now).slice(0, 10)
   const late = times.localOf(new Date(clock.now.getTime() + lateMs)).slice(11)
   const started = times.localOf(clock.now).slice(11)

@@ -1,3 +1,4 @@
+import { millisecondsInHour } from 'date-fns/constants'
 import { type BookingResult, judgeBooking } from '#core/cleaning/bookings'
 import { InputError } from '#core/kernel/input-error'
 import { commands } from '#shared/chapters/index'
@@ -10,7 +11,12 @@ export function bookingOf(typed: object, things: readonly ThingView[], now: stri
   if (!read.success || !thing) return null
   const { hours, from } = read.data
   try {
-    return judgeBooking({ thing, others: thing.bookings, wanted: { ...read.data, until: new Date(Date.parse(from) + hours * 3_600_000).toISOString() }, now })
+    return judgeBooking({
+      thing,
+      others: thing.bookings,
+      wanted: { ...read.data, until: new Date(Date.parse(from) + hours * millisecondsInHour).toISOString() },
+      now,
+    })
   } catch (error) {
     if (error instanceof InputError) return null
     throw error
