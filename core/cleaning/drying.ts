@@ -51,59 +51,17 @@ export const fewestWeighings = 4
  * @throws InputError for times and masses that are none
  */
 export function judgeDrying({ weighings, errorG = usualErrorG, leftG = usualLeftG, nowHours }: DryingInput): DryingResult {
-  if (!(errorG > 0 && errorG <= 1000)) throw new InputError('errorG', errorG, 'Error of one weighing in g: more than 0 and up to 1000, please.')
-  if (!(leftG > 0 && leftG <= 1000)) throw new InputError('leftG', leftG, 'Water that may be left in g: more than 0 and up to 1000, please.')
-  if (weighings.length > 200) throw new InputError('weighings', weighings.length, 'Up to 200 weighings, please.')
-  weighings.forEach(({ atHours, massG }, i) => {
-    if (!(atHours >= 0 && atHours <= 10_000)) throw new InputError(`weighings.${i}.atHours`, atHours, 'Hours: from 0 to 10000, please.')
-    if (!(massG > 0 && massG <= 200_000)) throw new InputError(`weighings.${i}.massG`, massG, 'Mass in g: more than 0 and up to 200000, please.')
-  })
+  check(weighings, errorG, leftG)
   const points = weighings.map(({ atHours, massG }) => ({ at: atHours, value: massG })).sort((a, b) => a.at - b.at)
   const last = points.at(-1)?.at ?? 0
   const now = nowHours ?? last
   if (!(now >= last && now <= 20_000)) throw new InputError('nowHours', nowHours, 'Now: not before the last weighing.')
   const times = new Set(points.map(p => p.at)).size
-  const nothing = { dryMassG: null, tauHours: null, leftNowG: null, dryAtHours: null }
-
-  if (points.length >= 3 && times >= 2) {
-    const { slope, error } = slopeOf(points, errorG)
-    if (slope > 2 * error)
-      return {
-        state: 'rises',
-        ...nothing,
-        weighAgainAtHours: now + 1,
-        findings: [
-          finding('stop', 'drying.rises', 'Not drying: the readings rise.', [
-            `By ${three(slope)} g an hour, ± ${three(2 * error)}.`,
-            'It takes up damp, or something else lies on the scales.',
-          ]),
-        ],
-      }
-  }
-  if (points.length < fewestWeighings || times < fewestWeighings)
-    return {
-      state: 'too-few',
-      ...nothing,
-      weighAgainAtHours: now + Math.max(0.5, last / 2),
-      findings: [
-        finding(
-          'note',
-          'drying.too-few',
-          `Not yet enough readings: ${times} of ${fewestWeighings}.`,
-          'Three figures make a curve, and the fourth says whether it is the right one.',
-        ),
-      ],
-    }
+  const untold = rises(points, times, errorG, now) ?? tooFew(points, times, now)
+  if (untold) return untold
 
   const fit = fitApproach(points, errorG)
-  const scattered = fit.scatters
-    ? [
-        finding('care', 'drying.scatters', 'The readings scatter more than the scales explain.', [
-          `By ${three(fit.sigma)} g rather than ${three(errorG)} g.`,
-          'Weigh it the same way each time, cool, with nothing else on the scales.',
-        ]),
-      ]
-    : []
+  const scattered = scatters(fit, errorG)
   if (!fit.bounded)
     return {
       state: 'cannot-tell',
@@ -144,51 +102,105 @@ export function judgeDrying({ weighings, errorG = usualErrorG, leftG = usualLeft
       dry
         ? finding('fine', 'drying.dry', `Dry by its mass: at most ${three(leftNowG.high)} g ${leftNowG.high === 1 ? 'is' : 'are'} left.`, reference)
         : finding('note', 'drying.drying', `Still drying: ${three(leftNowG.low)} to ${three(leftNowG.high)} g are left.`, reference),
-      ...(!dry && deepG > wantedG / 2
-        ? [
-            finding(
-              'care',
-              'drying.remainder',
-              `Up to ${three(leftNowG.high)} g may leave slowly. Is there anything that holds water: chips on the board, sockets, windings, foam, a label?`,
-              [
-                'These weighings cannot tell it from a dry mass that is a little higher; longer ones can.',
-                `Weigh again after ${hoursInWords(Math.max(fit.tau, last))}, as exactly as the scales go.`,
-              ],
-            ),
-          ]
-        : []),
-      ...(shownG > leftG
-        ? [
-            finding(
-              'note',
-              'drying.scales',
-              `These scales show no less than ${three(shownG)} g: that is what is judged, and not ${three(leftG)} g.`,
-              'Less may be left and is not seen. Weigh more exactly, or weigh less at once.',
-            ),
-          ]
-        : []),
-      ...(dryAtHours.high >= horizonHours && !dry
-        ? [
-            finding(
-              'care',
-              'drying.slow',
-              'It may take more than sixty days this way.',
-              'Warmer, drier or moving air; or lift what holds the water.',
-              commonPractice,
-            ),
-          ]
-        : []),
-      finding(
-        'note',
-        'drying.under',
-        'Mass says nothing of water under a chip or in a transformer.',
-        'There is little of it, and it leaves last. Wait longer, and look there.',
-        commonPractice,
-      ),
+      ...(!dry && deepG > wantedG / 2 ? [remainder(leftNowG.high, Math.max(fit.tau, last))] : []),
+      ...(shownG > leftG ? [scalesTooCoarse(shownG, leftG)] : []),
+      ...(dryAtHours.high >= horizonHours && !dry ? [slow] : []),
+      underChips,
       ...scattered,
     ],
   }
 }
+
+const nothing = { dryMassG: null, tauHours: null, leftNowG: null, dryAtHours: null }
+
+function check(weighings: DryingInput['weighings'], errorG: number, leftG: number): void {
+  if (!(errorG > 0 && errorG <= 1000)) throw new InputError('errorG', errorG, 'Error of one weighing in g: more than 0 and up to 1000, please.')
+  if (!(leftG > 0 && leftG <= 1000)) throw new InputError('leftG', leftG, 'Water that may be left in g: more than 0 and up to 1000, please.')
+  if (weighings.length > 200) throw new InputError('weighings', weighings.length, 'Up to 200 weighings, please.')
+  weighings.forEach(({ atHours, massG }, i) => {
+    if (!(atHours >= 0 && atHours <= 10_000)) throw new InputError(`weighings.${i}.atHours`, atHours, 'Hours: from 0 to 10000, please.')
+    if (!(massG > 0 && massG <= 200_000)) throw new InputError(`weighings.${i}.massG`, massG, 'Mass in g: more than 0 and up to 200000, please.')
+  })
+}
+
+type Points = { at: number; value: number }[]
+
+/** Whether the readings rise, beyond what the scales explain. */
+function rises(points: Points, times: number, errorG: number, now: number): DryingResult | undefined {
+  if (points.length < 3 || times < 2) return undefined
+  const { slope, error } = slopeOf(points, errorG)
+  if (slope <= 2 * error) return undefined
+  return {
+    state: 'rises',
+    ...nothing,
+    weighAgainAtHours: now + 1,
+    findings: [
+      finding('stop', 'drying.rises', 'Not drying: the readings rise.', [
+        `By ${three(slope)} g an hour, ± ${three(2 * error)}.`,
+        'It takes up damp, or something else lies on the scales.',
+      ]),
+    ],
+  }
+}
+
+function tooFew(points: Points, times: number, now: number): DryingResult | undefined {
+  if (points.length >= fewestWeighings && times >= fewestWeighings) return undefined
+  return {
+    state: 'too-few',
+    ...nothing,
+    weighAgainAtHours: now + Math.max(0.5, (points.at(-1)?.at ?? 0) / 2),
+    findings: [
+      finding(
+        'note',
+        'drying.too-few',
+        `Not yet enough readings: ${times} of ${fewestWeighings}.`,
+        'Three figures make a curve, and the fourth says whether it is the right one.',
+      ),
+    ],
+  }
+}
+
+const scatters = (fit: { scatters: boolean; sigma: number }, errorG: number): Finding[] =>
+  fit.scatters
+    ? [
+        finding('care', 'drying.scatters', 'The readings scatter more than the scales explain.', [
+          `By ${three(fit.sigma)} g rather than ${three(errorG)} g.`,
+          'Weigh it the same way each time, cool, with nothing else on the scales.',
+        ]),
+      ]
+    : []
+
+const remainder = (mostG: number, againAfterHours: number): Finding =>
+  finding(
+    'care',
+    'drying.remainder',
+    `Up to ${three(mostG)} g may leave slowly. Is there anything that holds water: chips on the board, sockets, windings, foam, a label?`,
+    [
+      'These weighings cannot tell it from a dry mass that is a little higher; longer ones can.',
+      `Weigh again after ${hoursInWords(againAfterHours)}, as exactly as the scales go.`,
+    ],
+  )
+const scalesTooCoarse = (shownG: number, leftG: number): Finding =>
+  finding(
+    'note',
+    'drying.scales',
+    `These scales show no less than ${three(shownG)} g: that is what is judged, and not ${three(leftG)} g.`,
+    'Less may be left and is not seen. Weigh more exactly, or weigh less at once.',
+  )
+const slow = finding(
+  'care',
+  'drying.slow',
+  'It may take more than sixty days this way.',
+  'Warmer, drier or moving air; or lift what holds the water.',
+  commonPractice,
+)
+const underChips = finding(
+  'note',
+  'drying.under',
+  'Mass says nothing of water under a chip or in a transformer.',
+  'There is little of it, and it leaves last. Wait longer, and look there.',
+  commonPractice,
+)
 
 /** The first instant, to a minute, at which something that falls is no more than an amount; the horizon where it is not reached before. */
 function firstBelow(value: (at: number) => number, amount: number): number {

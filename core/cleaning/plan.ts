@@ -143,40 +143,47 @@ export function planCleaning({ parts, schools }: PlanInput): CleaningPlan {
 
 type Placed = PlannedStep & { phase: number }
 
-function stepsOf(part: PlanPart, schools: CleaningSchools, findings: Finding[]): Placed[] {
+/** What is to be done to a part, by method; what nothing is known for is told by itself. */
+function jobsOf(part: PlanPart, schools: CleaningSchools): { jobs: Job[]; unknown: string[]; findings: Finding[] } {
   const jobs: Job[] = []
   const unknown: string[] = []
+  const findings: Finding[] = []
   for (const soil of soilNames.filter(s => part.soils.includes(s))) {
     const on = part.materials.filter(m => sitsOn[soil].includes(m))
     if (!on.length) unknown.push(`${soils[soil].toLowerCase()}, as nothing that it is made of is known to hold it`)
     for (const material of on) {
       const { ranked } = rankMethods({ material, soil, works: part.works, schools })
       const best = ranked.find(r => r.suits === 'suited' || r.suits === 'careful')
-      if (!best) {
-        unknown.push(`${soils[soil].toLowerCase()} on ${materials[material].toLowerCase()}`)
-        continue
-      }
-      if (best.method === 'leave') {
-        if (soil === 'yellowing')
-          findings.push(finding('note', 'plan.patina', `${part.name}: the yellowing is left as patina.`, 'The practice here; a machine may differ.'))
-        else unknown.push(`${soils[soil].toLowerCase()} on ${materials[material].toLowerCase()}: left alone, nothing better is known`)
-        continue
-      }
-      const phase = soilPhase[soil]
-      const job = jobs.find(j => j.method === best.method && (j.phase === phase || (j.phase > 0 && phase > 0)))
-      const careful = best.findings.filter(f => f.level === 'care').map(f => f.says)
-      if (job) {
-        job.phase = Math.min(job.phase, phase)
-        job.soils = [...new Set([...job.soils, soil])]
-        job.materials = [...new Set([...job.materials, material])]
-        job.careful = [...new Set([...job.careful, ...careful])]
-      } else jobs.push({ method: best.method, phase, soils: [soil], materials: [material], careful })
+      const there = `${soils[soil].toLowerCase()} on ${materials[material].toLowerCase()}`
+      if (!best) unknown.push(there)
+      else if (best.method !== 'leave') addJob(jobs, soil, material, best)
+      else if (soil === 'yellowing')
+        findings.push(finding('note', 'plan.patina', `${part.name}: the yellowing is left as patina.`, 'The practice here; a machine may differ.'))
+      else unknown.push(`${there}: left alone, nothing better is known`)
     }
   }
   if (!part.materials.length && part.soils.length)
     findings.push(
       finding('care', 'plan.material-unknown', `${part.name}: nobody has said what it is made of.`, 'Nothing is planned for it: the wrong bath spoils it.'),
     )
+  return { jobs, unknown, findings }
+}
+
+/** One method on one part is one job, hazards apart from the rest. */
+function addJob(jobs: Job[], soil: Soil, material: Material, { method, findings }: { method: Method; findings: readonly Finding[] }): void {
+  const phase = soilPhase[soil]
+  const careful = findings.filter(f => f.level === 'care').map(f => f.says)
+  const job = jobs.find(j => j.method === method && (j.phase === phase || (j.phase > 0 && phase > 0)))
+  if (!job) return void jobs.push({ method, phase, soils: [soil], materials: [material], careful })
+  job.phase = Math.min(job.phase, phase)
+  job.soils = [...new Set([...job.soils, soil])]
+  job.materials = [...new Set([...job.materials, material])]
+  job.careful = [...new Set([...job.careful, ...careful])]
+}
+
+function stepsOf(part: PlanPart, schools: CleaningSchools, all: Finding[]): Placed[] {
+  const { jobs, unknown, findings } = jobsOf(part, schools)
+  all.push(...findings)
   const steps: Placed[] = []
   const put = (phase: number, kind: StepKind, more: Partial<PlannedStep> & Pick<PlannedStep, 'says' | 'why'>) =>
     steps.push({ phase, part: part.name, kind, method: null, minutes: 10, cautions: [], wait: null, ...more })

@@ -237,96 +237,103 @@ function nextLooks(input: TriageInput, ranked: readonly RankedPath[]): NextLook[
     .sort((a, b) => b.gainPerHour - a.gainPerHour)
 }
 
-function termsFor(path: Path, input: TriageInput): Term[] {
-  const { assemblies, significance: s, hours, cost, sisters, ours } = input
+/** What is weighed for each path. */
+interface Weighed extends TriageInput {
+  lost: TriageInput['assemblies']
+  lostForGood: TriageInput['assemblies']
+  poor: TriageInput['assemblies']
+  sound: TriageInput['assemblies']
+  unseen: ReturnType<typeof notSeen>
+  seenShare: number
+  /** Nothing of it is there. */
+  gone: boolean
+  /** Of what was looked at, how much is lost. */
+  share: number
+  long: number
+  wants: boolean
+  matters: number
+}
+function weighed(input: TriageInput): Weighed {
+  const { assemblies, significance: s, hours } = input
   const lost = assemblies.filter(a => a.presence === 'missing' || a.grade === 3)
-  const lostForGood = lost.filter(a => a.irreplaceable)
-  const poor = assemblies.filter(a => a.grade === 2)
-  const sound = assemblies.filter(a => a.presence === 'present' && a.grade !== null && a.grade <= 1)
   const unseen = notSeen(input)
-  const seenShare = assemblies.length ? 1 - unseen.length / assemblies.length : 1
-  const gone = assemblies.length > 0 && assemblies.every(a => a.presence === 'missing')
   // What nobody has looked at is neither lost nor sound: it does not count.
   const seen = assemblies.length - unseen.length
-  const share = seen ? lost.length / seen : 0
-  const long = (hours.low + hours.high) / 2
-  const term = (weight: number, says: string): Term => ({ weight, says })
-  const when = (is: boolean, weight: number, says: string) => (is ? [term(weight, says)] : [])
-  const wants = s.show >= 2
-  const matters = Math.max(s.historic, s.research, s.rarity)
-
-  switch (path) {
-    case 'run-again':
-      return [
-        ...when(s.show > 0, s.show * 0.8, `What it can show running: ${s.show} of 3.`),
-        ...when(
-          !lost.length && seenShare > 0,
-          2 * seenShare,
-          unseen.length ? 'Nothing essential is lost, of what was looked at.' : 'Nothing essential is lost.',
-        ),
-        ...when(lost.length > 0, -2.5 * share - 0.5, `Lost or missing: ${list(lost.map(a => a.name))}.`),
-        ...when(lostForGood.length > 0, -3, `Cannot be replaced: ${list(lostForGood.map(a => a.name))}.`),
-        ...when(poor.length > 0, -0.3 * poor.length, `Wants work: ${list(poor.map(a => a.name))}.`),
-        ...when(long > 40, -Math.min(2, long / 60), `${hours.low} to ${hours.high} hours of work.`),
-        ...when(cost.high > 200, -Math.min(1.5, cost.high / 400), `Parts for up to ${Math.round(cost.high)}.`),
-        ...when(sisters.running > 0 && !wants, -0.5, 'A sister runs already.'),
-        ...when(sisters.running === 0 && sisters.wanting > 0, 0.5, 'None of its sisters runs.'),
-      ]
-    case 'run-with-substitutes':
-      return [
-        ...when(s.show > 0, s.show * 0.7, `What it can show running: ${s.show} of 3.`),
-        ...when(lostForGood.length > 0, 1.8, `Original parts cannot be had: ${list(lostForGood.map(a => a.name))}.`),
-        ...when(lost.length > 0 && !lostForGood.length, 0.6, `A substitute is quicker for: ${list(lost.map(a => a.name))}.`),
-        ...when(s.research === 3 || s.rarity === 3, -1.2, 'So rare or telling that what is foreign in it misleads.'),
-        ...when(long > 60, -Math.min(1.5, long / 80), `${hours.low} to ${hours.high} hours of work.`),
-        ...when(poor.length > 0, -0.2 * poor.length, `Wants work: ${list(poor.map(a => a.name))}.`),
-        ...when(share > 0.5, -1.5, 'More than half of it would be foreign.'),
-      ]
-    case 'display-only':
-      return [
-        ...when(s.historic > 0, s.historic * 0.6, `Its history: ${s.historic} of 3.`),
-        ...when(s.completeness >= 2, 0.6, 'It is complete to look at.'),
-        ...when(gone, -4, 'Nothing of it is there to be shown.'),
-        ...when(share >= 0.3 && !gone, 0.8, `Too much is lost to run it: ${list(lost.map(a => a.name))}.`),
-        ...when(sisters.running > 0, 0.8, 'A sister can be run in its place.'),
-        ...when(wants, -0.8, 'It makes little sense standing still.'),
-        ...when(long > 60, 0.6, `${hours.low} to ${hours.high} hours would be spared.`),
-      ]
-    case 'conserve':
-      return [
-        ...when(matters >= 2, matters - 1, `Significance: ${matters} of 3 for history, research or rarity.`),
-        ...when(s.research >= 2, 0.7, 'Its state as found can still be studied.'),
-        ...when(s.rarity === 3, 0.8, 'The only one known.'),
-        ...when(lost.length > 0 && matters >= 2, 0.5, 'What is lost would be guessed at.'),
-        ...when(wants, -0.7, 'It makes little sense standing still.'),
-        ...when(matters < 2, -0.8, 'Little would be kept that its sisters do not keep.'),
-      ]
-    case 'donor':
-      return [
-        ...when(share > 0.3, 1.5 * share, `Lost or missing: ${list(lost.map(a => a.name))}.`),
-        ...when(
-          sisters.wanting > 0 && sound.length > 0,
-          Math.min(1.5, 0.5 * sisters.wanting),
-          `${sisters.wanting === 1 ? 'A sister wants' : `${sisters.wanting} sisters want`} parts; sound here: ${list(sound.map(a => a.name))}.`,
-        ),
-        ...when(matters > 0, -matters, `Significance: ${matters} of 3 for history, research or rarity.`),
-        ...when(s.completeness === 3, -1, 'It is whole.'),
-        ...when(!ours && !input.consent?.allowed.includes('donor'), -5, 'It is not ours to take apart.'),
-        ...when(sisters.running + sisters.wanting === 0, -1.5, 'No sister would gain from it.'),
-      ]
-    case 'back-to-owner':
-      return [
-        ...when(!input.consent, 1.5, 'What its owner agrees to is not recorded.'),
-        ...when(!!input.consent && cost.low > input.consent.upTo, 2, 'It costs more than its owner agreed to.'),
-        ...when(lostForGood.length > 0, 0.8, `Cannot be replaced: ${list(lostForGood.map(a => a.name))}.`),
-        ...when(
-          !!input.consent?.allowed.includes('repair') && cost.high <= (input.consent?.upTo ?? 0),
-          -1.5,
-          'Its owner wants it repaired, and it is within what was agreed.',
-        ),
-      ]
+  return {
+    ...input,
+    lost,
+    lostForGood: lost.filter(a => a.irreplaceable),
+    poor: assemblies.filter(a => a.grade === 2),
+    sound: assemblies.filter(a => a.presence === 'present' && a.grade !== null && a.grade <= 1),
+    unseen,
+    seenShare: assemblies.length ? 1 - unseen.length / assemblies.length : 1,
+    gone: assemblies.length > 0 && assemblies.every(a => a.presence === 'missing'),
+    share: seen ? lost.length / seen : 0,
+    long: (hours.low + hours.high) / 2,
+    wants: s.show >= 2,
+    matters: Math.max(s.historic, s.research, s.rarity),
   }
 }
+const when = (is: boolean, weight: number, says: string): Term[] => (is ? [{ weight, says }] : [])
+
+const termsOf: Record<Path, (w: Weighed) => Term[]> = {
+  'run-again': ({ lost, lostForGood, poor, unseen, seenShare, share, long, wants, hours, cost, sisters, significance: s }) => [
+    ...when(s.show > 0, s.show * 0.8, `What it can show running: ${s.show} of 3.`),
+    ...when(!lost.length && seenShare > 0, 2 * seenShare, unseen.length ? 'Nothing essential is lost, of what was looked at.' : 'Nothing essential is lost.'),
+    ...when(lost.length > 0, -2.5 * share - 0.5, `Lost or missing: ${list(lost.map(a => a.name))}.`),
+    ...when(lostForGood.length > 0, -3, `Cannot be replaced: ${list(lostForGood.map(a => a.name))}.`),
+    ...when(poor.length > 0, -0.3 * poor.length, `Wants work: ${list(poor.map(a => a.name))}.`),
+    ...when(long > 40, -Math.min(2, long / 60), `${hours.low} to ${hours.high} hours of work.`),
+    ...when(cost.high > 200, -Math.min(1.5, cost.high / 400), `Parts for up to ${Math.round(cost.high)}.`),
+    ...when(sisters.running > 0 && !wants, -0.5, 'A sister runs already.'),
+    ...when(sisters.running === 0 && sisters.wanting > 0, 0.5, 'None of its sisters runs.'),
+  ],
+  'run-with-substitutes': ({ lost, lostForGood, poor, share, long, hours, significance: s }) => [
+    ...when(s.show > 0, s.show * 0.7, `What it can show running: ${s.show} of 3.`),
+    ...when(lostForGood.length > 0, 1.8, `Original parts cannot be had: ${list(lostForGood.map(a => a.name))}.`),
+    ...when(lost.length > 0 && !lostForGood.length, 0.6, `A substitute is quicker for: ${list(lost.map(a => a.name))}.`),
+    ...when(s.research === 3 || s.rarity === 3, -1.2, 'So rare or telling that what is foreign in it misleads.'),
+    ...when(long > 60, -Math.min(1.5, long / 80), `${hours.low} to ${hours.high} hours of work.`),
+    ...when(poor.length > 0, -0.2 * poor.length, `Wants work: ${list(poor.map(a => a.name))}.`),
+    ...when(share > 0.5, -1.5, 'More than half of it would be foreign.'),
+  ],
+  'display-only': ({ lost, gone, share, long, wants, hours, sisters, significance: s }) => [
+    ...when(s.historic > 0, s.historic * 0.6, `Its history: ${s.historic} of 3.`),
+    ...when(s.completeness >= 2, 0.6, 'It is complete to look at.'),
+    ...when(gone, -4, 'Nothing of it is there to be shown.'),
+    ...when(share >= 0.3 && !gone, 0.8, `Too much is lost to run it: ${list(lost.map(a => a.name))}.`),
+    ...when(sisters.running > 0, 0.8, 'A sister can be run in its place.'),
+    ...when(wants, -0.8, 'It makes little sense standing still.'),
+    ...when(long > 60, 0.6, `${hours.low} to ${hours.high} hours would be spared.`),
+  ],
+  'conserve': ({ lost, wants, matters, significance: s }) => [
+    ...when(matters >= 2, matters - 1, `Significance: ${matters} of 3 for history, research or rarity.`),
+    ...when(s.research >= 2, 0.7, 'Its state as found can still be studied.'),
+    ...when(s.rarity === 3, 0.8, 'The only one known.'),
+    ...when(lost.length > 0 && matters >= 2, 0.5, 'What is lost would be guessed at.'),
+    ...when(wants, -0.7, 'It makes little sense standing still.'),
+    ...when(matters < 2, -0.8, 'Little would be kept that its sisters do not keep.'),
+  ],
+  'donor': ({ lost, sound, share, matters, sisters, ours, consent, significance: s }) => [
+    ...when(share > 0.3, 1.5 * share, `Lost or missing: ${list(lost.map(a => a.name))}.`),
+    ...when(
+      sisters.wanting > 0 && sound.length > 0,
+      Math.min(1.5, 0.5 * sisters.wanting),
+      `${sisters.wanting === 1 ? 'A sister wants' : `${sisters.wanting} sisters want`} parts; sound here: ${list(sound.map(a => a.name))}.`,
+    ),
+    ...when(matters > 0, -matters, `Significance: ${matters} of 3 for history, research or rarity.`),
+    ...when(s.completeness === 3, -1, 'It is whole.'),
+    ...when(!ours && !consent?.allowed.includes('donor'), -5, 'It is not ours to take apart.'),
+    ...when(sisters.running + sisters.wanting === 0, -1.5, 'No sister would gain from it.'),
+  ],
+  'back-to-owner': ({ lostForGood, cost, consent }) => [
+    ...when(!consent, 1.5, 'What its owner agrees to is not recorded.'),
+    ...when(!!consent && cost.low > consent.upTo, 2, 'It costs more than its owner agreed to.'),
+    ...when(lostForGood.length > 0, 0.8, `Cannot be replaced: ${list(lostForGood.map(a => a.name))}.`),
+    ...when(!!consent?.allowed.includes('repair') && cost.high <= (consent?.upTo ?? 0), -1.5, 'Its owner wants it repaired, and it is within what was agreed.'),
+  ],
+}
+const termsFor = (path: Path, input: TriageInput): Term[] => termsOf[path](weighed(input))
 
 /** Tries one change after the other and keeps those that bring another path to the head. */
 function whatWouldChange(input: TriageInput, first: Path): TriageResult['wouldChange'] {

@@ -91,39 +91,8 @@ export function judgeMatrix(input: MatrixInput): MatrixResult {
   const faults: MatrixFault[] = allDead
     ? [{ kind: 'common', keys: keys.map(k => k.key) }, ...(sets[0] ?? []).filter(f => f.kind === 'line' && evidence.wire.get(f.line) === false)]
     : (sets[0] ?? [])
-  const findings: Finding[] = []
   const side = sideOf(shorted)
-  if (side !== 'unknown')
-    findings.push(
-      side === 'electronics'
-        ? finding(
-            'care',
-            'matrix.electronics',
-            'The electronics do not answer where the lines are shorted from outside.',
-            `${shorted
-              .filter(s => !s.types)
-              .map(s => `${s.row} to ${s.column}`)
-              .join(', ')}: look at the connector, the driver of the column and the receiver of the row before the keys.`,
-          )
-        : finding(
-            'note',
-            'matrix.keys',
-            'The electronics answer where the lines are shorted from outside.',
-            'The fault is in the keyboard: tail, jumpers, lines or contacts.',
-          ),
-    )
-  for (const { line, ohm } of lines) findings.push(lineFinding(line, ohm, printed))
-  for (const { key, volts } of drops)
-    if (!isJunction(volts))
-      findings.push(
-        finding(
-          'care',
-          'matrix.diode',
-          `The diode of ${key} reads ${volts === null ? 'open' : `${volts} V`}.`,
-          'About 0.6 V is a silicon junction.',
-          commonPractice,
-        ),
-      )
+  const findings = [...sideFindings(side, shorted), ...lines.map(({ line, ohm }) => lineFinding(line, ohm, printed)), ...drops.flatMap(diodeFindings)]
   for (const f of faults) findings.push(faultFinding(f, evidence))
   findings.push(...rivals(allDead ? [] : sets, complete), ...contradictions(evidence, sets[0] ?? []))
   findings.push(...sticking(keys, diodes))
@@ -147,23 +116,52 @@ export function judgeMatrix(input: MatrixInput): MatrixResult {
     explanationsAtLeast: allDead ? 1 : sets.length,
     keyByKey: failing.length,
     side,
-    measure: measures(
-      allDead
-        ? []
-        : [
-            ...faults,
-            ...sets
-              .slice(1, 3)
-              .flat()
-              .filter(f => !faults.some(o => idOf(o) === idOf(f))),
-          ],
-      lines,
-      printed,
-      side,
-    ),
+    measure: measures(allDead ? [] : [...faults, ...rivalFaults(sets, faults)], lines, printed, side),
     findings,
   }
 }
+
+/** What the next two explanations name beside the first. */
+const rivalFaults = (sets: readonly MatrixFault[][], faults: readonly MatrixFault[]) =>
+  sets
+    .slice(1, 3)
+    .flat()
+    .filter(f => !faults.some(o => idOf(o) === idOf(f)))
+
+function sideFindings(side: MatrixResult['side'], shorted: NonNullable<MatrixInput['shorted']>): Finding[] {
+  if (side === 'unknown') return []
+  if (side === 'keys')
+    return [
+      finding(
+        'note',
+        'matrix.keys',
+        'The electronics answer where the lines are shorted from outside.',
+        'The fault is in the keyboard: tail, jumpers, lines or contacts.',
+      ),
+    ]
+  const silent = shorted.filter(s => !s.types).map(s => `${s.row} to ${s.column}`)
+  return [
+    finding(
+      'care',
+      'matrix.electronics',
+      'The electronics do not answer where the lines are shorted from outside.',
+      `${silent.join(', ')}: look at the connector, the driver of the column and the receiver of the row before the keys.`,
+    ),
+  ]
+}
+
+const diodeFindings = ({ key, volts }: NonNullable<MatrixInput['drops']>[number]): Finding[] =>
+  isJunction(volts)
+    ? []
+    : [
+        finding(
+          'care',
+          'matrix.diode',
+          `The diode of ${key} reads ${volts === null ? 'open' : `${volts} V`}.`,
+          'About 0.6 V is a silicon junction.',
+          commonPractice,
+        ),
+      ]
 
 const isAlive = (k: MatrixKey) => k.state === 'works' || k.state === 'sticks'
 

@@ -122,53 +122,15 @@ export function dateMachine({ codes, bounds = [], assemblyLagWeeks = defaultLagW
   kept.sort((a, b) => a.reading.firstDay.localeCompare(b.reading.firstDay))
 
   const apart = youngestApart(kept)
-  if (apart && apart.parts.length <= lonelyAtMost && apart.parts.every(k => k.part.socketed)) {
+  if (apart && changedLater(apart)) {
     for (const { part, reading } of apart.parts)
       omit(part, `In a socket, and more than a year younger than every other part${apart.parts.length > 1 ? ' but one' : ''}: changed later.`, reading)
     kept = kept.slice(0, -apart.parts.length)
-  } else if (apart && apart.parts.length > lonelyAtMost) {
-    const [older, younger] = [kept.length - apart.parts.length, apart.parts.length]
-    findings.push(
-      finding(
-        'care',
-        'dating.two-dates',
-        `The parts tell two dates: ${older} up to ${apart.before.reading.says}, and ${younger} from ${apart.parts[0]!.reading.says} on.`,
-        [
-          'A board of two issues, an upgrade, or a service that changed many: look at the younger ones for rework, sockets and another hand.',
-          `If they came later, it was first made about ${quarterOf(weeksAfter(apart.before.reading.lastDay, assemblyLagWeeks))}.`,
-        ],
-        commonPractice,
-      ),
-    )
-  } else if (apart && apart.gapDays > solderedGapDays) {
-    findings.push(
-      finding(
-        'care',
-        'dating.lone-youngest',
-        `${apart.parts.map(k => named(k.part)).join(' and ')} ${apart.parts.length > 1 ? 'stand' : 'stands'} apart, years after the others, and ${apart.parts.length > 1 ? 'decide' : 'decides'} the date.`,
-        [
-          'Soldered in with no sign of rework noted; a service may have changed more than one.',
-          `Without it the youngest part reads ${apart.before.reading.says}.`,
-        ],
-        commonPractice,
-      ),
-    )
-  }
+  } else if (apart) findings.push(...standsApart(apart, kept.length, assemblyLagWeeks))
 
   const youngest = kept.at(-1)?.reading
-  const made = youngest && { notBefore: youngest.firstDay, notAfter: weeksAfter(youngest.lastDay, assemblyLagWeeks * lagsAtMost) }
-  const from = latestDay(made?.notBefore, notBefore?.day)
-  const to = made ? earliestDay(made.notAfter, notAfter?.day) : notAfter?.day
-  const contradicted = from !== undefined && to !== undefined && to < from
-  if (contradicted && made)
-    findings.push(
-      finding('stop', 'dating.bound-contradicts', 'A bound and the parts contradict each other.', [
-        `The youngest part reads ${youngest.says}, so it was made before ${made.notAfter}.`,
-        `Not before ${notBefore!.day}: ${notBefore!.why}.`,
-        'Doubt the bound, or look for parts that were not read.',
-      ]),
-    )
-  const interval = from && to && !contradicted ? { notBefore: from, notAfter: to } : null
+  const { interval, contradiction } = betweenBounds(youngest, assemblyLagWeeks, notBefore, notAfter)
+  if (contradiction) findings.push(contradiction)
   const likely = youngest && interval ? clamp(weeksAfter(youngest.lastDay, assemblyLagWeeks), interval) : undefined
   findings.push(...ofTheModel(interval, madeFrom, madeTo))
   findings.unshift(
@@ -193,6 +155,63 @@ export function dateMachine({ codes, bounds = [], assemblyLagWeeks = defaultLagW
     })),
     leftOut,
     findings,
+  }
+}
+
+type Apart = NonNullable<ReturnType<typeof youngestApart>>
+
+/** One or two in sockets, apart from all others: a service changed them. */
+const changedLater = ({ parts }: Apart) => parts.length <= lonelyAtMost && parts.every(k => k.part.socketed)
+
+/** What is said of the youngest parts, where they stand apart and still decide. */
+function standsApart({ parts, before, gapDays }: Apart, inAll: number, lagWeeks: number): Finding[] {
+  if (parts.length > lonelyAtMost)
+    return [
+      finding(
+        'care',
+        'dating.two-dates',
+        `The parts tell two dates: ${inAll - parts.length} up to ${before.reading.says}, and ${parts.length} from ${parts[0]!.reading.says} on.`,
+        [
+          'A board of two issues, an upgrade, or a service that changed many: look at the younger ones for rework, sockets and another hand.',
+          `If they came later, it was first made about ${quarterOf(weeksAfter(before.reading.lastDay, lagWeeks))}.`,
+        ],
+        commonPractice,
+      ),
+    ]
+  if (gapDays <= solderedGapDays) return []
+  return [
+    finding(
+      'care',
+      'dating.lone-youngest',
+      `${parts.map(k => named(k.part)).join(' and ')} ${parts.length > 1 ? 'stand' : 'stands'} apart, years after the others, and ${parts.length > 1 ? 'decide' : 'decides'} the date.`,
+      ['Soldered in with no sign of rework noted; a service may have changed more than one.', `Without it the youngest part reads ${before.reading.says}.`],
+      commonPractice,
+    ),
+  ]
+}
+
+type BoundDay = { day: string; why: string } | undefined
+
+/** From the youngest part and its lag, within the bounds; no interval where they contradict each other. */
+function betweenBounds(
+  youngest: DateCodeReading | undefined,
+  lagWeeks: number,
+  notBefore: BoundDay,
+  notAfter: BoundDay,
+): { interval: { notBefore: string; notAfter: string } | null; contradiction?: Finding } {
+  const made = youngest && { notBefore: youngest.firstDay, notAfter: weeksAfter(youngest.lastDay, lagWeeks * lagsAtMost) }
+  const from = latestDay(made?.notBefore, notBefore?.day)
+  const to = made ? earliestDay(made.notAfter, notAfter?.day) : notAfter?.day
+  if (!from || !to) return { interval: null }
+  if (to >= from) return { interval: { notBefore: from, notAfter: to } }
+  if (!made || !youngest || !notBefore) return { interval: null }
+  return {
+    interval: null,
+    contradiction: finding('stop', 'dating.bound-contradicts', 'A bound and the parts contradict each other.', [
+      `The youngest part reads ${youngest.says}, so it was made before ${made.notAfter}.`,
+      `Not before ${notBefore.day}: ${notBefore.why}.`,
+      'Doubt the bound, or look for parts that were not read.',
+    ]),
   }
 }
 

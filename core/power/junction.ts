@@ -100,15 +100,15 @@ function classify(legs: 2 | 3, paths: JunctionPath[]): Classified {
 const told = ({ red, black, volts, kind }: JunctionPath) =>
   `Red on ${red}, black on ${black}: ${volts === null ? 'open' : `${volts} V, ${junctionBands.find(b => b.kind === kind)!.means}`}.`
 
-function judge(legs: 2 | 3, paths: JunctionPath[], { like, material, base, anode }: Classified, missing: [Leg, Leg][]): Finding[] {
-  const because = paths.map(told)
-  const beside = finding(
-    'note',
-    'junction.in-circuit',
-    'In the circuit, what lies beside it is measured too.',
-    'Lift a leg before you call it dead.',
-    commonPractice,
-  )
+const beside = finding(
+  'note',
+  'junction.in-circuit',
+  'In the circuit, what lies beside it is measured too.',
+  'Lift a leg before you call it dead.',
+  commonPractice,
+)
+
+function judge(legs: 2 | 3, paths: JunctionPath[], classified: Classified, missing: [Leg, Leg][]): Finding[] {
   if (missing.length)
     return [
       finding(
@@ -118,77 +118,44 @@ function judge(legs: 2 | 3, paths: JunctionPath[], { like, material, base, anode
         missing.map(([r, b]) => `Red on ${r}, black on ${b}.`),
       ),
     ]
+  const { like, material, anode } = classified
+  const say = (level: Finding['level'], code: string, says: string, ...more: string[]) =>
+    finding(level, `junction.${code}`, says, [...paths.map(told), ...more], commonPractice)
   switch (like) {
     case 'wire':
-      return [
-        finding(
-          'stop',
-          'junction.wire',
-          legs === 3 ? 'A short between all three legs: it is a wire.' : 'A short both ways: it is a wire.',
-          because,
-          commonPractice,
-        ),
-        beside,
-      ]
+      return [say('stop', 'wire', legs === 3 ? 'A short between all three legs: it is a wire.' : 'A short both ways: it is a wire.'), beside]
     case 'shorted':
-      return [
-        finding(
-          'stop',
-          'junction.short',
-          `A short between ${paths.filter(p => p.kind === 'short').map(p => `${p.red} and ${p.black}`)[0]}.`,
-          because,
-          commonPractice,
-        ),
-        beside,
-      ]
+      return [say('stop', 'short', `A short between ${paths.filter(p => p.kind === 'short').map(p => `${p.red} and ${p.black}`)[0]}.`), beside]
     case 'open':
-      return [
-        finding(
-          'care',
-          'junction.open',
-          'Open every way.',
-          [...because, 'Dead, or no part with plain junctions: a field-effect transistor or a regulator reads like this too.'],
-          commonPractice,
-        ),
-      ]
+      return [say('care', 'open', 'Open every way.', 'Dead, or no part with plain junctions: a field-effect transistor or a regulator reads like this too.')]
     case 'diode':
-      return [finding('fine', 'junction.diode', `Plausible as a ${material} diode: anode on ${anode}.`, because, commonPractice)]
+      return [say('fine', 'diode', `Plausible as a ${material} diode: anode on ${anode}.`)]
     case 'npn':
-    case 'pnp': {
-      const [one, other] = paths.filter(p => isJunction(p.kind))
-      if (Math.abs(one!.volts! - other!.volts!) < alikeV)
-        return [
-          finding(
-            'care',
-            'junction.alike',
-            `Two like junctions that share leg ${base}: a double diode, or ${like === 'npn' ? 'an NPN' : 'a PNP'} transistor.`,
-            [...because, 'The junction of an emitter reads some millivolts more than that of a collector. Look the type up.'],
-            commonPractice,
-          ),
-        ]
-      return [
-        finding(
-          'fine',
-          'junction.transistor',
-          `Plausible as ${like === 'npn' ? 'an NPN' : 'a PNP'}${material ? ` ${material}` : ''} transistor: base on ${base}.`,
-          because,
-          commonPractice,
-        ),
-        ...emitter(paths, base!),
-      ]
-    }
+    case 'pnp':
+      return transistor(paths, classified, say)
     case 'unclear':
-      return [
-        finding(
-          'care',
-          'junction.unclear',
-          'This is no plain diode or transistor.',
-          [...because, 'A resistor beside it, a Darlington pair, a regulator, or damage.'],
-          commonPractice,
-        ),
-        beside,
-      ]
+      return [say('care', 'unclear', 'This is no plain diode or transistor.', 'A resistor beside it, a Darlington pair, a regulator, or damage.'), beside]
   }
+}
+
+/** Two junctions that share a leg: a transistor, or a double diode where they are alike. */
+function transistor(
+  paths: JunctionPath[],
+  { like, material, base }: Classified,
+  say: (level: Finding['level'], code: string, says: string, ...more: string[]) => Finding,
+): Finding[] {
+  const [one, other] = paths.filter(p => isJunction(p.kind))
+  const kind = like === 'npn' ? 'an NPN' : 'a PNP'
+  if (Math.abs(one!.volts! - other!.volts!) < alikeV)
+    return [
+      say(
+        'care',
+        'alike',
+        `Two like junctions that share leg ${base}: a double diode, or ${kind} transistor.`,
+        'The junction of an emitter reads some millivolts more than that of a collector. Look the type up.',
+      ),
+    ]
+  return [say('fine', 'transistor', `Plausible as ${kind}${material ? ` ${material}` : ''} transistor: base on ${base}.`), ...emitter(paths, base!)]
 }
 
 /** The emitter junction is the more heavily doped one and reads a few millivolts more. Common practice, no source. */

@@ -87,6 +87,14 @@ export const readHere = <R extends { configuration: string }>(configuration: Con
  * voltage or a tolerance that no reading can be held against.
  */
 export function readableRails(expected: readonly ExpectedRail[]): { rails: ExpectedRail[]; unreadable: Finding[] } {
+  const known = readRails.get(expected) ?? railsThatRead(expected)
+  readRails.set(expected, known)
+  return known
+}
+/** Every rule of an assessment asks for the same list. */
+const readRails = new WeakMap<readonly ExpectedRail[], ReturnType<typeof railsThatRead>>()
+
+function railsThatRead(expected: readonly ExpectedRail[]): { rails: ExpectedRail[]; unreadable: Finding[] } {
   const rails: ExpectedRail[] = []
   const unreadable: Finding[] = []
   for (const rail of expected) {

@@ -37,12 +37,8 @@ const saidElsewhere: readonly (string | undefined)[] = ['filterCapacitors', 'fan
  * Depends on the school, on what is connected, on whether mains and a tube are in it, and on what has been measured.
  * Source: common practice, no source.
  */
-export function startChecks({ school, configuration, facts, offState, firstLimitA, gate }: StartChecksInput): StartCheck[] {
-  const check = (code: string, says: string, why: string, known: boolean | null = null): StartCheck => ({ code, do: says, why, known })
-  const mains = takesMains(facts, configuration)
-  const { kind } = configuration
-  const unread = offState.filter(r => r.verdict !== 'plausible')
-  const oldCaps = isConnected('facts', 'filterCapacitors', configuration) && facts.filterCapacitors === 'sound'
+export function startChecks(input: StartChecksInput): StartCheck[] {
+  const { gate, configuration, facts } = input
   return [
     ...gate.findings
       .filter(f => f.level === 'stop')
@@ -50,58 +46,10 @@ export function startChecks({ school, configuration, facts, offState, firstLimit
     ...gate.findings
       .filter(f => f.level === 'care' && !saidElsewhere.includes(f.fact))
       .map(f => check(`gate:${f.code}`, `Both know of this, and watch for it: ${f.says}`, f.because.join(' '))),
-    check('dust', 'Dust is out, and nothing loose lies in it.', 'A screw or a ball of damp dust shorts what it lies on.'),
-    ...(kind === 'whole'
-      ? []
-      : [
-          check(
-            'configuration',
-            `It stands as said: ${configurationWords(configuration)}.`,
-            'The gate asked about this and nothing else. Connectors that hang free are held away from the case.',
-          ),
-        ]),
-    ...(mains ? [check('charge', 'The big capacitors were measured, and are empty.', 'Many supplies have no bleeder; some hold their charge for days.')] : []),
-    check(
-      'off-state',
-      `Every rail was measured to ground with the power off${kind === 'supply-alone' ? ', and the dummy load' : ', drives used as a load included'}.`,
-      unread.length
-        ? `Open: ${unread.map(r => `${shownRail(r.rail)} ${r.verdict ? offVerdictWords[r.verdict].toLowerCase() : 'not measured in this configuration'}`).join(', ')}.`
-        : 'A short reads near zero; a drive can be the short.',
-      offState.length > 0 && unread.length === 0,
-    ),
-    check(
-      'load',
-      kind === 'supply-alone'
-        ? 'A dummy load is on the main rail.'
-        : kind === 'bench-supply'
-          ? 'The boards are the load; the bench supply shows what they draw.'
-          : 'A load is on it: a drive, or a dummy load.',
-      'Many supplies read low or wander with nothing attached, and some are harmed.',
-    ),
-    ...(kind === 'bench-supply' || !mains
-      ? [
-          check(
-            'limit',
-            firstLimitA === null ? 'The current limit is set as low as it will start with.' : `The current limit of the bench supply is at ${firstLimitA} A.`,
-            'A limit turns a short into a reading instead of smoke.',
-          ),
-        ]
-      : []),
-    ...(oldCaps
-      ? [
-          check(
-            'baseline',
-            'The line-filter capacitors were looked at just now: none cracked, none bulging.',
-            `${school === 'caps-first' ? 'The gate was overruled' : 'Baseline first'}: one short, attended start with the old ones, eyes and nose on them. Never with a cracked one.`,
-          ),
-        ]
-      : school === 'caps-first' && mains
-        ? [check('caps', 'No old line-filter capacitor is left.', 'Caps first: nothing takes mains before they are replaced.', true)]
-        : []),
-    ...(facts.pictureTube === 'enclosed' || facts.pictureTube === 'open'
-      ? [check('tube', 'The covers round the picture tube are on, or somebody trained stands by.', 'It keeps a high charge, switched off too.')]
-      : []),
-    ...(mains
+    ...asItStands(input),
+    ...ofRails(input),
+    ...ofOldParts(input),
+    ...(takesMains(facts, configuration)
       ? [
           check(
             'switch',
@@ -136,6 +84,76 @@ export function startChecks({ school, configuration, facts, offState, firstLimit
     ),
   ]
 }
+
+const check = (code: string, says: string, why: string, known: boolean | null = null): StartCheck => ({ code, do: says, why, known })
+
+/** Clean, connected as it was said, and without charge. */
+const asItStands = ({ configuration, facts }: StartChecksInput): StartCheck[] => [
+  check('dust', 'Dust is out, and nothing loose lies in it.', 'A screw or a ball of damp dust shorts what it lies on.'),
+  ...(configuration.kind === 'whole'
+    ? []
+    : [
+        check(
+          'configuration',
+          `It stands as said: ${configurationWords(configuration)}.`,
+          'The gate asked about this and nothing else. Connectors that hang free are held away from the case.',
+        ),
+      ]),
+  ...(takesMains(facts, configuration)
+    ? [check('charge', 'The big capacitors were measured, and are empty.', 'Many supplies have no bleeder; some hold their charge for days.')]
+    : []),
+]
+
+/** Its rails measured to ground, a load on them, and a limit where a bench supply feeds them. */
+function ofRails({ configuration: { kind }, configuration, facts, offState, firstLimitA }: StartChecksInput): StartCheck[] {
+  const unread = offState.filter(r => r.verdict !== 'plausible')
+  return [
+    check(
+      'off-state',
+      `Every rail was measured to ground with the power off${kind === 'supply-alone' ? ', and the dummy load' : ', drives used as a load included'}.`,
+      unread.length
+        ? `Open: ${unread.map(r => `${shownRail(r.rail)} ${r.verdict ? offVerdictWords[r.verdict].toLowerCase() : 'not measured in this configuration'}`).join(', ')}.`
+        : 'A short reads near zero; a drive can be the short.',
+      offState.length > 0 && unread.length === 0,
+    ),
+    check(
+      'load',
+      kind === 'supply-alone'
+        ? 'A dummy load is on the main rail.'
+        : kind === 'bench-supply'
+          ? 'The boards are the load; the bench supply shows what they draw.'
+          : 'A load is on it: a drive, or a dummy load.',
+      'Many supplies read low or wander with nothing attached, and some are harmed.',
+    ),
+    ...(kind === 'bench-supply' || !takesMains(facts, configuration)
+      ? [
+          check(
+            'limit',
+            firstLimitA === null ? 'The current limit is set as low as it will start with.' : `The current limit of the bench supply is at ${firstLimitA} A.`,
+            'A limit turns a short into a reading instead of smoke.',
+          ),
+        ]
+      : []),
+  ]
+}
+
+/** Line-filter capacitors by the school, and a tube. */
+const ofOldParts = ({ school, configuration, facts }: StartChecksInput): StartCheck[] => [
+  ...(isConnected('facts', 'filterCapacitors', configuration) && facts.filterCapacitors === 'sound'
+    ? [
+        check(
+          'baseline',
+          'The line-filter capacitors were looked at just now: none cracked, none bulging.',
+          `${school === 'caps-first' ? 'The gate was overruled' : 'Baseline first'}: one short, attended start with the old ones, eyes and nose on them. Never with a cracked one.`,
+        ),
+      ]
+    : school === 'caps-first' && takesMains(facts, configuration)
+      ? [check('caps', 'No old line-filter capacitor is left.', 'Caps first: nothing takes mains before they are replaced.', true)]
+      : []),
+  ...(facts.pictureTube === 'enclosed' || facts.pictureTube === 'open'
+    ? [check('tube', 'The covers round the picture tube are on, or somebody trained stands by.', 'It keeps a high charge, switched off too.')]
+    : []),
+]
 
 /** Whether mains comes to it in this configuration. */
 export const takesMains = (facts: PowerFacts, configuration: Configuration): boolean =>

@@ -31,110 +31,126 @@ export function readCapture(text: string): Capture {
 
 /** Value Change Dump, IEEE 1364; vectors become a line for each bit, real values a level by their volts. */
 function readVcd(text: string): Capture {
-  const gathering = new Gathering()
-  const words = /\S+/g
-  /** The next word; after the last there is none, for good: a search that ended would begin again. */
-  let over = false
-  const next = () => {
-    const found = over ? null : words.exec(text)
-    over = !found
+  return new ValueChangeDump(text).read()
+}
+
+class ValueChangeDump {
+  private readonly gathering = new Gathering()
+  private readonly words = /\S+/g
+  /** After the last word there is none, for good: a search that ended would begin again. */
+  private over = false
+  /** Lines of each identifier, the highest bit first. */
+  private readonly of = new Map<string, { lines: (number | undefined)[]; real: boolean }>()
+  private scaleS: number | undefined
+  private time = 0
+  private before = -Infinity
+  private backwards = false
+  private first = Number.NaN
+  private last = 0
+  private pausedAt: number | undefined
+
+  constructor(private readonly text: string) {}
+
+  read(): Capture {
+    const { gathering, of } = this
+    for (let m = this.next(); m; m = this.next()) {
+      const c = m[0].charCodeAt(0)
+      if (c === 35) this.instant(m)
+      else if (c === 36) this.section(m)
+      else if (c === 98 || c === 66 || c === 114 || c === 82) this.vector(m, c === 114 || c === 82)
+      else this.bit(m)
+    }
+    if (!of.size) throw new InputError('text', '', 'Capture: it declares no line. A Value Change Dump has $var … $end for each.')
+    this.resumes()
+    if (this.scaleS === undefined) gathering.timeIs = 'steps'
+    return gathering.as(Math.max(0, this.last - this.from()) * (this.scaleS ?? 1))
+  }
+
+  private next(): RegExpExecArray | null {
+    const found = this.over ? null : this.words.exec(this.text)
+    this.over = !found
     return found
   }
-  /** Lines of each identifier, the highest bit first. */
-  const of = new Map<string, { lines: (number | undefined)[]; real: boolean }>()
-  const lineAt = (index: number) => () => {
+  private lineAt = (index: number) => () => {
     let n = 1
-    for (let i = text.indexOf('\n'); i >= 0 && i < index; i = text.indexOf('\n', i + 1)) n++
+    for (let i = this.text.indexOf('\n'); i >= 0 && i < index; i = this.text.indexOf('\n', i + 1)) n++
     return n
   }
-  let scaleS: number | undefined
-  let time = 0
-  let pausedAt: number | undefined
-  let backwards = false
-  let before = -Infinity
-  let [first, last] = [Number.NaN, 0]
-  const section = () => {
-    const inside: string[] = []
-    for (let m = next(); m && m[0] !== '$end'; m = next()) if (inside.length < 100) inside.push(m[0])
-    return inside
-  }
-  const instantS = () => (time - (Number.isNaN(first) ? 0 : first)) * (scaleS ?? 1)
-  /** While the dump pauses, what it says of a line is that it does not know. */
-  const change = (line: number | undefined, level: Level) => {
-    if (backwards) return void gathering.unread++
-    gathering.read++
-    if (line !== undefined) gathering.change(line, instantS(), pausedAt === undefined ? level : unrecorded)
-  }
-  const resumes = () => {
-    if (pausedAt !== undefined) gathering.pauses.push({ fromS: pausedAt, toS: instantS() })
-    pausedAt = undefined
-  }
-  for (let m = next(); m; m = next()) {
-    const [word] = m
-    const c = word.charCodeAt(0)
-    if (c === 35) {
-      // # and an instant.
-      time = Number(word.slice(1))
-      backwards = !(Number.isFinite(time) && time >= before)
-      if (backwards) {
-        gathering.wrong(lineAt(m.index), `${word.slice(0, 20)}: time runs backwards, or is no number; what follows is left out until it has caught up.`)
-        time = Math.max(0, before)
-      }
-      before = time
-      if (Number.isNaN(first)) first = time
-      last = time
-    } else if (c === 36) {
-      const key = word.slice(1)
-      if (key === 'dumpoff' && pausedAt === undefined) {
-        pausedAt = instantS()
-        for (const { lines } of of.values()) for (const line of lines) if (line !== undefined) gathering.change(line, pausedAt, unrecorded)
-      } else if (key === 'dumpon' || key === 'dumpall') resumes()
-      if (key === 'end' || key.startsWith('dump')) continue
-      const inside = section()
-      if (key === 'timescale') {
-        const [, n, unit = ''] = /^(\d+)\s*([a-zµ]+)$/i.exec(inside.join('')) ?? []
-        if (Number(n) > 0 && units[unit.toLowerCase()]) scaleS = Number(n) * units[unit.toLowerCase()]!
-        else gathering.note(lineAt(m.index), `The timescale “${inside.join(' ').slice(0, 20)}” is not known: times are counted in steps.`)
-      } else if (key === 'var') {
-        const [kind = '', size = '1', id = '', ...name] = inside
-        const width = Math.min(64, Math.max(1, Math.round(Number(size)) || 1))
-        const called = name.join(' ').replace(/\s*\[\d+:\d+\]$/, '')
-        const real = kind === 'real' || kind === 'realtime'
-        if (of.has(id)) continue
-        const lines =
-          real || width === 1 ? [gathering.line(called || id)] : Array.from({ length: width }, (_, i) => gathering.line(`${called}[${width - 1 - i}]`))
-        if (lines.includes(undefined)) gathering.note(lineAt(m.index), `${called}: more lines than are taken; it is left out.`)
-        of.set(id, { lines, real })
-      }
-    } else if (c === 98 || c === 66 || c === 114 || c === 82) {
-      // b1010 id, or r1.25 id.
-      const value = word.slice(1)
-      const at = m.index
-      const id = next()?.[0] ?? ''
-      const known = of.get(id)
-      if (!known) {
-        gathering.wrong(lineAt(at), `${id.slice(0, 20)} is no line that was declared.`)
-        continue
-      }
-      if (c === 114 || c === 82) {
-        change(known.lines[0], Number.isFinite(Number(value)) ? levelOf(Number(value)) : half)
-        continue
-      }
-      // Fewer bits than the line has: filled up from the left, as the standard says.
-      const fill = /^[xz]/i.test(value) ? value[0]! : '0'
-      const padded = value.padStart(known.lines.length, fill).slice(-known.lines.length)
-      known.lines.forEach((line, i) => change(line, bits[padded[i]!] ?? half))
-    } else {
-      const level = bits[word[0]!]
-      const known = level === undefined ? undefined : of.get(word.slice(1))
-      if (level === undefined || !known) gathering.wrong(lineAt(m.index), `“${word.slice(0, 20)}” is no change of a line that was declared.`)
-      else change(known.lines[0], level)
+  private from = () => (Number.isNaN(this.first) ? 0 : this.first)
+  private instantS = () => (this.time - this.from()) * (this.scaleS ?? 1)
+
+  /** `#` and an instant. */
+  private instant({ 0: word, index }: RegExpExecArray): void {
+    this.time = Number(word.slice(1))
+    this.backwards = !(Number.isFinite(this.time) && this.time >= this.before)
+    if (this.backwards) {
+      this.gathering.wrong(this.lineAt(index), `${word.slice(0, 20)}: time runs backwards, or is no number; what follows is left out until it has caught up.`)
+      this.time = Math.max(0, this.before)
     }
+    this.before = this.time
+    if (Number.isNaN(this.first)) this.first = this.time
+    this.last = this.time
   }
-  if (!of.size) throw new InputError('text', '', 'Capture: it declares no line. A Value Change Dump has $var … $end for each.')
-  resumes()
-  if (scaleS === undefined) gathering.timeIs = 'steps'
-  return gathering.as(Math.max(0, last - (Number.isNaN(first) ? 0 : first)) * (scaleS ?? 1))
+
+  /** `$` and a key word, up to its `$end`. */
+  private section({ 0: word, index }: RegExpExecArray): void {
+    const key = word.slice(1)
+    if (key === 'dumpoff' && this.pausedAt === undefined) {
+      this.pausedAt = this.instantS()
+      for (const { lines } of this.of.values()) for (const line of lines) if (line !== undefined) this.gathering.change(line, this.pausedAt, unrecorded)
+    } else if (key === 'dumpon' || key === 'dumpall') this.resumes()
+    if (key === 'end' || key.startsWith('dump')) return
+    const inside: string[] = []
+    for (let m = this.next(); m && m[0] !== '$end'; m = this.next()) if (inside.length < 100) inside.push(m[0])
+    if (key === 'timescale') {
+      const [, n, unit = ''] = /^(\d+)\s*([a-zµ]+)$/i.exec(inside.join('')) ?? []
+      if (Number(n) > 0 && units[unit.toLowerCase()]) this.scaleS = Number(n) * units[unit.toLowerCase()]!
+      else this.gathering.note(this.lineAt(index), `The timescale “${inside.join(' ').slice(0, 20)}” is not known: times are counted in steps.`)
+    } else if (key === 'var') this.declare(inside, index)
+  }
+
+  private declare([kind = '', size = '1', id = '', ...name]: string[], index: number): void {
+    if (this.of.has(id)) return
+    const width = Math.min(64, Math.max(1, Math.round(Number(size)) || 1))
+    const called = name.join(' ').replace(/\s*\[\d+:\d+\]$/, '')
+    const real = kind === 'real' || kind === 'realtime'
+    const { gathering } = this
+    const lines = real || width === 1 ? [gathering.line(called || id)] : Array.from({ length: width }, (_, i) => gathering.line(`${called}[${width - 1 - i}]`))
+    if (lines.includes(undefined)) gathering.note(this.lineAt(index), `${called}: more lines than are taken; it is left out.`)
+    this.of.set(id, { lines, real })
+  }
+
+  /** `b1010 id`, or `r1.25 id`. */
+  private vector({ 0: word, index }: RegExpExecArray, real: boolean): void {
+    const value = word.slice(1)
+    const id = this.next()?.[0] ?? ''
+    const known = this.of.get(id)
+    if (!known) return this.gathering.wrong(this.lineAt(index), `${id.slice(0, 20)} is no line that was declared.`)
+    if (real) return this.change(known.lines[0], Number.isFinite(Number(value)) ? levelOf(Number(value)) : half)
+    // Fewer bits than the line has: filled up from the left, as the standard says.
+    const fill = /^[xz]/i.test(value) ? value[0]! : '0'
+    const padded = value.padStart(known.lines.length, fill).slice(-known.lines.length)
+    known.lines.forEach((line, i) => this.change(line, bits[padded[i]!] ?? half))
+  }
+
+  private bit({ 0: word, index }: RegExpExecArray): void {
+    const level = bits[word[0]!]
+    const known = level === undefined ? undefined : this.of.get(word.slice(1))
+    if (level === undefined || !known) this.gathering.wrong(this.lineAt(index), `“${word.slice(0, 20)}” is no change of a line that was declared.`)
+    else this.change(known.lines[0], level)
+  }
+
+  /** While the dump pauses, what it says of a line is that it does not know. */
+  private change(line: number | undefined, level: Level): void {
+    if (this.backwards) return void this.gathering.unread++
+    this.gathering.read++
+    if (line !== undefined) this.gathering.change(line, this.instantS(), this.pausedAt === undefined ? level : unrecorded)
+  }
+
+  private resumes(): void {
+    if (this.pausedAt !== undefined) this.gathering.pauses.push({ fromS: this.pausedAt, toS: this.instantS() })
+    this.pausedAt = undefined
+  }
 }
 
 /** A heading over a column of time, or of what counts samples. */
