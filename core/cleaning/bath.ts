@@ -55,21 +55,8 @@ export interface BathResult {
  */
 export function mixBath(input: BathInput): BathResult {
   const { strength, inItL = 0, inItPct = 0, concentratePct = 100, recipeConcentratePct = 100, concentrateKgPerL = 1 } = input
-  const within = (field: string, value: number | undefined, low: number, high: number, what: string) => {
-    if (value !== undefined && !(value > low && value <= high)) throw new InputError(field, value, `${what}: more than ${low} and up to ${high}, please.`)
-  }
+  check(input)
   const { kind, value } = strength
-  if (kind === 'parts-in' && !(value >= 1)) throw new InputError('strength.value', value, 'One part in …: at least one; one in one is the concentrate itself.')
-  within('strength.value', value, 0, kind.startsWith('percent') ? 100 : kind === 'grams-per-litre' ? 2000 : 10_000, strengthKinds[kind].title)
-  for (const field of ['lengthCm', 'widthCm', 'fillCm'] as const) within(field, input[field], 0, 500, `${sides[field]} in cm`)
-  within('volumeL', input.volumeL, 0, 1000, 'Volume in litres')
-  within('tankL', input.tankL, 0, 1000, 'The tank in litres')
-  within('concentratePct', concentratePct, 0, 100, 'The concentrate in %')
-  within('recipeConcentratePct', recipeConcentratePct, 0, 100, 'The concentrate of the recipe in %')
-  within('concentrateKgPerL', concentrateKgPerL, 0, 3, 'Density in kg/l')
-  if (!(inItL >= 0 && inItL <= 1000)) throw new InputError('inItL', inItL, 'In it already, in litres: from 0 to 1000, please.')
-  if (!(inItPct >= 0 && inItPct <= 100)) throw new InputError('inItPct', inItPct, 'How strong it is, in %: from 0 to 100, please.')
-
   const totalL = volumeOf(input)
   // What the recipe wants of its own concentrate, and of the one at hand.
   const recipeShare = shareOf(kind, value, concentrateKgPerL)
@@ -87,58 +74,71 @@ export function mixBath(input: BathInput): BathResult {
   const addConcentrateL = Math.max(0, wantL - keptL * inIt)
   const addWaterL = Math.max(0, totalL - keptL - addConcentrateL)
 
-  const findings: Finding[] = [
+  const findings = [
+    waterFirst,
+    ...(takeOutL > 1e-9 ? [takeOutFirst(takeOutL)] : []),
+    ...(input.tankL !== undefined && totalL > input.tankL + 1e-9 ? [doesNotFit(totalL, input.tankL)] : []),
+    ...strengthFindings(kind, value, recipeShare, concentrateKgPerL),
+  ]
+  return { totalL, addConcentrateL, addConcentrateG: addConcentrateL * concentrateKgPerL * 1000, addWaterL, volumePct: share * 100, takeOutL, findings }
+}
+
+function check(input: BathInput): void {
+  const { strength, inItL = 0, inItPct = 0, concentratePct = 100, recipeConcentratePct = 100, concentrateKgPerL = 1 } = input
+  const within = (field: string, value: number | undefined, low: number, high: number, what: string) => {
+    if (value !== undefined && !(value > low && value <= high)) throw new InputError(field, value, `${what}: more than ${low} and up to ${high}, please.`)
+  }
+  const { kind, value } = strength
+  if (kind === 'parts-in' && !(value >= 1)) throw new InputError('strength.value', value, 'One part in …: at least one; one in one is the concentrate itself.')
+  within('strength.value', value, 0, kind.startsWith('percent') ? 100 : kind === 'grams-per-litre' ? 2000 : 10_000, strengthKinds[kind].title)
+  for (const field of ['lengthCm', 'widthCm', 'fillCm'] as const) within(field, input[field], 0, 500, `${sides[field]} in cm`)
+  within('volumeL', input.volumeL, 0, 1000, 'Volume in litres')
+  within('tankL', input.tankL, 0, 1000, 'The tank in litres')
+  within('concentratePct', concentratePct, 0, 100, 'The concentrate in %')
+  within('recipeConcentratePct', recipeConcentratePct, 0, 100, 'The concentrate of the recipe in %')
+  within('concentrateKgPerL', concentrateKgPerL, 0, 3, 'Density in kg/l')
+  if (!(inItL >= 0 && inItL <= 1000)) throw new InputError('inItL', inItL, 'In it already, in litres: from 0 to 1000, please.')
+  if (!(inItPct >= 0 && inItPct <= 100)) throw new InputError('inItPct', inItPct, 'How strong it is, in %: from 0 to 100, please.')
+}
+
+const waterFirst = finding(
+  'note',
+  'bath.water',
+  'Water first, then the concentrate.',
+  'So nothing splashes up that is strong. Distilled water leaves no salts on a board.',
+  commonPractice,
+)
+const takeOutFirst = (takeOutL: number) =>
+  finding(
+    'care',
+    'bath.take-out',
+    `Take ${litres(takeOutL)} out first.`,
+    'With all of it left in, the tank cannot be brought to this strength and level by adding.',
+  )
+const doesNotFit = (totalL: number, tankL: number) =>
+  finding(
+    'stop',
+    'bath.too-much',
+    `It does not fit: ${litres(totalL)} into a tank of ${litres(tankL)}.`,
+    'The parts that go in raise it further.',
+    'arithmetic',
+  )
+
+/** What is to be minded about a strength in parts, or by mass. */
+function strengthFindings(kind: BathInput['strength']['kind'], value: number, share: number, kgPerL: number): Finding[] {
+  if (kind === 'percent-mass' || kind === 'grams-per-litre')
+    return [finding('note', 'bath.by-mass', 'Weigh it rather than measure it.', `Millilitres are worked out with ${kgPerL} kg to the litre.`, 'arithmetic')]
+  if (kind !== 'parts-to' && kind !== 'parts-in') return []
+  const other = kind === 'parts-to' ? `one in ${number(value)} would be ${percent(1 / value)}` : `one to ${number(value)} would be ${percent(1 / (value + 1))}`
+  return [
     finding(
       'note',
-      'bath.water',
-      'Water first, then the concentrate.',
-      'So nothing splashes up that is strong. Distilled water leaves no salts on a board.',
-      commonPractice,
+      'bath.parts',
+      `${kind === 'parts-to' ? 'One to' : 'One in'} ${number(value)} is ${percent(share)} by volume.`,
+      `Not to be taken for the other: ${other}.`,
+      'arithmetic',
     ),
   ]
-  if (takeOutL > 1e-9)
-    findings.push(
-      finding(
-        'care',
-        'bath.take-out',
-        `Take ${litres(takeOutL)} out first.`,
-        'With all of it left in, the tank cannot be brought to this strength and level by adding.',
-      ),
-    )
-  if (input.tankL !== undefined && totalL > input.tankL + 1e-9)
-    findings.push(
-      finding(
-        'stop',
-        'bath.too-much',
-        `It does not fit: ${litres(totalL)} into a tank of ${litres(input.tankL)}.`,
-        'The parts that go in raise it further.',
-        'arithmetic',
-      ),
-    )
-  if (kind === 'parts-to' || kind === 'parts-in') {
-    const other =
-      kind === 'parts-to' ? `one in ${number(value)} would be ${percent(1 / value)}` : `one to ${number(value)} would be ${percent(1 / (value + 1))}`
-    findings.push(
-      finding(
-        'note',
-        'bath.parts',
-        `${kind === 'parts-to' ? 'One to' : 'One in'} ${number(value)} is ${percent(recipeShare)} by volume.`,
-        `Not to be taken for the other: ${other}.`,
-        'arithmetic',
-      ),
-    )
-  }
-  if (kind === 'percent-mass' || kind === 'grams-per-litre')
-    findings.push(
-      finding(
-        'note',
-        'bath.by-mass',
-        'Weigh it rather than measure it.',
-        `Millilitres are worked out with ${concentrateKgPerL} kg to the litre.`,
-        'arithmetic',
-      ),
-    )
-  return { totalL, addConcentrateL, addConcentrateG: addConcentrateL * concentrateKgPerL * 1000, addWaterL, volumePct: share * 100, takeOutL, findings }
 }
 
 const sides = { lengthCm: 'Length', widthCm: 'Width', fillCm: 'Fill height' } as const

@@ -315,92 +315,81 @@ const shapeWords: Record<Approach['shape'], string> = {
   'two-speed': 'An approach at two speeds, the quicker',
 }
 
-function withoutFit({
-  now,
-  last,
-  goalB,
-  nowB,
-  nowBError,
-  most,
-  points,
-  similarTauHours,
-  colours,
-  darker,
-}: Where & { points: readonly Point[]; similarTauHours: readonly number[]; colours: number; darker: boolean }): Pick<
-  WhiteningResult,
-  'state' | 'wantedHours' | 'nextHours' | 'overshootRisk' | 'basis' | 'findings'
-> {
-  if (darker)
-    return {
-      state: 'cannot-tell',
-      wantedHours: null,
-      nextHours: Math.max(0, Math.min(most, firstHours / 2 - (now - last))),
-      overshootRisk: null,
-      basis: 'none',
-      findings: [
-        finding(
-          'care',
-          'whitening.yellower',
-          'It does not grow less yellow.',
-          'The colours so far rise or stand still. Another spot was measured, or this plastic does not take it.',
-        ),
-      ],
-    }
-  const stillFor = (tau: number) => (nowB > goalB ? tau * Math.log(Math.max(nowB - nowBError, goalB) / goalB) : 0)
+type Unfitted = Where & { points: readonly Point[]; similarTauHours: readonly number[]; colours: number; darker: boolean }
+type Untold = Pick<WhiteningResult, 'state' | 'wantedHours' | 'nextHours' | 'overshootRisk' | 'basis' | 'findings'>
+
+/** While its own colours make no curve: by the pace of similar parts that they do not exclude, else as little as the first time. */
+function withoutFit(unfitted: Unfitted): Untold {
+  const { now, last, most, points, similarTauHours, nowBError, darker } = unfitted
+  if (darker) return notWhiter(Math.max(0, Math.min(most, firstHours / 2 - (now - last))))
   // Its own colours come before those of others: a pace that they exclude is not lent.
   const first = points[0]!
   const fits = (tau: number) => points.every(p => Math.abs(p.value - first.value * Math.exp(-(p.at - first.at) / tau)) <= Math.max(1, 2 * nowBError))
   const alike = similarTauHours.filter(fits)
-  const refuted =
-    similarTauHours.length > alike.length
-      ? [
-          finding(
-            'care',
-            'whitening.unlike',
-            'It does not go as similar parts here did.',
-            `By its own colours ${similarTauHours.length - alike.length} of ${similarTauHours.length} of them do not hold for it.`,
-          ),
-        ]
-      : []
-  if (alike.length) {
-    const all = alike.map(stillFor).map(h => Math.max(0, h - (now - last)))
-    const [low, high] = [Math.min(...all), Math.max(...all)]
-    const nextHours = Math.min(low * 0.5, firstHours * 2, most)
-    return {
-      state: nextHours > 0 ? 'cannot-tell' : 'measure-first',
-      wantedHours: { low, mid: median(all), high },
-      nextHours,
-      overshootRisk: null,
-      basis: 'similar',
-      findings: [
-        finding(
-          'note',
-          'whitening.similar',
-          `By ${all.length === 1 ? 'one similar part' : `${all.length} similar parts`} here, ${hours(low)} to ${hours(high)} are wanted; ${hours(nextHours)} now, then measure.`,
-          [`${colours} of ${fewestColours} colours of its own.`, 'It is reckoned as though it came all the way to the reference, which this one need not.'],
-        ),
-        ...refuted,
-      ],
-    }
-  }
-  const nextHours = most
+  const told = alike.length ? bySimilar(unfitted, alike) : byNone(unfitted)
+  if (alike.length === similarTauHours.length) return told
+  const unlike = finding(
+    'care',
+    'whitening.unlike',
+    'It does not go as similar parts here did.',
+    `By its own colours ${similarTauHours.length - alike.length} of ${similarTauHours.length} of them do not hold for it.`,
+  )
+  return { ...told, findings: [...told.findings, unlike] }
+}
+
+const notWhiter = (nextHours: number): Untold => ({
+  state: 'cannot-tell',
+  wantedHours: null,
+  nextHours,
+  overshootRisk: null,
+  basis: 'none',
+  findings: [
+    finding(
+      'care',
+      'whitening.yellower',
+      'It does not grow less yellow.',
+      'The colours so far rise or stand still. Another spot was measured, or this plastic does not take it.',
+    ),
+  ],
+})
+
+function bySimilar({ now, last, goalB, nowB, nowBError, most, colours }: Unfitted, alike: readonly number[]): Untold {
+  const stillFor = (tau: number) => (nowB > goalB ? tau * Math.log(Math.max(nowB - nowBError, goalB) / goalB) : 0)
+  const all = alike.map(stillFor).map(h => Math.max(0, h - (now - last)))
+  const [low, high] = [Math.min(...all), Math.max(...all)]
+  const nextHours = Math.min(low * 0.5, firstHours * 2, most)
   return {
     state: nextHours > 0 ? 'cannot-tell' : 'measure-first',
-    wantedHours: null,
+    wantedHours: { low, mid: median(all), high },
     nextHours,
     overshootRisk: null,
-    basis: 'none',
+    basis: 'similar',
     findings: [
-      finding('note', 'whitening.first', nextHours > 0 ? `${hours(nextHours)} at most, then measure.` : 'Measure it before it goes on.', [
-        `${colours} of ${fewestColours} colours; ${similarTauHours.length ? 'no part that was followed here goes as it does' : 'no similar part has been followed here'}.`,
-        colours > 1
-          ? 'By its own pace so far, were it to quicken.'
-          : 'Some parts are quick; eight hours under cream in an ultraviolet box are a clear change: common practice, no source.',
-      ]),
-      ...refuted,
+      finding(
+        'note',
+        'whitening.similar',
+        `By ${all.length === 1 ? 'one similar part' : `${all.length} similar parts`} here, ${hours(low)} to ${hours(high)} are wanted; ${hours(nextHours)} now, then measure.`,
+        [`${colours} of ${fewestColours} colours of its own.`, 'It is reckoned as though it came all the way to the reference, which this one need not.'],
+      ),
     ],
   }
 }
+
+const byNone = ({ most: nextHours, colours, similarTauHours }: Unfitted): Untold => ({
+  state: nextHours > 0 ? 'cannot-tell' : 'measure-first',
+  wantedHours: null,
+  nextHours,
+  overshootRisk: null,
+  basis: 'none',
+  findings: [
+    finding('note', 'whitening.first', nextHours > 0 ? `${hours(nextHours)} at most, then measure.` : 'Measure it before it goes on.', [
+      `${colours} of ${fewestColours} colours; ${similarTauHours.length ? 'no part that was followed here goes as it does' : 'no similar part has been followed here'}.`,
+      colours > 1
+        ? 'By its own pace so far, were it to quicken.'
+        : 'Some parts are quick; eight hours under cream in an ultraviolet box are a clear change: common practice, no source.',
+    ]),
+  ],
+})
 
 /** The chance that it is whiter than the reference at an hour: the band taken as that of a normal distribution. */
 function riskAt(fit: Approach, at: number): number {

@@ -80,19 +80,7 @@ export function planPatch({ pieces, keepOuts = [], vias = [], currentA = 0.05, m
   const findings: Finding[] = []
   const roads = new Roads(keepOuts)
   const reached = pieces.map(piece => piece.filter(l => (l.side ?? 'both') === 'both' || l.side === side).filter(l => !roads.within(l)))
-  reached.forEach((landings, i) => {
-    if (!landings.length)
-      findings.push(
-        finding(
-          'stop',
-          'patch.unreachable',
-          `No wire on the ${side} reaches ${pieces[i]!.map(l => l.name)
-            .slice(0, 3)
-            .join(', ')}.`,
-          'Its pins lie on the other side, or in a place that is kept free.',
-        ),
-      )
-  })
+  findings.push(...unreachable(pieces, reached, side))
   const best = new Map<string, { a: Landing; b: Landing; cost: number }>()
   const pairOf = (i: number, j: number) => {
     const key = `${i}-${j}`
@@ -127,32 +115,7 @@ export function planPatch({ pieces, keepOuts = [], vias = [], currentA = 0.05, m
         'Run these wires on the other side, or look again at what is kept free.',
       ),
     )
-  for (const w of wires) {
-    const over = vias.filter(v =>
-      w.way.some((p, i) => i > 0 && toStretch(v, w.way[i - 1]!, p) < viaMm && distanceMm(v, w.way[0]!) > viaMm && distanceMm(v, w.way.at(-1)!) > viaMm),
-    )
-    if (over.length)
-      findings.push(
-        finding(
-          'care',
-          'patch.over-via',
-          `${w.a} to ${w.b} lies over ${over.length} bare ${over.length === 1 ? 'via' : 'vias'}.`,
-          'Their heat can burn through insulation when something is soldered there. Lead it round, or cover them.',
-          commonPractice,
-        ),
-      )
-  }
-  const bare = wires.filter(w => [w.a, w.b].some(name => !pieces.flat().find(l => l.name === name)?.leg))
-  if (bare.length)
-    findings.push(
-      finding(
-        'note',
-        'patch.bare-pad',
-        `${bare.length} ${bare.length === 1 ? 'wire ends' : 'wires end'} on a bare pad.`,
-        'No leg of that piece is near enough; a pad lifts when it is pulled.',
-        commonPractice,
-      ),
-    )
+  findings.push(...wires.flatMap(w => overVias(w, vias)), ...onBarePads(wires, pieces))
   if (tree.length === pieces.length - 1)
     findings.push(
       finding('fine', 'patch.joins', `${wires.length} ${wires.length === 1 ? 'wire joins' : 'wires join'} its ${pieces.length} pieces.`, [
@@ -161,6 +124,54 @@ export function planPatch({ pieces, keepOuts = [], vias = [], currentA = 0.05, m
       ]),
     )
   return { wires, totalCutMm: Math.round(wires.reduce((sum, w) => sum + w.cutMm, 0)), wire, findings }
+}
+
+/** Pieces with no pin that a wire on this side comes to. */
+const unreachable = (pieces: PatchPlanInput['pieces'], reached: readonly (readonly Landing[])[], side: string): Finding[] =>
+  pieces.flatMap((piece, i) =>
+    reached[i]!.length
+      ? []
+      : [
+          finding(
+            'stop',
+            'patch.unreachable',
+            `No wire on the ${side} reaches ${piece
+              .map(l => l.name)
+              .slice(0, 3)
+              .join(', ')}.`,
+            'Its pins lie on the other side, or in a place that is kept free.',
+          ),
+        ],
+  )
+
+function overVias({ a, b, way }: PatchWire, vias: readonly Spot[]): Finding[] {
+  const over = vias.filter(v =>
+    way.some((p, i) => i > 0 && toStretch(v, way[i - 1]!, p) < viaMm && distanceMm(v, way[0]!) > viaMm && distanceMm(v, way.at(-1)!) > viaMm),
+  )
+  if (!over.length) return []
+  return [
+    finding(
+      'care',
+      'patch.over-via',
+      `${a} to ${b} lies over ${over.length} bare ${over.length === 1 ? 'via' : 'vias'}.`,
+      'Their heat can burn through insulation when something is soldered there. Lead it round, or cover them.',
+      commonPractice,
+    ),
+  ]
+}
+
+function onBarePads(wires: readonly PatchWire[], pieces: PatchPlanInput['pieces']): Finding[] {
+  const bare = wires.filter(w => [w.a, w.b].some(name => !pieces.flat().find(l => l.name === name)?.leg))
+  if (!bare.length) return []
+  return [
+    finding(
+      'note',
+      'patch.bare-pad',
+      `${bare.length} ${bare.length === 1 ? 'wire ends' : 'wires end'} on a bare pad.`,
+      'No leg of that piece is near enough; a pad lifts when it is pulled.',
+      commonPractice,
+    ),
+  ]
 }
 
 function check(pieces: PatchPlanInput['pieces'], keepOuts: readonly KeepOut[], vias: readonly Spot[], currentA: number): void {
