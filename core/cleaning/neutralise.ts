@@ -132,15 +132,7 @@ export function neutralise({
   citricGPer100ml = 10,
   bicarbonateGPer100ml = 8,
 }: NeutraliseInput): NeutraliseResult {
-  bounded('amountG', amountG, 0, mostG, 'Amount in g')
-  bounded('cells', cells, 1, 100, 'Cells')
-  bounded('capacityMah', capacityMah, 1, 200_000, 'Capacity in mAh')
-  bounded('leakedPct', leakedPct, 0, 100, 'Share leaked in %')
-  bounded('vinegarGPer100ml', vinegarGPer100ml, 1, 30, 'Vinegar in g to 100 ml')
-  bounded('citricGPer100ml', citricGPer100ml, 1, 60, 'Citric acid in g to 100 ml')
-  bounded('bicarbonateGPer100ml', bicarbonateGPer100ml, 1, 9, 'Bicarbonate in g to 100 ml; more does not dissolve')
-  if (cells !== undefined && !Number.isInteger(cells)) throw new InputError('cells', cells, 'Cells: a whole number, please.')
-
+  check({ amountG, cells, capacityMah, leakedPct, vinegarGPer100ml, citricGPer100ml, bicarbonateGPer100ml })
   const { kind, electrolyte, says, title } = residueSources[source]
   const perAh = electrolyte === 'koh' ? kohGPerAh : electrolyte === 'h2so4' ? acidGPerAh : null
   const estimated = cells !== undefined && capacityMah !== undefined && perAh !== null ? ((cells * capacityMah) / 1000) * perAh * (leakedPct / 100) : null
@@ -202,6 +194,17 @@ export function neutralise({
         : []),
     ],
   }
+}
+
+function check({ amountG, cells, capacityMah, leakedPct, vinegarGPer100ml, citricGPer100ml, bicarbonateGPer100ml }: Omit<NeutraliseInput, 'source'>): void {
+  bounded('amountG', amountG, 0, mostG, 'Amount in g')
+  bounded('cells', cells, 1, 100, 'Cells')
+  bounded('capacityMah', capacityMah, 1, 200_000, 'Capacity in mAh')
+  bounded('leakedPct', leakedPct, 0, 100, 'Share leaked in %')
+  bounded('vinegarGPer100ml', vinegarGPer100ml, 1, 30, 'Vinegar in g to 100 ml')
+  bounded('citricGPer100ml', citricGPer100ml, 1, 60, 'Citric acid in g to 100 ml')
+  bounded('bicarbonateGPer100ml', bicarbonateGPer100ml, 1, 9, 'Bicarbonate in g to 100 ml; more does not dissolve')
+  if (cells !== undefined && !Number.isInteger(cells)) throw new InputError('cells', cells, 'Cells: a whole number, please.')
 }
 
 type Kind = (typeof residueSources)[ResidueSource]['kind']

@@ -299,33 +299,7 @@ function ofTheNewOne({ replacement, charging, chemistry }: Battery, school: Repl
           ),
         ]
   const voltage = ofItsVoltage(replacement, nominalV)
-  if (misfit === 'stop')
-    return [
-      finding(
-        'stop',
-        'battery.mischarged',
-        rechargeable
-          ? `${title} must not be charged by a circuit made for ${chemistries[chemistry].title.toLowerCase()}.`
-          : `${title} must not be charged, and this circuit charges.`,
-        'Charged wrongly, such a cell vents, leaks or bursts. Take it out, or fit a blocking diode.',
-        commonPractice,
-        { heard: 'elsewhere' },
-      ),
-      ...voltage,
-      ...differs,
-    ]
-  if (misfit === 'care')
-    return [
-      finding(
-        'care',
-        'battery.perhaps-charged',
-        'It is not known whether the replacement is charged, or may be.',
-        'Follow the circuit, or fit a blocking diode.',
-        commonPractice,
-      ),
-      ...voltage,
-      ...differs,
-    ]
+  if (misfit) return [mischarged(misfit, replacement, chemistry), ...voltage, ...differs]
   const blocked =
     replacement.diode && cellV !== null
       ? [
@@ -364,6 +338,29 @@ function ofTheNewOne({ replacement, charging, chemistry }: Battery, school: Repl
     ...starved,
     ...differs,
   ]
+}
+
+/** A cell that its circuit charges wrongly, or may. */
+function mischarged(misfit: 'stop' | 'care', replacement: NonNullable<Battery['replacement']>, before: Battery['chemistry']): Finding {
+  if (misfit === 'care')
+    return finding(
+      'care',
+      'battery.perhaps-charged',
+      'It is not known whether the replacement is charged, or may be.',
+      'Follow the circuit, or fit a blocking diode.',
+      commonPractice,
+    )
+  const { title, rechargeable } = chemistries[replacement.chemistry]
+  return finding(
+    'stop',
+    'battery.mischarged',
+    rechargeable
+      ? `${title} must not be charged by a circuit made for ${chemistries[before].title.toLowerCase()}.`
+      : `${title} must not be charged, and this circuit charges.`,
+    'Charged wrongly, such a cell vents, leaks or bursts. Take it out, or fit a blocking diode.',
+    commonPractice,
+    { heard: 'elsewhere' },
+  )
 }
 
 /** From the most to the least pressing, as the gate hears of several batteries. */

@@ -44,69 +44,70 @@ export function judgeBench({ outputs, rails, inletV, runLimitA }: BenchInput): H
         'Say what the bench supply is set to: under What is connected, voltage, limit and polarity for each output.',
       ),
     ]
-  const all = outputs.flatMap((output): Heard[] => {
-    const { feeds: named, voltageV, limitA, polarityChecked } = output
-    const feeds = shownRail(named)
-    const code = (name: string) => `bench.${name}.${slug(feeds)}`
-    const rail = named === inletName ? (inletV === null ? null : { name: named, nominalV: inletV }) : rails.find(r => r.name === named)
-    const says = `${feeds} is fed with ${volts(voltageV)}, limited to ${limitA} A.`
-    if (!rail)
-      return [
-        heard(
-          finding(
-            'care',
-            `${code('unknown')}.not-looked`,
-            `${says} What it should get is not known.`,
-            'Nothing on record says what belongs there.',
-            undefined,
-            { open: 'not-looked' },
-          ),
-          `Say what ${feeds === inletName ? 'its inlet wants' : `the rail ${feeds} should carry`}.`,
-        ),
-      ]
-    const { lowV, highV } = limitsOf(rail.nominalV, 'tolerancePct' in rail && rail.tolerancePct ? rail.tolerancePct : toleranceFor(rail.nominalV).tolerancePct)
-    const within = voltageV >= lowV && voltageV <= highV
-    const low = !within && Math.sign(voltageV) === Math.sign(rail.nominalV) && Math.abs(voltageV) < Math.abs(rail.nominalV)
-    const because = `${volts(lowV)} to ${volts(highV)} belongs there.`
+  return meaning(
+    { concerns: 'supply' },
+    outputs.flatMap(output => ofOutput(output, { rails, inletV, runLimitA })),
+  )
+}
+
+function ofOutput(
+  { feeds: named, voltageV, limitA, polarityChecked }: BenchInput['outputs'][number],
+  { rails, inletV, runLimitA }: Omit<BenchInput, 'outputs'>,
+): Heard[] {
+  const feeds = shownRail(named)
+  const code = (name: string) => `bench.${name}.${slug(feeds)}`
+  const rail = named === inletName ? (inletV === null ? null : { name: named, nominalV: inletV }) : rails.find(r => r.name === named)
+  const says = `${feeds} is fed with ${volts(voltageV)}, limited to ${limitA} A.`
+  if (!rail)
     return [
-      ...(within
-        ? []
-        : [
-            heard(
-              finding(low ? 'care' : 'stop', code('voltage'), low ? `${says} That is low.` : `${says} That would harm it.`, because, commonPractice),
-              `Set ${feeds} to ${volts(rail.nominalV)}, measure it, and say so.`,
-            ),
-          ]),
-      ...(polarityChecked
-        ? []
-        : [
-            heard(
-              finding(
-                'note',
-                `${code('polarity')}.not-looked`,
-                `${feeds}: plus and minus have not been checked with the meter.`,
-                'A board that is fed the wrong way round is lost at once.',
-                commonPractice,
-                { open: 'not-looked' },
-              ),
-              `Check plus and minus of ${feeds} with the meter, at the board, before it is attached.`,
-            ),
-          ]),
-      ...(runLimitA !== null && limitA > runLimitA
-        ? [
-            heard(
-              finding(
-                'care',
-                code('limit'),
-                `${feeds} is limited to ${limitA} A, more than ${runLimitA} A.`,
-                'A limit far above what it draws protects nothing.',
-                commonPractice,
-              ),
-              `Set the limit of ${feeds} to ${runLimitA} A or less.`,
-            ),
-          ]
-        : []),
+      heard(
+        finding('care', `${code('unknown')}.not-looked`, `${says} What it should get is not known.`, 'Nothing on record says what belongs there.', undefined, {
+          open: 'not-looked',
+        }),
+        `Say what ${feeds === inletName ? 'its inlet wants' : `the rail ${feeds} should carry`}.`,
+      ),
     ]
-  })
-  return meaning({ concerns: 'supply' }, all)
+  const { lowV, highV } = limitsOf(rail.nominalV, 'tolerancePct' in rail && rail.tolerancePct ? rail.tolerancePct : toleranceFor(rail.nominalV).tolerancePct)
+  const within = voltageV >= lowV && voltageV <= highV
+  const low = !within && Math.sign(voltageV) === Math.sign(rail.nominalV) && Math.abs(voltageV) < Math.abs(rail.nominalV)
+  const because = `${volts(lowV)} to ${volts(highV)} belongs there.`
+  return [
+    ...(within
+      ? []
+      : [
+          heard(
+            finding(low ? 'care' : 'stop', code('voltage'), low ? `${says} That is low.` : `${says} That would harm it.`, because, commonPractice),
+            `Set ${feeds} to ${volts(rail.nominalV)}, measure it, and say so.`,
+          ),
+        ]),
+    ...(polarityChecked
+      ? []
+      : [
+          heard(
+            finding(
+              'note',
+              `${code('polarity')}.not-looked`,
+              `${feeds}: plus and minus have not been checked with the meter.`,
+              'A board that is fed the wrong way round is lost at once.',
+              commonPractice,
+              { open: 'not-looked' },
+            ),
+            `Check plus and minus of ${feeds} with the meter, at the board, before it is attached.`,
+          ),
+        ]),
+    ...(runLimitA !== null && limitA > runLimitA
+      ? [
+          heard(
+            finding(
+              'care',
+              code('limit'),
+              `${feeds} is limited to ${limitA} A, more than ${runLimitA} A.`,
+              'A limit far above what it draws protects nothing.',
+              commonPractice,
+            ),
+            `Set the limit of ${feeds} to ${runLimitA} A or less.`,
+          ),
+        ]
+      : []),
+  ]
 }

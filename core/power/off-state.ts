@@ -139,45 +139,40 @@ function judge(input: OffStateInput, verdict: OffVerdict, least: number | null, 
         finding('note', 'off-state.charging', 'A capacitor is charging through the meter. Wait until it stands still, and read again.', read, commonPractice),
         ...once,
       ]
-    case 'plausible': {
-      const hides = least !== null && least < bareLimitOhm(input.railV)
-      return [
-        finding(
-          hides ? 'note' : 'fine',
-          'off-state.plausible',
-          'No short to ground was found on this rail.',
-          [read, 'Chips that fail only under voltage do not show this way.'],
-          commonPractice,
-        ),
-        ...(hides
-          ? [
-              finding(
-                'care',
-                'off-state.load-hides',
-                'A short of a few ohms would read like that as well.',
-                [
-                  input.loadAttached ? 'The load reads as low as the fault would.' : `It is what ${input.currentA} A run at.`,
-                  `Unplug what draws it and measure again: alone, the rail should read ${bareLimitOhm(input.railV)} Ω or more.`,
-                ],
-                commonPractice,
-              ),
-            ]
-          : []),
-        ...(least === null && input.loadAttached
-          ? [
-              finding(
-                'care',
-                'off-state.open',
-                'Open with a load attached.',
-                'A fuse, a plug or a trace may be open between here and the load.',
-                commonPractice,
-              ),
-            ]
-          : []),
-        ...once,
-      ]
-    }
+    case 'plausible':
+      return [...plausible(input, least, read), ...once]
   }
+}
+
+/** No short was found; where a load reads as low as a fault would, that is said too. */
+function plausible({ railV, loadAttached, currentA }: OffStateInput, least: number | null, read: string): Finding[] {
+  const hides = least !== null && least < bareLimitOhm(railV)
+  return [
+    finding(
+      hides ? 'note' : 'fine',
+      'off-state.plausible',
+      'No short to ground was found on this rail.',
+      [read, 'Chips that fail only under voltage do not show this way.'],
+      commonPractice,
+    ),
+    ...(hides
+      ? [
+          finding(
+            'care',
+            'off-state.load-hides',
+            'A short of a few ohms would read like that as well.',
+            [
+              loadAttached ? 'The load reads as low as the fault would.' : `It is what ${currentA} A run at.`,
+              `Unplug what draws it and measure again: alone, the rail should read ${bareLimitOhm(railV)} Ω or more.`,
+            ],
+            commonPractice,
+          ),
+        ]
+      : []),
+    ...(least === null && loadAttached
+      ? [finding('care', 'off-state.open', 'Open with a load attached.', 'A fuse, a plug or a trace may be open between here and the load.', commonPractice)]
+      : []),
+  ]
 }
 
 /**
