@@ -20,36 +20,6 @@ export function readIpc356(text: string): NetList {
     const long = /^P\s+(NNAME\w+)\s+(\S.*?)\s*$/.exec(line)
     if (long) longNames.set(long[1]!, long[2]!)
   })
-  /** A record of a pin, with its columns filled. */
-  const pinOf = (line: string, at: number, mmPerUnit: number): void => {
-    const net = line.slice(3, 17).trim()
-    const part = line.slice(20, 26).trim()
-    const pin = line.slice(27, 31).trim()
-    if (!net) {
-      into.wrong(at, 'No net in columns 4 to 17.')
-      return
-    }
-    // Vias and points within a net belong to no part.
-    if (!part || /^via$/i.test(part)) return
-    if (!pin) {
-      into.wrong(at, `${part}: no pin in columns 28 to 31.`)
-      return
-    }
-    if (net.length === 14 && !longNames.has(net)) cut.set(net, at)
-    const place = /X([+-]\d{1,6})\s*Y([+-]\d{1,6})/.exec(line.slice(41))
-    if (line.length > 41 && /X/.test(line.slice(41, 43)) && !place) into.wrong(at, `${part}.${pin}: its place cannot be read; it is kept without one.`)
-    const access = /A(\d\d)/.exec(line.slice(38, 41))?.[1]
-    const side: Side = access === '01' ? 'front' : access === '02' ? 'back' : 'both'
-    if (part.length === 6 && into.stands(part, pin) !== undefined && into.stands(part, pin) !== (longNames.get(net) ?? net))
-      into.wrong(at, `${part} fills its columns and may be two parts whose names were cut.`)
-    into.add(at, {
-      part,
-      pin,
-      net: longNames.get(net) ?? net,
-      ...(place ? { xMm: Number(place[1]) * mmPerUnit, yMm: Number(place[2]) * mmPerUnit } : {}),
-      side,
-    })
-  }
   for (const [i, line] of lines.entries()) {
     const at = i + 1
     if (!line.trim() || line.startsWith('C')) continue
@@ -79,7 +49,7 @@ export function readIpc356(text: string): NetList {
       into.wrong(at, `The record ends after ${line.length} columns, where 31 hold its net, part and pin: it is cut off, and left out.`)
       continue
     }
-    pinOf(line, at, mmPerUnit)
+    pinOf(line, at, mmPerUnit, { into, longNames, cut })
   }
   for (const [net, at] of cut) {
     const alike = [...longNames.values()].filter(long => long.startsWith(net))
@@ -93,4 +63,36 @@ export function readIpc356(text: string): NetList {
   for (const [kind, n] of without) into.wrong(lines.length, `${n} ${n === 1 ? 'record' : 'records'} without pins (${kind}) left out.`)
   if (!ended) into.wrong(lines.length, 'It does not end with 999: the file may be cut off, and pins be missing.')
   return into.as('ipc-d-356')
+}
+
+/** What has been read so far: pins, long names, and names that may have been cut. */
+interface Read {
+  into: Gathering
+  longNames: Map<string, string>
+  cut: Map<string, number>
+}
+
+/** A record of a pin, with its columns filled. */
+function pinOf(line: string, at: number, mmPerUnit: number, { into, longNames, cut }: Read): void {
+  const net = line.slice(3, 17).trim()
+  const part = line.slice(20, 26).trim()
+  const pin = line.slice(27, 31).trim()
+  if (!net) {
+    into.wrong(at, 'No net in columns 4 to 17.')
+    return
+  }
+  // Vias and points within a net belong to no part.
+  if (!part || /^via$/i.test(part)) return
+  if (!pin) {
+    into.wrong(at, `${part}: no pin in columns 28 to 31.`)
+    return
+  }
+  if (net.length === 14 && !longNames.has(net)) cut.set(net, at)
+  const place = /X([+-]\d{1,6})\s*Y([+-]\d{1,6})/.exec(line.slice(41))
+  if (line.length > 41 && /X/.test(line.slice(41, 43)) && !place) into.wrong(at, `${part}.${pin}: its place cannot be read; it is kept without one.`)
+  const access = /A(\d\d)/.exec(line.slice(38, 41))?.[1]
+  const side: Side = access === '01' ? 'front' : access === '02' ? 'back' : 'both'
+  if (part.length === 6 && into.stands(part, pin) !== undefined && into.stands(part, pin) !== (longNames.get(net) ?? net))
+    into.wrong(at, `${part} fills its columns and may be two parts whose names were cut.`)
+  into.add(at, { part, pin, net: longNames.get(net) ?? net, ...(place ? { xMm: Number(place[1]) * mmPerUnit, yMm: Number(place[2]) * mmPerUnit } : {}), side })
 }

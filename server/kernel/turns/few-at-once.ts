@@ -26,54 +26,75 @@ interface Waiting {
   go: () => void
 }
 
-/** Work of which few run at once and few wait, everybody in turn with everybody else. */
-export function fewAtOnce(limits: FewLimits) {
-  const { running: most, runningOfOne = most, waiting: mostWaiting, waitingOfOne = mostWaiting, retryAfterSeconds, patienceMs } = limits
-  let running = 0
-  let waiting = 0
+/** Who runs and who waits, everybody in turn with everybody else. */
+class Turns {
+  private running = 0
+  private waiting = 0
   /** How many run, by whose they are. */
-  const active = new Map<string, number>()
+  private readonly active = new Map<string, number>()
   /** Those who wait, by whose they are, in the order in which the askers have their turns. */
-  const rows = new Map<string, Waiting[]>()
-  const mayRun = (whose: string) => running < most && (active.get(whose) ?? 0) < runningOfOne
+  private readonly rows = new Map<string, Waiting[]>()
 
-  /** @throws Busy while nobody else may wait, or this asker has enough there already */
-  function expectRoom(whose = ''): void {
-    if (!mayRun(whose) && (waiting >= mostWaiting || (rows.get(whose)?.length ?? 0) >= waitingOfOne)) throw new Busy(retryAfterSeconds)
+  constructor(private readonly limits: FewLimits) {}
+
+  mayRun(whose: string): boolean {
+    const { running, runningOfOne = running } = this.limits
+    return this.running < running && (this.active.get(whose) ?? 0) < runningOfOne
+  }
+  mayWait(whose: string): boolean {
+    const { waiting, waitingOfOne = waiting } = this.limits
+    return this.waiting < waiting && (this.rows.get(whose)?.length ?? 0) < waitingOfOne
   }
 
-  function begin(whose: string): void {
-    running++
-    active.set(whose, (active.get(whose) ?? 0) + 1)
+  begin(whose: string): void {
+    this.running++
+    this.active.set(whose, (this.active.get(whose) ?? 0) + 1)
   }
-  function end(whose: string): void {
-    running--
-    const left = active.get(whose)! - 1
-    if (left) active.set(whose, left)
-    else active.delete(whose)
-    serve()
+  end(whose: string): void {
+    this.running--
+    const left = this.active.get(whose)! - 1
+    if (left) this.active.set(whose, left)
+    else this.active.delete(whose)
+    this.serve()
   }
 
-  function leave(whose: string, one: Waiting): void {
-    const row = rows.get(whose)
+  wait(whose: string, one: Waiting): void {
+    const row = this.rows.get(whose)
+    if (row) row.push(one)
+    else this.rows.set(whose, [one])
+    this.waiting++
+  }
+  leave(whose: string, one: Waiting): void {
+    const row = this.rows.get(whose)
     const at = row?.indexOf(one) ?? -1
     if (!row || at < 0) return
     row.splice(at, 1)
-    waiting--
-    if (!row.length) rows.delete(whose)
+    this.waiting--
+    if (!row.length) this.rows.delete(whose)
   }
 
   /** Places that are free go to whoever waits longest of the asker whose turn it is. */
-  function serve(): void {
-    for (const [whose, row] of [...rows]) {
-      if (!mayRun(whose)) continue
+  private serve(): void {
+    for (const [whose, row] of [...this.rows]) {
+      if (!this.mayRun(whose)) continue
       const first = row[0]!
-      leave(whose, first)
+      this.leave(whose, first)
       // Whoever has had a turn goes to the end of the row.
-      if (rows.delete(whose)) rows.set(whose, row)
-      begin(whose)
+      if (this.rows.delete(whose)) this.rows.set(whose, row)
+      this.begin(whose)
       first.go()
     }
+  }
+}
+
+/** Work of which few run at once and few wait, everybody in turn with everybody else. */
+export function fewAtOnce(limits: FewLimits) {
+  const { retryAfterSeconds, patienceMs } = limits
+  const turns = new Turns(limits)
+
+  /** @throws Busy while nobody else may wait, or this asker has enough there already */
+  function expectRoom(whose = ''): void {
+    if (!turns.mayRun(whose) && !turns.mayWait(whose)) throw new Busy(retryAfterSeconds)
   }
 
   /** @returns once it is their turn; they have begun then @throws TookTooLong where they left, Busy where it took too long */
@@ -83,12 +104,9 @@ export function fewAtOnce(limits: FewLimits) {
     try {
       await new Promise<void>((go, fail) => {
         const one = { go }
-        const row = rows.get(whose)
-        if (row) row.push(one)
-        else rows.set(whose, [one])
-        waiting++
+        turns.wait(whose, one)
         const giveUp = (why: Error) => () => {
-          leave(whose, one)
+          turns.leave(whose, one)
           fail(why)
         }
         gone?.addEventListener('abort', giveUp(new TookTooLong(hasLeft)), { once: true, signal: ended.signal })
@@ -103,12 +121,12 @@ export function fewAtOnce(limits: FewLimits) {
   async function few<T>(work: () => Promise<T>, { whose = '', gone }: Asker = {}): Promise<T> {
     expectRoom(whose)
     if (gone?.aborted) throw new TookTooLong(hasLeft)
-    if (mayRun(whose)) begin(whose)
+    if (turns.mayRun(whose)) turns.begin(whose)
     else await turn(whose, gone)
     try {
       return await work()
     } finally {
-      end(whose)
+      turns.end(whose)
     }
   }
   return Object.assign(few, { expectRoom })

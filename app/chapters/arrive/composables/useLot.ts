@@ -29,13 +29,36 @@ const lotDraft = 'book-in-lot'
 const usual: LotField[] = ['name', 'maker', 'nickname', 'serial', 'weightKg', 'place', 'claims', 'accessories']
 const fields = Object.keys(lotFields) as LotField[]
 
+interface LotTyped {
+  rows: LotRow[]
+  common: LotCommon
+  brought: LotField[]
+}
+/** A lot is an evening's typing: it lies in the browser until it was booked in. */
+function useLotDraft() {
+  const drafts = useDrafts()
+  return {
+    before: drafts.read(lotDraft)?.values as LotTyped | undefined,
+    keptFrom(typed: () => LotTyped) {
+      const keep = () => {
+        const values = typed()
+        if (values.rows.length) drafts.write(lotDraft, { label: 'Book in a job lot', path: '/book-in/lot', panel: '', values: { ...values }, start: {} })
+        else drafts.drop(lotDraft)
+      }
+      watch(typed, useDebounceFn(keep, 250), { deep: true })
+      useEventListener(window, 'pagehide', keep)
+      onBeforeUnmount(keep)
+    },
+  }
+}
+
 /** A job lot in the making: a table of machines, typed or taken from a file, each row read as it stands. */
 export function useLot() {
   const { known } = useModels()
   // Rows are told apart by keys of this page alone.
   let keys = 0
-  const drafts = useDrafts()
-  const before = drafts.read(lotDraft)?.values as { rows: LotRow[]; common: LotCommon; brought: LotField[] } | undefined
+  const lot = useLotDraft()
+  const { before } = lot
   const lines = ref<LotLine[]>((before?.rows ?? []).map(row => ({ ...row, key: ++keys })))
   const common = ref<LotCommon>(before?.common ?? { acquired: 'given', fromWhom: '', owner: '', lastPowered: '' })
   const brought = ref<LotField[]>(before?.brought ?? [])
@@ -86,22 +109,7 @@ export function useLot() {
     brought.value = [...new Set([...brought.value, ...mapping.filter(f => f !== null)])]
     csv.rows.forEach(row => add(Object.fromEntries(mapping.flatMap((field, i) => (field ? [[field, (row[i] ?? '').trim()]] : [])))))
   }
-  // A lot is an evening's typing: it lies in the browser until it was booked in.
-  const keep = () => {
-    const rows = lines.value.filter(line => !isEmpty(line)).map(({ key: _, ...row }) => row)
-    if (rows.length)
-      drafts.write(lotDraft, {
-        label: 'Book in a job lot',
-        path: '/book-in/lot',
-        panel: '',
-        values: { rows, common: common.value, brought: brought.value },
-        start: {},
-      })
-    else drafts.drop(lotDraft)
-  }
-  watch([lines, common, brought], useDebounceFn(keep, 250), { deep: true })
-  useEventListener(window, 'pagehide', keep)
-  onBeforeUnmount(keep)
+  lot.keptFrom(() => ({ rows: lines.value.filter(line => !isEmpty(line)).map(({ key: _, ...row }) => row), common: common.value, brought: brought.value }))
   return {
     lines,
     common,

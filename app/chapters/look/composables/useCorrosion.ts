@@ -4,12 +4,35 @@ import type { Point } from '#core/condition/marks'
 import CorrosionWorker from '~/workers/corrosion.worker?worker'
 import type { CorrosionBench } from '~/workers/corrosion.worker'
 
+interface MarkedSpots {
+  outline: Point[]
+  corroded: Point[]
+  sound: Point[]
+  threshold: number
+}
+
+/** What was outlined and touched on a photograph. */
+function useMarkedSpots() {
+  const [outline, corroded, sound] = [ref<Point[]>([]), ref<Point[]>([]), ref<Point[]>([])]
+  const threshold = ref(defaultThreshold)
+  const plain = (points: Point[]) => points.map(([x, y]) => [x, y] as const)
+  return {
+    outline,
+    corroded,
+    sound,
+    threshold,
+    /** As a worker takes them. */
+    samples: () => ({ outline: plain(outline.value), corroded: plain(corroded.value), sound: plain(sound.value) }),
+    inputs: () => ({ outline: outline.value, corroded: corroded.value, sound: sound.value, threshold: threshold.value }),
+    take(from: MarkedSpots) {
+      ;[outline.value, corroded.value, sound.value, threshold.value] = [[...from.outline], [...from.corroded], [...from.sound], from.threshold]
+    },
+  }
+}
+
 /** A measurement of corrosion in the making: what was outlined and touched, how far the worker is, and what it found. */
 export function useCorrosion(picture: () => Promise<Blob>) {
-  const outline = ref<Point[]>([])
-  const corroded = ref<Point[]>([])
-  const sound = ref<Point[]>([])
-  const threshold = ref(defaultThreshold)
+  const { outline, corroded, sound, threshold, samples, take, inputs } = useMarkedSpots()
   const progress = ref<number>()
   const area = shallowRef<CorrosionArea>()
   const overlay = shallowRef<ImageBitmap | null>(null)
@@ -35,14 +58,13 @@ export function useCorrosion(picture: () => Promise<Blob>) {
   async function measure() {
     trouble.value = ''
     progress.value = 0
-    const plain = (points: Point[]) => points.map(([x, y]) => [x, y] as const)
-    const samples = { outline: plain(outline.value), corroded: plain(corroded.value), sound: plain(sound.value) }
+    const marked = samples()
     await run(
       async bench => {
         if (!loaded) await bench.load(await picture())
         loaded = true
         return bench.measure(
-          samples,
+          marked,
           proxy((share: number) => (progress.value = share)),
         )
       },
@@ -67,24 +89,10 @@ export function useCorrosion(picture: () => Promise<Blob>) {
   }
   watch(threshold, () => void show())
 
-  function begin(from: { outline: Point[]; corroded: Point[]; sound: Point[]; threshold: number }) {
-    ;[outline.value, corroded.value, sound.value, threshold.value] = [[...from.outline], [...from.corroded], [...from.sound], from.threshold]
+  function begin(from: MarkedSpots) {
+    take(from)
     forget()
   }
 
-  return {
-    outline,
-    corroded,
-    sound,
-    threshold,
-    progress,
-    area,
-    overlay,
-    trouble,
-    current,
-    measure,
-    cancel,
-    begin,
-    inputs: () => ({ outline: outline.value, corroded: corroded.value, sound: sound.value, threshold: threshold.value }),
-  }
+  return { outline, corroded, sound, threshold, progress, area, overlay, trouble, current, measure, cancel, begin, inputs }
 }

@@ -12,6 +12,25 @@ export interface Upload {
 
 const atOnce = 2
 
+/** Sends one file, and says how far it is. The browser's older request object is used for its progress while sending. */
+const transferred = (request: XMLHttpRequest, upload: Upload) =>
+  new Promise<FileKept>((kept, refused) => {
+    request.open('POST', '/api/files')
+    request.setRequestHeader('content-type', 'application/octet-stream')
+    request.responseType = 'json'
+    request.upload.onprogress = ({ loaded, total }) => {
+      upload.share = loaded / total
+      if (loaded === total) upload.state = 'working'
+    }
+    request.onload = () =>
+      request.status < 300
+        ? kept(request.response as FileKept)
+        : refused(new Error((request.response as ErrorAnswer | null)?.error.message ?? 'The server did not take it. Try again.'))
+    request.onerror = () => refused(new Error('The bench cannot be reached just now. Try again in a moment.'))
+    request.onabort = () => refused(new Error('Left.'))
+    request.send(upload.file)
+  })
+
 /** Sends photographs of a machine, a few at a time: each with its progress, each refused, left or tried again alone. @param kept hears of each that was kept */
 export function useUploads(tag: MaybeRefOrGetter<string>, kept: (photographId: number) => void = () => {}) {
   const api = useApi()
@@ -49,7 +68,9 @@ export function useUploads(tag: MaybeRefOrGetter<string>, kept: (photographId: n
     upload.state = 'sending'
     upload.message = ''
     try {
-      const { hash } = await transfer(upload)
+      const request = new XMLHttpRequest()
+      requests.set(upload.key, request)
+      const { hash } = await transferred(request, upload)
       const { change, result } = await api.command('add-photograph', { hash, name: upload.name, assemblyId: assembly }, toValue(tag))
       upload.state = 'kept'
       if (change) await changes.take(change)
@@ -62,27 +83,6 @@ export function useUploads(tag: MaybeRefOrGetter<string>, kept: (photographId: n
       next()
     }
   }
-
-  /** The browser's older request object is used for its progress while sending. */
-  const transfer = (upload: Upload) =>
-    new Promise<FileKept>((kept, refused) => {
-      const request = new XMLHttpRequest()
-      requests.set(upload.key, request)
-      request.open('POST', '/api/files')
-      request.setRequestHeader('content-type', 'application/octet-stream')
-      request.responseType = 'json'
-      request.upload.onprogress = ({ loaded, total }) => {
-        upload.share = loaded / total
-        if (loaded === total) upload.state = 'working'
-      }
-      request.onload = () =>
-        request.status < 300
-          ? kept(request.response as FileKept)
-          : refused(new Error((request.response as ErrorAnswer | null)?.error.message ?? 'The server did not take it. Try again.'))
-      request.onerror = () => refused(new Error('The bench cannot be reached just now. Try again in a moment.'))
-      request.onabort = () => refused(new Error('Left.'))
-      request.send(upload.file)
-    })
 
   function leave(upload: Upload) {
     upload.state = 'left'
