@@ -1,3 +1,5 @@
+import { join } from 'node:path'
+import Database from 'better-sqlite3'
 import { expect, it } from 'vitest'
 import { stages } from '#core/kernel/stages'
 import { atTheBench } from '../support/bench'
@@ -108,6 +110,17 @@ it('a session that is ended elsewhere ends on the page at once, and what was typ
 
   await ilka.press('Make a backup now')
   await ilka.sees('The last one:', 'opened and checked')
+  // One that is cancelled counts for nothing.
+  const there = async () => /(One is|\d+ are) there/.exec(await ilka.text())?.[0]
+  const before = await there()
+  const client = new Database(join(application.folder, 'jolly-bench.sqlite'))
+  client.exec('CREATE TABLE ballast AS SELECT zeroblob(300000000) AS x')
+  await ilka.press('Make a backup now')
+  await ilka.press('Cancel this backup')
+  await ilka.sees('Make a backup now')
+  expect(await there()).toBe(before)
+  client.exec('DROP TABLE ballast')
+  client.close()
   await ilka.press('Change Sunniva Aasen', 'People')
   await ilka.press('Take this person out')
   await ilka.fill('Their name', 'Sunniva', 'Take this person out')

@@ -1,4 +1,5 @@
 import { join } from 'node:path'
+import type chrome from 'selenium-webdriver/chrome.js'
 import sharp from 'sharp'
 import { beforeAll, expect, it } from 'vitest'
 import { atTheBench } from '../support/bench'
@@ -54,4 +55,26 @@ it('a fault is written with what its sisters had beside it; what is found opens'
   await rua.fill('Find a machine', 'Slipway')
   await rua.sees('Spindrift')
   await rua.press('Close')
+})
+
+it('what is sent while the network is away stays as it was typed, and goes when it is back', async () => {
+  const network = (offline: boolean) =>
+    (rua.driver as chrome.Driver).sendDevToolsCommand('Network.emulateNetworkConditions', { offline, latency: 0, downloadThroughput: -1, uploadThroughput: -1 })
+  await (rua.driver as chrome.Driver).sendDevToolsCommand('Network.enable', {})
+  await rua.open(`/m/${await application.tagOf('Slipway')}`)
+  await rua.press('Fault')
+  await rua.fill('Symptom', 'Clicks once, then nothing')
+  await network(true)
+  await rua.press('Report it')
+  await rua.sees('cannot be reached')
+  expect(await rua.valueOf('Symptom')).toBe('Clicks once, then nothing')
+  await network(false)
+  await rua.press('Report it')
+  await rua.seesNoMore('Report it')
+  const history = async () =>
+    JSON.stringify(
+      await (await application.ask(`/api/machines/${await application.tagOf('Slipway')}/history`, { cookie: await application.cookieOf('petra') })).json(),
+    )
+  // Once, however often it was pressed.
+  expect((await history()).match(/Clicks once, then nothing/g)).toHaveLength(1)
 })

@@ -9,7 +9,7 @@ const { sheet, trouble, check, at, typed, beyond, last, busy, failure, notTaken,
   () => tag.value,
   () => Number(route.params.id),
 )
-const { submitCommand: askAgain } = useCommand('ask-probe-again', () => tag.value)
+const { submitCommand: askAgain, failure: notAsked } = useCommand('ask-probe-again', () => tag.value)
 useHead({ title: () => (sheet.value ? `Probing ${sheet.value.title}` : 'Probe sheet') })
 const may = computed(() => session.may('answer-probe'))
 watch(
@@ -61,7 +61,7 @@ const print = () => window.print()
     </p>
     <div class="no-print grid gap-4">
       <CautionNote about="mains" />
-      <p v-if="notTaken" role="alert" class="card text-stop">{{ notTaken }}</p>
+      <p v-if="notTaken || notAsked" role="alert" class="card text-stop">{{ notTaken || notAsked }}</p>
       <ProbeAsk
         v-if="may && check"
         v-model:typed="typed"
