@@ -29,7 +29,7 @@ function olderDatabase() {
   for (let i = 1; i < 8; i++)
     db.$client.prepare('INSERT INTO __drizzle_migrations (hash, created_at) VALUES (?, ?)').run(`earlier ${i}`, journal.entries[0]!.when - i)
   db.$client.exec(
-    "INSERT INTO machines (uid, tag, name, acquired, booked_in_at) VALUES ('m', 'M-1', 'Gannet', 'found', '2026-01-01T00:00:00.000Z'); INSERT INTO waits (machine_id, what, started_at, until) VALUES (1, 'drying', '2026-01-01T00:00:00.000Z', '2026-01-02T00:00:00Z')",
+    "INSERT INTO machines (uid, tag, name, acquired, booked_in_at) VALUES ('m', 'M-1', 'Gannet', 'found', '2026-01-01T00:00:00.000Z'); INSERT INTO waits (machine_id, what, started_at, until) VALUES (1, 'Test sheet: Clock', '2026-01-01T00:00:00.000Z', '2026-01-02T00:00:00.000Z')",
   )
   db.$client.exec("INSERT INTO people (uid, name, sign_in_name, password_hash, role) VALUES ('u', 'Rua', 'rua', 'x', 'reader')")
   db.$client.close()
@@ -41,10 +41,10 @@ it('brings an older database up to date and keeps what is in it', () => {
   const db = openDatabase(data, { migrations })
   expect(schemaNumber(db)).toBe(readJournal().entries.length)
   expect(db.$client.prepare('SELECT name FROM people').all()).toEqual([{ name: 'Rua' }])
-  expect(db.$client.prepare('SELECT until FROM waits').all()).toEqual([{ until: '2026-01-02T00:00:00.000Z' }])
+  expect(db.$client.prepare('SELECT kind FROM waits').all()).toEqual([{ kind: 'test' }])
   // As it was before, it lies beside.
   const [copy] = readdirSync(data).filter(name => name.includes('before-update'))
-  expect(new Database(join(data, copy!), { readonly: true }).prepare('SELECT until FROM waits').all()).toEqual([{ until: '2026-01-02T00:00:00Z' }])
+  expect(new Database(join(data, copy!), { readonly: true }).prepare('SELECT kind FROM waits').all()).toEqual([{ kind: null }])
   db.$client.close()
 })
 
