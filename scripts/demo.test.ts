@@ -12,7 +12,9 @@ import { openDatabase } from '../server/db/connection'
 import { MachineQuery } from '#shared/kernel/machine'
 import { listMachines, today } from '../server/chapters/lists/index'
 import { historyOf } from '../server/kernel/history/history'
-import { machineByTag } from '../server/kernel/sheet'
+import { chapterNames, sheetShape } from '#shared/chapters/index'
+import { unknownKey } from '#shared/kernel/unknown-key'
+import { machineByTag, machineSheet } from '../server/kernel/sheet'
 import { sessionSecret } from './lib/setup.mjs'
 
 const runTsx = (script: string, args: string[], env: Record<string, string> = {}) =>
@@ -58,4 +60,13 @@ it('the secret of the sessions is made once and readable by its owner alone', ()
   expect(sessionSecret(folder)).toBe(secret)
   expect(statSync(join(folder, 'session-secret')).mode & 0o777).toBe(0o600)
   expect(readFileSync(join(folder, 'demo-sign-ins.json'), 'utf8')).not.toContain('hash')
+})
+
+it('no view of any machine sends what its shape does not say', () => {
+  const db = openDatabase(folder)
+  for (const { tag } of listMachines(db, MachineQuery.parse({}), new Date().toISOString()).rows) {
+    const sent: unknown = JSON.parse(JSON.stringify(machineSheet({ db, now: () => new Date() }, tag, chapterNames)))
+    expect(unknownKey(sent, sheetShape.parse(sent)), tag).toBeUndefined()
+  }
+  db.$client.close()
 })

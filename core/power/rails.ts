@@ -124,7 +124,8 @@ function judgeRail(rail: Rail, all: Rail[]): JudgedRail {
   const findings = findingsFor(rail, deciding, judged, all, rail.tolerancePct === undefined ? tolerance.source : 'tolerance given for this rail')
   const level = decidingLevel(findings)
   const verdict: RailVerdict = level === 'stop' ? 'out' : level === 'care' ? 'reread' : 'good'
-  return { ...judged, deciding, deviationPct: deviationPct(deciding.valueV, rail.nominalV), verdict, findings }
+  const { valueV, load } = deciding
+  return { ...judged, deciding: { valueV, load }, deviationPct: deviationPct(deciding.valueV, rail.nominalV), verdict, findings }
 }
 
 /** Deviation of a reading from nominal, in per cent of nominal; negative when the magnitude is too small. */

@@ -89,7 +89,8 @@ export function lookView({ tx, file }: ViewInput): ViewOf<'look'> {
     corrosions: corrosionsOf(file, photographs),
     checks: checksOf(file).map(check => {
       const done = file.checksDone.find(c => c.code === check.code)
-      return { ...check, done: done ? { outcome: done.outcome, note: done.note, by: done.byWhom, at: done.at } : null }
+      const { code, says, why, source } = check
+      return { code, says, why, source, done: done ? { outcome: done.outcome, note: done.note, by: done.byWhom, at: done.at } : null }
     }),
     interventions: file.interventions.map(row => {
       const { id, version, kind, assemblyId, where, photographId } = row
