@@ -7,7 +7,10 @@ import type { SheetOf } from '#shared/chapters/index'
 const props = defineProps<{ sheet: SheetOf<'arrive'> }>()
 const session = useSession()
 const judging = ref<number>()
-const kinds = [...titlesOf(claimKinds), { value: 'other' as const, label: 'Something else' }]
+const kinds = [
+  ...titlesOf(claimKinds).map(k => ({ ...k, label: k.label.charAt(0).toUpperCase() + k.label.slice(1) })),
+  { value: 'other' as const, label: 'Something else' },
+]
 const kindOf = ({ says, kind }: { says: string; kind: string | null }) => kinds.find(k => k.value === (kind ?? proposedClaimKind(says)))?.label.toLowerCase()
 const inks: Record<ClaimVerdict, string> = { open: 'text-ink-2', confirmed: 'text-fine', refuted: 'text-stop', undecided: 'text-care' }
 const fared = computed(() => {
@@ -48,7 +51,7 @@ const fared = computed(() => {
           v-if="judging === claim.id"
           command="judge-claim"
           :machine="sheet.tag"
-          :initial="{ verdict: claim.verdict, because: claim.because, kind: claim.kind }"
+          :initial="{ verdict: claim.verdict, because: claim.because, kind: claim.kind ?? proposedClaimKind(claim.says) ?? 'other' }"
           :fixed="{ claimId: claim.id, version: claim.version }"
           :words="{ verdict: 'Verdict', because: 'Because of', kind: 'What kind of claim' }"
           label="Judge the claim"
@@ -59,11 +62,10 @@ const fared = computed(() => {
             name="because"
             label="Because of"
             hint="The observation, reading or test"
-            :lines="2" /><ProposedChoice
+            :lines="2" /><ChoiceField
             name="kind"
             label="What kind of claim"
             :options="kinds"
-            :proposal="proposedClaimKind(claim.says) ?? 'other'"
             hint="Claims of one kind are counted together: how often they were right"
         /></CommandForm>
       </li>

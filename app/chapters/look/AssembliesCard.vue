@@ -88,7 +88,7 @@ const verdict = ({ presence, grade }: Assembly) =>
       :key="opened.id"
       command="grade-assembly"
       :machine="sheet.tag"
-      :initial="{ presence: opened.presence, grade: opened.grade, note: opened.note, role: opened.role }"
+      :initial="{ presence: opened.presence, grade: opened.grade, note: opened.note, role: opened.role ?? proposedRole(opened.name) }"
       :fixed="{ assemblyId: opened.id, version: opened.version }"
       :words="words"
       :label="`Condition of ${opened.name}`"
@@ -101,11 +101,10 @@ const verdict = ({ presence, grade }: Assembly) =>
         <h3>{{ opened.name }}</h3>
         <ChoiceField name="presence" label="Is it there?" :options="isThere" />
         <ChoiceField name="grade" label="Condition" :options="gradeChoices" :hint="grades.find(g => g.grade === values.grade)?.means" />
-        <ProposedChoice
+        <ChoiceField
           name="role"
           label="What it is for"
           :options="titlesOf(assemblyRoles)"
-          :proposal="proposedRole(opened.name)"
           :hint="opened.role ? undefined : `As its name says; choose another where that is wrong`"
         />
         <TextField name="note" label="Note" :lines="2" />

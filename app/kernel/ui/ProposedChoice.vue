@@ -7,7 +7,10 @@ const { value } = useField<V | null | undefined>(() => props.name)
 watch(
   () => props.proposal,
   (now, before) => {
-    if (value.value === before || value.value === null || value.value === undefined) value.value = now
+    const open = value.value === null || value.value === undefined
+    // Nothing is proposed yet: a form that nobody has touched stays as it was.
+    if (open && now === undefined) return
+    if (open || value.value === before) value.value = now
   },
   { immediate: true },
 )
