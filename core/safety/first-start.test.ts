@@ -76,3 +76,76 @@ it('a first start is done where its rails stand, and not where it was called off
     firstStartDone(undefined, 'all-read'),
   ]).toEqual([true, true, false, false, false])
 })
+
+it.each<[string, Partial<StartChecksInput>, string[]]>([
+  ['whole, on mains', {}, ['dust', 'charge', 'off-state', 'load', 'baseline', 'tube', 'switch', 'way-out', 'meter', 'word']],
+  [
+    'new capacitors under caps first, an open tube',
+    { facts: { ...facts, filterCapacitors: 'replaced', pictureTube: 'open' } },
+    ['dust', 'charge', 'off-state', 'load', 'caps', 'tube', 'switch', 'way-out', 'meter', 'word'],
+  ],
+  [
+    'new capacitors where one start is risked, no tube, no fan',
+    { school: 'baseline-first', facts: { ...facts, filterCapacitors: 'replaced', pictureTube: 'none', fan: 'missing' } },
+    ['dust', 'charge', 'off-state', 'load', 'switch', 'way-out', 'fan', 'meter', 'word'],
+  ],
+  [
+    'fed from outside: no mains, no charge, a limit',
+    { facts: { mainsLead: 'not-used', filterCapacitors: 'none-fitted', pictureTube: 'none' } },
+    ['dust', 'off-state', 'load', 'limit', 'meter', 'word'],
+  ],
+  [
+    'the supply alone',
+    { configuration: { kind: 'supply-alone', out: [] } },
+    ['dust', 'configuration', 'charge', 'off-state', 'load', 'baseline', 'tube', 'switch', 'way-out', 'meter', 'word'],
+  ],
+  [
+    'boards on a bench supply',
+    { configuration: { kind: 'bench-supply', out: [] }, facts: { ...facts, pictureTube: 'none' } },
+    ['dust', 'configuration', 'off-state', 'load', 'limit', 'meter', 'word'],
+  ],
+])('%s: these lines and no others, in this order', (_, more, expected) => expect(codes(more).map(c => c.code)).toEqual(expected))
+
+it('names what keeps it off and what both watch for, unless a line of its own says it', () => {
+  const f = (level: 'stop' | 'care' | 'note', code: string, fact?: string) => ({
+    level,
+    code,
+    says: `${code} said.`,
+    because: ['why', 'and'],
+    ...(fact ? { fact } : {}),
+  })
+  const findings = [
+    f('stop', 's'),
+    f('care', 'c'),
+    f('care', 'own', 'fan'),
+    f('care', 'pt', 'pictureTube'),
+    f('care', 'fc', 'filterCapacitors'),
+    f('note', 'n'),
+  ]
+  const gate = (verdict: 'keep-off' | 'guarded-start') => codes({ gate: { verdict, findings } }).filter(c => c.code.startsWith('gate:'))
+  expect(gate('keep-off')).toEqual([
+    { code: 'gate:s', do: 'Nothing keeps it off. Found: s said.', why: 'why and', known: false },
+    { code: 'gate:c', do: 'Both know of this, and watch for it: c said.', why: 'why and', known: null },
+  ])
+  // Overruled, a person has to say it.
+  expect(gate('guarded-start')[0]!.known).toBeNull()
+})
+
+it('says what the load is, and what is still to be measured', () => {
+  const says = (code: string, more: Partial<StartChecksInput>) => codes(more).find(c => c.code === code)
+  expect(says('load', {})?.do).toContain('A load is on it')
+  expect(says('load', { configuration: { kind: 'supply-alone', out: [] } })?.do).toContain('dummy load is on the main rail')
+  expect(says('load', { configuration: { kind: 'bench-supply', out: [] } })?.do).toContain('boards are the load')
+  expect(says('off-state', {})?.do).toContain('drives used as a load included')
+  expect(says('off-state', { configuration: { kind: 'supply-alone', out: [] } })?.do).toContain('the dummy load')
+  expect(
+    says('off-state', {
+      offState: [
+        { rail: '-5 V', verdict: 'short' },
+        { rail: '+12 V', verdict: null },
+      ],
+    })?.why,
+  ).toBe('Open: −5 V short, +12 V not measured in this configuration.')
+  expect(says('limit', { configuration: { kind: 'bench-supply', out: [] } })?.do).toContain('as low as it will start with')
+  expect(says('baseline', { school: 'baseline-first' })?.why).toMatch(/^Baseline first/)
+})

@@ -184,3 +184,105 @@ it('a bare denial rules nothing out: that takes somebody who says what was found
     hazardsOf({ ...nothing, claims: [{ says: 'There was a bang' }], facts: { smoke: 'no' } }, settled).find(h => h.kind === 'smoke')?.state
   expect([state([]), state([{ kind: 'smoke', state: 'ruled-out', evidence: 'A fuse, loudly' }])]).toEqual(['suspected', 'ruled-out'])
 })
+
+// What an answer says of a hazard by itself: common practice, no source.
+it.each<[PowerFactName, string, string | null]>([
+  ['mainsLead', 'cut', 'mains-wiring present'],
+  ['mainsLead', 'sound', null],
+  ['filterCapacitors', 'cracked', 'line-filter present'],
+  ['filterCapacitors', 'sound', 'line-filter suspected'],
+  ['filterCapacitors', 'replaced', null],
+  ['filterCapacitors', 'none-fitted', null],
+  ['pictureTube', 'open', 'picture-tube present'],
+  ['pictureTube', 'enclosed', 'picture-tube present'],
+  ['pictureTube', 'none', null],
+  ['battery', 'in', 'battery present'],
+  ['battery', 'leaking', 'battery present'],
+  ['battery', 'residue', 'battery present'],
+  ['battery', 'mischarged', 'battery present'],
+  ['battery', 'unlooked', 'battery suspected'],
+  ['battery', 'out', null],
+  ['battery', 'none-fitted', null],
+  ['liquidOrDirt', 'yes', 'liquid present'],
+  ['liquidOrDirt', 'dried', null],
+  ['burntTrace', 'yes', 'burnt-trace present'],
+  ['shortedRail', 'yes', 'shorted-rail present'],
+  ['supply', 'doubtful', 'unknown-supply present'],
+  ['wiring', 'doubtful', 'unknown-wiring present'],
+  ['fan', 'missing', 'missing-fan present'],
+  ['smoke', 'yes', 'smoke present'],
+  ['smoke', 'traced', null],
+])('%s: %s is %s', (name, value, expected) => {
+  const hazards = hazardsOf({ ...nothing, facts: { [name]: value } }, [])
+  expect(hazards.map(h => `${h.kind} ${h.state}`)).toEqual(expected ? [expected] : [])
+})
+
+it.each([
+  [damage('growth', 'under the keys'), 'mould present'],
+  [damage('break', 'edge of the glass'), 'sharp present'],
+  [damage('break', 'a standoff'), null],
+  [damage('crack', 'a capacitor'), 'bulging-capacitors present'],
+  [damage('burn', 'an electrolytic'), 'bulging-capacitors present'],
+  [{ assemblies: [{ name: 'Fan', presence: 'missing' }] }, 'missing-fan present'],
+  [{ assemblies: [{ name: 'Fan', presence: 'present' }] }, null],
+  [{ assemblies: [{ name: 'Lid', presence: 'missing' }] }, null],
+  [{ assemblies: [{ name: 'Power supply', presence: 'missing' }] }, 'unknown-supply present'],
+  [{ assemblies: [{ name: 'Monitor', presence: 'present' }] }, 'picture-tube suspected'],
+  [{ assemblies: [{ name: 'Monitor', presence: 'missing' }] }, null],
+  [{ assemblies: [{ name: 'Supply', presence: 'present' }] }, 'stored-charge suspected'],
+  [{ sistersLeaked: 2 }, 'battery suspected'],
+  [{ sistersLeaked: 0 }, null],
+  [{ knownFaults: ['The line filter cracks'] }, 'line-filter suspected'],
+  [{ knownFaults: ['The space bar sticks'] }, null],
+  [{ interventions: [{ kind: 'added-wire', state: 'understood', where: 'x' }] }, null],
+  [{ interventions: [{ kind: 'cut-lead', state: 'not-understood', where: 'x' }] }, 'unknown-wiring present'],
+  [{ interventions: [{ kind: 'hot-glue', state: 'not-understood', where: 'x' }] }, null],
+  [{ massKg: 25 }, null],
+  [{ massKg: null }, null],
+  [{ symptoms: [{ word: 'hot', symptom: 'too hot', open: true, at: '2026-01-01' }] }, 'heat present'],
+  [{ symptoms: [{ word: 'smell', symptom: 'smells', open: false, at: '2026-01-01' }] }, 'smoke suspected'],
+  [{ symptoms: [{ word: 'no-picture', symptom: 'dark', open: true, at: '2026-01-01' }] }, null],
+] as [Partial<HazardSigns>, string | null][])('%o shows %s', (more, kind) => {
+  const hazards = hazardsOf({ ...nothing, ...more } as HazardSigns, [])
+  const told = hazards.map(h => `${h.kind} ${h.state}`)
+  if (kind) expect(told).toContain(kind)
+  else expect(told).toEqual([])
+})
+
+it('what was settled stands until something newer speaks, and evidence is told in the words of its record', () => {
+  const t = (month: number) => `2026-0${month}-01T00:00:00.000Z`
+  const of = (state: HazardState, more: Partial<HazardSigns>, at = t(3)) =>
+    hazardsOf({ ...nothing, ...more }, [{ kind: 'liquid', state, evidence: 'Looked under every socket', at } as HazardSettled]).find(h => h.kind === 'liquid')
+  expect(of('ruled-out', damage('tide-line', 'edge', t(2)))?.state).toBe('ruled-out')
+  expect(of('ruled-out', damage('tide-line', 'edge', t(4)))?.state).toBe('present')
+  expect(of('dealt-with', { claims: [{ says: 'The coffee went in', at: t(4) }] })?.state).toBe('suspected')
+  expect(of('dealt-with', { claims: [{ says: 'The coffee went in', at: t(2) }] })?.state).toBe('dealt-with')
+  expect(of('present', {})?.state).toBe('present')
+  expect(of('suspected', {})?.state).toBe('suspected')
+  expect(of('ruled-out', damage('tide-line', 'edge', t(2)))).toMatchObject({
+    evidence: ['Looked under every socket.', 'Damage: tide line, supply, edge.'],
+    settled: true,
+    seen: true,
+  })
+  const [missing] = hazardsOf({ ...nothing, assemblies: [{ name: 'Blower', presence: 'missing' }] } as HazardSigns, [])
+  expect(missing).toMatchObject({ kind: 'missing-fan', evidence: ['Missing: blower.'], settled: false, seen: true })
+  const [tube] = hazardsOf({ ...nothing, facts: { pictureTube: 'open' } }, [])
+  expect(tube!.evidence).toEqual([expect.stringMatching(/^Facts for power: /)])
+  expect(tube).not.toHaveProperty('seen')
+})
+
+it('an answer deals with what was seen or said before it, and with nothing since', () => {
+  const state = (answer: string, more: Partial<HazardSigns>) =>
+    hazardsOf({ ...nothing, facts: { liquidOrDirt: answer }, answeredAt: { liquidOrDirt: '2026-03-01' }, ...more }, []).find(h => h.kind === 'liquid')?.state
+  const tide = (...at: string[]) => ({
+    damages: at.map(a => ({ kind: 'tide-line' as const, severity: 'clear' as const, assembly: 'Supply', where: 'edge', at: a })),
+  })
+  expect(state('dried', tide('2026-02-01'))).toBe('dealt-with')
+  expect(state('dried', tide('2026-02-01', '2026-04-01'))).toBe('present')
+  expect(state('dried', { claims: [{ says: 'The coffee went in', at: '2026-04-01' }] })).toBe('suspected')
+  expect(state('dried', { claims: [{ says: 'The coffee went in', at: '2026-02-01' }] })).toBe('dealt-with')
+  expect(state('dried', { claims: [{ says: 'The coffee went in' }] })).toBe('dealt-with')
+  expect(state('dried', {})).toBeUndefined()
+  expect(state('no', { claims: [{ says: 'The coffee went in' }] })).toBe('suspected')
+  expect(state('no', {})).toBeUndefined()
+})

@@ -68,3 +68,32 @@ it.each([
 ])('refuses %s of %d', (field, value) => {
   expect(() => judgeLift({ ...best, [field]: value })).toThrow(expect.objectContaining({ field }) as Error)
 })
+
+it('takes the worse end, the grip below the knuckles, and its limits as they stand', () => {
+  // 23 kg · VM(25) 0.85 · DM at 50 cm 0.91 · CM fair below 75 cm 0.95, at the lower end; at 75 cm the grip costs nothing.
+  const low = judgeLift({ ...best, fromHeightCm: 25, toHeightCm: 75, grip: 'fair' })
+  expect(low.limitKg).toBeCloseTo(23 * 0.85 * 0.91 * 0.95, 9)
+  expect(low.multipliers).toMatchObject({ grip: 0.95, height: 0.85 })
+  expect(judgeLift({ ...best, fromHeightCm: 75, toHeightCm: 25, grip: 'fair' }).limitKg).toBeCloseTo(low.limitKg, 9)
+  expect(judgeLift({ ...best, grip: 'fair' }).multipliers.grip).toBe(1)
+  expect(judgeLift({ ...best, grip: 'good', fromHeightCm: 25, toHeightCm: 25 }).multipliers.grip).toBe(1)
+  // The limit itself is within it.
+  expect(judgeLift({ ...best, massKg: 23 }).people).toBe(1)
+})
+
+it('says who should lift how much, and what stairs want', () => {
+  const codes = (more: object) => judgeLift({ ...best, ...more }).findings.map(f => `${f.level} ${f.code}`)
+  expect(codes({ massKg: 10 })).toEqual(['fine lift.one'])
+  expect(codes({ massKg: 25 })).toEqual(['care lift.team'])
+  expect(codes({ massKg: 25.1 })).toEqual(['care lift.team', 'care lift.reference-mass'])
+  expect(codes({ massKg: 10, stairs: true })).toEqual(['fine lift.one', 'care lift.stairs'])
+  expect(codes({ massKg: 25, stairs: true })).toEqual(['care lift.team', 'care lift.stairs'])
+  expect(codes({ massKg: 26, stairs: true })).toContain('stop lift.stairs')
+  const [, unsaid] = judgeLift({ ...best, lifter: 'not-said', massKg: 26 }).findings
+  expect(unsaid!.says).toMatch(/anybody may be asked to lift/)
+  expect(unsaid!.because[0]).toMatch(/most cautious figure/)
+  const [, said] = judgeLift({ ...best, massKg: 26 }).findings
+  expect(said!.says).toMatch(/^More than the 25 kg that (?!anybody)/)
+  expect(said!.because[0]).not.toMatch(/cautious/)
+  expect(judgeLift({ ...best, massKg: 26 }).findings[0]!.because).toHaveLength(2)
+})
