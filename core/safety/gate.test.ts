@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { goodFacts } from '../../tests/support/good-facts'
-import { type GateInput, type GateVerdict, assessGate, gateVerdicts } from './gate'
+import { type GateInput, type GateVerdict, assessGate, gateVerdicts, mayBeStarted } from './gate'
 import { type PowerFactName, type PowerFacts, factValue, powerFactNames, powerFacts, schools } from './power-facts'
 
 // The rules of the gate are common practice, no source; these checks are of the rules' logic.
@@ -92,4 +92,29 @@ describe('always', () => {
       }),
     )
   })
+})
+
+it('names the school only where it changes what a fact means, and who may clear what', () => {
+  const because = (school: 'caps-first' | 'baseline-first') =>
+    gate({ ...best, filterCapacitors: 'sound' }, school).findings.find(f => f.code === 'gate.filterCapacitors.sound')!.because
+  expect(because('caps-first')).toHaveLength(2)
+  expect(because('caps-first')[1]).toContain('Caps first')
+  expect(because('baseline-first')).toHaveLength(1)
+  const opening = (facts: PowerFacts) => gate({ ...best, ...facts }).toOpen[0]
+  expect(opening({ mainsLead: 'cut' })?.skill).toBe('mains')
+  expect(opening({ burntTrace: 'yes' })?.skill).toBe('fine-rework')
+  expect(opening({ pictureTube: 'open' })?.skill).toBe('picture-tube')
+  expect(opening({ shortedRail: 'yes' })).toMatchObject({ who: 'a bench volunteer with a meter' })
+  expect(opening({ shortedRail: 'yes' })).not.toHaveProperty('skill')
+  expect(opening({ liquidOrDirt: 'yes' })).toMatchObject({ who: 'a bench volunteer' })
+})
+
+it('a start is let through by two verdicts alone, and an unknown school is refused', () => {
+  expect(gateVerdicts.filter(mayBeStarted)).toEqual(['guarded-start', 'clear-to-run'])
+  expect(() => gate(best, 'sometimes' as never)).toThrow('no school')
+  const connected = assessGate({ school: 'caps-first', facts: best, inspectedBy: 'Ilka' }).findings.map(f => f.code)
+  expect(connected).not.toContain('gate.configuration')
+  expect(
+    assessGate({ school: 'caps-first', facts: best, inspectedBy: 'Ilka', configuration: { kind: 'partly', out: ['Case'] } }).findings.map(f => f.code),
+  ).toContain('gate.configuration')
 })
