@@ -240,3 +240,21 @@ describe('an evening', () => {
     ])
   })
 })
+
+describe('a pair', () => {
+  const start = (key: string, more: Partial<EveningJob> = {}) => job(key, { band: 'guarded', pair: true, minutes: 40, ...more })
+  it('works on one start an evening, and never with somebody else’s machine', () => {
+    const deal = dealTonight({ hands: [hand(1), hand(2)], jobs: [start('a'), start('b')] })
+    expect(deal.dealt.map(d => d.key)).toEqual(['a'])
+    // What one of two has in hand is no bar to the pair; what a third has in hand is.
+    const held = (id: number) =>
+      dealTonight({ hands: [hand(1), hand(2), hand(3)].map(h => (h.id === id ? { ...h, inHand: [{ tag: 'a', minutes: 10 }] } : h)), jobs: [start('a')] })
+    expect(dealtTo(held(1), 'a')).toContain(1)
+    expect(dealtTo(held(1), 'a')).toHaveLength(2)
+    const both = dealTonight({
+      hands: [hand(1, { inHand: [{ tag: 'a', minutes: 10 }] }), hand(2, { inHand: [{ tag: 'a', minutes: 10 }] }), hand(3)],
+      jobs: [start('a')],
+    })
+    expect([...dealtTo(both, 'a')!].sort()).toEqual([1, 2])
+  })
+})

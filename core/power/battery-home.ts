@@ -38,7 +38,8 @@ export function nextHomeStep({
   chemistry: Chemistry
 }): { step: HomeStep; do: string } | null {
   if (fitted) return null
-  const at = state === 'leaking' || state === 'residue' ? 0 : homeSteps.indexOf(state as HomeStep) + 1
+  // What leaks, or has left residue, stands before the first step.
+  const at = homeSteps.indexOf(state as HomeStep) + 1
   const step = state === 'sound' || state === 'doubtful' ? undefined : homeSteps[at]
   return step ? { step, do: doing[step](chemistry) } : null
 }

@@ -55,6 +55,11 @@ it('a rail that swings within minutes is told with both ends, under the same loa
   expect(swing(at(0, 5), at(2, 4.8))).toContain('between 4.8 V and 5 V')
   expect(swing(at(0, 4.8), at(2, 5))).toContain('between 4.8 V and 5 V')
   expect(swing(at(0, 4.8, 'unloaded'), at(2, 5))).toBeUndefined()
+  // One sitting is a quarter of an hour, its end included; half the tolerance is where it begins to swing.
+  expect(swing(at(0, 4.8), at(15, 5))).toBeDefined()
+  expect(swing(at(0, 4.8), at(16, 5))).toBeUndefined()
+  expect(swing(at(0, 4.875), at(2, 5))).toBeDefined()
+  expect(swing(at(0, 4.88), at(2, 5))).toBeUndefined()
 })
 
 it('a bench supply that is low guards, and one that is high or the wrong way round keeps off', () => {

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { expect, it } from 'vitest'
-import { type SupplyMatchInput, matchSupply } from './supply-match'
+import { labelWords, type SupplyMatchInput, matchSupply } from './supply-match'
 
 const right: SupplyMatchInput = {
   needs: { voltageV: 9, kind: 'dc', polarity: 'centre-negative', currentA: 1, outerMm: 5.5, innerMm: 2.1, regulatedInside: true },
@@ -68,4 +68,13 @@ it('a stronger supply of the same kind is never worse', () => {
     }),
   )
   expect(() => having({ voltageV: -9 })).toThrow(/the sign is what the polarity says/)
+})
+
+it('a label reads as it is typed, and what is not on it is left out', () => {
+  expect(labelWords({ voltageV: 9, kind: 'dc', polarity: 'centre-negative', currentA: 1, outerMm: 5.5, innerMm: 2.1 })).toBe(
+    '9 V DC, centre negative, 1 A, 5.5 × 2.1 mm',
+  )
+  expect(labelWords({ voltageV: 9, outerMm: 5.5 })).toBe('9 V, 5.5 × ? mm')
+  expect(labelWords({ voltageV: 9, innerMm: 2.1 })).toBe('9 V, ? × 2.1 mm')
+  expect(labelWords({ voltageV: 9 })).toBe('9 V')
 })

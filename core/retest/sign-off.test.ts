@@ -75,3 +75,10 @@ it('is told of a soak that was given up or passed, and held by one that failed, 
     expect([allowed, findings.find(f => f.code === 'sign-off.soak')!.level]).toEqual([level !== 'stop', level])
   }
 })
+
+it('says that nothing was tested by a sheet, where there was none', () => {
+  const codes = (testSheet: SignOffInput['testSheet']) => judgeSignOff({ ...ready, testSheet }).findings.map(f => `${f.level} ${f.code}`)
+  expect(codes(null)).toContain('care sign-off.no-test')
+  expect(codes({ done: true, left: [], failed: [] })).not.toContain('care sign-off.no-test')
+  expect(codes({ done: false, left: ['Ports'], failed: ['Sound'] })).toEqual(expect.arrayContaining(['stop sign-off.test', 'stop sign-off.test-left']))
+})

@@ -233,3 +233,20 @@ describe('the log of a soak', () => {
     'pass 14 without fault',
   ])('%s is a pass', line => expect([line, counts(line)]).toEqual([line, [1, 0]]))
 })
+
+it('a verdict by a figure, or by a word that is none, is no pass', () => {
+  const says = (line: string) => {
+    const { passes, failures } = readSoakLog(line)
+    return passes === failures && passes === 1
+  }
+  expect(['status: 0', 'ok=0', 'result: degraded', 'passed: no'].map(says)).toEqual([true, true, true, true])
+  expect(readSoakLog('status: 1')).toMatchObject({ passes: 1, failures: 0 })
+})
+
+it('what was signed off says so, whatever life it goes to', () => {
+  const codes = (signedOff: boolean) =>
+    judgeLife('demonstration', { gateInForce: 'clear-to-run', limits: null, wornFeet: [], signedOff }).map(f => `${f.level} ${f.code}`)
+  expect(codes(true)).toContain('fine life.signed-off')
+  expect(codes(false)).toContain('stop life.not-signed-off')
+  expect(codes(false)).not.toContain('fine life.signed-off')
+})
