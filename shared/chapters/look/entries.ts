@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { word } from '../../kernel/fields'
-import { assemblyRoles } from '#core/condition/assembly-roles'
+import { assemblyRoles, proposedRole } from '#core/condition/assembly-roles'
 import { damageKinds, severityNames } from '#core/condition/damage'
 import { grades, presenceNames } from '#core/condition/grades'
 import { type InterventionKind, interventionKinds, interventionStateNames } from '#core/condition/interventions'
@@ -17,7 +17,7 @@ export const entries = {
   'assembly.graded': entry(
     z.object({ name: s, ...Assembly.said }),
     d =>
-      `${d.name}: ${d.grade === null ? presenceNames[d.presence].toLowerCase() : `grade ${d.grade}, ${grades[d.grade as 0]?.title.toLowerCase()}`}${d.role ? `; counts as ${assemblyRoles[d.role].title.toLowerCase()}` : ''}. ${d.note && ending(d.note)}`.trim(),
+      `${d.name}: ${d.grade === null ? presenceNames[d.presence].toLowerCase() : `grade ${d.grade}, ${grades[d.grade as 0]?.title.toLowerCase()}`}${d.role && d.role !== proposedRole(d.name) ? `; counts as ${assemblyRoles[d.role].title.toLowerCase()}` : ''}. ${d.note && ending(d.note)}`.trim(),
     shown,
     d => [d.note],
   ),
