@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { good, now, settled } from '../../tests/support/settled-machine'
 import type { MachineRecord } from '../kernel/machine'
 import { assess } from '../planning/assess'
+import { aboutFact } from './hazards'
 import { safetyUnknown } from './rules'
 
 // Common practice, no source: what a whole record comes to.
@@ -82,4 +83,19 @@ it('what cannot be read is kept off, with its mains on and nothing of it taken f
     sistersWithLeakedBattery: 3,
     harm: { rank: 0 },
   })
+})
+
+it('what the model is known for points to it, and a fact is about the hazard that it shows', () => {
+  const { filterCapacitors: _, ...unlooked } = good as Record<string, string>
+  const suspected = (knownFaults: string[]) =>
+    of({ knownFaults, entered: unlooked } as Partial<MachineRecord>)
+      .known.hazards.filter(h => h.state === 'suspected')
+      .map(h => h.kind)
+  expect(suspected([])).toEqual([])
+  expect(suspected(['The line filter cracks'])).toEqual(['line-filter'])
+  expect(of({ knownFaults: ['The nickel barrel leaks'], entered: { ...good } } as Partial<MachineRecord>).known.modelBatteryLeaks).toBe(true)
+  expect(of({ knownFaults: ['The barrel is hard to reach', 'The lid leaks'] }).known.modelBatteryLeaks).toBe(false)
+  expect(aboutFact('fan').about).toBe('hazard:missing-fan')
+  expect(aboutFact('battery').about).toBe('hazard:battery')
+  expect(aboutFact('rails')).toEqual({ about: 'fact:rails' })
 })
