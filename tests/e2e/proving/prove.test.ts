@@ -1,3 +1,5 @@
+import { writeFileSync } from 'node:fs'
+import { join } from 'node:path'
 import { expect, it } from 'vitest'
 import { atTheBench } from '../support/bench'
 
@@ -131,6 +133,17 @@ it('a test program’s log is read in, and one posts its passes itself', async (
     { passes: 2, failures: 0, unread: [], stopped: { line: 3, text: 'hello' } },
   ])
   await joaquim.sees('Go on: 378 clean passes are left.')
-  expect((await post('pass 3: FAILED')).status).toBe(200)
+  // What a line of this program means a person says; its file and what it posts are read so.
+  await joaquim.press('Say how to read them')
+  await joaquim.fill('A pass has in it', 'green')
+  await joaquim.fill('A failure has in it', 'amber')
+  await joaquim.press('Read them so')
+  await joaquim.sees('A line with “green” is a pass, one with “amber” a failure.')
+  const file = join(application.folder, 'rounds.txt')
+  writeFileSync(file, 'checker 2\nround 1 green\nround 2 amber')
+  await joaquim.giveFiles('The log of a test program', file)
+  await joaquim.sees('2 passes, 1 of them failed', 'Taken for a pass: line 2, “round 1 green”.', 'Taken for a failure: line 3, “round 2 amber”.')
+  expect(await (await post('round 3 green')).json()).toMatchObject({ passes: 1, failures: 0, stopped: null })
+  expect((await post('round 4 amber')).status).toBe(200)
   await joaquim.sees('Not cured.')
 })
