@@ -27,7 +27,7 @@ export const claimKinds = Object.fromEntries(kinds.map(k => [k.kind, { title: k.
 /** What words of a claim propose; nothing where they say nothing that is known. */
 export const proposedClaimKind = (says: string): ClaimKind | null => kinds.find(k => k.said.test(says))?.kind ?? null
 /** Of what kind it is: as somebody said, else as its words propose. `other` is like no other. */
-const kindOf = ({ says, kind }: ClaimMade): ClaimKind | 'other' | null => kind ?? proposedClaimKind(says)
+export const claimKindOf = ({ says, kind }: ClaimMade): ClaimKind | 'other' | null => kind ?? proposedClaimKind(says)
 export interface ClaimMade {
   says: string
   /** As somebody said; nothing where nobody has. */
@@ -49,9 +49,9 @@ export interface ClaimOutcomes {
 
 /** What claims of the same kind have turned out to be here; nothing for a claim of no known kind. */
 export function claimOutcomes(claim: ClaimMade, past: readonly (ClaimMade & { verdict: string })[]): ClaimOutcomes | null {
-  const kind = kinds.find(k => k.kind === kindOf(claim))
+  const kind = kinds.find(k => k.kind === claimKindOf(claim))
   if (!kind) return null
-  const alike = past.filter(c => kindOf(c) === kind.kind)
+  const alike = past.filter(c => claimKindOf(c) === kind.kind)
   const n = (verdict: string) => alike.filter(c => c.verdict === verdict).length
   const [confirmed, refuted, undecided, open] = [n('confirmed'), n('refuted'), n('undecided'), n('open')]
   const judged = confirmed + refuted

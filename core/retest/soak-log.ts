@@ -104,10 +104,14 @@ function saysOf(line: string): Says {
   return structured === 'nothing' ? worded : together([structured, worded === 'fail' ? 'fail' : 'nothing'])
 }
 
-/** By what a person said, where somebody did: what tells of a failure comes first, and what tells of neither is no pass. */
+/**
+ * By what a person said, where somebody did: what tells of a failure comes first, and what tells of neither is no pass. Where nobody said what a failure
+ * has in it, one that is plain by the usual words is no pass for having the word of one: `pass 3: FAILED`.
+ */
 function bySaid(line: string, { pass, fail }: LogWords): Says {
   const has = (said: string) => said !== '' && line.toLowerCase().includes(said.toLowerCase())
-  return has(fail) ? 'fail' : has(pass) ? 'pass' : 'nothing'
+  if (has(fail) || (!fail && saysOf(line) === 'fail')) return 'fail'
+  return has(pass) ? 'pass' : 'nothing'
 }
 
 /**

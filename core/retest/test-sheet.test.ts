@@ -167,6 +167,9 @@ describe('the log of a soak', () => {
     expect(readSoakLog(text)).toMatchObject({ passes: 1, stopped: { line: 3 } })
     expect(readSoakLog(text, { pass: 'green', fail: 'amber' })).toMatchObject({ passes: 4, failures: 2, stopped: null, taken: { fail: { line: 4 } } })
     // Where nobody said what a failure looks like, what is no pass may be one.
+    expect(readSoakLog('pass 1: ok\npass 2: FAILED at 4000\npass 3: 2 errors', { pass: 'pass', fail: '' })).toMatchObject({ passes: 3, failures: 2 })
+    // Somebody who said both knows the program better than the usual words do.
+    expect(readSoakLog('no drop, green', { pass: 'green', fail: 'amber' })).toMatchObject({ passes: 1, failures: 0 })
     expect(readSoakLog(text, { pass: 'green', fail: '' })).toMatchObject({ passes: 1, failures: 0, stopped: { line: 4 } })
   })
 

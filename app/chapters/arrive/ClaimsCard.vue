@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { claimKinds, proposedClaimKind } from '#core/identify/claim-outcomes'
+import { type ClaimMade, claimKindOf, claimKinds } from '#core/identify/claim-outcomes'
 import { type ClaimVerdict, claimVerdictNames, claimVerdicts } from '#shared/chapters/arrive/index'
 import type { SheetOf } from '#shared/chapters/index'
 
@@ -11,7 +11,7 @@ const kinds = [
   ...titlesOf(claimKinds).map(k => ({ ...k, label: k.label.charAt(0).toUpperCase() + k.label.slice(1) })),
   { value: 'other' as const, label: 'Something else' },
 ]
-const kindOf = ({ says, kind }: { says: string; kind: string | null }) => kinds.find(k => k.value === (kind ?? proposedClaimKind(says)))?.label.toLowerCase()
+const kindOf = (claim: ClaimMade) => kinds.find(k => k.value === claimKindOf(claim))?.label.toLowerCase()
 const inks: Record<ClaimVerdict, string> = { open: 'text-ink-2', confirmed: 'text-fine', refuted: 'text-stop', undecided: 'text-care' }
 const fared = computed(() => {
   const { confirmed, refuted, undecided } = props.sheet.sourceFared
@@ -51,7 +51,7 @@ const fared = computed(() => {
           v-if="judging === claim.id"
           command="judge-claim"
           :machine="sheet.tag"
-          :initial="{ verdict: claim.verdict, because: claim.because, kind: claim.kind ?? proposedClaimKind(claim.says) ?? 'other' }"
+          :initial="{ verdict: claim.verdict, because: claim.because, kind: claimKindOf(claim) ?? 'other' }"
           :fixed="{ claimId: claim.id, version: claim.version }"
           :words="{ verdict: 'Verdict', because: 'Because of', kind: 'What kind of claim' }"
           label="Judge the claim"

@@ -9,6 +9,7 @@ const name = ref('')
 const trouble = ref('')
 const { submitCommand: tally, busy, failure } = useCommand('tally-soak', () => props.tag)
 const { submitCommand: openLog, busy: opening, failure: notOpened } = useCommand('open-soak-log', () => props.tag)
+const { submitCommand: unsay, busy: unsaying, failure: notUnsaid } = useCommand('say-soak-log', () => props.tag)
 const secret = ref('')
 const saying = ref(false)
 const largest = 4_000_000
@@ -63,6 +64,9 @@ const origin = computed(() => (import.meta.client ? window.location.origin : '')
         words ? `A line with “${words.pass}” is a pass${words.fail && `, one with “${words.fail}” a failure`}.` : 'Its lines are read by the usual words.'
       }}</span>
       <button type="button" class="button button-quiet" :aria-expanded="saying" @click="saying = !saying">Say how to read them</button>
+      <button v-if="words" type="button" class="button button-quiet" :disabled="unsaying" @click="unsay({ soakId, words: null })">
+        Use the usual words again
+      </button>
     </div>
     <CommandForm
       v-if="saying"
@@ -84,7 +88,7 @@ const origin = computed(() => (import.meta.client ? window.location.origin : '')
       <button type="button" class="button button-quiet" :disabled="opening" @click="show">{{ logged ? 'Make a new secret' : 'Let a program post' }}</button>
       <span v-if="logged && !secret" class="hint">A program may post to it; a new secret ends the one before.</span>
     </p>
-    <p v-if="notOpened" role="alert" class="text-stop">{{ notOpened }}</p>
+    <p v-if="notOpened || notUnsaid" role="alert" class="text-stop">{{ notOpened || notUnsaid }}</p>
     <div v-if="secret" class="grid gap-1 border border-line p-3" role="status">
       <p>Shown once. Each line it posts is a pass:</p>
       <code class="figure text-sm break-all"

@@ -218,10 +218,12 @@ export function addClaim({ tx, machine, at, write }: MachineWork, input: Command
 }
 
 /** What an observation, a reading or a test says of a claim. The claim stays as it was made. */
-export function judgeClaim(work: MachineWork, { claimId, version, ...judged }: CommandInput<'judge-claim'>): void {
+export function judgeClaim(work: MachineWork, { claimId, version, ...given }: CommandInput<'judge-claim'>): void {
   const { tx, at, write } = work
   const claim = rowOf(work, claims, claimId, 'claim')
   expectVersion(work, claim, version, claim.version, ClaimJudged.names)
+  // Of what kind it is stays said, until somebody says otherwise.
+  const judged = { ...given, kind: given.kind ?? claim.kind }
   tx.update(claims)
     .set({ ...judged, at, version: claim.version + 1 })
     .where(eq(claims.id, claimId))

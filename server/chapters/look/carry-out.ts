@@ -32,9 +32,11 @@ export function addAssembly({ tx, machine, write }: MachineWork, { name }: Comma
   write('assembly.added', { name })
 }
 
-export function gradeAssembly(work: MachineWork, { assemblyId, version, ...found }: CommandInput<'grade-assembly'>): void {
+export function gradeAssembly(work: MachineWork, { assemblyId, version, ...given }: CommandInput<'grade-assembly'>): void {
   const assembly = assemblyOf(work, assemblyId)
   expectVersion(work, assembly, version, assembly.version, Assembly.names)
+  // What somebody said it is for stays said, until somebody says otherwise.
+  const found = { ...given, role: given.role ?? assembly.role }
   const marked = work.file().damages.filter(d => d.assemblyId === assembly.id)
   const against = gradeAgainst(found.grade, marked)
   if (against) throw new InputError('grade', found.grade, `Condition: ${against} Grade it by its damage, or strike the mark.`)

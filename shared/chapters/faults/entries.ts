@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { touchesSupply } from '#core/power/mended'
 import { closed, ending, entry, observed, quote, shown } from '../../kernel/contract'
 import { Repair } from './rows'
 
@@ -24,6 +25,8 @@ const repaired = (d: z.infer<typeof Repaired>) =>
     d.closes ? 'That closed it.' : 'It did not close it.',
     d.reversible ? '' : 'It cannot be undone.',
     d.feedsRails ? 'It touched what feeds the rails.' : '',
+    // Its words would have said so; who did it says that it is not.
+    d.feedsRails === false && touchesSupply(d.did, d.part) ? 'Nothing that feeds a rail was touched.' : '',
   ]
     .filter(Boolean)
     .join(' ')

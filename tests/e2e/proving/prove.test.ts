@@ -146,4 +146,6 @@ it('a test program’s log is read in, and one posts its passes itself', async (
   expect(await (await post('round 3 green')).json()).toMatchObject({ passes: 1, failures: 0, stopped: null })
   expect((await post('round 4 amber')).status).toBe(200)
   await joaquim.sees('Not cured.')
+  await joaquim.press('Use the usual words again')
+  await joaquim.sees('Its lines are read by the usual words.')
 })

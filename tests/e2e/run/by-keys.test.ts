@@ -7,18 +7,23 @@ const {
   visitors: [teodor],
 } = atTheBench(['teodor'], { clockSpeed: 2 })
 
-it('the whole of a start goes by keys alone: found, ticked, staffed, read, ended', async () => {
+/** Goes to a machine by its name in the finder, and to a stage by its figure. */
+async function goTo(name: string, stage: string, there: string) {
   await teodor.open('/')
   await teodor.sees('Tonight')
   await teodor.keys('/')
-  await teodor.keys('Slipway')
+  await teodor.keys(name)
   await teodor.driver.wait(async () => (await teodor.driver.executeScript('return document.querySelectorAll("[role=option]").length')) === 1, 15_000)
   await teodor.keys(Key.ARROW_DOWN)
   await teodor.driver.wait(() => teodor.driver.executeScript('return document.activeElement.hasAttribute("aria-activedescendant")'), 15_000)
   await teodor.keys(Key.ENTER)
-  await teodor.sees('What would open it')
-  await teodor.keys('3')
-  await teodor.sees('Before the switch')
+  await teodor.sees('Next moves')
+  await teodor.keys(stage)
+  await teodor.sees(there)
+}
+
+it('the whole of a start goes by keys alone: found, ticked, staffed, read, ended', async () => {
+  await goTo('Slipway', '3', 'Before the switch')
   await teodor.tabTo('Prepare the start')
   await teodor.tabTo('At the probe', true)
   await teodor.keys(Key.ENTER)
@@ -53,21 +58,6 @@ it('the whole of a start goes by keys alone: found, ticked, staffed, read, ended
   await teodor.keys(Key.ENTER)
   await teodor.sees('Every rail was read')
 })
-
-/** Goes to a machine by its name in the finder, and to a stage by its figure. */
-async function goTo(name: string, stage: string, there: string) {
-  await teodor.open('/')
-  await teodor.sees('Tonight')
-  await teodor.keys('/')
-  await teodor.keys(name)
-  await teodor.driver.wait(async () => (await teodor.driver.executeScript('return document.querySelectorAll("[role=option]").length')) === 1, 15_000)
-  await teodor.keys(Key.ARROW_DOWN)
-  await teodor.driver.wait(() => teodor.driver.executeScript('return document.activeElement.hasAttribute("aria-activedescendant")'), 15_000)
-  await teodor.keys(Key.ENTER)
-  await teodor.sees('Next moves')
-  await teodor.keys(stage)
-  await teodor.sees(there)
-}
 
 it('what got in is recorded, and its next step done, by keys alone', async () => {
   await goTo('Harbour office', '4', 'What got in')
