@@ -186,6 +186,16 @@ it('a stale change is answered with what stands now and who changed it', () => {
   }
 })
 
+it('what somebody said a part is for stays said by whoever grades it later', () => {
+  const tag = bookIn()
+  const { id } = sheet(tag).assemblies[0]!
+  perform(tag, 'grade-assembly', { assemblyId: id, version: 1, presence: 'present', grade: 2, note: '', role: 'memory' })
+  perform(tag, 'grade-assembly', { assemblyId: id, version: 2, presence: 'present', grade: 1, note: 'brushed' })
+  expect(sheet(tag).assemblies[0]).toMatchObject({ role: 'memory', grade: 1, note: 'brushed' })
+  perform(tag, 'grade-assembly', { assemblyId: id, version: 3, presence: 'present', grade: 1, note: '', role: 'sound' })
+  expect(sheet(tag).assemblies[0]!.role).toBe('sound')
+})
+
 describe('the history', () => {
   it('is one whole chain a machine, and says which entry is broken', () => {
     const tag = bookIn({ claims: ['untested'] })

@@ -325,3 +325,21 @@ describe('what people write', () => {
     expect(sheet(tag).sayings).toHaveLength(1)
   })
 })
+
+it.each<[string, boolean | undefined, 'good' | 'unread']>([
+  ['Replaced the 7805 regulator', undefined, 'unread'],
+  ['Replaced the 7805 regulator', false, 'good'],
+  ['Bridged a trace', undefined, 'good'],
+  ['Bridged a trace', true, 'unread'],
+])('after “%s”, said to have fed a rail: %s, what was read before it counts as %s', (did, feedsRails, rails) => {
+  const tag = guarded()
+  for (const [rail, valueV] of [
+    ['+5 V', 5.01],
+    ['+12 V', 12.02],
+  ] as const)
+    perform(tag, 'take-reading', { rail, valueV, load: 'loaded' })
+  expect(sheet(tag).power.facts.rails).toBe('good')
+  perform(tag, 'report-fault', { symptom: 'No picture', firstSeen: '' })
+  perform(tag, 'repair-fault', { faultId: sheet(tag).faults[0]!.id, did, closes: true, ...(feedsRails === undefined ? {} : { feedsRails }) })
+  expect(sheet(tag).power.facts.rails).toBe(rails)
+})
