@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { assemblyRoles } from '#core/condition/assembly-roles'
+import { type AssemblyRole, assemblyRoles } from '#core/condition/assembly-roles'
 import { judgeBuildUp, readSteps, writeSteps } from '#core/retest/build-up'
 import type { SheetOf } from '#shared/chapters/index'
 
@@ -22,13 +22,14 @@ watch(
   () => buildUp.value?.version,
   () => (failing.value = false),
 )
-/** What counts as something by its name alone, for somebody to look at. */
+/** What counts as something that its name does not say itself, while nobody has said it: for somebody to look at. */
+const titleOf = (role: AssemblyRole) => assemblyRoles[role].title.toLowerCase()
+const byName = computed(() => props.sheet.present.filter(p => !p.said && !p.name.toLowerCase().includes(titleOf(p.role))))
 const taken = (adds: readonly string[]) =>
-  props.sheet.present
-    .filter(p => adds.includes(p.name) && !p.said)
-    .map(p => `by its name: ${assemblyRoles[p.role].title.toLowerCase()}`)
+  byName.value
+    .filter(p => adds.includes(p.name))
+    .map(p => `taken for ${titleOf(p.role)}`)
     .join(', ')
-const byName = computed(() => props.sheet.present.some(p => !p.said))
 const fixed = computed(() => ({ buildUpId: buildUp.value!.id, version: buildUp.value!.version }))
 /** Steps as they are typed. */
 const typed = ref('')
@@ -88,14 +89,14 @@ const id = useId()
           <span class="figure" :class="i < state.at ? 'text-fine' : 'text-ink-2'">{{ i < state.at ? '✓' : i + 1 }}</span>
           <div>
             <span class="font-semibold">{{ step.adds.join(', ') }}</span>
-            <span v-if="taken(step.adds)" class="hint"> {{ taken(step.adds) }}</span>
+            <span v-if="taken(step.adds)" class="hint ml-2">{{ taken(step.adds) }}</span>
             <p v-for="(look, n) in looksAt(i)" :key="n" class="hint" :class="look.outcome === 'failed' && 'text-stop!'">
               {{ times.moment(look.at) }}, {{ look.by }}: {{ look.outcome === 'failed' ? 'failed' : 'as expected' }}{{ look.seen && `. ${look.seen}` }}
             </p>
           </div>
         </li>
       </ol>
-      <p v-if="byName" class="hint">
+      <p v-if="byName.length" class="hint">
         Their order goes by what each part is for. Where a name says it wrongly, say so under
         <NuxtLink :to="`/m/${sheet.tag}?stage=look`">Look, Assemblies</NuxtLink>.
       </p>
