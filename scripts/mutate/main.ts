@@ -1,83 +1,134 @@
 /**
- * `npm run mutate [-- --seed 1 --seconds 300 --in core/safety,core/power]`: small wrong turns in the rules of the core, each tried against the tests
- * that rest on its file. What no test notices is told, with its place. The files themselves are never touched.
+ * `npm run mutate [-- --in core/safety,core/power --share 0.2 --seed 1]`: small wrong turns in the rules of the core, each tried against the tests of
+ * the core that come past it. What no test notices is told, with its place. The files themselves are never touched: the tests are bundled once with a
+ * switch at every turn, and read anew for each.
  */
-import { spawn } from 'node:child_process'
-import { mkdtempSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs'
-import { tmpdir } from 'node:os'
+import { mkdirSync, readFileSync, readdirSync, rmSync } from 'node:fs'
 import { dirname, join, resolve } from 'node:path'
 import { parseArgs } from 'node:util'
+import { Worker } from 'node:worker_threads'
+import { build } from 'esbuild'
 import { seeded } from '#core/kernel/random'
-import { type Mutant, mutantsOf, withMutant } from './mutants'
+import { type Mutant, switched } from './mutants'
+import type { Passed } from './worker'
 
 const { values } = parseArgs({
-  options: { seed: { type: 'string', default: '1' }, seconds: { type: 'string', default: '300' }, in: { type: 'string', default: 'core' } },
+  options: { seed: { type: 'string', default: '1' }, share: { type: 'string', default: '1' }, in: { type: 'string', default: 'core' } },
 })
 /** Decides whether a machine may be energised, or is proved: here hardly one may get through. */
 const strict = ['core/safety', 'core/power', 'core/planning', 'core/retest']
 const mostShare = { strict: 0.05, other: 0.15 }
+/** How long the tests may take over one turn, and how long it takes until nothing comes back from it. */
+const [patienceSeconds, neverEndsSeconds] = [3, 30]
 
-const random = seeded(Number(values.seed))
 const places = values.in.split(',')
-const files = readdirSync('core', { recursive: true, encoding: 'utf8' })
-  .map(f => join('core', f))
-  .filter(f => f.endsWith('.ts') && !f.endsWith('.test.ts') && places.some(p => f.startsWith(p)))
-const all = files.flatMap(file => mutantsOf(file, readFileSync(file, 'utf8')).map(mutant => ({ file, mutant })))
-const order = all.map(one => ({ one, at: random() })).sort((a, b) => a.at - b.at)
-const folder = mkdtempSync(join(tmpdir(), 'jolly-mutants-'))
+const ours = readdirSync('core', { recursive: true, encoding: 'utf8' }).map(f => join('core', f))
+// What decides is tried where all disciplines meet, too.
+const near = (f: string) => places.some(p => f.startsWith(p) || p.startsWith(dirname(f))) || strict.some(p => f.startsWith(p))
+const tests = ours.filter(f => f.endsWith('.test.ts') && near(f))
+const mutants: Mutant[] = []
+const folder = resolve(`.cache/mutate-${process.pid}`)
+mkdirSync(folder, { recursive: true })
+process.on('exit', () => rmSync(folder, { recursive: true }))
 
-/** The tests beside a file; what a discipline adds to a machine is tried where all of them meet, too. */
-const nearestTo = (file: string) => [dirname(file), ...(/\/(rules|assess)\.ts$/.test(file) || file.startsWith('core/safety/') ? ['core/planning'] : [])]
-
-/** Whether a test notices. */
-function noticed(file: string, mutant: Mutant, nth: number): Promise<boolean> {
-  const changed = join(folder, `${nth}.ts`)
-  writeFileSync(changed, withMutant(readFileSync(file, 'utf8'), mutant))
-  const env = { ...process.env, JOLLY_MUTANT: `${resolve(file)}=${changed}` }
-  const child = spawn('npx', ['vitest', 'run', '--project', 'core', '--bail', '1', '--reporter', 'dot', ...nearestTo(file).map(f => `${f}/`)], {
-    env,
-    stdio: 'ignore',
-    detached: true,
+async function bundled(name: string, contents: string) {
+  const outfile = join(folder, `${name}.cjs`)
+  await build({
+    stdin: { contents, resolveDir: resolve('.'), loader: 'ts' },
+    outfile,
+    bundle: true,
+    platform: 'node',
+    format: 'cjs',
+    packages: 'external',
+    // Its form for CommonJS has its default elsewhere.
+    alias: {
+      '#core': resolve('core'),
+      '#shared': resolve('shared'),
+      'vitest': resolve('scripts/mutate/as-vitest.ts'),
+      'munkres': resolve('node_modules/munkres/dist/munkres.mjs'),
+    },
+    logLevel: 'error',
+    plugins: [
+      {
+        name: 'turns',
+        setup: ({ onLoad }) =>
+          onLoad({ filter: /[/\\]core[/\\].*\.ts$/ }, ({ path }) => {
+            const file = path.slice(resolve('.').length + 1)
+            const code = readFileSync(path, 'utf8')
+            const turns = !file.endsWith('.test.ts') && places.some(p => file.startsWith(p))
+            return { loader: 'ts', contents: turns ? switched(file, code, mutant => mutants.push(mutant) - 1) : code }
+          }),
+      },
+    ],
   })
-  // What never ends is noticed too.
-  const patience = setTimeout(() => process.kill(-child.pid!, 'SIGKILL'), 60_000)
-  return new Promise(done =>
-    child.on('exit', code => {
-      clearTimeout(patience)
-      done(code !== 0)
-    }),
-  )
+  return outfile
+}
+const imports = ['tests/support/seeded.ts', ...tests].map(f => `import './${f}'`).join('\n')
+const bundle = await bundled('tests', `${imports}\nexport { registered } from 'vitest'`)
+const program = await bundled('worker', readFileSync('scripts/mutate/worker.ts', 'utf8'))
+
+const employ = () => new Worker(program, { workerData: { bundle, seconds: patienceSeconds } })
+const answer = <T>(worker: Worker, question: unknown, patience = Infinity) =>
+  new Promise<T | 'never ends'>((done, fail) => {
+    const timer = Number.isFinite(patience) ? setTimeout(() => done('never ends'), patience * 1000) : undefined
+    worker.once('error', fail)
+    worker.once('message', (said: T) => {
+      clearTimeout(timer)
+      worker.off('error', fail)
+      done(said)
+    })
+    worker.postMessage(question)
+  })
+
+const began = Date.now()
+const scout = employ()
+const passed = (await answer<Passed>(scout, 'look around')) as Passed
+await scout.terminate()
+if (passed.failed.length) {
+  console.error(`These fail as they are:\n${passed.failed.join('\n')}`)
+  process.exit(1)
 }
 
-const until = Date.now() + Number(values.seconds) * 1000
-const tally = new Map<string, { tried: number; survived: string[] }>()
-let next = 0
-async function work(): Promise<void> {
-  while (Date.now() < until && next < order.length) {
-    const nth = next++
-    const { file, mutant } = order[nth]!.one
-    const room = file.split('/').slice(0, 2).join('/')
-    const row = tally.get(room) ?? { tried: 0, survived: [] }
-    tally.set(room, row)
-    const caught = await noticed(file, mutant, nth)
-    row.tried++
-    if (!caught) row.survived.push(`${file}:${mutant.line}  ${mutant.was.replace(/\s+/g, ' ').slice(0, 90)}  →  ${mutant.is.slice(0, 40)}`)
+console.log(`${passed.milliseconds.length} tests, once: ${Math.round((Date.now() - began) / 1000)} s; ${mutants.length} turns`)
+const random = seeded(Number(values.seed))
+const chosen = mutants.map((_, turn) => turn).filter(() => random() < Number(values.share))
+const survived: number[] = []
+const everyTest = passed.milliseconds.map((_, nth) => nth)
+const orderOf = (turn: number) => {
+  const past = passed.by[turn] ?? []
+  return (past === 'all' ? everyTest : past).toSorted((a, b) => passed.milliseconds[a]! - passed.milliseconds[b]!)
+}
+let [next, told] = [0, Date.now()]
+async function work() {
+  let worker = employ()
+  while (next < chosen.length) {
+    const turn = chosen[next++]!
+    if (Date.now() - told > 30_000) console.log(`${next} of ${chosen.length}, ${survived.length} survived`, (told = Date.now()) && '')
+    const order = orderOf(turn)
+    const found = order.length ? await answer<{ by?: string }>(worker, { turn, order }, neverEndsSeconds).catch(() => 'never ends' as const) : {}
+    // What never ends, or takes the process with it, is noticed too.
+    if (found === 'never ends') {
+      await worker.terminate()
+      worker = employ()
+    } else if (!found.by) survived.push(turn)
   }
+  await worker.terminate()
 }
 await Promise.all([work(), work()])
-rmSync(folder, { recursive: true })
 
-for (const [room, { tried, survived }] of [...tally].sort()) {
-  console.log(`${room}: ${survived.length} of ${tried} survived`)
-  for (const one of survived) console.log(`  ${one}`)
+const roomOf = (turn: number) => mutants[turn]!.file.split('/').slice(0, 2).join('/')
+const inOrder = (a: number, b: number) => a - b
+for (const room of [...new Set(chosen.map(roomOf))].sort()) {
+  const turns = chosen.filter(turn => roomOf(turn) === room)
+  const lost = turns.filter(turn => survived.includes(turn)).sort(inOrder)
+  console.log(`${room}: ${lost.length} of ${turns.length} survived`)
+  for (const turn of lost) {
+    const { file, line, was, is } = mutants[turn]!
+    console.log(`  ${file}:${line}  ${was.replace(/\s+/g, ' ').slice(0, 100)}  →  ${is.slice(0, 40)}${passed.by[turn] ? '' : '  (no test comes past)'}`)
+  }
 }
-const share = (rooms: [string, { tried: number; survived: string[] }][]) => {
-  const tried = rooms.reduce((n, [, r]) => n + r.tried, 0)
-  return { tried, share: tried ? rooms.reduce((n, [, r]) => n + r.survived.length, 0) / tried : 0 }
-}
-const isStrict = ([room]: [string, unknown]) => strict.includes(room)
-const [deciding, other] = [share([...tally].filter(isStrict)), share([...tally].filter(one => !isStrict(one)))]
-console.log(
-  `${all.length} mutants there are. Where it is decided: ${Math.round(deciding.share * 100)} % of ${deciding.tried} survived; elsewhere: ${Math.round(other.share * 100)} % of ${other.tried}.`,
-)
-process.exit(deciding.share > mostShare.strict || other.share > mostShare.other ? 1 : 0)
+const shareOf = (turns: number[]) => (turns.length ? turns.filter(turn => survived.includes(turn)).length / turns.length : 0)
+const [deciding, other] = [true, false].map(is => chosen.filter(turn => strict.includes(roomOf(turn)) === is)) as [number[], number[]]
+const percent = (turns: number[]) => `${(shareOf(turns) * 100).toFixed(1)} % of ${turns.length}`
+console.log(`Where it is decided ${percent(deciding)} survived; elsewhere ${percent(other)}.`)
+process.exit(shareOf(deciding) > mostShare.strict || shareOf(other) > mostShare.other ? 1 : 0)

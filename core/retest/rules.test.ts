@@ -1,0 +1,99 @@
+import { describe, expect, it } from 'vitest'
+import { now, reading, settled } from '../../tests/support/settled-machine'
+import type { MachineRecord } from '../kernel/machine'
+import { assess } from '../planning/assess'
+import { type BuildUpStep, type StepSeen } from './build-up'
+import { type LineSeen, type TestLine } from './test-sheet'
+
+// How a machine is proved, tried at the edges of each rule. Common practice, no source.
+const day = (d: number, hour = 10) => new Date(Date.UTC(2026, 2, d, hour)).toISOString()
+
+describe('what proving adds to a machine', () => {
+  const of = (record: Partial<MachineRecord>, at = now) => assess({ ...settled, ...record } as MachineRecord, at)
+  const works: TestLine = { says: 'Keys', kind: 'works', expect: '', unit: '', from: null, to: null, hours: null }
+  const night: TestLine = { ...works, says: 'Clock', kind: 'overnight', hours: 8 }
+  const soak = { what: 'Memory', seenFailures: 1, seenPasses: 60, confidence: 0.95, passes: 0, failures: 0, startedAt: day(1), endedAt: null as string | null }
+  const moves = (record: Partial<MachineRecord>, at = now) => of(record, at).moves.map(m => `${m.code}: ${m.says}`)
+  const signed = { signOff: { limits: null } }
+  const proved: Partial<MachineRecord> = { testSheet: { lines: [works], looks: [{ line: 0, outcome: 'passed', value: null, at: day(2) }] }, stage: 'prove' }
+
+  it('is the sign-off itself, once nothing stands against it and it has come so far', () => {
+    const says = 'sign-off: Sign it off'
+    expect(moves(proved)).toContain(says)
+    expect(moves({ ...proved, stage: 'home' })).toContain(says)
+    expect(moves({ ...proved, stage: 'mend' })).not.toContain(says)
+    expect(moves({ ...proved, ...signed })).not.toContain(says)
+    expect(moves({ ...proved, readings: [reading(4)] })).not.toContain(says)
+  })
+  it('is testing what is left, unless all of it is left alone still', () => {
+    const sheet = (lines: TestLine[], looks: LineSeen[] = []) => moves({ testSheet: { lines, looks } }).filter(m => m.startsWith('test-sheet'))
+    const alone = (at: string): LineSeen => ({ line: 0, outcome: 'left-alone', value: null, at })
+    expect(sheet([works])).toEqual(['test-sheet: Go on testing: Keys'])
+    expect(sheet([works], [{ line: 0, outcome: 'failed', value: null, at: day(2) }])).toEqual(['test-sheet: Test failed: Keys'])
+    expect(sheet([works], [{ line: 0, outcome: 'not-there', value: null, at: day(2) }])).toEqual(['test-sheet: Look at the test sheet again'])
+    expect(sheet([night], [alone(day(3, 12))])).toEqual([])
+    expect(sheet([night, works], [alone(day(3, 12))])).toEqual(['test-sheet: Go on testing: Clock'])
+    // Eight hours from eleven on are over at nineteen, which is now.
+    expect(sheet([night], [alone(day(3, 11))])).toEqual(['test-sheet: Go on testing: Clock'])
+  })
+  it('is soaking on, building on, and stepping back where it failed', () => {
+    const steps: BuildUpStep[] = [
+      { adds: ['Supply'], expect: '', misleads: '' },
+      { adds: ['Case'], expect: '', misleads: '' },
+    ]
+    const built = (...looks: StepSeen[]) => of({ buildUp: { steps, looks } })
+    const move = (...looks: StepSeen[]) => built(...looks).moves.find(m => m.code === 'build-up')?.says
+    expect(move()).toBe('Go on building it up')
+    expect(move({ step: 0, outcome: 'as-expected' }, { step: 1, outcome: 'failed' })).toBe('Go back one step of the build-up')
+    expect(move({ step: 0, outcome: 'as-expected' }, { step: 1, outcome: 'as-expected' })).toBeUndefined()
+    expect(built({ step: 0, outcome: 'failed' }).known.gate.verdict).toBe('keep-off')
+    expect(built({ step: 0, outcome: 'as-expected' }, { step: 1, outcome: 'failed' }).known.gate.verdict).toBe('guarded-start')
+    expect(built().known.buildUp).toEqual({ done: false, back: false, says: 'Next goes in: Supply.' })
+    expect(moves({ soaks: [soak] })).toContain('soak: Go on soaking: Memory')
+    expect(moves({ soaks: [{ ...soak, endedAt: day(2) }] }).join()).not.toContain('soaking')
+    expect(moves({ soaks: [{ ...soak, passes: 2000 }] }).join()).not.toContain('soaking')
+  })
+  it('takes from visitors what is not signed off any more, and tests again what rested', () => {
+    const at = (record: Partial<MachineRecord>) => moves({ stage: 'home', ...record }).filter(m => /take-away|retest/.test(m))
+    expect(at({ life: 'hands-on' })).toEqual(['take-away: Take it away from visitors'])
+    expect(at({ life: 'demonstration' })).toEqual(['take-away: Show it to nobody until it is signed off again'])
+    expect(at({ life: 'gallery' })).toEqual([])
+    expect(moves({ stage: 'prove', life: 'hands-on' }).join()).not.toContain('take-away')
+    expect(at({ life: 'hands-on', ...signed })).toEqual([])
+    expect(at({ life: 'store', lifeSince: '2025-01-01T00:00:00.000Z' })).toEqual(['retest-due: Test it again: it has rested long'])
+    expect(at({ life: 'store', lifeSince: day(1) })).toEqual(['retest: Test it before it leaves the store'])
+    expect(moves({ stage: 'prove', life: 'store', lifeSince: day(1) }).join()).not.toContain('retest')
+    // Twelve months of a year of 365.25 days.
+    expect(of({ lifeSince: '2025-01-01T00:00:00.000Z' }).known.retestFrom).toBe('2026-01-01T06:00:00.000Z')
+    expect(of({}).known.retestFrom).toBeNull()
+  })
+  it('ends the sign-off that stood with what ended it, and passes over what long use alone would show where it has limits', () => {
+    const ended = (record: Partial<MachineRecord>) => of({ ...signed, ...record }).known.signOffEnded
+    expect(ended({})).toBeNull()
+    expect(ended({ readings: [reading(4)] })).toBe('The gate says: guarded start.')
+    expect(of({ ...signed, readings: [reading(4)] }).known).toMatchObject({ signedOff: false, limits: null })
+    // A sheet that is begun anew is no reason; a soak that is not finished is, unless somebody stays beside it.
+    expect(ended({ testSheet: { lines: [works], looks: [] } })).toBeNull()
+    expect(ended({ soaks: [soak] })).toContain('Soak not finished')
+    const limits = (attended: boolean) => ({ signOff: { limits: { hoursADay: 1, attended, noOriginalMedia: false } }, soaks: [soak] })
+    expect(of(limits(true)).known).toMatchObject({ signedOff: true, limits: { attended: true }, signOffEnded: null })
+    expect(of(limits(false)).known.signedOff).toBe(false)
+  })
+  it('is due when a line has been left alone long enough, and when a year in store is over', () => {
+    const left = { testSheet: { lines: [night], looks: [{ line: 0, outcome: 'left-alone' as const, value: null, at: day(3, 12) }] } }
+    expect(of(left).known.leftAloneUntil).toEqual([day(3, 20)])
+    expect(of(left).dueAt).toBe(day(3, 20))
+    expect(of({ life: 'store', stage: 'home', lifeSince: day(1) }).dueAt).toBe('2027-03-01T16:00:00.000Z')
+  })
+  it('knows worn feet from other wear, and which soaks stand in its run', () => {
+    const damage = (kind: string, where: string) => ({ kind, where }) as MachineRecord['damages'][number]
+    expect(
+      of({ damages: [damage('wear', 'Rear feet'), damage('wear', 'case'), damage('crack', 'left foot'), damage('wear', 'one foot')] }).known.wornFeet,
+    ).toEqual(['Rear feet', 'one foot'])
+    expect(of({ soaks: [{ ...soak, passes: 2000 }, soak] }).known.soaks.map(s => [s.verdict, s.stands, s.failed])).toEqual([
+      ['cured', false, false],
+      ['go-on', true, false],
+    ])
+    expect(of({ faults: [], soaks: [{ ...soak, passes: 9, failures: 1 }] }).known.soaks[0]).toMatchObject({ verdict: 'not-cured', failed: true, stands: true })
+  })
+})
