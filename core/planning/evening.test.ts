@@ -302,3 +302,81 @@ it('an assignment leaves out what does not go together, and gives nobody anythin
     ]),
   ).toEqual([1, 0])
 })
+
+describe('who gets what, where it is close', () => {
+  it('somebody who works in the shed goes on there, and it counts four points', () => {
+    const shed = job('shed', { place: 'shed', minutes: 30, band: 'harm' })
+    const next = (more: Partial<EveningJob>) =>
+      order([hand(1, { minutes: 60 })], shed, job('there', { place: 'shed', minutes: 30 }), job('other', { minutes: 30, ...more }))[1]
+    expect(next({})).toBe('there:1@30')
+    expect(next({ place: 'loft' })).toBe('there:1@30')
+    // Three points of harm are less than the place, five are more.
+    expect([next({ harmRank: 30 }), next({ harmRank: 50 })]).toEqual(['there:1@30', 'other:1@30'])
+    // No place is no place that two jobs share.
+    expect(
+      order([hand(1, { minutes: 60 })], job('a', { minutes: 30, band: 'harm' }), job('b', { minutes: 30 }), job('c', { minutes: 30, harmRank: 10 }))[1],
+    ).toBe('c:1@30')
+  })
+  it('a skill that is needed is not counted as spare', () => {
+    const two = [hand(1, { skills: ['mains'], minutes: 100 }), hand(2, { skills: ['mains', 'lifting'], minutes: 100 })]
+    expect(order(two, job('a', { skill: 'mains' }))).toEqual(['a:1@0'])
+    expect(order(two, job('a'))).toEqual(['a:1@0'])
+  })
+  it('each works in one start only, and a fifth job is nobody’s', () => {
+    const start = (key: string): EveningJob => job(key, { band: 'guarded', pair: true, minutes: 20 })
+    expect(deal([hand(1), hand(2), hand(3), hand(4)], start('a'), start('b'), start('c')).dealt.length).toBe(2)
+    const busy = hand(1, { inHand: Array.from({ length: 4 }, (_, i) => ({ tag: `t${i}`, minutes: 1 })) })
+    expect(why([busy, hand(2)], start('a'))).toEqual({ a: 'No two who could are free together for so long, or they have a start already.' })
+    expect(deal([hand(1)], ...Array.from({ length: 6 }, (_, i) => job(`j${i}`, { minutes: 5 }))).dealt).toHaveLength(4)
+  })
+  it('what is left of a machine that somebody has, or of which nobody has room, says so', () => {
+    expect(why([hand(1, { minutes: 100 })], job('a'), job('b', { tag: 'a' }))).toEqual({
+      b: 'Somebody has this machine tonight, and no time left for more of it.',
+    })
+    const full = hand(1, { inHand: Array.from({ length: 4 }, (_, i) => ({ tag: `t${i}`, minutes: 1 })) })
+    expect(why([full, hand(2, { minutes: 10 })], job('a'))).toEqual({ a: 'Nobody who could has 100 minutes left.' })
+    expect(why([full], job('a'))).toEqual({ a: 'Whoever could has 4 jobs already.' })
+  })
+  it('offers carry no field that says nothing', () => {
+    const machine: EveningMachine = {
+      tag: 'M',
+      place: '',
+      gate: 'clear-to-run',
+      overruled: false,
+      mains: true,
+      harmRank: 0,
+      moves: [move('look', 'look', 'look', { says: 'x', why: 'y' })],
+      waits: [],
+      handedOn: [],
+    }
+    expect(Object.keys(eveningOffers(machine, () => [], 60)[0]!).sort()).toEqual(['band', 'basis', 'harmRank', 'key', 'minutes', 'move', 'place', 'tag'])
+    expect(
+      eveningOffers(
+        {
+          ...machine,
+          moves: [
+            move('part', 'part', 'mend', { says: 'Find a', why: '' }),
+            move('part', 'part', 'mend', { says: 'Find b', why: '' }),
+            move('open-fault', 'fault-open', 'mend', { says: 'z', why: '' }),
+          ],
+        },
+        () => [],
+        60,
+      )[2]?.waitsFor,
+    ).toBe('It waits for a part: a.')
+    expect(
+      eveningOffers(
+        {
+          ...machine,
+          moves: [move('open-fault', 'fault-open', 'mend', { says: 'z', why: '' })],
+          waits: [
+            { what: 'a', minutesLeft: 99 },
+            { what: 'b', minutesLeft: 98 },
+          ],
+        },
+        () => [],
+        60,
+      )[0]?.waitsFor,
+    ).toBe('It waits: a.')
+  })
+})

@@ -2,8 +2,8 @@ import { describe, expect, it } from 'vitest'
 import { type StepSeen, checkBuildUp, configurationAt, explain, judgeBuildUp, namesFigure, planBuildUp, readSteps } from './build-up'
 import { judgeDemonstrations, judgeLife } from './life'
 import { type SignOffInput, judgeSignOff, limitWords } from './sign-off'
-import { cleanPasses, exactInterval, planSoak } from './soak'
-import { readSoakLog, readingPasses } from './soak-log'
+import { planSoak, soaksStanding } from './soak'
+import { readSoakLog } from './soak-log'
 import { type LineSeen, type TestLine, checkLines, checkLook, judgeFigure, judgeTestSheet, lineStates, testWait, usualLines } from './test-sheet'
 import { judgeUnattended } from './unattended'
 
@@ -309,89 +309,77 @@ describe('a life', () => {
   })
 })
 
-describe('a soak', () => {
-  it('is told how many passes are wanted, left, and how many seconds that takes', () => {
-    expect(planSoak({ failureRate: 0.1, passes: 10, secondsAPass: 2 })).toMatchObject({ wantedPasses: 29, leftPasses: 19, wantedSeconds: 58, leftSeconds: 38 })
-    expect(planSoak({ failureRate: 0.1 })).toMatchObject({ wantedSeconds: null, leftSeconds: null, interval: null })
-    expect(planSoak({ failureRate: 0.1, passes: 29 }).findings[0]?.because[0]).toBe(
-      '29 passes with no failures speak against once in 10 passes. A fault that comes more seldom is not ruled out by that.',
+describe('at the very edge', () => {
+  it('a soak is settled by a repair up to the instant at which the next began, and by none before it failed', () => {
+    const failed = { what: 'x', verdict: 'not-cured' as const, wantedPasses: 10, failures: 1, startedAt: day(1), lastAt: day(2) }
+    const later = { what: 'x', verdict: 'cured' as const, wantedPasses: 10, failures: 0, startedAt: day(4), lastAt: day(5) }
+    const stands = (repairedAt: string) => soaksStanding([failed, later], [repairedAt]).length
+    expect([stands(day(2)), stands(day(3)), stands(day(4)), stands(day(4, 11))]).toEqual([1, 0, 0, 1])
+  })
+  it('a soak that rests on failures seen says how seldom it may have been', () => {
+    const rate = (seenFailures: number, seenPasses: number) => planSoak({ seenFailures, seenPasses }).findings.find(f => f.code === 'soak.rate')
+    // Clopper and Pearson at 80 %: 1 of 10 is 0.0105 at the least, once in 95.
+    expect(rate(1, 10)?.because[0]).toContain('once in 95 only')
+    expect(rate(2, 10)?.says).toContain('rests on 2 failures')
+    expect(planSoak({ failureRate: 0.1 }).findings.some(f => f.code === 'soak.rate')).toBe(false)
+    // A rate that is believed counts before what was seen.
+    expect(planSoak({ failureRate: 0.1, seenFailures: 1, seenPasses: 60 })).toMatchObject({ failureRate: 0.1, wantedPasses: 29 })
+    expect(planSoak({ failureRate: 0.1, passes: 1 }).interval).not.toBeNull()
+    expect(() => planSoak({ seenFailures: 1, seenPasses: 1 })).toThrow(/what always fails/)
+  })
+  it('a field of a log is a verdict only where its value is plainly one', () => {
+    const read = (text: string) => {
+      const { passes, failures } = readSoakLog(text)
+      return [passes, failures]
+    }
+    expect([read('{"fail":true}'), read('{"errors":2}'), read('{"result":true}'), read('{"result":false}'), read('{"result":2}')]).toEqual([
+      [1, 1],
+      [1, 1],
+      [1, 0],
+      [1, 1],
+      [0, 0],
+    ])
+    expect([read('not ok 4 - walk'), read('ok 4 - walk'), read('0/9 failed'), read('1/9 failed'), read('7 flips')]).toEqual([
+      [1, 1],
+      [1, 0],
+      [1, 0],
+      [1, 1],
+      [1, 1],
+    ])
+    expect(readSoakLog('ok', { pass: '', fail: 'x' })).toMatchObject({ passes: 1, failures: 0 })
+  })
+  it('what a line wants is asked for with its unit, and the first figure that was out is told', () => {
+    const heat: TestLine = { says: 'Heat', kind: 'figure', expect: '', unit: '', from: null, to: 60, hours: null }
+    const look = (value: number | null, outcome: LineSeen['outcome'] = 'passed'): LineSeen => ({ line: 0, outcome, value, at: day(1) })
+    const refused = (unit: string) => () => checkLook({ ...heat, unit }, lineStates([heat], [])[0]!, look(null))
+    expect(refused('')).toThrow('Heat: give the figure.')
+    expect(refused('°C')).toThrow('Heat: give the figure, in °C.')
+    expect(() => checkLook(heat, lineStates([heat], [])[0]!, look(70))).toThrow('Heat: 70 is out of its limits.')
+    expect(judgeTestSheet([{ ...heat, unit: '°C' }], [look(80, 'failed'), look(70, 'failed'), look(50)]).findings[0]?.says).toBe(
+      'Heat: within its limits now, and 80 °C before.',
     )
-    const words = (failures: number) => planSoak({ failureRate: 0.2, curedRate: 0.01, passes: 300, failures }).findings[0]?.because[0]
-    expect([words(1), words(2)]).toEqual([expect.stringContaining('with 1 failure speak'), expect.stringContaining('with 2 failures speak')])
-    expect(planSoak({ failureRate: 0.1, passes: 3 }).findings[0]?.says).toBe('Go on: 26 clean passes are left.')
-    expect(planSoak({ failureRate: 0.1 }).findings[0]?.says).toBe('29 clean passes are wanted.')
-    expect([cleanPasses(0.5, 0.5), exactInterval(3, 3).high, exactInterval(0, 3).low]).toEqual([1, 1, 0])
   })
-  it.each([
-    [{ failureRate: 1e-6 }, null],
-    [{ failureRate: 0.9e-6 }, 'failureRate'],
-    [{ failureRate: 0.1, confidence: 0.5 }, null],
-    [{ failureRate: 0.1, confidence: 0.49 }, 'confidence'],
-    [{ failureRate: 0.1, confidence: 0.9999 }, null],
-    [{ failureRate: 0.1, falseAlarm: 0.5 }, null],
-    [{ failureRate: 0.1, falseAlarm: 0.51 }, 'falseAlarm'],
-    [{ failureRate: 0.1, falseAlarm: 0 }, 'falseAlarm'],
-    [{ failureRate: 0.1, passes: 1.5 }, 'passes'],
-    [{ failureRate: 0.1, passes: -1 }, 'passes'],
-    [{ failureRate: 0.1, passes: 10_000_001 }, 'passes'],
-    [{ failureRate: 0.1, passes: 5, failures: 5 }, null],
-    [{ failureRate: 0.1, passes: 5, failures: -1 }, 'failures'],
-    [{ failureRate: 0.1, passes: 5, failures: 0.5 }, 'failures'],
-    [{ failureRate: 0.1, curedRate: 0.1 }, 'curedRate'],
-    [{ failureRate: 0.1, curedRate: -0.1 }, 'curedRate'],
-    [{ failureRate: 0.1, secondsAPass: 0 }, 'secondsAPass'],
-    [{ failureRate: 0.1, secondsAPass: 1e6 }, null],
-    [{ failureRate: 0.1, secondsAPass: 1e6 + 1 }, 'secondsAPass'],
-    [{ seenFailures: 1 }, 'failureRate'],
-    [{ seenPasses: 1 }, 'failureRate'],
-    [{ seenFailures: 1, seenPasses: 0 }, 'seenPasses'],
-    [{ seenFailures: 1, seenPasses: 2.5 }, 'seenPasses'],
-    [{ seenFailures: 1, seenPasses: 10_000_001 }, 'seenPasses'],
-    [{ seenFailures: 1.5, seenPasses: 9 }, 'seenFailures'],
-    [{ seenFailures: 10, seenPasses: 9 }, 'seenFailures'],
-    [{ seenFailures: 10, seenPasses: 10_000_000 }, null],
-  ])('of %o is refused at %s', (input, field) => {
-    if (field) expect(() => planSoak(input)).toThrow(expect.objectContaining({ field }) as Error)
-    else expect(() => planSoak(input)).not.toThrow()
-  })
-})
-
-describe('the log of a soak', () => {
-  const read = (text: string) => {
-    const { passes, failures, stopped } = readSoakLog(text)
-    return [passes, failures, stopped?.line ?? 0]
-  }
-  it.each<[string, [number, number, number]]>([
-    ['{"errors":[]}', [1, 0, 0]],
-    ['{"errors":["x"]}', [1, 1, 0]],
-    ['{"failed":true}', [1, 1, 0]],
-    ['{"failed":false}', [1, 0, 0]],
-    ['{"errors":"none"}', [1, 1, 0]],
-    ['{"ok":1}', [1, 0, 0]],
-    ['{"ok":0}', [1, 1, 0]],
-    ['{"ok":7}', [0, 0, 0]],
-    ['{"ok":"7"}', [0, 0, 0]],
-    ['{"status":""}', [0, 0, 0]],
-    ['[1,2]', [0, 0, 0]],
-    ['{broken', [0, 0, 0]],
-    ['null', [0, 0, 0]],
-    ['result="pass"', [1, 0, 0]],
-    ['ok 1\n\nok 2', [2, 0, 0]],
-    ['3 of 3 failed', [1, 1, 0]],
-    ['0 of 3 failed', [1, 0, 0]],
-    ['0 of 0 passed', [1, 1, 0]],
-    ['3 of 4 chips', [0, 0, 0]],
-    ['ok 1\nhello\nok 2', [1, 0, 2]],
-    ['hello\nok 1', [1, 0, 0]],
-    ['ok 1\ntotal: 3\nok 2', [2, 0, 0]],
-    ['clean', [1, 0, 0]],
-  ])('%j reads %o', (text, wanted) => expect(read(text)).toEqual(wanted))
-  it('tells the first twenty lines of which it made nothing, each cut to what fits', () => {
-    const { unread } = readSoakLog(`${Array.from({ length: 25 }, (_, i) => `heading ${i}`).join('\n')}\n${'x'.repeat(200)}`)
-    expect(unread).toHaveLength(20)
-    expect(readSoakLog('y'.repeat(200)).unread[0]?.text).toHaveLength(80)
-  })
-  it('takes a reading on its limits for a pass', () => {
-    expect(['4.75', '5.25', ' ', 'x'].map(f => readingPasses(f, 4.75, 5.25))).toEqual([true, true, false, false])
+  it('parts of one turn keep their order, and those of a model that goes on are not asked for again', () => {
+    const order = (...names: string[]) => planBuildUp(names.map(name => ({ name, role: null }))).map(s => s.adds[0])
+    expect(order('Drive B', 'Drive A')).toEqual(['Drive B', 'Drive A'])
+    expect(
+      planBuildUp(
+        ['Drive A', 'Drive B'].map(name => ({ name, role: null })),
+        [{ adds: ['Drive B'], expect: '' }],
+      ).map(s => s.adds[0]),
+    ).toEqual(['Drive B', 'Drive A'])
+    const two = explain(
+      [
+        { adds: ['A', 'B'], expect: 'x' },
+        { adds: ['C', 'D'], expect: 'x' },
+      ],
+      [],
+    )
+    const warned = (at: number) =>
+      judgeBuildUp(
+        two,
+        Array.from({ length: at }, (_, step) => ({ step, outcome: 'as-expected' as const })),
+      ).findings.filter(f => f.code === 'build-up.two-at-once').length
+    expect([warned(0), warned(1), warned(2)]).toEqual([2, 1, 0])
   })
 })

@@ -96,4 +96,55 @@ describe('what proving adds to a machine', () => {
     ])
     expect(of({ faults: [], soaks: [{ ...soak, passes: 9, failures: 1 }] }).known.soaks[0]).toMatchObject({ verdict: 'not-cured', failed: true, stands: true })
   })
+
+  it('fills the run with what was begun, and with soaks that count', () => {
+    const steps = (record: Partial<MachineRecord>) => of(record).run[5]!.steps.map(s => `${s.says}: ${s.done}`)
+    expect(steps({})).toEqual(['Rail +5 V: true', 'Signed off: false'])
+    expect(steps(signed)).toEqual(['Rail +5 V: true', 'Signed off: true'])
+    expect(steps({ testSheet: proved.testSheet! })).toContain('Test sheet: true')
+    expect(steps({ testSheet: { lines: [works], looks: [] } })).toContain('Test sheet: false')
+    expect(steps({ buildUp: { steps: [{ adds: ['Case'], expect: '', misleads: '' }], looks: [] } })).toContain('Built up: false')
+    const passedSince = { ...soak, passes: 2000, startedAt: day(2) }
+    expect(steps({ soaks: [soak, passedSince] }).filter(s => s.startsWith('Soak'))).toEqual(['Soak: Memory: true'])
+    expect(steps({ soaks: [soak] }).filter(s => s.startsWith('Soak'))).toEqual(['Soak: Memory: false'])
+  })
+  it('says why it is taken from visitors, and what a build-up that failed asks for', () => {
+    const why = (record: Partial<MachineRecord>) => of({ stage: 'home', life: 'hands-on', ...record }).moves.find(m => m.code === 'take-away')?.why
+    expect(why({})).toBe('It is not signed off any more.')
+    expect(why({ entered: { ...settled.entered, smoke: 'yes' } })).toBe('The gate says: keep off.')
+    const opens = (...looks: StepSeen[]) =>
+      of({ buildUp: { steps: ['Supply', 'Case'].map(a => ({ adds: [a], expect: '', misleads: '' })), looks } }).known.heard.find(h =>
+        h.finding.code.startsWith('build-up'),
+      )?.open?.do
+    expect(opens({ step: 0, outcome: 'failed' })).toContain('End the build-up')
+    expect(opens({ step: 0, outcome: 'as-expected' }, { step: 1, outcome: 'failed' })).toContain('Take it out again')
+    const says = (...looks: StepSeen[]) => of({ buildUp: { steps: [{ adds: ['Supply'], expect: '', misleads: '' }], looks } }).known.buildUp?.says
+    expect([says(), says({ step: 0, outcome: 'failed' }), says({ step: 0, outcome: 'as-expected' })]).toEqual([
+      'Next goes in: Supply.',
+      'It fails with the least that runs: Supply.',
+      '',
+    ])
+  })
+  it('is held by waits that run and by open faults, and by no wait of a test or one that is over', () => {
+    const against = (record: Partial<MachineRecord>) =>
+      of(record)
+        .known.signOff.findings.filter(f => f.level === 'stop' && f.code === 'sign-off.wait')
+        .map(f => f.says)
+    const wait = (until: string, kind: string) => ({ waits: [{ what: 'drying', until, kind } as never] })
+    expect(against(wait('2026-03-09T19:00:00.000Z', 'post'))).toEqual(['Still waiting: drying.'])
+    expect(against(wait('2026-03-09T19:00:00.000Z', 'test'))).toEqual([])
+    expect(against(wait('2026-03-01T19:00:00.000Z', 'post'))).toEqual([])
+    const fault = { symptom: 'hum', symptoms: [], stopsMachine: true, leftAs: '' as const, observations: [], repairs: [], attempts: [], theories: [] }
+    const faults = (open: boolean) => of({ faults: [{ ...fault, open }] }).known.signOff.findings.filter(f => f.code === 'sign-off.fault').length
+    expect([faults(true), faults(false)]).toEqual([1, 0])
+  })
+  it('is no proof where it cannot be read, and is due again only in store', () => {
+    const { known } = of({ ...signed, soaks: [{ ...soak, seenFailures: 99 }] })
+    expect(known.signOff.findings.map(f => f.code)).toEqual(['sign-off.unreadable'])
+    expect(known.signedOff).toBe(false)
+    expect(of({ life: 'gallery', stage: 'home', lifeSince: day(1) }).dueAt).toBeNull()
+    expect(of({ life: 'store', stage: 'home', lifeSince: null }).dueAt).toBeNull()
+    // A year of 365.25 days before now, to the hour.
+    expect(of({ life: 'store', stage: 'home', lifeSince: '2025-03-03T13:00:00.000Z' }).moves.map(m => m.code)).toContain('retest-due')
+  })
 })
