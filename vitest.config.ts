@@ -37,6 +37,8 @@ export default defineConfig({
           hookTimeout: 120_000,
           globalSetup: ['tests/e2e/support/fill-once.ts'],
           maxWorkers: 2,
+          // Files of one worker share its browsers.
+          isolate: false,
         },
       },
     ],

@@ -230,20 +230,20 @@ it('what is named at 90 of 100 is right so often as it says, dead faults and tho
     { intermittent: 1, counted: true, faults: 2 },
   ]
   for (const mixture of mixtures) {
-    const { named, right } = scoreSwaps(mixture, 50, random)
-    // Three standard errors of the trial itself; the bench prints every mixture.
+    const { named, right } = scoreSwaps(mixture, 20, random)
+    // Three standard errors of the trial itself, which is short here; `npm run attack -- truth` and the bench make it long.
     const least = 0.9 - 3 * Math.sqrt((0.9 * 0.1) / named)
-    expect(named, JSON.stringify(mixture)).toBeGreaterThan(35)
+    expect(named, JSON.stringify(mixture)).toBeGreaterThan(13)
     expect(right / named, `${JSON.stringify(mixture)}: ${right} of ${named}`).toBeGreaterThanOrEqual(least)
   }
 })
 
 it('takes no longer than one by one to the same certainty for a dead fault, and names what comes and goes where one by one does not', () => {
   const dead: Mixture = { intermittent: 0, counted: true, faults: 1 }
-  const [advice, byHand] = (['advice', 'one by one'] as const).map(chooser => scoreSwaps(dead, 60, seeded(3), chooser))
-  expect([advice!.named, advice!.right, byHand!.named]).toEqual([60, 60, 60])
+  const [advice, byHand] = (['advice', 'one by one'] as const).map(chooser => scoreSwaps(dead, 30, seeded(3), chooser))
+  expect([advice!.named, advice!.right, byHand!.named]).toEqual([30, 30, 30])
   expect(advice!.minutes).toBeLessThanOrEqual(byHand!.minutes * 1.02)
   const comesAndGoes: Mixture = { intermittent: 1, counted: true, faults: 1 }
-  const [told, guessed] = (['advice', 'one by one'] as const).map(chooser => scoreSwaps(comesAndGoes, 40, seeded(4), chooser).right)
+  const [told, guessed] = (['advice', 'one by one'] as const).map(chooser => scoreSwaps(comesAndGoes, 20, seeded(4), chooser).right)
   expect(told).toBeGreaterThan(2 * guessed!)
 })

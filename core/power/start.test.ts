@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { countdownSeconds, beginRun, stepStart, type StartEvent, type StartRun } from './start-ritual'
+import { countdownSeconds, beginRun, mostSamples, stepStart, type StartEvent, type StartRun } from './start-ritual'
 import { type StartPlan, type StartSample, watchStart } from './start-watch'
 
 // Rules and limits of a first start: common practice, no source. Rail limits are checked in rails.test.ts.
@@ -126,8 +126,13 @@ describe('the ritual', () => {
   })
 
   it('thins out a long trace instead of growing without end', () => {
-    const long = play([...begun, [on, { do: 'tick' }], ...Array.from({ length: 3000 }, (_, i): [number, StartEvent] => sample(on + i * 0.04, 5))])
-    expect(long.samples.length).toBeLessThanOrEqual(2400)
-    expect(long.samples.at(-1)?.atSeconds).toBeCloseTo(119.96, 2)
+    const trace = Array.from({ length: mostSamples }, (_, i): StartSample => ({ atSeconds: i * 0.04, kind: 'dc-volts', rail: '+5 V', value: 5 }))
+    const running = { ...play([...begun, [on, { do: 'tick' }]]), samples: trace }
+    const long = play([sample(on + 100, 5.01)], running)
+    // Of the older half every other sample goes, from the second on; the newer half stays as it is.
+    expect(long.samples.length).toBe(mostSamples * 0.75 + 1)
+    expect(long.samples.slice(0, 3).map(s => s.atSeconds)).toEqual([0, 0.08, 0.16])
+    expect(long.samples.at(-1)).toMatchObject({ atSeconds: 100, value: 5.01 })
+    expect(play([sample(on + 100, 5)], { ...running, samples: trace.slice(1) }).samples).toHaveLength(mostSamples)
   })
 })

@@ -18,7 +18,7 @@ const swapped: Partial<Record<ts.SyntaxKind, ts.BinaryOperator>> = {
   [ts.SyntaxKind.AmpersandAmpersandToken]: ts.SyntaxKind.BarBarToken,
   [ts.SyntaxKind.BarBarToken]: ts.SyntaxKind.AmpersandAmpersandToken,
 }
-const swappedCalls: Record<string, string> = { max: 'min', min: 'max', some: 'every', every: 'some', find: 'findLast', findLast: 'find' }
+const swappedCalls = new Map(Object.entries({ max: 'min', min: 'max', some: 'every', every: 'some', find: 'findLast', findLast: 'find' }))
 
 const { factory: f } = ts
 
@@ -71,7 +71,7 @@ export function switched(file: string, code: string, put: (mutant: Mutant) => nu
       if (ts.isCallExpression(node) && ts.isCallExpression(right) && ts.isPropertyAccessExpression(node.expression)) {
         const called = right.expression as ts.PropertyAccessExpression
         const { text } = node.expression.name
-        const is = swappedCalls[text]
+        const is = swappedCalls.get(text)
         if (is) {
           const name = either(asked(node.expression.name, is), f.createStringLiteral(is), f.createStringLiteral(text))
           const wrong = f.createElementAccessChain(called.expression, called.questionDotToken, name)

@@ -15,6 +15,9 @@ const freePort = () =>
     })
   })
 
+let usual: number | undefined
+let inUse = false
+
 export async function fillDemo(folder: string) {
   if ((await run('npx', ['tsx', 'scripts/fill-demo.ts', folder], { stdio: ['ignore', 'ignore', 'inherit'] })) !== 0)
     throw new Error('The demo could not be filled.')
@@ -33,7 +36,10 @@ export async function startApplication({
   if (given) demo = false
   if (demo && template) cpSync(template, folder, { recursive: true })
   else if (demo) await fillDemo(folder)
-  const port = await freePort()
+  // One port for whoever starts it one after the other: a browser then knows the scripts of the page already.
+  const port = inUse ? await freePort() : (usual ??= await freePort())
+  const ours = port === usual
+  if (ours) inUse = true
   const address = `http://127.0.0.1:${port}`
   let child: ReturnType<typeof spawn>
 
@@ -75,6 +81,7 @@ export async function startApplication({
     },
     stop: async () => {
       await end()
+      if (ours) inUse = false
       rmSync(folder, { recursive: true })
     },
     /** A request straight to the server, as a program makes it. */

@@ -14,29 +14,35 @@ const patienceMs = 45_000
 const lookEveryMs = 100
 
 const pageText = `document.body.innerText.replace(/\\s+/g, ' ')`
+/** Letters alone, of what stands in the page whether or not it is seen: asked first, for what is seen takes the whole page being laid out. */
+const letters = `const letters = t => (t || '').replace(/\\s+/g, '').toLowerCase()`
+const mayBeSeen = `(() => { ${letters}; return letters(document.body.textContent).includes(letters(arguments[0])) })()`
 
 export type SignInName = (typeof people)[number]['signInName']
 
 /** Finds what a person would: a control by its visible label, a button or link by its words, within a form or card of that name. */
 const finder = `
   const [kind, name, within] = arguments
+  ${letters}
+  const wanted = letters(name)
+  const maybe = e => letters(e.getAttribute('aria-label')).includes(wanted) || letters(e.textContent).includes(wanted)
   const words = e => (e.getAttribute('aria-label') || e.innerText || e.textContent || '').replace(/\\s+/g, ' ').trim()
   const seen = e => e.getClientRects().length > 0
   const called = e => e.getAttribute('aria-label') || (e.tagName === 'FIELDSET' && words(e.querySelector('legend'))) || words(document.getElementById(e.getAttribute('aria-labelledby') || '') || document.createElement('i'))
   const scopes = within ? [...document.querySelectorAll('form, section, article, fieldset, [role=dialog], nav, li')].filter(e => seen(e) && (called(e) === within)) : [document]
-  const all = selector => scopes.flatMap(s => [...s.querySelectorAll(selector)]).filter(seen)
+  const all = (selector, likely = () => true) => scopes.flatMap(s => [...s.querySelectorAll(selector)]).filter(likely).filter(seen)
   if (kind === 'field') {
-    const label = all('label').find(l => words(l) === name && l.control)
+    const label = all('label', maybe).find(l => words(l) === name && l.control)
     return (label && label.control) || all('input, textarea, select').find(e => e.getAttribute('aria-label') === name) || null
   }
-  if (kind === 'switch') { const label = all('label').find(l => words(l) === name); return label ? label.parentElement.querySelector('[role=switch]') : null }
+  if (kind === 'switch') { const label = all('label', maybe).find(l => words(l) === name); return label ? label.parentElement.querySelector('[role=switch]') : null }
   if (kind.startsWith('choice:')) {
     const group = all('[role=radiogroup]').find(g => called(g) === kind.slice(7))
     return group ? [...group.querySelectorAll('[role=radio]')].find(r => words(r) === name) || null : null
   }
-  if (kind === 'list') { const label = all('label').find(l => words(l) === name); return label ? label.parentElement.querySelector('[aria-haspopup=listbox]') : null }
-  if (kind === 'option') return all('[role=option]').find(o => words(o) === name) || null
-  if (kind === 'press') return all('button, a, summary').find(e => words(e) === name && !e.disabled) || null
+  if (kind === 'list') { const label = all('label', maybe).find(l => words(l) === name); return label ? label.parentElement.querySelector('[aria-haspopup=listbox]') : null }
+  if (kind === 'option') return all('[role=option]', maybe).find(o => words(o) === name) || null
+  if (kind === 'press') return all('button, a, summary', maybe).find(e => words(e) === name && !e.disabled) || null
   return null`
 
 /** A script of the page that waits for what another gives, as long as it is told to: by looking again after each change, and now and then without one. */
@@ -51,41 +57,79 @@ const watching = (script: string) => `
   watcher.observe(document, { subtree: true, childList: true, attributes: true, characterData: true })
   again()`
 
+interface Browser {
+  driver: WebDriver
+  profile: string
+}
+/** Browsers that nobody sits at just now: starting one takes a slow machine longer than many a journey. */
+const free: Browser[] = []
+const started: { browserId: number; profile: string }[] = []
+process.once('exit', () => {
+  for (const { browserId, profile } of started) {
+    try {
+      process.kill(browserId)
+    } catch {
+      // It has ended by itself.
+    }
+    rmSync(profile, { recursive: true, force: true })
+  }
+})
+process.once('SIGTERM', () => process.exit())
+
+async function startBrowser(): Promise<Browser> {
+  const profile = mkdtempSync(join(tmpdir(), 'jolly-bench-chromium-'))
+  const options = new chrome.Options()
+  options.addArguments(
+    '--headless=new',
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+    '--window-size=1280,800',
+    `--user-data-dir=${profile}`,
+  )
+  options.setBinaryPath('/usr/bin/chromium')
+  const driver = await new Builder().forBrowser('chrome').setChromeOptions(options).setChromeService(new chrome.ServiceBuilder('/usr/bin/chromedriver')).build()
+  started.push({ browserId: (await driver.getCapabilities()).get('goog:processID') as number, profile })
+  return { driver, profile }
+}
+
+/** As after a start: one empty page, nothing that was kept of the address; but what was compiled of its scripts stays. */
+async function cleared({ driver }: Browser, address: string) {
+  const tools = driver as chrome.Driver
+  await tools.sendDevToolsCommand('Storage.clearDataForOrigin', { origin: address, storageTypes: 'cookies,local_storage,indexeddb,service_workers' })
+  await tools.sendDevToolsCommand('Network.clearBrowserCookies', {})
+  const old = await driver.getAllWindowHandles()
+  await driver.switchTo().newWindow('tab')
+  const fresh = await driver.getWindowHandle()
+  for (const handle of old) {
+    await driver.switchTo().window(handle)
+    await driver.close()
+  }
+  await driver.switchTo().window(fresh)
+}
+
 /** One person at one browser. */
 export class Visitor {
   private constructor(
-    readonly driver: WebDriver,
+    private readonly browser: Browser,
     private readonly address: string,
-    private readonly profile: string,
   ) {}
 
+  get driver(): WebDriver {
+    return this.browser.driver
+  }
+
   static async arrives(address: string): Promise<Visitor> {
-    const profile = mkdtempSync(join(tmpdir(), 'jolly-bench-chromium-'))
-    const options = new chrome.Options()
-    options.addArguments(
-      '--headless=new',
-      '--no-sandbox',
-      '--disable-gpu',
-      '--disable-quic',
-      '--no-first-run',
-      '--disable-background-networking',
-      '--disable-component-update',
-      '--disable-sync',
-      '--window-size=1280,800',
-      `--user-data-dir=${profile}`,
-    )
-    options.setBinaryPath('/usr/bin/chromium')
-    const driver = await new Builder()
-      .forBrowser('chrome')
-      .setChromeOptions(options)
-      .setChromeService(new chrome.ServiceBuilder('/usr/bin/chromedriver'))
-      .build()
-    return new Visitor(driver, address, profile)
+    return new Visitor(free.pop() ?? (await startBrowser()), address)
   }
 
   async leaves() {
-    await this.driver.quit()
-    rmSync(this.profile, { recursive: true, force: true })
+    await cleared(this.browser, this.address)
+    free.push(this.browser)
   }
 
   open = (path: string) => this.driver.get(this.address + path)
@@ -263,11 +307,11 @@ export class Visitor {
   text = () => this.driver.executeScript<string>(`return ${pageText}`)
 
   async sees(...texts: string[]) {
-    for (const text of texts) await this.until(`return ${pageText}.includes(arguments[0])`, [text], `“${text}” was not seen`)
+    for (const text of texts) await this.until(`return ${mayBeSeen} && ${pageText}.includes(arguments[0])`, [text], `“${text}” was not seen`)
   }
 
   async seesNoMore(text: string) {
-    await this.until(`return !${pageText}.includes(arguments[0])`, [text], `“${text}” is still seen`)
+    await this.until(`return !(${mayBeSeen} && ${pageText}.includes(arguments[0]))`, [text], `“${text}” is still seen`)
   }
 
   /** Something can be pressed no more, once the page has heard of what was done. */
