@@ -199,4 +199,37 @@ describe('what it adds to the work', () => {
     expect([steps(5), steps(4)]).toEqual([true, false])
     expect(assess(of({ batteries: [cell] }), now).dueAt).toBe('2027-01-01T00:00:00.000Z')
   })
+
+  it('knows of a supply only where its label and what the inlet wants are both on record', () => {
+    const inlet = { voltageV: 9, kind: 'dc' as const, currentA: 1 }
+    const label = { voltageV: 12, kind: 'dc' as const }
+    expect([facts({ inlet }), facts({ supply: label }), facts({ inlet, supply: label })].map(f => f.measured.supply)).toEqual([
+      undefined,
+      undefined,
+      'doubtful',
+    ])
+  })
+  it('hears of a rail by its own readings alone, and of none that is still expected', () => {
+    const gone = (record: Partial<MachineRecord>) =>
+      powerHeard(of(record), now)
+        .filter(h => h.finding.code.includes('no-more'))
+        .map(h => h.finding.says)
+    expect(gone({ expectedRails: [rail, twelve], readings: [reading(4)] })).toEqual([])
+    expect(
+      gone({
+        readings: [
+          reading(5),
+          { ...reading(9), rail: '+12 V' },
+          { ...reading(12), rail: '+12 V' },
+          { ...reading(8), rail: '+24 V' },
+          { ...reading(7), rail: '+24 V' },
+        ],
+      }),
+    ).toEqual(['+24 V read 7 V, and is expected no more.'])
+    const asked = (rails: Parameters<typeof shortUnproved>[1]) => shortUnproved('no', rails)[0]?.open?.do
+    expect([asked([{ rail: 'a', verdict: null }]), asked([])]).toEqual([
+      'Measure every rail to ground with the power off.',
+      'Say which rails it has, and measure each to ground with the power off.',
+    ])
+  })
 })

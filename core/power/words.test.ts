@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { Finding } from '../kernel/finding'
-import { overvoltages, standingAlarms } from './alarms'
+import { heatCares, overvoltages, standingAlarms } from './alarms'
 import { type Battery, judgeBattery } from './battery'
 import { judgeBench } from './bench'
 import { discharge } from './discharge'
@@ -322,5 +322,27 @@ describe('over time', () => {
     expect(heard({ feeds: '+9 V' })[0]?.open?.do).toBe('Say what the rail +9 V should carry.')
     // A tolerance of nothing on a rail is that of its voltage.
     expect(heard({ voltageV: 5.2 }, { rails: [{ name: '+5 V', nominalV: 5, tolerancePct: 0 }] })).toEqual([])
+  })
+
+  it('what is warm says of which part, with its place or without', () => {
+    const warm = (where: string) => heatCares([{ part: 'chip', where, lastC: 70, highestC: 70, climbKPerMin: null, at: '2026-03-01' }])[0]?.open?.do
+    expect([warm('left'), warm('')]).toEqual([
+      'Find out why chip, left, runs warm, and take its temperature again.',
+      'Find out why chip runs warm, and take its temperature again.',
+    ])
+    expect(judgeWarmth({ part: 'chip', lastC: 85, highestC: 85, climbKPerMin: 3 })[1]?.because[0]).toContain('up to 60 °C is usual')
+  })
+  it('the tool of the slowest and of the highest bears both', () => {
+    expect(() => discharge({ capacitors: [{ capacitanceF: 1e-9, voltageV: 50_000 }] })).not.toThrow()
+    // The slow one takes 100 s: no overload is borne for so long, and 400² / 1 kΩ are 160 W.
+    expect(
+      discharge({
+        capacitors: [
+          { capacitanceF: 0.1, voltageV: 30 },
+          { capacitanceF: 1e-6, voltageV: 400 },
+        ],
+        resistorOhm: 1000,
+      }).resistorPowerW,
+    ).toBe(160)
   })
 })

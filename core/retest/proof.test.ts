@@ -382,4 +382,38 @@ describe('at the very edge', () => {
       ).findings.filter(f => f.code === 'build-up.two-at-once').length
     expect([warned(0), warned(1), warned(2)]).toEqual([2, 1, 0])
   })
+
+  it('a sheet that is not done is not called passed, and one that is is', () => {
+    const ready = {
+      gate: 'clear-to-run',
+      rails: 'good',
+      underLoad: true,
+      stepsUndone: 0,
+      openFaults: [],
+      runningWaits: [],
+      whole: true,
+      soaks: [],
+      notSoaked: [],
+      buildUp: null,
+    } as const
+    const passed = (done: boolean) =>
+      judgeSignOff({ ...ready, testSheet: { done, left: done ? [] : ['x'], failed: [] } }).findings.some(f => f.level === 'fine' && f.code === 'sign-off.test')
+    expect([passed(true), passed(false)]).toEqual([true, false])
+    expect(
+      judgeBuildUp(
+        explain(
+          [
+            { adds: ['A'], expect: '' },
+            { adds: ['B'], expect: '' },
+          ],
+          [],
+        ),
+        [
+          { step: 0, outcome: 'as-expected' },
+          { step: 0, outcome: 'as-expected' },
+          { step: 0, outcome: 'as-expected' },
+        ],
+      ).findings,
+    ).toEqual([])
+  })
 })

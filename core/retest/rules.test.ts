@@ -147,4 +147,12 @@ describe('what proving adds to a machine', () => {
     // A year of 365.25 days before now, to the hour.
     expect(of({ life: 'store', stage: 'home', lifeSince: '2025-03-03T13:00:00.000Z' }).moves.map(m => m.code)).toContain('retest-due')
   })
+
+  it('keeps no limits of a sign-off that has ended, and names the first line that failed', () => {
+    const limits = { signOff: { limits: { hoursADay: 1, attended: true, noOriginalMedia: false } } }
+    expect([of(limits).known.limits?.hoursADay, of({ ...limits, readings: [reading(9)] }).known.limits]).toEqual([1, null])
+    const failed = { testSheet: { lines: [works], looks: [{ line: 0, outcome: 'failed' as const, value: null, at: day(2) }] } }
+    expect(of(failed).moves.find(m => m.code === 'test-sheet')?.why).toBe('Write it down as a fault, mend it, test it again.')
+    expect(of({ testSheet: { lines: [works], looks: [] } }).moves.find(m => m.code === 'test-sheet')?.why).toBe('What was not tried is not known.')
+  })
 })
