@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { type Leg, pairsOf, readJunctions } from './junction'
 import { isHandiwork, touchesSupply } from './mended'
-import { isSetTo, isSettled, meterFunctionNames, meterFunctions, readAnswer } from './scpi'
+import { isSetTo, isSettled, meterFunctionNames, meterFunctions, readAnswer, readIdentity } from './scpi'
 import { type SupplyMatchInput, matchSupply, supplyFact } from './supply-match'
 import { readTemperatureLog } from './temperature-log'
 import { freeWireRatingA, wireFor, wireOf, wireWith } from './wire'
@@ -164,6 +164,10 @@ describe('a meter', () => {
     ])
     expect([isSettled([], 'ohms'), isSettled([1], 'ohms'), isSettled([9, 1, 1], 'ohms')]).toEqual([false, false, true])
   })
+  it('is known by what it says of itself, in plain letters', () => {
+    expect(readIdentity('A~,b,c,d').maker).toBe('A~')
+    expect(() => readIdentity('Ä,b,c,d')).toThrow(/who it is/)
+  })
   it('is set to what it says, in long words and short, with ranges behind it', () => {
     const said = ['"VOLT:DC 10,0.001"', 'VOLTAGE', ':VOLT:AC', 'RES 1E6', 'resistance', 'CONT', 'DIODE', 'CURR:DC', 'CURRENT', 'TEMP TC,K', 'FRES', '']
     const heardAs = said.map(line => meterFunctionNames.filter(what => isSetTo(line, what)).join())
@@ -214,6 +218,7 @@ describe('a log of temperatures', () => {
     ['day first where both could be', '03.04.2026 10:00;20\n04.04.2026 10:00;21', [0, 86400]],
     ['degrees behind the figure, and a true minus', '0;−5 °C\n10;21 C', [0, 10]],
     ['empty lines between', '0;20\n\n10;21', [0, 10]],
+    ['days with their year never begin anew', '2026-12-31 10:00;20\n2026-01-01 10:00;21\n2026-12-31 11:00;22', [0, 3600]],
   ])('%s', (_, text, wanted) => expect(times(text)).toEqual(wanted))
   it('has the columns that hold numbers in half of its rows, by the names above them', () => {
     const log = read('t;sink;note;air\n0;20;x;19\n10;21;y;\n20;22;z;18\n30;23;z;')

@@ -226,6 +226,7 @@ describe('capacitors', () => {
     expect(tool(400, 320)).not.toContain('stop discharge.rating')
     expect(tool(400, 319)).toContain('stop discharge.rating')
     // Longer than ten seconds it bears its rating alone.
+    expect(discharge({ capacitors: [{ capacitanceF: 0.1, voltageV: 50 }], resistorOhm: 100 }).resistorPowerW).toBe(25)
     expect(discharge({ capacitors: [{ capacitanceF: 0.1, voltageV: 100 }], resistorOhm: 100 })).toMatchObject({ resistorPowerW: 100 })
     expect(discharge({ capacitors: [{ capacitanceF: 0.01, voltageV: 100 }], resistorOhm: 100 })).toMatchObject({ resistorPowerW: 25 })
     expect(discharge({ capacitors: [{ capacitanceF: 1e-6, voltageV: 250 }], resistorOhm: 1e6 })).toMatchObject({ resistorPowerW: 0.25, resistorsInSeries: 1 })
@@ -379,7 +380,7 @@ describe('a trace', () => {
       false,
       true,
     ])
-    expect([{ widthMm: 10, copperOz: 10, currentA: 36 }].map(outside)).toEqual([true])
+    expect([35, 36].map(currentA => outside({ widthMm: 10, copperOz: 10, currentA, riseK: 20 }) && currentA > 35)).toEqual([false, true])
   })
   it('bears, is warm, or burns, by the rise against what is allowed', () => {
     const bears = judgeTrace({ widthMm: 1 }).currentAtRiseA

@@ -232,4 +232,24 @@ describe('what it adds to the work', () => {
       'Say which rails it has, and measure each to ground with the power off.',
     ])
   })
+
+  it('of several rails each moves by itself, and what is said of a battery names it', () => {
+    const two = {
+      expectedRails: [rail, twelve],
+      readings: [
+        { ...reading(12, 'loaded', { at: at(1) }), rail: '+12 V' },
+        reading(5, 'loaded', { at: at(1) }),
+        { ...reading(12), rail: '+12 V' },
+        reading(5),
+      ],
+    }
+    expect(driftsOf(of(two))).toEqual([])
+    const odd = { ...cell, replacement: { how: 'like-for-like' as const, chemistry: 'nickel-cadmium' as const, cells: 9, diode: false } }
+    expect(powerHeard(of({ batteries: [odd] }), now)[0]?.finding.because).toEqual(['Battery, IC3.', 'The clock chip gets more than it was made for.'])
+    const why = (rails: Parameters<typeof shortUnproved>[1]) => shortUnproved('no', rails)[0]?.finding.because[0]
+    expect([why([{ rail: 'a', verdict: null }]), why([])]).toEqual([
+      'To be measured as it is connected now: a.',
+      'No rail is expected of it, so none could be measured.',
+    ])
+  })
 })

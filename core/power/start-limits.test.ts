@@ -106,6 +106,14 @@ describe('what is seen of a start', () => {
   })
 })
 
+/** What is said of the current, after these readings of it. */
+const currentWords = (values: (number | null)[]) =>
+  watchStart(plan, [...good, ...values.map((value, i): StartSample => ({ atSeconds: 12 + i / 10, kind: 'dc-amps', value }))], {
+    onSeconds: 13,
+    rail: '+5 V',
+    meter: 'ready',
+  }).findings.find(f => f.code.startsWith('start.current'))?.says
+
 describe('the course of a start', () => {
   const ready: StartEvent = { do: 'meter', state: 'ready' }
   const volts = (value: number | null): StartEvent => ({ do: 'sample', kind: 'dc-volts', value })
@@ -223,5 +231,49 @@ describe('the course of a start', () => {
     expect(leaving).toMatchObject({ phase: 'switching-off', judgement: { state: 'calm', findings: [] } })
     const calledOff = play([[on + 5, volts(9)]], running)
     expect(play([[on + 6, { do: 'is-off' }]], calledOff).judgement.findings.map(f => f.code)).toContain('rail.passes-input')
+  })
+
+  it('keeps of a rail what was read of it, whatever else was read between', () => {
+    const amps: StartEvent = { do: 'sample', kind: 'dc-amps', value: 0.5 }
+    expect(
+      play(
+        [
+          [on + 5, volts(5)],
+          [on + 6, amps],
+          [on + 7, volts(5)],
+          [on + 8, amps],
+          [on + 9, volts(5)],
+        ],
+        running,
+      ).kept,
+    ).toEqual({ '+5 V': 5 })
+    expect(
+      play(
+        [
+          [on + 5, volts(5)],
+          [on + 6, volts(5)],
+          [on + 7, { do: 'probe', rail: '-12 V' }],
+          [on + 8, volts(-12)],
+        ],
+        running,
+      ).kept,
+    ).toEqual({})
+    expect(
+      play(
+        [
+          [on + 5, volts(5)],
+          [on + 6, volts(5)],
+          [on + 7, volts(5)],
+          [on + 8, amps],
+        ],
+        running,
+      ).kept,
+    ).toEqual({ '+5 V': 5 })
+    const words = (...values: (number | null)[]) => currentWords(values)
+    expect([words(2, 0.5), words(0.5, 2), words(null)]).toEqual([
+      '0.50 A, under the limit of 1 A.',
+      '2.00 A are over the limit of 1 A.',
+      'Current: more than the meter can show.',
+    ])
   })
 })

@@ -155,4 +155,26 @@ describe('what proving adds to a machine', () => {
     expect(of(failed).moves.find(m => m.code === 'test-sheet')?.why).toBe('Write it down as a fault, mend it, test it again.')
     expect(of({ testSheet: { lines: [works], looks: [] } }).moves.find(m => m.code === 'test-sheet')?.why).toBe('What was not tried is not known.')
   })
+
+  it('counts a soak from the instant of the repair on, a repair only after it ran last, and waits for every line left alone', () => {
+    const fault = {
+      symptom: 'Drops a test',
+      symptoms: ['sometimes'],
+      stopsMachine: true,
+      open: false,
+      leftAs: '' as const,
+      observations: [],
+      attempts: [],
+      theories: [],
+      repairs: [{ at: day(1) }],
+    }
+    const soaked = (startedAt: string) =>
+      of({ faults: [fault], soaks: [{ ...soak, passes: 2000, startedAt }] }).known.signOff.findings.some(f => f.code === 'sign-off.not-soaked')
+    expect([soaked(day(1)), soaked(day(1, 9))]).toEqual([false, true])
+    const failed = { ...soak, passes: 9, failures: 1, startedAt: day(1, 1), lastAt: day(1, 12) }
+    expect(of({ faults: [fault], soaks: [failed, { ...soak, passes: 2000, startedAt: day(2) }] }).known.soaks[0]?.stands).toBe(true)
+    const alone = (line: number, hour: number): LineSeen => ({ line, outcome: 'left-alone', value: null, at: day(3, hour) })
+    const asked = (...looks: LineSeen[]) => moves({ testSheet: { lines: [night, { ...night, says: 'Again' }], looks } }).some(m => m.startsWith('test-sheet'))
+    expect([asked(alone(0, 12), alone(1, 12)), asked(alone(0, 12), alone(1, 10))]).toEqual([false, true])
+  })
 })

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { good, measuredOff, now, rail, reading, settled } from '../../tests/support/settled-machine'
 import { finding } from '../kernel/finding'
+import { heard } from '../kernel/heard'
 import type { MachineRecord } from '../kernel/machine'
 import { assess } from '../planning/assess'
 import { closingsOf, opened } from './closings'
@@ -10,7 +11,8 @@ import { type HazardSettled, type HazardSigns, aboutHazard, hazardReasons, hazar
 import { judgeLift } from './lift'
 import { basisOf } from './overrule'
 import { enteredFactNames, factValue, powerFacts } from './power-facts'
-import { daysBetween } from './rules'
+import { startChecks } from './first-start'
+import { daysBetween, safetyUnknown } from './rules'
 import { inWorkingOrder } from './working-order'
 
 // What is told of dangers, to whom, in which order, and what of it stands. Common practice, no source.
@@ -266,4 +268,30 @@ it('a text that was read stays read, and what was put right in one clause says n
 it('rails that the record has none of are measured before anything is believed of a short', () => {
   const due = (more: object) => of(more).known.gate.findings.some(f => f.code === 'gate.shortedRail.unsettled')
   expect([due({ expectedRails: [rail], offReadings: [measuredOff()] }), due({ offReadings: [] })]).toEqual([false, true])
+
+  expect(
+    safetyUnknown({ school: 'caps-first', sisters: { leaked: 0 } }, [
+      heard(finding('stop', 'a', '', []), 'do'),
+      { finding: finding('note', 'b', '', []) },
+    ]).gate.toOpen.map(o => o.code),
+  ).toEqual(['a'])
+  const check = startChecks({
+    school: 'caps-first',
+    configuration: settled.configuration,
+    facts: good,
+    offState: [{ rail: '+5 V', verdict: 'plausible' }],
+    firstLimitA: null,
+    gate: { verdict: 'clear-to-run', findings: [] },
+  }).find(c => c.code === 'off-state')
+  expect([check?.why, check?.known]).toEqual(['A short reads near zero; a drive can be the short.', true])
+  const disputed = (kind: string, facts: object) =>
+    hazardReasons([{ kind, state: 'suspected', evidence: ['x'], settled: false } as never], {
+      facts,
+      configuration: settled.configuration,
+      school: 'baseline-first',
+    } as never)[0]!.open!
+  expect(['skill' in disputed('battery', { battery: 'none-fitted' }), 'skill' in disputed('liquid', { liquidOrDirt: 'no' })]).toEqual([
+    Boolean(aboutHazard('battery').leave),
+    Boolean(aboutHazard('liquid').leave),
+  ])
 })
