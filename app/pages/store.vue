@@ -60,7 +60,7 @@ const orders = { newest: 'Newest first', oldest: 'Oldest first', harm: 'What get
         <option v-for="(title, value) in orders" :key="value" :value="value">{{ title }}</option>
       </select>
       <a v-if="shown?.length" :href="csvPath" download class="button button-quiet max-[639px]:hidden"
-        ><PhDownloadSimple aria-hidden="true" />Take these away as CSV</a
+        ><PhDownloadSimple aria-hidden="true" />Download as CSV</a
       >
     </div>
     <StoreFilters :question="question" :counts="counts" :narrowed="narrowed" @set="(name, value) => set(name, value as never)" @clear="clear" />
@@ -73,7 +73,7 @@ const orders = { newest: 'Newest first', oldest: 'Oldest first', harm: 'What get
         :says="
           narrowed
             ? 'Nothing fits. Try the beginning of a word, or fewer words, or take back one of the choices above.'
-            : 'No machine yet. Those that are booked in stand here.'
+            : 'No machines yet. Those you book in will appear here.'
         "
       />
       <StoreTable v-else-if="view === 'table'" v-model:chosen="chosen" :machines="shown" />

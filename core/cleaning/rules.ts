@@ -201,21 +201,21 @@ function dryingHeard({ dryings }: CleaningRecord): Heard[] {
           finding(
             'stop',
             `wait.drying.${slug(what)}`,
-            `It is laid out to dry: ${what}.`,
+            `Still drying: ${what}.`,
             'What is wet conducts, and a just-washed thing may fail until it is really dry.',
             commonPractice,
             { when: 'by-itself' },
           ),
-          'Weigh it until it is dry, then take it up.',
+          'Weigh it until it is dry, then finish drying.',
         ),
       ]
     return endedWet
       ? [
           contradiction(
             `wait.taken-up.${slug(what)}`,
-            `It was taken up before it was dry by its mass: ${what}.`,
+            `Drying was finished before it was dry by its mass: ${what}.`,
             [endedWet, 'What is wet conducts. It counts as wet until somebody has looked.'],
-            'Lay it out again and weigh it, until it is dry.',
+            'Start drying it again and weigh it until it is dry.',
           ),
         ]
       : []

@@ -391,7 +391,7 @@ describe('a path', () => {
     const changes = triage({ ...base, ...judge(1, 'show'), assemblies: lostForGood }).wouldChange.map(c => c.says)
     expect(changes).toContain('A sound one is found: a.')
     const owned = triage({ ...base, ours: false, cost: { low: 0, high: 20 }, ...judge(3, 'show') })
-    expect(owned.ask.join(' ')).toContain('May it cost up to 20.00 EUR?')
+    expect(owned.ask.join(' ')).toContain('May it cost up to €20.00?')
     expect(owned.paths.find(p => p.path === 'run-again')?.findings.map(f => f.code)).toContain('triage.cost')
     expect(
       triage({

@@ -84,7 +84,7 @@ it('what its owner has not agreed to is a stop and a question, also for the cost
     ['stop', 'consent.ask'],
     ['stop', 'triage.cost'],
   ])
-  expect(ask).toEqual(expect.arrayContaining(['May we repair with like parts?', 'May it cost up to 20.00 EUR?']))
+  expect(ask).toEqual(expect.arrayContaining(['May we repair with like parts?', 'May it cost up to €20.00?']))
 })
 
 it('what would change the order does change it', () => {

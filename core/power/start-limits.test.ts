@@ -272,7 +272,7 @@ describe('the course of a start', () => {
     const words = (...values: (number | null)[]) => currentWords(values)
     expect([words(2, 0.5), words(0.5, 2), words(null)]).toEqual([
       '0.50 A, under the limit of 1 A.',
-      '2.00 A are over the limit of 1 A.',
+      '2.00 A is over the limit of 1 A.',
       'Current: more than the meter can show.',
     ])
   })

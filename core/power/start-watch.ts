@@ -223,7 +223,7 @@ function ofCurrent({ currentLimitA }: StartPlan, samples: readonly StartSample[]
       ? finding(
           'stop',
           'start.current',
-          amps.value === null ? 'Current: more than the meter can show.' : `${amps.value.toFixed(2)} A are over the limit of ${currentLimitA} A.`,
+          amps.value === null ? 'Current: more than the meter can show.' : `${amps.value.toFixed(2)} A is over the limit of ${currentLimitA} A.`,
           'Something draws what it should not: a short, a capacitor, a chip the wrong way round.',
           commonPractice,
         )

@@ -185,9 +185,9 @@ function judgeVoltage(needs: Inlet, supply: Supply): Finding[] {
   const says = `The inlet wants ${v(low)} to ${v(high)}${needs.regulatedInside ? ', with a regulator behind it' : ''}.`
   const loaded =
     supply.voltageV < low - 1e-9
-      ? [finding('stop', 'supply.low', `${v(supply.voltageV)} are too little.`, says, commonPractice)]
+      ? [finding('stop', 'supply.low', `${v(supply.voltageV)} is too low.`, says, commonPractice)]
       : supply.voltageV > high + 1e-9
-        ? [finding('stop', 'supply.high', `${v(supply.voltageV)} are too much.`, says, commonPractice)]
+        ? [finding('stop', 'supply.high', `${v(supply.voltageV)} is too high.`, says, commonPractice)]
         : [finding('fine', 'supply.voltage', `${v(supply.voltageV)}, as it wants.`, says)]
   const measured = supply.unloadedV !== undefined
   const unloaded = supply.unloadedV ?? (supply.regulated === false && supply.kind !== 'ac' ? supply.voltageV * unloadedFactor : undefined)
@@ -211,7 +211,7 @@ function judgeVoltage(needs: Inlet, supply: Supply): Finding[] {
       finding(
         'stop',
         'supply.unloaded-low',
-        `${v(unloaded)} were measured with nothing attached: too little.`,
+        `${v(unloaded)} was measured with nothing attached: too low.`,
         [says, 'Under load it gives less still. It is broken, on the wrong range, or not the one of this label.'],
         commonPractice,
       ),
@@ -221,14 +221,14 @@ function judgeVoltage(needs: Inlet, supply: Supply): Finding[] {
       finding(
         'stop',
         'supply.unloaded-high',
-        `${v(unloaded)} were measured with nothing attached: far too much.`,
+        `${v(unloaded)} was measured with nothing attached: far too high.`,
         [says, 'Whatever its label says, this is not what the inlet was made for.'],
         commonPractice,
       ),
     ]
   if (unloaded <= high + 1e-9) return loaded
   const why = measured
-    ? `${v(unloaded)} were measured with nothing attached.`
+    ? `${v(unloaded)} was measured with nothing attached.`
     : `A supply without a regulator gives about ${unloadedFactor} times its label with nothing attached: ${v(unloaded)}.`
   return [
     ...loaded,
@@ -251,13 +251,13 @@ function judgeCurrent(needs: Inlet, { currentA }: Supply): Finding[] {
     ]
   if (currentA < needs.currentA)
     return [
-      finding('stop', 'supply.weak', `${currentA} A are too little.`, `The machine draws ${needs.currentA} A; the supply sags, then burns.`, commonPractice),
+      finding('stop', 'supply.weak', `${currentA} A is too little.`, `The machine draws ${needs.currentA} A; the supply sags, then burns.`, commonPractice),
     ]
   return [
     finding(
       'fine',
       'supply.current',
-      `${currentA} A are enough.`,
+      `${currentA} A is enough.`,
       currentA > 2 * needs.currentA
         ? 'More than it draws does no harm by itself; in a short it gives more, too. Fuse it.'
         : `The machine draws ${needs.currentA} A.`,

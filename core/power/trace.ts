@@ -115,7 +115,7 @@ function judge(
   r: Omit<TraceResult, 'findings'>,
   { side, allowedK, currentA, widthMm }: { side: TraceSide; allowedK: number; currentA?: number; widthMm: number },
 ): Finding[] {
-  const carries = `${significant(r.currentAtRiseA)} A warm it by ${allowedK} K on an ${side} layer.`
+  const carries = `${significant(r.currentAtRiseA)} A warms it by ${allowedK} K on an ${side} layer.`
   const beyond = (r.riseK ?? allowedK) > chart.riseK[1] || (r.riseK ?? allowedK) < chart.riseK[0] || (currentA ?? 0) > chart.currentA || widthMm > chart.widthMm
   return [
     ...(r.riseK === null
@@ -125,7 +125,7 @@ function judge(
             finding(
               'stop',
               'trace.burns',
-              `${currentA} A are far too much for it.`,
+              `${currentA} A is far too much for it.`,
               `It would be ${Math.round(r.riseK)} K warmer than the air. ${carries}`,
               ipc,
             ),
@@ -135,7 +135,7 @@ function judge(
               finding(
                 'care',
                 'trace.warm',
-                `${currentA} A warm it by ${significant(r.riseK)} K.`,
+                `${currentA} A warms it by ${significant(r.riseK)} K.`,
                 [`${carries} Copper lifts from old board before it melts.`, `${significant(r.widthForCurrentMm!)} mm of width would do.`],
                 ipc,
               ),

@@ -190,7 +190,7 @@ describe('a supply', () => {
       because: ['Follow the inlet to the ground of the board.'],
     })
     expect(said(supply({ unloadedV: 12 }), 'supply.unloaded')?.because).toEqual([
-      '12 V were measured with nothing attached.',
+      '12 V was measured with nothing attached.',
       'The inlet wants 9.5 V to 10.5 V.',
     ])
     expect(said(supply({ regulated: false }), 'supply.unloaded')?.because[0]).toContain('1.4 times its label')

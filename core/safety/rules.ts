@@ -142,7 +142,7 @@ function leakForgotten({ batteryHasLeaked, batteries, hazardsSettled, configurat
     contradiction(
       'battery.leak-forgotten',
       'Its battery was found leaking once, and nothing on record says what became of what it left.',
-      [said ? `Answered now: ${said.label.toLowerCase()}.` : 'Nobody has answered since.', 'Residue eats on under the mask.'],
+      [said ? `Answered now: ${said.label.toLowerCase()}.` : 'Nobody has answered since.', 'Residue goes on corroding under the mask.'],
       'Record the battery and bring it home step by step; or say under Hazards that it was misread.',
       { ...aboutHazard('battery'), concerns: 'battery' },
     ),

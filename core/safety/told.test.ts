@@ -113,7 +113,7 @@ describe('what was said at the door', () => {
       )?.because
     }
     expect(because('none-fitted')?.[0]).toMatch(/^Answered now: /)
-    expect(because()).toEqual(['Nobody has answered since.', 'Residue eats on under the mask.'])
+    expect(because()).toEqual(['Nobody has answered since.', 'Residue goes on corroding under the mask.'])
   })
   it('days are whole days', () => {
     expect([daysBetween(at(1), '2026-03-02T09:59:59.999Z'), daysBetween(at(1), at(2))]).toEqual([0, 1])

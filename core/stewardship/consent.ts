@@ -42,7 +42,14 @@ export interface SpendingInput {
   currency: string
 }
 
-export const money = (amount: number, currency: string) => `${amount.toFixed(2)} ${currency}`
+/** Money as it is written in English: €40.00; with its code where it is no code of a currency. */
+export function money(amount: number, currency: string): string {
+  try {
+    return new Intl.NumberFormat('en-GB', { style: 'currency', currency }).format(amount)
+  } catch {
+    return `${amount.toFixed(2)} ${currency}`
+  }
+}
 
 /**
  * Whether money may be spent on a machine. What is not the collection's own is spent on up to what its owner agreed to, and not a cent further.
@@ -52,7 +59,7 @@ export function judgeSpending({ ours, consent, spentSoFar, amount, currency }: S
   const after = spentSoFar + amount
   if (ours)
     return [
-      finding('fine', 'spending.own', `The collection’s own machine: ${money(after, currency)} in all.`, `${money(spentSoFar, currency)} were spent before.`),
+      finding('fine', 'spending.own', `The collection’s own machine: ${money(after, currency)} in all.`, `${money(spentSoFar, currency)} was spent before.`),
     ]
   if (!consent)
     return [
@@ -66,8 +73,8 @@ export function judgeSpending({ ours, consent, spentSoFar, amount, currency }: S
   // Sums of cents end a hair beside the limit they meet.
   if (after > consent.upTo + 1e-6) {
     return [
-      finding('stop', 'spending.beyond', `That goes beyond what its owner agreed to: ${money(consent.upTo, currency)}.`, [
-        `${money(spentSoFar, currency)} were spent before; with ${money(amount, currency)} it would be ${money(after, currency)}.`,
+      finding('stop', 'spending.beyond', `That is more than the owner approved: ${money(consent.upTo, currency)}.`, [
+        `${money(spentSoFar, currency)} was spent before; with ${money(amount, currency)} it would be ${money(after, currency)}.`,
         'Write to the owner, and record the answer.',
       ]),
     ]
@@ -76,7 +83,7 @@ export function judgeSpending({ ours, consent, spentSoFar, amount, currency }: S
     finding(
       'fine',
       'spending.within',
-      `${money(consent.upTo - after, currency)} are left of what its owner agreed to.`,
+      `${money(consent.upTo - after, currency)} is left of what the owner approved.`,
       `${money(after, currency)} of ${money(consent.upTo, currency)}.`,
     ),
   ]

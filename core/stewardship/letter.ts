@@ -50,7 +50,7 @@ export function letterToOwner(about: LetterInput): Letter {
                 `About ${cost(estimate.costLow, estimate.costHigh)} for parts. An estimate, not a price.`,
               ]
             : []),
-          `So far ${money(about.spentSoFar, currency)} have been spent; ${agreedUpTo === null ? 'no limit has been agreed yet' : `you agreed to ${money(agreedUpTo, currency)}`}.`,
+          `So far ${money(about.spentSoFar, currency)} has been spent; ${agreedUpTo === null ? 'no limit has been agreed yet' : `you agreed to ${money(agreedUpTo, currency)}`}.`,
         ],
       },
       { title: 'We need your answer to', lines: questions },

@@ -15,9 +15,9 @@ describe('money', () => {
   const spend = (amount: number, more: object = {}) => judgeSpending({ ours: false, consent, spentSoFar: 0, amount, currency: 'EUR', ...more })[0]!
   it('is spent to the cent of what was agreed, sums of cents included', () => {
     expect([100, 100.005].map(a => spend(a).level)).toEqual(['fine', 'stop'])
-    expect(spend(0.1, { spentSoFar: 99.9 }).says).toBe('0.00 EUR are left of what its owner agreed to.')
-    expect(spend(30).because).toEqual(['30.00 EUR of 100.00 EUR.'])
-    expect(spend(30, { ours: true }).says).toBe('The collection’s own machine: 30.00 EUR in all.')
+    expect(spend(0.1, { spentSoFar: 99.9 }).says).toBe('€0.00 is left of what the owner approved.')
+    expect(spend(30).because).toEqual(['€30.00 of €100.00.'])
+    expect(spend(30, { ours: true }).says).toBe('The collection’s own machine: €30.00 in all.')
   })
   it('and work are asked for, each in words of its own', () => {
     expect(mustAskBefore('open', false, consent)).toEqual([])
@@ -77,7 +77,7 @@ describe('a letter', () => {
     expect(letterToOwner({ ...about, photographs: 0 }).paragraphs[1]).toMatch(/so far\.$/)
     expect(lists.find(l => l.title === 'Its parts')?.lines).toEqual(['Drive: grade 2'])
     expect(lists.find(l => l.title === 'What we would do')?.lines).toEqual(['Run again.', 'a', 'b'])
-    expect(lists.find(l => l.title === 'What it would take')?.lines[1]).toBe('About 5.00 EUR for parts. An estimate, not a price.')
+    expect(lists.find(l => l.title === 'What it would take')?.lines[1]).toBe('About €5.00 for parts. An estimate, not a price.')
     expect(lists.map(l => l.title)).not.toContain('We need your answer to')
     expect(letterText({ subject: '', paragraphs: ['a'], lists: [{ title: 't', lines: ['x', 'y'] }], closing: ['z'] })).toBe('a\n\nt\n- x\n- y\n\nz')
   })
@@ -99,8 +99,8 @@ describe('a letter', () => {
     expect(list('As found, and as it goes')).toEqual(['Case: clean', 'Board: crusted; now clean'])
     expect(list('What was tested')).toEqual(['keys'])
     expect(list('What was tested', { limits: 'for demonstration' })).toEqual(['keys', 'It was signed off for demonstration.'])
-    expect(list('What it took')).toEqual(['About 3.3 hours of volunteers’ work that were noted, at no charge.', '5.00 EUR for parts.'])
-    expect(list('What it took', { agreedUpTo: 9 })?.[1]).toBe('5.00 EUR for parts; you had agreed to 9.00 EUR.')
+    expect(list('What it took')).toEqual(['About 3.3 hours of volunteers’ work that were noted, at no charge.', '€5.00 for parts.'])
+    expect(list('What it took', { agreedUpTo: 9 })?.[1]).toBe('€5.00 for parts; you had agreed to €9.00.')
     expect(list('Replaced and repaired')).toBeUndefined()
     expect(closingLetter(closing).paragraphs[1]).toContain('has come to its end')
     expect(closingLetter({ ...closing, open: ['drying'] }).paragraphs[1]).toContain('is not finished')

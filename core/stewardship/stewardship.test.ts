@@ -8,7 +8,7 @@ const spend = (amount: number, more = {}) => judgeSpending({ ours: false, consen
 it('what is not ours is spent on up to the limit and not a cent further', () => {
   expect(spend(40)).toMatchObject({ level: 'fine', code: 'spending.within' })
   expect(spend(40.01)).toMatchObject({ level: 'stop', code: 'spending.beyond' })
-  expect(spend(40.01).because[0]).toBe('60.00 EUR were spent before; with 40.01 EUR it would be 100.01 EUR.')
+  expect(spend(40.01).because[0]).toBe('€60.00 was spent before; with €40.01 it would be €100.01.')
   expect(spend(0.01, { consent: null })).toMatchObject({ level: 'stop', code: 'spending.no-consent' })
   expect(spend(1e5, { ours: true, consent: null })).toMatchObject({ level: 'fine' })
   // Thirty cents as a binary fraction is a hair more than three times ten.
@@ -45,8 +45,8 @@ it('a letter tells what was found, what it would take and what is asked, and lea
     'Dear the trust,',
     '2 photographs are enclosed',
     'Disk drive: grade 2 (foam perished)',
-    '60.00 EUR to 310.00 EUR',
-    '38.50 EUR have been spent; you agreed to 120.00 EUR',
+    '€60.00 to €310.00',
+    '€38.50 has been spent; you agreed to €120.00',
     '- May it cost up to 310 EUR?',
     'Ilka Brandvold',
   ])

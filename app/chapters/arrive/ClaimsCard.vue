@@ -27,7 +27,7 @@ const fared = computed(() => {
     :state="sheet.claims.some(c => c.verdict === 'open') || !sheet.claims.length ? 'open' : 'done'"
     :result="sheet.claims.map(c => `“${c.says}” ${claimVerdictNames[c.verdict].toLowerCase()}`).join('; ')"
   >
-    <EmptyPlace v-if="!sheet.claims.length" says="Nobody said anything. Claims of the giver stand here, in their words." />
+    <EmptyPlace v-if="!sheet.claims.length" says="No claims yet. What the giver says about it will appear here, in their words." />
     <ul v-else class="grid divide-y divide-line">
       <li v-for="claim in sheet.claims" :key="claim.id" class="grid gap-1 py-2 first:pt-0">
         <p>

@@ -47,29 +47,29 @@ const pointsOf = (d: Drying) => d.weighings.map((w): [number, number] => [(Date.
           :initial="{ massG: '' as never }"
           :fixed="{ dryingId: one.id }"
           label="Weigh it"
-          submit="Keep the weighing"
+          submit="Save weighing"
           ><TextField name="massG" label="Mass in g" numeric
         /></CommandForm>
-        <CommandForm command="end-drying" :machine="sheet.tag" :initial="{ reason: '' }" :fixed="{ dryingId: one.id }" label="Take it up" submit="Take it up"
-          ><TextField v-if="one.state !== 'dry'" name="reason" label="Why before it is dry" hint="The gate remembers it."
+        <CommandForm command="end-drying" :machine="sheet.tag" :initial="{ reason: '' }" :fixed="{ dryingId: one.id }" label="Finish drying" submit="Finish drying"
+          ><TextField v-if="one.state !== 'dry'" name="reason" label="Why finish early?" hint="The gate remembers it."
         /></CommandForm>
       </div>
     </section>
     <details v-if="ended.length">
-      <summary class="font-semibold">Taken up ({{ ended.length }})</summary>
+      <summary class="font-semibold">Finished ({{ ended.length }})</summary>
       <ul>
         <li v-for="one in ended" :key="one.id">
           {{ one.what }}, {{ times.day(one.endedAt!) }}: {{ one.endedWet ? `before it was dry; ${one.endedWet}` : 'dry by its mass' }}
         </li>
       </ul>
     </details>
-    <AddPanel v-if="session.may('start-drying')" v-slot="{ close }" label="Lay something out" :open="!all.length">
+    <AddPanel v-if="session.may('start-drying')" v-slot="{ close }" label="Start drying" :open="!all.length">
       <CommandForm
         command="start-drying"
         :machine="sheet.tag"
         :initial="{ what: '', massG: '' as never, errorG: '0.1' as never, leftG: '0.2' as never }"
-        label="Lay something out"
-        submit="Lay it out"
+        label="Start drying"
+        submit="Start drying"
         @done="close()"
       >
         <CautionNote about="wet" />

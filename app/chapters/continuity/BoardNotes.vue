@@ -48,7 +48,7 @@ const worded = (list: { line: number; message: string }[]) => (list[0] ? `Line $
     </div>
     <p class="flex items-center gap-3">
       <button type="submit" class="button" :disabled="busy || problems.length > 0">Keep what is noted</button>
-      <span v-if="saved" role="status" class="hint">Kept.</span>
+      <span v-if="saved" role="status" class="hint">Saved</span>
     </p>
   </form>
 </template>

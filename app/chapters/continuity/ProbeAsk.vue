@@ -69,7 +69,7 @@ async function fromMeter() {
           />
         </FieldFrame>
         <p class="flex flex-wrap gap-2">
-          <button type="submit" class="button button-main" :disabled="busy || !typed.trim()">Keep the reading</button>
+          <button type="submit" class="button button-main" :disabled="busy || !typed.trim()">Save reading</button>
           <button v-if="meter.there.value" type="button" class="button" :disabled="busy || meter.busy.value" @click="fromMeter">
             {{ meter.busy.value ? 'Until it stands still…' : 'Take it from the meter' }}
           </button>

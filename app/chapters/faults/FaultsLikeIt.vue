@@ -21,7 +21,7 @@ const setSymptom = useSetFieldValue<string>('symptom')
       </ul>
     </template>
     <template v-if="sheet.sisterFaults.length">
-      <p class="font-semibold">What its sisters had</p>
+      <p class="font-semibold">What others of this model had</p>
       <ul>
         <li v-for="fault in sheet.sisterFaults" :key="fault.tag + fault.symptom">
           <button type="button" class="py-0.5 text-left underline max-[899px]:min-h-11" @click="setSymptom(fault.symptom)">{{ fault.symptom }}</button>

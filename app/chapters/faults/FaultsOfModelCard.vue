@@ -45,7 +45,7 @@ const id = useId()
       </ul>
       <p v-if="!shown.length" class="hint">Nothing of that kind.</p>
     </template>
-    <EmptyPlace v-else-if="found" says="No fault of this model has been reported. What is found on one machine will stand here for its sisters." />
+    <EmptyPlace v-else-if="found" says="No fault of this model has been reported. What is found on one machine will appear here for the others." />
     <section v-if="found" class="grid gap-2" aria-label="Error and beep codes">
       <h3>Error and beep codes</h3>
       <ul v-if="found.codes.length" class="grid divide-y divide-line border-y border-line">

@@ -73,7 +73,7 @@ const begin = (what: typeof doing.value) => (doing.value = doing.value === what 
     </p>
     <FindingList v-if="fault.findings.length" :findings="fault.findings" />
     <p v-if="fault.likelyCauses.length" class="border-l-4 border-note bg-note-wash px-3 py-1">
-      Sisters had:
+      Others of this model had:
       <span v-for="(one, i) in fault.likelyCauses" :key="one.cause"
         >{{ i ? '; ' : '' }}<strong>{{ one.cause }}</strong>
         <span class="hint">&ensp;right {{ one.right }} of {{ one.of }} times ({{ one.machines.join(', ') }})</span></span

@@ -32,7 +32,7 @@ const all = ref(false)
     <p v-if="shown.length > 6 && !all">
       <button type="button" class="button button-quiet" @click="all = true">Show all {{ shown.length }}</button>
     </p>
-    <EmptyPlace v-if="!runs && !shown.length" says="Its life is none in which it runs before visitors." />
+    <EmptyPlace v-if="!runs && !shown.length" says="It is not set to run for visitors." />
     <CommandForm
       v-if="runs && session.may('log-demonstration')"
       command="log-demonstration"

@@ -82,7 +82,7 @@ const shown = (field: string, value: unknown) => (field === 'fixings' ? (value a
           :words="words"
           :show="shown"
           label="Step of the opening"
-          :submit="step.state === 'ahead' ? 'Undone, as it stands here' : 'Keep'"
+          :submit="step.state === 'ahead' ? 'Undone, as written here' : 'Keep'"
           keeps
           class="bg-mat p-3"
           @done="changing = undefined"

@@ -10,7 +10,7 @@ const session = useSession()
   <div class="grid gap-2">
     <p>
       <a :href="`/api/people/${person.id}/kept`" :download="`kept-of-${person.signInName}.json`" class="inline-flex min-h-8 items-center max-[899px]:min-h-11"
-        >What is kept of {{ own ? 'you' : person.name }}, as a file</a
+        >{{ own ? 'Download your data' : `Download the data of ${person.name}` }}</a
       >
     </p>
     <AddPanel v-if="!own && session.may('forget-person')" v-slot="{ close }" label="Take this person out"

@@ -61,7 +61,7 @@ defineExpose({ evening })
         </section>
       </div>
       <p v-else-if="isHere && !evening.dealtAt" class="hint">
-        Nothing is dealt yet. What is in hand, what was handed on, and what each could do will stand here.
+        No jobs given out yet. What is in hand, what was handed over and what each person could do will appear here.
       </p>
       <details v-if="evening.dealtAt">
         <summary class="cursor-pointer">

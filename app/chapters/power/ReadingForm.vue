@@ -45,7 +45,7 @@ function judged(values: Record<string, unknown>): Finding[] {
 </script>
 
 <template>
-  <CommandForm ref="form" command="take-reading" :machine="sheet.tag" :initial="initial" label="Take a reading" submit="Keep the reading" @done="onwards">
+  <CommandForm ref="form" command="take-reading" :machine="sheet.tag" :initial="initial" label="Take a reading" submit="Save reading" @done="onwards">
     <template #default="{ values }">
       <div class="flex flex-wrap gap-x-6 gap-y-3">
         <ChoiceField name="rail" label="Rail" :options="rails.map(r => ({ value: r.name, label: shownRail(r.name) }))" />

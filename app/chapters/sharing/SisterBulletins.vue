@@ -10,7 +10,7 @@ const unread = computed(() => props.sheet.bulletins.filter(b => !b.read))
 <template>
   <OneCard
     v-if="sheet.bulletins.length"
-    title="What sisters had"
+    title="What others of this model had"
     :state="unread.length ? 'open' : 'done'"
     :result="unread.length ? `${unread.length} to look for` : 'Looked for'"
     hint="Bulletins of its model: look for each before it is found the hard way."

@@ -46,7 +46,7 @@ const initial = computed(() => ({ inlet: typedInlet(inlet.value ?? {}) }))
       :says="
         sheet.power.takesMains
           ? 'It takes mains itself, or nobody has said what its inlet wants.'
-          : 'Nobody has said what its inlet wants. Say it, and the supplies that suit stand here.'
+          : 'Nobody has said what its inlet needs. Once somebody does, the supplies that suit will appear here.'
       "
     />
     <template v-else>

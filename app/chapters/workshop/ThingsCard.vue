@@ -22,7 +22,7 @@ const words = { name: 'Name', kind: 'What it is', place: 'Where', roomL: 'Room',
     title="Tanks, ovens and lamps"
     hint="The days ahead. A place is booked from a machine’s sheet, under Clean; two share only where room, warmth and bath fit."
   >
-    <EmptyPlace v-if="!things.length" says="Nothing to share is on record. Once a tank or an oven stands here, a machine’s sheet can book it." />
+    <EmptyPlace v-if="!things.length" says="No shared equipment yet. Once a tank or an oven is listed here, it can be booked from a machine’s sheet." />
     <ul v-else class="grid gap-2">
       <ChangeableRow v-for="thing in things" :key="thing.id" :name="thing.name" :may="session.may('change-thing')" :gone="thing.active ? '' : 'Gone'">
         <h3>{{ thing.name }}</h3>

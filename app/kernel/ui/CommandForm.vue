@@ -200,8 +200,8 @@ const takeTheirs = () => take(both.value!.theirs)
 <template>
   <form ref="form" :aria-label="label" novalidate class="grid content-start gap-3" @submit.prevent="send">
     <p v-if="restored" role="status" class="flex flex-wrap items-baseline gap-x-3 border-l-4 border-note bg-note-wash px-3 py-1">
-      <span><strong>Typed before, not sent yet</strong>, {{ times.moment(restored) }}.</span>
-      <button type="button" class="underline" @click="throwAway">Throw it away</button>
+      <span><strong>Unsent draft</strong>, {{ times.moment(restored) }}.</span>
+      <button type="button" class="underline" @click="throwAway">Discard</button>
     </p>
     <slot :values="values" />
     <TextField v-if="asksFound" name="found" label="What was found" hint="It takes a danger back: what was seen or measured?" />
@@ -230,7 +230,7 @@ const takeTheirs = () => take(both.value!.theirs)
       <slot name="before" />
       <button class="button button-main" type="submit" :disabled="busy">{{ busy ? 'Saving…' : submit }}</button>
       <slot name="beside" />
-      <span role="status" class="hint">{{ saved ? 'Kept.' : '' }}</span>
+      <span role="status" class="hint">{{ saved ? 'Saved' : '' }}</span>
     </div>
   </form>
 </template>

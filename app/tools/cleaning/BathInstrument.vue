@@ -105,7 +105,7 @@ const amount = (l: number) => (l < 1 ? `${three(l * 1000)} ml` : `${three(l)} l`
         </dl>
         <FindingList :findings="result.findings" />
       </template>
-      <EmptyPlace v-else says="Fill in the bath; what goes in stands here." />
+      <EmptyPlace v-else says="Fill in the bath; what goes in will appear here." />
       <CautionNote about="wet" />
     </OneCard>
   </div>

@@ -74,7 +74,7 @@ const swatch = (side: Side) => `lab(${typed[side].l} ${typed[side].a} ${typed[si
         </dl>
         <FindingList :findings="result.findings" />
       </template>
-      <EmptyPlace v-else says="Type both colours; how they match stands here." />
+      <EmptyPlace v-else says="Type both colours, and you will see how well they match." />
     </OneCard>
   </div>
 </template>

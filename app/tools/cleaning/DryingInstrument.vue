@@ -51,7 +51,7 @@ const shown = computed(() => (result.value ? rows().map((w): [number, number] =>
         />
         <dl v-if="result.dryMassG && result.dryAtHours" class="grid grid-cols-3 gap-3">
           <div>
-            <dt class="hint">Dry it weighs</dt>
+            <dt class="hint">Dry weight</dt>
             <dd class="reading">{{ result.dryMassG.low.toFixed(1) }} to {{ result.dryMassG.high.toFixed(1) }} g</dd>
           </div>
           <div>
@@ -66,7 +66,7 @@ const shown = computed(() => (result.value ? rows().map((w): [number, number] =>
         <LineChart v-if="shown.length > 1" :series="[{ name: 'mass', points: shown, dots: true }]" unit="g" :told="`${shown.length} weighings`" />
         <FindingList :findings="result.findings" />
       </template>
-      <EmptyPlace v-else says="Type the weighings; how dry it is stands here." />
+      <EmptyPlace v-else says="Type the weighings, and you will see how dry it is." />
       <CautionNote about="wet" />
     </OneCard>
   </div>

@@ -82,12 +82,12 @@ const words = {
             </tr>
           </tbody>
         </table>
-        <p v-else-if="['alkali', 'acid'].includes(result.kind)" class="hint">Say how much, or how many cells of what capacity; then the amounts stand here.</p>
+        <p v-else-if="['alkali', 'acid'].includes(result.kind)" class="hint">Say how much, or how many cells of what capacity; then the amounts will appear here.</p>
         <p><strong class="text-stop">Never:</strong> {{ result.never.join('; ').toLowerCase() }}.</p>
         <p><strong>Rinse:</strong> {{ result.rinse }}</p>
         <FindingList :findings="result.findings" />
       </template>
-      <EmptyPlace v-else says="Say what leaked; what takes it up stands here." />
+      <EmptyPlace v-else says="Say what leaked; what neutralises it will appear here." />
     </OneCard>
   </div>
 </template>

@@ -96,7 +96,7 @@ const judgements = { stop: 'Not for everybody', care: 'Gloves and glasses', fine
         </dl>
         <FindingList :findings="result.findings" />
       </template>
-      <EmptyPlace v-else says="Fill in the strengths; the mixture stands here." />
+      <EmptyPlace v-else says="Fill in the strengths; the mixture will appear here." />
       <CautionNote about="peroxide" />
     </OneCard>
   </div>

@@ -89,7 +89,7 @@ const { result, at } = useInstrument(
         <WhiteningChart :result="result" :measured="result.input.measured" :reference-b="result.input.reference.b" :goal-b="result.input.goalB" />
         <FindingList :findings="result.findings" />
       </template>
-      <EmptyPlace v-else says="Type the colours; whether it had enough stands here." />
+      <EmptyPlace v-else says="Type the colours, and you will see whether it has had enough." />
       <div class="grid gap-2 sm:grid-cols-2"><CautionNote about="peroxide" /><CautionNote about="ultraviolet" /></div>
     </OneCard>
   </div>

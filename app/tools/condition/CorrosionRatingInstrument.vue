@@ -56,7 +56,7 @@ const { result, at } = useInstrument(
         </ol>
         <FindingList :findings="result.findings" />
       </template>
-      <EmptyPlace v-else says="Type the areas; their rating stands here." />
+      <EmptyPlace v-else says="Type the areas; their rating will appear here." />
     </OneCard>
   </div>
 </template>

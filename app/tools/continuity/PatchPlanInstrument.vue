@@ -126,7 +126,7 @@ const sideNames = [
         </ul>
         <FindingList :findings="result.findings" />
       </template>
-      <EmptyPlace v-else says="Give the pieces; the wires stand here." />
+      <EmptyPlace v-else says="Enter the pieces; the wires will appear here." />
       <CautionNote about="solder" />
     </OneCard>
   </div>

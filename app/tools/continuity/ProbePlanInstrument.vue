@@ -93,7 +93,7 @@ const nets = (p: Probe) => (p.netA === p.netB ? p.netA : `${p.netA}, ${p.netB}`)
         <button v-if="result.probes.length > shown" type="button" class="button w-fit" @click="shown += 200">{{ result.probes.length - shown }} more</button>
         <FindingList :findings="result.findings" />
       </template>
-      <EmptyPlace v-else says="Give the board and the parts in the damage; the checks stand here." />
+      <EmptyPlace v-else says="Choose the board and the damaged parts; the checks will appear here." />
     </OneCard>
   </div>
 </template>

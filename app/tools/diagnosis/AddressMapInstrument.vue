@@ -76,7 +76,7 @@ const all = computed(() => [...(result.value?.regions ?? []), ...(result.value?.
         </ul>
         <FindingList :findings="result.findings" />
       </template>
-      <EmptyPlace v-else says="Give a map; what lies where stands here." />
+      <EmptyPlace v-else says="Enter a map; what lies where will appear here." />
     </OneCard>
   </div>
 </template>

@@ -193,7 +193,7 @@ useEventListener('keyup', event => {
           </ol>
         </div>
       </template>
-      <EmptyPlace v-else says="Give the keys; what explains them stands here." />
+      <EmptyPlace v-else says="Enter the keys; what would explain them will appear here." />
     </OneCard>
   </div>
 </template>

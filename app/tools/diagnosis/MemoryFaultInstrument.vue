@@ -114,7 +114,7 @@ const words = {
           {{ result.bits.map(b => `Bit ${b.bit}: ${b.failures}${b.stuck === 'either' ? '' : `, always ${b.stuck}`}`).join('; ') }}
         </p>
       </template>
-      <EmptyPlace v-else says="Give the failures; what they have in common stands here." />
+      <EmptyPlace v-else says="Enter the failures; what they have in common will appear here." />
     </OneCard>
   </div>
 </template>

@@ -52,7 +52,7 @@ const { result, at } = useInstrument(
           </ul>
         </details>
       </div>
-      <EmptyPlace v-else says="Type a marking; its readings stand here." />
+      <EmptyPlace v-else says="Type a marking; what it may mean will appear here." />
     </OneCard>
   </div>
 </template>

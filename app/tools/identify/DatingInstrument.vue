@@ -71,6 +71,6 @@ const { result, at } = useInstrument(
         ><input id="lag" v-model="lag" class="entry figure" inputmode="numeric" :aria-invalid="!!at('assemblyLagWeeks')"
       /></FieldFrame>
     </OneCard>
-    <OneCard title="Made"><DatingVerdict v-if="result" :dating="result" /><EmptyPlace v-else says="Type the codes; the date stands here." /></OneCard>
+    <OneCard title="Made"><DatingVerdict v-if="result" :dating="result" /><EmptyPlace v-else says="Type the codes; the date will appear here." /></OneCard>
   </div>
 </template>

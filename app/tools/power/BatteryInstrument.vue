@@ -113,7 +113,7 @@ const verdicts = {
           :level="factValue('battery', result.fact)?.level ?? 'note'" />
         <FindingList :findings="result.findings"
       /></template>
-      <EmptyPlace v-else says="What it is and what replaces it; whether they go together stands here." />
+      <EmptyPlace v-else says="Say what it is and what replaces it, and you will see whether they go together." />
     </OneCard>
   </div>
 </template>

@@ -127,7 +127,7 @@ const judgements: Record<Level, string> = { stop: 'Do not touch', care: 'Dischar
         </table>
         <FindingList :findings="result.findings" />
       </template>
-      <EmptyPlace v-else says="Fill in the capacitors; what it takes stands here." />
+      <EmptyPlace v-else says="Fill in the capacitors; how to discharge them will appear here." />
     </OneCard>
   </div>
 </template>

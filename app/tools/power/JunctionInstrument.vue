@@ -78,7 +78,7 @@ const names = {
           :scale="{ from: 0, value: lowest, bands: scale }" />
         <FindingList :findings="result.findings"
       /></template>
-      <EmptyPlace v-else says="Type the readings; what they mean stands here." />
+      <EmptyPlace v-else says="Type the readings; what they mean will appear here." />
     </OneCard>
   </div>
 </template>

@@ -78,7 +78,7 @@ const shown = computed(() => (result.value ? parseReading(typed.ohm, 'Ω') : nul
           }" />
         <FindingList :findings="result.findings"
       /></template>
-      <EmptyPlace v-else says="Type what the meter shows; the judgement stands here." />
+      <EmptyPlace v-else says="Type what the meter shows; the judgement will appear here." />
     </OneCard>
   </div>
 </template>

@@ -155,7 +155,7 @@ const verdicts = {
         </dl>
         <FindingList :findings="result.findings" />
       </template>
-      <EmptyPlace v-else says="Fill in both sides; whether they go together stands here." />
+      <EmptyPlace v-else says="Fill in both sides, and you will see whether they suit each other." />
     </OneCard>
   </div>
 </template>

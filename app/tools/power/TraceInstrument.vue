@@ -102,7 +102,7 @@ const judgements: Record<Level, string> = { stop: 'Too much', care: 'Take care',
         </dl>
         <FindingList :findings="result.findings"
       /></template>
-      <EmptyPlace v-else says="Fill in the trace; what it bears stands here." />
+      <EmptyPlace v-else says="Fill in the trace, and you will see what it can carry." />
     </OneCard>
   </div>
 </template>

@@ -102,7 +102,7 @@ const long = (seconds: number) =>
         </dl>
         <FindingList :findings="result.findings" />
       </template>
-      <EmptyPlace v-else says="Say how often it failed; how many passes are wanted stands here." />
+      <EmptyPlace v-else says="Say how often it failed, and you will see how many clean passes it takes." />
     </OneCard>
   </div>
 </template>

@@ -80,7 +80,7 @@ const { result, at } = useInstrument(
         />
         <FindingList :findings="result.findings" />
       </template>
-      <EmptyPlace v-else says="Fill in the lift; what it takes stands here." />
+      <EmptyPlace v-else says="Fill in the lift, and you will see how many people it takes." />
       <CautionNote about="lifting" />
     </OneCard>
   </div>

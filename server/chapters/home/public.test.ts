@@ -75,7 +75,7 @@ it('no name that is marked private where it is kept stands in anything that anyb
   expect(page.history.length).toBeGreaterThan(500)
   const told = { page: JSON.stringify(page), record: await openRecord(tag) }
   for (const [where, text] of Object.entries(told)) for (const name of names) expect(text.includes(name), `${name} in the ${where}`).toBe(false)
-  expect(told.page).not.toMatch(/40\.00 EUR|Only a fuse/)
+  expect(told.page).not.toMatch(/40\.00|Only a fuse/)
 })
 
 it('shows what was put right, and not the slip', () => {

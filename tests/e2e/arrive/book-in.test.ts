@@ -8,7 +8,7 @@ const {
 it('every field says what was wrong, and keeps what was typed', async () => {
   await baraka.open('/book-in')
   await baraka.press('Book in', 'Book in')
-  await baraka.sees('Model or description: type something here.', 'How it came: choose one of the list.', 'From whom: type something here.')
+  await baraka.sees('Model or description: type something here.', 'How it came: choose one from the list.', 'From whom: type something here.')
 
   const long = (n: number) => 'x'.repeat(n + 1)
   const wrong: [label: string, typed: string, message: string][] = [

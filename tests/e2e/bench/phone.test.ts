@@ -16,8 +16,8 @@ it('a reading, a fault and a photograph are kept in three presses each', async (
   await rua.press('Reading')
   await rua.fill('Reading in volts', '12.02', 'Reading')
   await rua.sees('+12 V is within limits')
-  await rua.press('Keep the reading', 'Reading')
-  await rua.sees('Kept.')
+  await rua.press('Save reading', 'Reading')
+  await rua.sees('Saved')
   await rua.press('Close')
 
   await rua.press('Fault')
@@ -38,7 +38,7 @@ it('a reading, a fault and a photograph are kept in three presses each', async (
   await rua.fill('In °C', '62')
   await rua.sees('62.0 °C: usual')
   await rua.press('Keep the temperature')
-  await rua.sees('Kept.')
+  await rua.sees('Saved')
   await rua.press('Close')
   const history = JSON.stringify(
     await (await application.ask(`/api/machines/${await application.tagOf('Harbour office')}/history`, { cookie: await application.cookieOf('petra') })).json(),

@@ -106,7 +106,7 @@ it('a board comes from a file, a zone is probed pair by pair by two people, the 
   await hanneke.sees('Reading in Ω')
   expect(await pair(hanneke)).not.toEqual(await pair(rua))
   await hanneke.fill('Reading in Ω', 'nonsense')
-  await hanneke.press('Keep the reading')
+  await hanneke.press('Save reading')
   await hanneke.sees('nonsense')
   await hanneke.fill('Reading in Ω', '')
 
@@ -115,7 +115,7 @@ it('a board comes from a file, a zone is probed pair by pair by two people, the 
       const [a, b] = await pair(who)
       if (a && b) {
         await who.fill('Reading in Ω', shows(a, b, await ticked(who)))
-        await who.press('Keep the reading')
+        await who.press('Save reading')
         await who.driver.wait(() => ready(who), 10_000)
       } else if (await who.offers('Look again')) await who.press('Look again')
     }
@@ -154,7 +154,7 @@ it('a board with two breaks and a crack is probed with the meter alone: each is 
   await rua.press('What its nets do, and what wires keep clear of')
   await rua.fill('What its nets do, one a line', 'L*: a line of the practice port', 'What its nets do')
   await rua.press('Keep what is noted', 'What its nets do')
-  await rua.sees('Kept.')
+  await rua.sees('Saved')
 
   await rua.open(`/m/${await application.tagOf('Two-tone')}?stage=mend`)
   await rua.unfold('Probing and patches')

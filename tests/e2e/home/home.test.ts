@@ -117,7 +117,7 @@ it('what a fault turned out to be is proposed as a bulletin, accepted, and looke
   await ilka.open(`/models/${list.find(m => m.name === 'Spindrift')!.id}`)
   await ilka.sees('The secondary filter capacitors dry out', 'Test sheet')
   await ilka.open(`/m/${await application.tagOf('Ferry accounts')}?stage=mend`)
-  await ilka.sees('What sisters had', 'Look for what sisters had: The secondary filter capacitors dry out')
+  await ilka.sees('What others of this model had', 'Look for what others of this model had: The secondary filter capacitors dry out')
   await ilka.fill('What was found here', 'No ripple, 12 mV', 'Looked for: The secondary filter capacitors dry out')
   await ilka.press('Keep what was found')
   await ilka.seesNoMore('Look for what sisters had')

@@ -97,7 +97,7 @@ it('keeps what was typed over another page and a reload, for whoever typed it, u
   await ilka.press('Store')
   await ilka.sees('1 not sent')
   await ilka.open(`${sheet}?stage=mend`)
-  await ilka.sees('Typed before, not sent yet')
+  await ilka.sees('Unsent draft')
   expect(await ilka.valueOf('Symptom')).toBe('Third line of text flickers')
   await baraka.open(`${sheet}?stage=mend`)
   await baraka.sees('Quay desk')

@@ -86,7 +86,7 @@ it('a scale is set by keyboard, and damage is outlined with the mouse: it has it
   await sunniva.sees('4 points set')
   await sunniva.press('Finish')
   await sunniva.press('Keep the mark')
-  await sunniva.sees('Kind: choose one of the list.')
+  await sunniva.sees('Kind: choose one from the list.')
   await sunniva.choose('Kind', 'Rust')
   await sunniva.choose('Severity', 'Clear')
   await sunniva.fill('Where, in words', 'inside of the bottom')

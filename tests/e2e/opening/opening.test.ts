@@ -60,7 +60,7 @@ it('the record of a sister is taken over and done step by step', async () => {
   await rua.sees('Opening record of')
   await rua.press('Do this step number 1')
   await rua.press('+ one more', 'Step of the opening')
-  await rua.press('Undone, as it stands here')
+  await rua.press('Undone, as written here')
   await rua.sees('5 fixings out, 0 counted back.')
 })
 

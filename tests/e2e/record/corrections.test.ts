@@ -40,7 +40,7 @@ it('a wrong reading is struck with a reason, stays in sight, and no longer count
   await ilka.choose('Rail', '+5 V')
   await ilka.fill('Reading in volts', '9')
   await ilka.sees('A regulator may pass its input through.')
-  await ilka.press('Keep the reading')
+  await ilka.press('Save reading')
   // A figure at alarm level is asked about once.
   await ilka.press('Yes, save it as it is')
   await ilka.sees('A rail is out of limits.')
@@ -53,7 +53,7 @@ it('a wrong reading is struck with a reason, stays in sight, and no longer count
 it('a reading that is no number is refused at its field and kept as typed', async () => {
   await ilka.open(`/m/${await application.tagOf('Ticket hall 2')}?stage=prove`)
   await ilka.fill('Reading in volts', 'five')
-  await ilka.press('Keep the reading')
+  await ilka.press('Save reading')
   await ilka.sees('Reading: “five” is not a number. Type a number in V, such as -5.09.')
   expect(await ilka.valueOf('Reading in volts')).toBe('five')
 })
@@ -72,9 +72,9 @@ it('works with the keyboard alone: finder, stages, help, menu', async () => {
   await type(Key.ARROW_DOWN)
   await ilka.driver.wait(() => ilka.driver.executeScript('return document.activeElement.hasAttribute("aria-activedescendant")'), 15_000)
   await type(Key.ENTER)
-  await ilka.sees('It is in Mend.')
+  await ilka.sees('Now in Mend')
   await type('6')
-  await ilka.sees('You look at Prove')
+  await ilka.sees('Viewing Prove')
   await type('f')
   await ilka.driver.wait(
     () => ilka.driver.executeScript('return document.activeElement.closest("form")?.getAttribute("aria-label") === "Report a fault"'),

@@ -146,7 +146,7 @@ it('a machine goes from the back door to a printed label', async () => {
   await ilka.fill('Reading in volts', '10.9')
   await ilka.choose('Load', 'Without load')
   await ilka.sees('+12 V is low: 10.9 V without load. Read it again under load.')
-  await ilka.press('Keep the reading')
+  await ilka.press('Save reading')
   // It is to be kept off: a reading under power is asked about.
   await ilka.press('Yes, save it as it is')
   await ilka.sees('A rail was low without a load.')
@@ -158,7 +158,7 @@ it('a machine goes from the back door to a printed label', async () => {
     await ilka.choose('Rail', rail)
     await ilka.choose('Load', 'Under load')
     await ilka.fill('Reading in volts', value)
-    await ilka.press('Keep the reading')
+    await ilka.press('Save reading')
     await ilka.press('Yes, save it as it is')
     await ilka.sees(`Read ${rail}: ${value.replace(',', '.')} V under load; within limits.`)
   }
@@ -185,7 +185,7 @@ it('a machine goes from the back door to a printed label', async () => {
   await ilka.sees('Clear to run')
   await stage('Prove')
   await ilka.press('Move to Prove')
-  await ilka.sees('It is in Prove.')
+  await ilka.sees('Now in Prove')
   await ilka.fill('What was tested', 'All keys, tape in and out')
   await ilka.press('Sign it off')
   await ilka.sees('Whoever repaired it does not sign it off.')

@@ -8,18 +8,18 @@ const {
 
 it('a lent machine may not be spent on beyond what its owner agreed to, and says so while the amount is typed', async () => {
   await maeve.open(`/m/${await application.tagOf('Outer bank')}?stage=arrive`)
-  await maeve.sees('Consent of its owner', '120.00 EUR', 'anything that is soldered')
+  await maeve.sees('Consent of its owner', '€120.00', 'anything that is soldered')
   await maeve.press('Spend on it')
   await maeve.fill('What for', 'two line-filter capacitors')
   await maeve.fill('Amount in EUR', '81,60')
-  await maeve.sees('That goes beyond what its owner agreed to: 120.00 EUR.')
+  await maeve.sees('That is more than the owner approved: €120.00.')
   await maeve.press('Keep the expense')
-  await maeve.sees('38.50 EUR were spent before; with 81.60 EUR it would be 120.10 EUR.', 'Write to the owner, and record the answer.')
+  await maeve.sees('€38.50 was spent before; with €81.60 it would be €120.10.', 'Write to the owner, and record the answer.')
   expect(await maeve.valueOf('What for')).toBe('two line-filter capacitors')
   await maeve.fill('Amount in EUR', '81,50')
-  await maeve.sees('0.00 EUR are left of what its owner agreed to.')
+  await maeve.sees('€0.00 is left of what the owner approved.')
   await maeve.press('Keep the expense')
-  await maeve.sees('Spent 81.50 EUR: two line-filter capacitors.')
+  await maeve.sees('Spent €81.50: two line-filter capacitors.')
 })
 
 it('its path asks its owner, a letter carries the questions, and the answer is waited for', async () => {
@@ -45,7 +45,7 @@ it('its path asks its owner, a letter carries the questions, and the answer is w
   await ilka.sees(
     'Dear the lighthouse keepers’ trust,',
     'May we show it running once a year?',
-    '120.00 EUR have been spent; you agreed to 120.00 EUR',
+    '€120.00 has been spent; you agreed to €120.00',
     'Take it as a mail message',
   )
   expect((await ilka.print()).subarray(0, 5).toString()).toBe('%PDF-')

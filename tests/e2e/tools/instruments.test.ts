@@ -51,7 +51,7 @@ it('off-state, junctions and traces say what they found and what to type', async
   await on('power/trace')
   await teodor.fill('Width, mm', '0.3')
   await teodor.fill('Current, A', '12')
-  await teodor.sees('12 A are far too much for it.', 'AWG')
+  await teodor.sees('12 A is far too much for it.', 'AWG')
   await teodor.fill('Width, mm', 'thin')
   await teodor.sees('“thin” is not a number')
 })

@@ -61,7 +61,7 @@ const choose = (name: 'a' | 'b', id: string) => navigateTo({ query: { ...route.q
       }}</span>
       <span v-if="failure" role="alert" class="text-stop">{{ failure }}</span>
     </div>
-    <EmptyPlace v-if="!a || !b" says="Choose two photographs; they stand here beside each other." />
+    <EmptyPlace v-if="!a || !b" says="Choose two photographs; they will appear side by side." />
     <div v-else-if="!over" class="grid gap-3 sm:grid-cols-2">
       <figure v-for="p in [a, b]" :key="p.id" class="grid gap-1">
         <PhotoTable class="h-[60dvh]" :src="photographUrl(p.hash, 'working')" :name="p.caption || p.name" :width-px="p.widthPx" :height-px="p.heightPx" />

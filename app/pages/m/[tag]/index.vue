@@ -77,7 +77,7 @@ useShortcuts([
         <RunStrip :run="head.run" :current="head.stage" :viewed="viewed" :waits="head.waits" @view="view" />
         <div class="flex flex-wrap items-center gap-x-3 gap-y-1">
           <p class="hint">
-            {{ viewed === head.stage ? `It is in ${stageNames[head.stage]}.` : `You look at ${stageNames[viewed]}; it is in ${stageNames[head.stage]}.` }}
+            {{ viewed === head.stage ? `Now in ${stageNames[head.stage]}` : `Viewing ${stageNames[viewed]}; the machine is in ${stageNames[head.stage]}` }}
           </p>
           <button
             v-if="viewed !== head.stage && session.may('move-to-stage')"
