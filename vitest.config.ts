@@ -35,7 +35,7 @@ export default defineConfig({
           include: ['tests/e2e/**/*.test.ts'],
           testTimeout: 180_000,
           hookTimeout: 120_000,
-          globalSetup: ['tests/e2e/support/fill-once.ts'],
+          globalSetup: ['tests/e2e/support/before.ts'],
           maxWorkers: 2,
           // Files of one worker share its browsers.
           isolate: false,

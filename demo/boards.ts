@@ -68,7 +68,7 @@ export const mainBoard: BoardPin[] = [
   ...line('J2', [...data, ...address, 'RD', 'WR', 'MREQ', 'IORQ', 'CLK', 'RESET', '+5V', 'GND'], 190, 20),
 ]
 
-/** What its nets do, as somebody has noted it; and what wires keep clear of. */
+/** What the nets do, as somebody has noted it; and what wires keep clear of. */
 const areas: BoardArea[] = [
   { kind: 'hole', xMm: 2, yMm: 2, widthMm: 6, heightMm: 6 },
   { kind: 'hole', xMm: 184, yMm: 136, widthMm: 6, heightMm: 6 },

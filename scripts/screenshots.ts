@@ -86,7 +86,7 @@ try {
         await visitor.press(name)
         await visitor.sees(`${name === 'I am here' ? 'Ilka Brandvold' : name} until`)
       }
-      await visitor.press('Deal the evening out')
+      await visitor.press('Deal out the jobs')
     },
   })
   await take('store', '/store', '24 machines')
@@ -108,7 +108,7 @@ try {
   await take('sheet-prove', `/m/${await tag('Sixty passes')}?stage=prove`, 'back to Main board')
   await take('sheet-home', `/m/${await tag('Weather club')}?stage=home`, 'As found, as released')
   await take('sheet-narrow', `/m/${await tag('Schoolroom A')}?stage=look`, 'Assemblies', { in: 'narrow' })
-  await take('swaps', `/m/${await tag('Radio hut')}?stage=mend`, 'Put that into the next test', {
+  await take('swaps', `/m/${await tag('Radio hut')}?stage=mend`, 'Use this for the next test', {
     first: async () => {
       await visitor.show('Swap board: 3')
       await visitor.sees('Try next')

@@ -31,7 +31,7 @@ useShortcuts([
 
 <template>
   <div class="min-h-dvh">
-    <a href="#place" class="sr-only focus:not-sr-only">Skip to the place</a>
+    <a href="#place" class="sr-only focus:not-sr-only">Skip to content</a>
     <TopBar @shelf="drawer = true" />
     <p v-if="!connected" role="status" class="no-print border-b border-care bg-care-wash px-4 py-1">
       The connection was lost; looking for it again. What you type is kept.

@@ -25,7 +25,10 @@ const named = (m: { nickname: string; name: string }) => m.nickname || m.name
       <NuxtLink v-if="session.may('book-in')" to="/book-in" class="button button-main"><PhPlus aria-hidden="true" />Book in a machine</NuxtLink>
     </header>
     <p v-if="!today" role="status" class="hint">{{ trouble || 'Fetching the bench…' }}</p>
-    <EmptyPlace v-else-if="!today.machines" says="No machines yet. Once one is booked in, what is urgent, what is waiting and what to do next will appear here.">
+    <EmptyPlace
+      v-else-if="!today.machines"
+      says="No machines yet. Once one is booked in, what is urgent, what is waiting and what to do next will appear here."
+    >
       <NuxtLink v-if="session.may('book-in')" to="/book-in" class="button">Book in the first one</NuxtLink>
     </EmptyPlace>
     <template v-else>

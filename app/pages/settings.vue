@@ -48,7 +48,7 @@ const practiceWords = {
             :fixed="{ version: settings.practice.version }"
             :words="practiceWords"
             label="Practice"
-            submit="Keep the practice"
+            submit="Save practice"
             keeps
             @done="session.load()"
           >
@@ -139,7 +139,7 @@ const practiceWords = {
                 :fixed="{ personId: person.id, version: person.version }"
                 :words="{ name: 'Name', role: 'Role', active: 'Active' }"
                 :label="`Change ${person.name}`"
-                submit="Keep"
+                submit="Save"
                 keeps
                 @done="open = undefined"
                 ><TextField name="name" label="Name" /><ChoiceField name="role" label="Role" :options="roleChoices" /><TickField

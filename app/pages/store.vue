@@ -59,9 +59,7 @@ const orders = { newest: 'Newest first', oldest: 'Oldest first', harm: 'What get
       ><select id="store-order" class="entry w-auto!" :value="question.sort ?? 'newest'" @change="order">
         <option v-for="(title, value) in orders" :key="value" :value="value">{{ title }}</option>
       </select>
-      <a v-if="shown?.length" :href="csvPath" download class="button button-quiet max-[639px]:hidden"
-        ><PhDownloadSimple aria-hidden="true" />Download as CSV</a
-      >
+      <a v-if="shown?.length" :href="csvPath" download class="button button-quiet max-[639px]:hidden"><PhDownloadSimple aria-hidden="true" />Download as CSV</a>
     </div>
     <StoreFilters :question="question" :counts="counts" :narrowed="narrowed" @set="(name, value) => set(name, value as never)" @clear="clear" />
     <KeptLists :question="question" :narrowed="narrowed" />

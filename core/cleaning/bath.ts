@@ -113,7 +113,7 @@ const takeOutFirst = (takeOutL: number) =>
     'care',
     'bath.take-out',
     `Take ${litres(takeOutL)} out first.`,
-    'With all of it left in, the tank cannot be brought to this strength and level by adding.',
+    'With everything left in, the tank cannot be brought to this strength and level by adding.',
   )
 const doesNotFit = (totalL: number, tankL: number) =>
   finding(

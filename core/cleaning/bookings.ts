@@ -82,12 +82,7 @@ export function judgeBooking({ thing, others: booked, wanted, now }: BookingInpu
   const lies = overdue.filter(o => coincide({ ...o, until: justAfter }, wanted))
   if (lies.length)
     found.findings.push(
-      finding(
-        'care',
-        'booking.overdue',
-        `Its time is over, and nobody has said that it is out: ${lies.map(o => o.what).join(', ')}.`,
-        'Take it out, and say so.',
-      ),
+      finding('care', 'booking.overdue', `Time is up, and nobody has said it was taken out: ${lies.map(o => o.what).join(', ')}.`, 'Take it out, and say so.'),
     )
   return { ...found, freeFrom: alone.fits ? earliest(thing, others, wanted, ends) : null }
 }

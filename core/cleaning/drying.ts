@@ -72,7 +72,7 @@ export function judgeDrying({ weighings, errorG = usualErrorG, leftG = usualLeft
           'note',
           'drying.cannot-tell',
           'It cannot be told yet where this ends.',
-          'The readings may as well lie on a straight line. Weigh again, later rather than sooner.',
+          'The readings fit a straight line just as well. Weigh again, later rather than sooner.',
         ),
         ...scattered,
       ],
@@ -137,7 +137,7 @@ function rises(points: Points, times: number, errorG: number, now: number): Dryi
     findings: [
       finding('stop', 'drying.rises', 'Not drying: the readings rise.', [
         `By ${three(slope)} g an hour, ± ${three(2 * error)}.`,
-        'It takes up damp, or something else lies on the scales.',
+        'It is taking up damp, or something else is on the scales.',
       ]),
     ],
   }

@@ -28,7 +28,7 @@ export const methodTable: Record<Method, MethodRows> = {
   'leave': {
     on: [['suited', materialNames, 'What is left alone is not harmed by us.']],
     against: [
-      ['suited', ['yellowing', 'ink', 'dust', 'smoke-film'], 'It does no harm where it lies; some of it is patina.'],
+      ['suited', ['yellowing', 'ink', 'dust', 'smoke-film'], 'It does no harm where it is; some of it is patina.'],
       ['careful', ['grease', 'adhesive', 'rust'], 'It goes on slowly; look at it again.'],
       ['never', ['alkali', 'acid', 'electrolyte', 'mould', 'tar', 'soot'], 'It goes on eating, spreading or sticking while nobody looks.'],
     ],
@@ -138,7 +138,7 @@ export const methodTable: Record<Method, MethodRows> = {
         'Acid goes on eating bare metal: swab it on, not for long, and rinse well.',
       ],
       ['careful', ['legends'], 'Acid lifts some legend ink.'],
-      ['careful', ['aluminium'], 'Lye eats aluminium while it lies there: much water first, at once; then a little mild acid, not for long, rinsed and dried.'],
+      ['careful', ['aluminium'], 'Lye eats aluminium as long as it is there: plenty of water at once; then a little mild acid, briefly; rinse and dry.'],
       ['never', ['plated-steel'], plating],
       ['never', [...wontBath], soaks],
     ],

@@ -57,7 +57,7 @@ export const residueSources = {
     electrolyte: null,
     says: 'A glycol or another solvent with organic salts, some of them mildly alkaline. There is little of it, and it wicks far.',
   },
-  'unknown': { title: 'Not known', kind: 'unknown', electrolyte: null, says: 'Alkali wants acid and acid wants alkali, and the wrong one makes it worse.' },
+  'unknown': { title: 'Not known', kind: 'unknown', electrolyte: null, says: 'Alkali needs acid and acid needs alkali; the wrong one makes it worse.' },
 } as const satisfies Record<string, { title: string; kind: string; electrolyte: keyof typeof chemicals | null; says: string }>
 export type ResidueSource = keyof typeof residueSources
 export const residueSourceNames = Object.keys(residueSources) as ResidueSource[]
@@ -302,7 +302,7 @@ const warnings: Record<Kind, Finding[]> = {
       'stop',
       'neutralise.oil',
       'It may hold polychlorinated biphenyls: do not touch it, wipe it or wash it.',
-      'Gloves that oil does not pass, a tray below, and whoever takes such waste; local rules say who that is.',
+      'Gloves that oil does not pass, a tray below, and a place that takes such waste; local rules say which.',
       commonPractice,
     ),
   ],
@@ -326,7 +326,7 @@ const warnings: Record<Kind, Finding[]> = {
       'stop',
       'neutralise.lithium',
       'Keep water and acid away from a lithium cell.',
-      'Its metal burns with water; some of its salts give off poisonous gas with it. If it was a 3.6 V cell, it wants no alcohol either.',
+      'Its metal burns with water; some of its salts give off poisonous gas with it. If it was a 3.6 V cell, do not use alcohol either.',
       commonPractice,
     ),
   ],

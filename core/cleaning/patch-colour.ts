@@ -191,7 +191,7 @@ export function patchColour(area: Pixels, patches: readonly NeutralPatch[]): Pat
         'stop',
         'patch.order',
         'The neutrals do not go together: a lighter one is not lighter by as much as it should be.',
-        'A box lies on another patch than its name says, or they are lit differently. Draw them again, side by side.',
+        'A box is on a different patch from the one named, or they are lit differently. Draw them again, side by side.',
       ),
     )
   if (!greys.length || refused.length) return { colour: null, findings: refused }
@@ -220,7 +220,7 @@ export function patchColour(area: Pixels, patches: readonly NeutralPatch[]): Pat
   const [largest] = Object.entries(parts).sort((one, other) => other[1] - one[1])[0] as [keyof typeof parts, number]
   const findings: Finding[] = [
     ...(colour.l > 100
-      ? [finding('care', 'patch.brighter', 'It comes out lighter than white.', 'The neutral lay in shadow, or is lighter than was said.')]
+      ? [finding('care', 'patch.brighter', 'It comes out lighter than white.', 'The neutral lay in shadow, or is lighter than entered.')]
       : []),
     ...(part.uneven > mostUneven / 2 || greys.some(grey => grey.uneven > mostUneven / 2)
       ? [

@@ -199,7 +199,7 @@ function stepsOf(part: PlanPart, schools: CleaningSchools, all: Finding[]): Plac
     })
     put(1, 'take-off', {
       says: `Take off or keep dry, ${lower(part.name)}: ${[...stayOut.map(m => materials[m].toLowerCase()), ...(part.socketed ? ['chips in sockets'] : []), 'any battery'].join(', ')}`,
-      why: 'It must not get wet, and a battery in a bath eats what it stands on; what is taken off is counted out, and counted back.',
+      why: 'It must not get wet, and a battery in a bath corrodes what it touches. Count out what you take off, and count it back in.',
       minutes: 20,
     })
   }

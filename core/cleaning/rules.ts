@@ -169,14 +169,7 @@ function waitsHeard({ waits }: CleaningRecord, now: string): Heard[] {
                 'Let the wait run out, look whether it is dry, and end it.',
               ),
             ]
-          : [
-              contradiction(
-                'wait.over',
-                `The time is over, and nobody has said that it is done: ${what}.`,
-                'Time alone dries nothing.',
-                'Look at it, and end the wait.',
-              ),
-            ]
+          : [contradiction('wait.over', `Time is up, and nobody has said it is done: ${what}.`, 'Time alone dries nothing.', 'Look at it, and end the wait.')]
       case 'care':
         return [
           heard(
@@ -234,7 +227,7 @@ const bookingsHeard = ({ bookings }: CleaningRecord, now: string): Heard[] =>
         finding(
           kind === 'light' ? 'care' : 'stop',
           `wait.in.${slug(what)}`,
-          `It lies ${insideThing[kind]}, and nobody has said that it is out: ${what}.`,
+          `It lies ${insideThing[kind]}, and nobody has said it was taken out: ${what}.`,
           wets.includes(kind) ? 'What is wet conducts.' : 'What is away is not in the machine, and what dries is not dry yet.',
           commonPractice,
           { when: 'by-itself' },

@@ -31,7 +31,7 @@ export function judgeMaterial(one: ShelfMaterial, today: string): Finding[] {
         'care',
         'shelf.past',
         `${one.name} is past its day, ${one.useBy}.`,
-        'It may be weaker than its label, or spoiled. Try it where nothing is lost, or measure its strength, before a dose is reckoned from the label.',
+        'It may be weaker than its label, or spoiled. Try it where nothing is lost, or measure its strength, before a dose is worked out from the label.',
         commonPractice,
       ),
     )
@@ -51,10 +51,6 @@ export function judgeMaterial(one: ShelfMaterial, today: string): Finding[] {
 export function takeFrom(one: Pick<ShelfMaterial, 'name' | 'amount' | 'unit'>, taken: number): number {
   if (!(taken > 0)) throw new InputError('amount', taken, 'Used: more than 0, please.')
   if (taken > one.amount + 1e-9)
-    throw new InputError(
-      'amount',
-      taken,
-      `Used: the shelf has ${amountWords(one.amount, one.unit)} of ${one.name}. If there is more, change what stands on the shelf first.`,
-    )
+    throw new InputError('amount', taken, `Used: the shelf has ${amountWords(one.amount, one.unit)} of ${one.name}. If there is more, correct the shelf first.`)
   return Math.max(0, significant(one.amount - taken, 12))
 }

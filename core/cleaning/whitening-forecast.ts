@@ -6,7 +6,7 @@ import { InputError } from '../kernel/input-error'
 import { type MeasuredColour, deltaE00 } from './colour'
 
 export interface WhiteningInput {
-  /** The part that was never yellowed. */
+  /** A part that never yellowed. */
   reference: MeasuredColour
   /** Colours of the part, each after so many hours of treatment in all; the first before any. */
   measured: (MeasuredColour & { hours: number })[]
@@ -348,7 +348,7 @@ const notWhiter = (nextHours: number): Untold => ({
       'care',
       'whitening.yellower',
       'It does not grow less yellow.',
-      'The colours so far rise or stand still. Another spot was measured, or this plastic does not take it.',
+      'The colours so far rise or stay the same. A different spot was measured, or this plastic does not respond.',
     ),
   ],
 })
@@ -369,7 +369,7 @@ function bySimilar({ now, last, goalB, nowB, nowBError, most, colours }: Unfitte
         'note',
         'whitening.similar',
         `By ${all.length === 1 ? 'one similar part' : `${all.length} similar parts`} here, ${hours(low)} to ${hours(high)} are wanted; ${hours(nextHours)} now, then measure.`,
-        [`${colours} of ${fewestColours} colours of its own.`, 'It is reckoned as though it came all the way to the reference, which this one need not.'],
+        [`${colours} of ${fewestColours} colours of its own.`, 'The estimate assumes that it gets all the way to the reference, which this one may not.'],
       ),
     ],
   }

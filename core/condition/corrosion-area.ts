@@ -81,7 +81,7 @@ export function* measureCorrosion(pixels: Pixels, samples: CorrosionSamples): Ge
     throw new InputError('corroded', samples.corroded, 'A spot of corrosion and a spot of sound surface have the same colour. Touch spots that look different.')
 
   const { blind, blindSpot } = yield* burntOut(pixels, samples)
-  if (blindSpot) throw new InputError(blindSpot, samples, 'A spot lies where a lamp has burnt the picture out. Touch it elsewhere.')
+  if (blindSpot) throw new InputError(blindSpot, samples, 'A spot is where a lamp has burnt out the picture. Touch another place.')
   const scores = new Uint8Array(width * height)
   const scoreOfShade = new Uint8Array(shades ** 3)
   const inside = new Uint32Array(shades ** 3)
@@ -467,7 +467,7 @@ function say({
       finding(
         'care',
         'corrosion-area.focus',
-        'Much of it lies on soft edges: the picture is out of focus, or the corrosion fades.',
+        'Much of it is on soft edges: the picture is out of focus, or the corrosion fades out.',
         'Focus on the surface, and come closer.',
       ),
     )

@@ -349,7 +349,7 @@ describe('a path', () => {
     [
       'back-to-owner',
       { ours: false, consent: { allowed: ['repair'], upTo: 10, mustAsk: '' }, cost: { low: 1, high: 10 } },
-      ['-1.5 Its owner wants it repaired, and it is within what was agreed.'],
+      ['-1.5 The owner wants it repaired, and the cost is within what was approved.'],
     ],
   ])('%s, with %o', (path, more, wanted) => expect(terms(path, more)).toEqual(wanted))
 

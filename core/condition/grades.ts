@@ -4,7 +4,7 @@ import { type DamageKind, type Severity, damageKinds } from './damage'
 export const grades = [
   { grade: 0, title: 'Sound', means: 'No damage seen.' },
   { grade: 1, title: 'Minor', means: 'Small damage, stable; can wait.' },
-  { grade: 2, title: 'Moderate', means: 'Damage that wants work before it is used.' },
+  { grade: 2, title: 'Moderate', means: 'Damage that needs work before it is used.' },
   { grade: 3, title: 'Major', means: 'Serious or growing damage, or lost function.' },
 ] as const
 export type Grade = (typeof grades)[number]['grade']

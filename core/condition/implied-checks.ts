@@ -40,7 +40,7 @@ export const rules: Rule[] = [
       'Look under the keyboard connector',
       'Look under every socket near the battery',
       'Look at the other side of the board',
-      'Test the clock chip and what stands beside the battery',
+      'Test the clock chip and whatever is next to the battery',
       'Look along the traces for dark spots under the mask',
     ],
     why: 'Battery alkali creeps under connectors, sockets and mask, through vias to the other side, and kills the chip beside it.',

@@ -63,7 +63,7 @@ it('areas and lengths come out as geometry has them', () => {
 })
 
 it('what cannot be a scale or a mark is refused with what would do', () => {
-  expect(() => mmPerPx({ ...scale, to: scale.from }, size)).toThrow(/lie on each other/)
+  expect(() => mmPerPx({ ...scale, to: scale.from }, size)).toThrow(/on top of each other/)
   expect(() => mmPerPx({ ...scale, distanceMm: 0 }, size)).toThrow(InputError)
   expect(() =>
     checkMark({

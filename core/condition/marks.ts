@@ -56,7 +56,7 @@ export function mmPerPx(scale: Scale, size: PixelSize): number {
   if (!(scale.distanceMm > 0 && scale.distanceMm <= 5000))
     throw new InputError('distanceMm', scale.distanceMm, 'Distance: more than 0 and up to 5000 mm, please.')
   const px = lengthPx([scale.from, scale.to], size)
-  if (px < 5) throw new InputError('to', scale.to, 'The two points lie on each other. Set them as far apart as the known distance allows.')
+  if (px < 5) throw new InputError('to', scale.to, 'The two points are on top of each other. Set them as far apart as the known distance allows.')
   return scale.distanceMm / px
 }
 
@@ -104,7 +104,7 @@ export function judgeScale(scale: Scale, size: PixelSize): Finding[] {
       'note',
       'scale.plane',
       'It holds in the plane of the two points, with the camera square to it.',
-      'What lies higher, lower or at a slant measures wrong. Common practice, no source.',
+      'Anything higher, lower or at a slant measures wrong. Common practice, no source.',
     ),
   ]
 }

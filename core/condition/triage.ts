@@ -330,7 +330,11 @@ const termsOf: Record<Path, (w: Weighed) => Term[]> = {
     ...when(!consent, 1.5, 'What its owner agrees to is not recorded.'),
     ...when(!!consent && cost.low > consent.upTo, 2, 'It costs more than its owner agreed to.'),
     ...when(lostForGood.length > 0, 0.8, `Cannot be replaced: ${list(lostForGood.map(a => a.name))}.`),
-    ...when(!!consent?.allowed.includes('repair') && cost.high <= (consent?.upTo ?? 0), -1.5, 'Its owner wants it repaired, and it is within what was agreed.'),
+    ...when(
+      !!consent?.allowed.includes('repair') && cost.high <= (consent?.upTo ?? 0),
+      -1.5,
+      'The owner wants it repaired, and the cost is within what was approved.',
+    ),
   ],
 }
 const termsFor = (path: Path, input: TriageInput): Term[] => termsOf[path](weighed(input))

@@ -57,7 +57,7 @@ export function judgeContact({ readingsOhm, leadsOhm = 0, expectOhm = 0, expectO
   const figures = each.filter((r): r is number => r !== null).sort((a, b) => a - b)
   const middle = figures[Math.floor((figures.length - 1) / 2)] ?? null
   const expected = expectOhm > 0 ? ` ${words(expectOhm)} is expected.` : ''
-  if (!each.length) return told('wobbling', null, 'care', 'Nothing was read.', 'Hold the probes still until the figure stands.')
+  if (!each.length) return told('wobbling', null, 'care', 'Nothing was read.', 'Hold the probes still until the figure is steady.')
   // Between nets that are not joined a figure wanders, and what it wanders to says enough.
   const spread = figures.length > 1 && !expectOpen ? figures.at(-1)! - figures[0]! : 0
   if (kinds.size > 1 || spread > Math.max(agreeOhm, agreeShare * (middle ?? 0)))
@@ -73,7 +73,7 @@ export function judgeContact({ readingsOhm, leadsOhm = 0, expectOhm = 0, expectO
     const shown = middle === null ? 'No reading.' : `${words(middle)} with the leads taken off.`
     if (kind === 'open') return told('open', middle, 'fine', 'Not joined.', shown)
     if (kind === 'joined') return told('joined', middle, 'stop', 'Joined, and they should not be.', `${shown} Solder, crust or a hair of copper between them.`)
-    return told('high', middle, 'care', 'Something lies between them.', `${shown} A part may, or dirt that conducts: look, clean, and ask again.`)
+    return told('high', middle, 'care', 'There is something between them.', `${shown} A part may, or dirt that conducts: look, clean, and ask again.`)
   }
   if (kind === 'open') return told('open', middle, 'stop', 'Open: the two are not joined.', `${middle === null ? 'No reading' : words(middle)}.${expected}`)
   if (kind === 'high')

@@ -7,7 +7,7 @@ export interface Answer {
   a: string
   b: string
   contact: Contact
-  /** Asked from beyond the socket, without pressure on the pin. */
+  /** Probed beyond the socket, without pressing on the pin. */
   beyond?: boolean
 }
 export const netStates = ['whole', 'broken', 'doubtful', 'not-yet'] as const

@@ -139,7 +139,7 @@ const unreachable = (pieces: PatchPlanInput['pieces'], reached: readonly (readon
               .map(l => l.name)
               .slice(0, 3)
               .join(', ')}.`,
-            'Its pins lie on the other side, or in a place that is kept free.',
+            'Its pins are on the other side, or in an area that must stay clear.',
           ),
         ],
   )

@@ -20,7 +20,7 @@ export interface ProbePlanInput {
   zone: Zone
   /** Nets on the other end of two-legged parts too. */
   oneHop?: boolean
-  /** Nets that are supplies whatever they are called, and those that are none. */
+  /** Supply nets whatever they are called, and those that are none. */
   supplies?: readonly string[]
   notSupplies?: readonly string[]
   bridges?: readonly Bridge[]

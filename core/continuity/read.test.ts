@@ -191,7 +191,7 @@ describe('a board registered to a photograph', () => {
     expect(register({ pairs: seen([-14, 0, 3000, 0, 14, 0, 0, 0, 1]), ...size }).mirrored).toBe(true)
     expect(register({ pairs: seen(turned), ...size }).mirrored).toBe(false)
     const line = seen(turned).map((p, i) => ({ ...p, board: { xMm: i * 10, yMm: i * 5 } }))
-    expect(() => register({ pairs: line, ...size })).toThrow('lie on one line')
+    expect(() => register({ pairs: line, ...size })).toThrow('are on one line')
     expect(() => register({ pairs: seen(turned).slice(0, 2), ...size })).toThrow('from 3 to 60')
     expect(() => register({ pairs: seen(turned).slice(0, 3), ...size, perspective: true })).toThrow('it takes four')
     const back = inverse(tilted)!

@@ -49,7 +49,7 @@ export function register({ pairs, widthPx, heightPx, perspective = false }: Regi
   const board = pairs.map(p => [p.board.xMm, p.board.yMm] as const)
   const photo = pairs.map(p => [p.photo.x * widthPx, p.photo.y * heightPx] as const)
   if (flat(board) || flat(photo))
-    throw new InputError('pairs', pairs.length, 'Places: they lie on one line, or on one spot. Choose corners that are far apart.')
+    throw new InputError('pairs', pairs.length, 'Places: they are on one line, or on one spot. Choose corners that are far apart.')
   const matrix = perspective ? projective(board, photo) : affine(board, photo)
   const back = inverse(matrix)
   if (!back) throw new InputError('pairs', pairs.length, 'Places: no map fits them. One of them is probably on the wrong pin.')

@@ -67,7 +67,7 @@ export const observations = {
   'reset-held': 'Reset stays active',
   'reset-let-go': 'Reset is let go',
   'bus-irregular': 'A data pin changes irregularly',
-  'bus-still': 'Data pins stand still, or at half height',
+  'bus-still': 'Data pins do not move, or sit at half height',
   'rom-read': 'The ROM reads well, three times alike',
   'key-answers': 'A key is answered',
   'keys-dead': 'No key is answered',

@@ -120,7 +120,7 @@ function outOfTheMap({ wrong, outside }: Seen): Verdict | null {
       finding(
         'care',
         'memory.outside',
-        'None of these addresses lies in a bank of the map.',
+        'None of these addresses is in a bank of the map.',
         'Look at the map, at the base that addresses are written in, and at the selection of the banks.',
       ),
     ])
@@ -138,7 +138,7 @@ function addressLine({ wrong, words, input }: Seen): Verdict | null {
           'care',
           'memory.line-or-bit',
           `Address line ${orOf(lines.lines)}, or data bit ${lines.bit} stuck: with this pattern both look the same.`,
-          'Where an address line is stuck, what was written last stands in both places. Run it again with the same word everywhere: if it passes then, it is the address line.',
+          'Where an address line is stuck, what was written last appears in both places. Run it again with the same word everywhere: if it passes then, it is the address line.',
         ),
       ],
       lines.lines,

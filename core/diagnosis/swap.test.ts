@@ -141,7 +141,7 @@ describe('swaps', () => {
     expect(explanations.map(e => e.parts[0])).toEqual(expect.arrayContaining(['Drive A', 'Controller']))
   })
 
-  it('a test with equipment in doubt refutes nothing on its own', () => {
+  it('a test with equipment not proven refutes nothing on its own', () => {
     const tests = [test('fails', 'Drive A', 'Controller'), { ...test('works', 'Controller', 'Drive B'), trusted: false }]
     const doubted = reasonSwaps({ parts: bed, tests })
     expect(doubted.good).toEqual([])

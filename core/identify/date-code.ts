@@ -89,7 +89,7 @@ export function readDateCode(input: DateCodeInput): DateCodeResult {
 }
 
 function check(code: string, earliestYear: number, latestYear: number) {
-  if (!code) throw new InputError('code', code, 'Nothing to read. Type the marking as it stands on the part, such as 8235.')
+  if (!code) throw new InputError('code', code, 'Nothing to read. Type the marking exactly as on the part, such as 8235.')
   if (code.length > 60) throw new InputError('code', code, 'Longer than 60 characters. Type one marking at a time.')
   for (const [field, year] of Object.entries({ earliestYear, latestYear })) {
     if (!Number.isInteger(year) || year < 1900 || year > 2100) throw new InputError(field, year, `${year} is not a year between 1900 and 2100.`)
@@ -178,7 +178,7 @@ function yearsEnding(remainder: number, cycle: number, { earliestYear, latestYea
 function byWeek(format: DateCodeFormat, read: string, years: number[], week: number, typedYear: number): Outcome[] {
   const refuse = (says: string): Outcome => ({ refusal: { format, read, says } })
   if (week < 1 || week > 53) return [refuse(`As ${formatName[format]}, ${read} would be week ${week}; weeks run from 1 to 53.`)]
-  if (!years.length) return [refuse(`As ${formatName[format]}, ${read} would be a year ending in ${typedYear}, and none lies within the years allowed.`)]
+  if (!years.length) return [refuse(`As ${formatName[format]}, ${read} would be a year ending in ${typedYear}, and none is within the allowed years.`)]
   return years.map((year): Outcome =>
     week > weeksInYear(year)
       ? refuse(`As ${formatName[format]}, ${read} would be week ${week} of ${year}, but ${year} has only ${weeksInYear(year)} weeks.`)

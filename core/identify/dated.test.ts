@@ -44,7 +44,7 @@ describe('a marking', () => {
       'short-year-week 1983-03-07',
       'short-year-week 1993-03-08',
     ])
-    expect(readDateCode({ code: '8235', latestYear: 1980 }).refused.map(r => r.says)[0]).toContain('none lies within the years allowed')
+    expect(readDateCode({ code: '8235', latestYear: 1980 }).refused.map(r => r.says)[0]).toContain('none is within the allowed years')
     for (const [more, field] of [
       [{ code: ' ' }, 'code'],
       [{ code: 'x'.repeat(61) }, 'code'],

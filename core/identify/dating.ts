@@ -238,7 +238,7 @@ function ofTheModel(interval: DatingResult['interval'], madeFrom: number | undef
   const [first, last] = [yearOf(interval.notBefore)!, yearOf(interval.notAfter)!]
   return (madeFrom !== undefined && last < madeFrom) || (madeTo !== undefined && first > madeTo)
     ? [
-        finding('care', 'dating.model-years', 'That lies outside the years in which the model was made.', [
+        finding('care', 'dating.model-years', 'That is outside the years in which the model was made.', [
           years,
           'Parts of a later service, old stock, or another model than it seems.',
         ]),
@@ -312,7 +312,7 @@ function verdict(interval: DatingResult['interval'], likely: string | undefined,
     ]
   const youngest = kept.at(-1)
   const because = youngest
-    ? [`The youngest original part, ${named(youngest.part)}, reads ${youngest.reading.says}.`, `Parts lie in stock for about ${lag} weeks.`]
+    ? [`The youngest original part, ${named(youngest.part)}, reads ${youngest.reading.says}.`, `Parts wait in stock for about ${lag} weeks.`]
     : ['Only the bounds tell.']
   const findings = [
     finding(

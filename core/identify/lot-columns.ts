@@ -7,7 +7,7 @@ export const lotFields = {
   nickname: { title: 'Nickname', needed: false, headings: ['nickname', 'called', 'alias'] },
   serial: { title: 'Serial number', needed: false, headings: ['serial', 'serialnumber', 'serialno', 'sn', 'number'] },
   weightKg: { title: 'Weight in kg', needed: false, headings: ['weight', 'weightkg', 'kg', 'mass'] },
-  place: { title: 'Where it stands', needed: false, headings: ['place', 'where', 'location', 'shelf', 'stands'] },
+  place: { title: 'Location', needed: false, headings: ['place', 'where', 'location', 'shelf', 'stands'] },
   acquired: { title: 'How it came', needed: false, headings: ['howitcame', 'acquired', 'acquisition', 'how'] },
   fromWhom: { title: 'From whom', needed: true, headings: ['fromwhom', 'from', 'donor', 'source', 'giver', 'seller'] },
   owner: { title: 'Whose it is', needed: false, headings: ['owner', 'whoseitis', 'belongsto', 'property'] },

@@ -21,7 +21,7 @@ it('one screw missing is a stop that says which, from where, and what it may do'
   const { findings, out, back } = reassemble([step(1, 'Lid', 4, 4), step(2, 'Board', 5, 4)])
   expect([out, back]).toEqual([9, 8])
   expect(findings[0]).toMatchObject({ level: 'stop', says: '1 of 5 missing: 1 × 8 mm pan, cross.' })
-  expect(findings[0]!.because.join(' ')).toMatch(/Step 2: Board.*tray A.*shorts what it lies on/)
+  expect(findings[0]!.because.join(' ')).toMatch(/Step 2: Board.*tray A.*shorts whatever it touches/)
   expect(findings.some(f => f.code === 'opening.complete')).toBe(false)
 })
 

@@ -95,7 +95,7 @@ const missingOf = (step: OpeningStep, f: Fixing): Finding[] =>
     ? [
         finding('stop', 'opening.missing', `${f.count - f.back} of ${f.count} missing: ${fixingWords({ ...f, count: f.count - f.back })}.`, [
           whereOf(step, f),
-          'Look in the machine before anything is powered: a loose screw shorts what it lies on.',
+          'Look in the machine before anything is powered: a loose screw shorts whatever it touches.',
         ]),
       ]
     : []

@@ -27,7 +27,7 @@ const doing: Record<HomeStep, (chemistry: Chemistry) => string> = {
 export const batteryRule = 'alkali'
 export const placesToLook: readonly string[] = rules.find(r => r.code === batteryRule)!.checks
 
-/** The next step of its way home and how it is done; nothing for a battery that has not leaked, is still in, or is home. */
+/** Next step of the clean-up and how it is done; nothing for a battery that has not leaked, is still in, or is home. */
 export function nextHomeStep({
   state,
   fitted,

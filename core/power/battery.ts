@@ -26,7 +26,7 @@ const residues = {
   alkali: 'It leaks alkali: neutralise with a mild acid such as white vinegar, rinse, dry.',
   acid: 'It leaks acid: neutralise with bicarbonate of soda, rinse, dry.',
   solvent: 'It vents flammable solvent: do not open, warm or press it; outdoors, in sand.',
-  rarely: 'It seldom leaks; what it leaks is not to be breathed.',
+  rarely: 'It seldom leaks; do not breathe what it leaks.',
   unknown: 'What it leaks is not known: try the pH of the crust before anything goes on it.',
 }
 

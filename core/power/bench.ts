@@ -18,7 +18,7 @@ export const inletName = 'Inlet'
 export interface BenchInput {
   outputs: readonly BenchOutput[]
   rails: readonly { name: string; nominalV: number; tolerancePct?: number }[]
-  /** What the inlet wants, in volt; nothing where it is not known. */
+  /** What the inlet needs, in volt; nothing where it is not known. */
   inletV: number | null
   /** The highest limit for a first start, in ampere; nothing where it is not known. */
   runLimitA: number | null

@@ -66,7 +66,7 @@ export function swingOf({ name, nominalV, tolerancePct, readings }: DriftInput):
     'care',
     'rail.swing',
     `${shownRail(name)} swung between ${volts(low)} and ${volts(high)} within minutes, ${loadWords[last.load]}.`,
-    ['The newest figure is not what it stands at.', 'A bad joint, a connector or a regulator that comes and goes; or the probe slipped.'],
+    ['The newest figure is not the steady value.', 'A bad joint, a connector or a regulator that comes and goes; or the probe slipped.'],
     commonPractice,
   )
 }

@@ -103,7 +103,7 @@ const told = ({ red, black, volts, kind }: JunctionPath) =>
 const beside = finding(
   'note',
   'junction.in-circuit',
-  'In the circuit, what lies beside it is measured too.',
+  'In circuit, whatever is connected beside it is measured too.',
   'Lift a leg before you call it dead.',
   commonPractice,
 )

@@ -136,7 +136,13 @@ function judge(input: OffStateInput, verdict: OffVerdict, least: number | null, 
       ]
     case 'charging':
       return [
-        finding('note', 'off-state.charging', 'A capacitor is charging through the meter. Wait until it stands still, and read again.', read, commonPractice),
+        finding(
+          'note',
+          'off-state.charging',
+          'A capacitor is charging through the meter. Wait until the reading is steady, and read again.',
+          read,
+          commonPractice,
+        ),
         ...once,
       ]
     case 'plausible':

@@ -383,7 +383,10 @@ export const power = discipline({
   heard: powerHeard,
   moves: m => [
     ...m.batteriesOnTheWay.map(b =>
-      move('harm', 'battery-home', 'make-safe', { says: b.do.replace(/\.$/, ''), why: `The battery, ${b.where}, has leaked; it goes on corroding until the clean-up is done.` }),
+      move('harm', 'battery-home', 'make-safe', {
+        says: b.do.replace(/\.$/, ''),
+        why: `The battery, ${b.where}, has leaked; it goes on corroding until the clean-up is done.`,
+      }),
     ),
     ...m.batteriesToReplace.map(b =>
       move('replace', 'battery-replace', 'make-safe', {

@@ -137,7 +137,7 @@ function judgeKind(needs: Inlet, supply: Supply): Finding[] {
         finding(
           'stop',
           'supply.ac-for-dc',
-          'It gives AC, and the machine wants DC.',
+          'It gives AC, but the machine needs DC.',
           'Half of every cycle is the wrong way round; capacitors and chips fail at once.',
           commonPractice,
         ),
@@ -146,7 +146,7 @@ function judgeKind(needs: Inlet, supply: Supply): Finding[] {
         finding(
           'stop',
           'supply.dc-for-ac',
-          'It gives DC, and the machine wants AC.',
+          'It gives DC, but the machine needs AC.',
           'A transformer or a doubler inside gets nothing or burns, and the negative rails stay away.',
           commonPractice,
         ),
@@ -182,7 +182,7 @@ function judgePolarity(needs: Inlet, supply: Supply): Finding[] {
 function judgeVoltage(needs: Inlet, supply: Supply): Finding[] {
   const tolerance = (needs.tolerancePct ?? defaultTolerancePct) / 100
   const [low, high] = [needs.voltageV * (1 - tolerance), needs.voltageV * (1 + (needs.regulatedInside ? Math.max(tolerance, headroomInside) : tolerance))]
-  const says = `The inlet wants ${v(low)} to ${v(high)}${needs.regulatedInside ? ', with a regulator behind it' : ''}.`
+  const says = `The inlet needs ${v(low)} to ${v(high)}${needs.regulatedInside ? ', with a regulator behind it' : ''}.`
   const loaded =
     supply.voltageV < low - 1e-9
       ? [finding('stop', 'supply.low', `${v(supply.voltageV)} is too low.`, says, commonPractice)]

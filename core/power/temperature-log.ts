@@ -101,7 +101,7 @@ function read(table: readonly (readonly string[])[], decimal: ',' | '.', manner:
     // Past midnight, or past new year: by more than half a turn backwards it is the next one.
     if (kept.length && time.turns && kept.at(-1)!.at - (time.seconds + turned) > time.turns / 2) turned += time.turns
     const at = time.seconds + turned
-    if (kept.length && at < kept.at(-1)!.at) leftOut.push({ row: number, why: 'Its time lies before the row above.' })
+    if (kept.length && at < kept.at(-1)!.at) leftOut.push({ row: number, why: 'Its time is before the row above.' })
     else kept.push({ at, row })
   })
   const zero = kept[0]?.at ?? 0

@@ -121,15 +121,7 @@ function judge(
     ...(r.riseK === null
       ? [finding('note', 'trace.carries', carries, 'Still air, no plane beneath, no neighbour that is warm.', ipc)]
       : r.riseK > 100
-        ? [
-            finding(
-              'stop',
-              'trace.burns',
-              `${currentA} A is far too much for it.`,
-              `It would be ${Math.round(r.riseK)} K warmer than the air. ${carries}`,
-              ipc,
-            ),
-          ]
+        ? [finding('stop', 'trace.burns', `${currentA} A is far too much for it.`, `It would be ${Math.round(r.riseK)} K warmer than the air. ${carries}`, ipc)]
         : r.riseK > allowedK
           ? [
               finding(
@@ -146,7 +138,7 @@ function judge(
           finding(
             'care',
             'trace.chart',
-            'This lies outside the charts behind the formula.',
+            'This is outside the charts behind the formula.',
             `They reach from ${chart.riseK[0]} to ${chart.riseK[1]} K, to ${chart.currentA} A and ${significant(chart.widthMm)} mm. Take it for an order of magnitude.`,
             ipc,
           ),

@@ -177,8 +177,8 @@ describe('a supply', () => {
         .map(f => f.code)
         .sort(),
     ).toEqual(['supply.current', 'supply.kind', 'supply.plug.fits', 'supply.polarity', 'supply.voltage'])
-    expect(said(supply({}), 'supply.voltage')?.because).toEqual(['The inlet wants 9.5 V to 10.5 V.'])
-    expect(said(supply({}, { regulatedInside: true }), 'supply.voltage')?.because).toEqual(['The inlet wants 9.5 V to 13 V, with a regulator behind it.'])
+    expect(said(supply({}), 'supply.voltage')?.because).toEqual(['The inlet needs 9.5 V to 10.5 V.'])
+    expect(said(supply({}, { regulatedInside: true }), 'supply.voltage')?.because).toEqual(['The inlet needs 9.5 V to 13 V, with a regulator behind it.'])
   })
   it('of which something is not known says of which side, and how to find out', () => {
     expect(said(supply({ polarity: undefined }), 'supply.polarity.unknown')).toMatchObject({
@@ -191,7 +191,7 @@ describe('a supply', () => {
     })
     expect(said(supply({ unloadedV: 12 }), 'supply.unloaded')?.because).toEqual([
       '12 V was measured with nothing attached.',
-      'The inlet wants 9.5 V to 10.5 V.',
+      'The inlet needs 9.5 V to 10.5 V.',
     ])
     expect(said(supply({ regulated: false }), 'supply.unloaded')?.because[0]).toContain('1.4 times its label')
   })

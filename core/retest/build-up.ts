@@ -27,7 +27,7 @@ const turns: Record<AssemblyRole, Turn> = {
     expect: 'Rails stay within limits under its load; clock there, reset let go.',
     without: 'Rails may read low or wander without its load.',
   },
-  'memory': { turn: 3, expect: 'The memory test counts all of it.', without: 'Without memory it may beep, or stand still.' },
+  'memory': { turn: 3, expect: 'The memory test counts all of it.', without: 'Without memory it may beep, or do nothing.' },
   'video': {
     turn: 4,
     expect: 'Sync, then a picture; a cursor where this machine shows one.',
@@ -199,7 +199,7 @@ export function judgeBuildUp(steps: readonly BuildUpStep[], seen: readonly StepS
         'care',
         'build-up.again',
         `${adds(at)}: it failed ${failures[at] === 1 ? 'once' : `${failures[at]} times`} at this step, and stands well without it.`,
-        'Put it in again only after something of it was mended, changed, or seated anew; twice the same way is a fault of its own.',
+        'Put it back in only after it was mended, changed or reseated; failing twice the same way is a fault of its own.',
         commonPractice,
       ),
     )

@@ -34,7 +34,7 @@ export function judgeLife(life: Life, { gateInForce, signedOff, limits, wornFeet
             'See that nothing in it goes on harming it, a battery or a residue above all, before it is put away.',
           )
         : finding('fine', 'life.rests', `${title}: it does not run.`, lifeNames[life].means, undefined, { heard: 'elsewhere' }),
-      ...(feet && life === 'gallery' ? [finding('fine', 'life.feet', 'Worn original feet may stay: it stands under glass.', feet, commonPractice)] : []),
+      ...(feet && life === 'gallery' ? [finding('fine', 'life.feet', 'Worn original feet may stay: it is behind glass.', feet, commonPractice)] : []),
       ...(life === 'store' && signedOff
         ? [
             finding(

@@ -143,7 +143,9 @@ function retestHeard({ buildUp }: RetestRecord): Heard[] {
   const amiss = buildUp && judgeBuildUp(buildUp.steps, buildUp.looks).amiss
   if (!amiss) return []
   const say =
-    amiss.level === 'stop' ? 'End the build-up: what fails becomes a fault. Mend it, then build up anew.' : 'Take it out again, and look at the step before.'
+    amiss.level === 'stop'
+      ? 'End the build-up: what fails becomes a fault. Mend it, then start a new build-up.'
+      : 'Take it out again, and look at the step before.'
   return [heard(amiss, say)]
 }
 
@@ -199,7 +201,7 @@ export const retest = discipline({
       .filter(s => !s.given && s.verdict === 'go-on')
       .map(s => move('sign-off', 'soak', 'prove', { says: `Go on soaking: ${s.what}`, why: `${s.left} clean passes are left.` })),
     ...(!m.signedOff && stages.indexOf(m.stage) >= stages.indexOf('prove') && m.signOff.allowed
-      ? [move('sign-off', 'sign-off', 'prove', { says: 'Sign it off', why: 'Nothing stands in the way.', who: 'somebody who tested it' })]
+      ? [move('sign-off', 'sign-off', 'prove', { says: 'Sign it off', why: 'Nothing is in the way.', who: 'somebody who tested it' })]
       : []),
     ...(m.life === 'store' && m.stage === 'home' && !m.signedOff
       ? [

@@ -60,7 +60,7 @@ export function judgeSigner(signer: number, repairers: readonly number[], others
           commonPractice,
         ),
       ]
-    : [finding('care', 'sign-off.same', 'Signed off by whoever repaired it.', 'Nobody else is here who could.', commonPractice)]
+    : [finding('care', 'sign-off.same', 'Signed off by the person who repaired it.', 'Nobody else is here who could.', commonPractice)]
 }
 
 export interface SignOffResult {

@@ -175,14 +175,16 @@ export function judgeTestSheet(
           ]
         : []),
       ...(nothing ? [finding('stop', 'test.nothing', 'Nothing was tested.', 'Each line says that it has none of it.')] : []),
-      ...(missing.length && !nothing ? [finding('note', 'test.not-there', `It has none of these: ${missing.join(', ')}.`, 'Said by whoever tested it.')] : []),
+      ...(missing.length && !nothing
+        ? [finding('note', 'test.not-there', `It has none of these: ${missing.join(', ')}.`, 'Entered by the person who tested it.')]
+        : []),
       ...wasOut,
       ...hotter.map(({ l, first, last }) =>
         finding(
           'care',
           'test.rising',
           `${l.says}: from ${first.value} to ${last.value} ${l.unit}, near its limit of ${l.to}.`,
-          'It is still rising: go on until it stands still.',
+          'It is still rising: carry on until it levels off.',
           commonPractice,
         ),
       ),

@@ -79,7 +79,7 @@ export function startChecks(input: StartChecksInput): StartCheck[] {
     ),
     check(
       'word',
-      'Both know the word for off. Whoever smells, hears or sees something says it.',
+      'Both know the word for off. Anyone who smells, hears or sees something says so.',
       'The one at the switch acts on the word, without asking why.',
     ),
   ]
@@ -89,13 +89,13 @@ const check = (code: string, says: string, why: string, known: boolean | null = 
 
 /** Clean, connected as it was said, and without charge. */
 const asItStands = ({ configuration, facts }: StartChecksInput): StartCheck[] => [
-  check('dust', 'Dust is out, and nothing loose lies in it.', 'A screw or a ball of damp dust shorts what it lies on.'),
+  check('dust', 'Dust is out, and nothing loose is left inside.', 'A screw or a ball of damp dust shorts whatever it touches.'),
   ...(configuration.kind === 'whole'
     ? []
     : [
         check(
           'configuration',
-          `It stands as said: ${configurationWords(configuration)}.`,
+          `Connected as recorded: ${configurationWords(configuration)}.`,
           'The gate asked about this and nothing else. Connectors that hang free are held away from the case.',
         ),
       ]),

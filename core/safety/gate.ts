@@ -123,7 +123,7 @@ export function assessGate({ school, facts, inspectedBy, hazards = [], configura
         'note',
         'gate.configuration',
         `This holds for one configuration: ${configurationWords(configuration)}.`,
-        'It says nothing of what is out. Whatever goes back is looked at, and its rails are read anew.',
+        'It says nothing about what is out. Whatever goes back in is inspected, and its rails are read again.',
         commonPractice,
       ),
     )

@@ -45,7 +45,7 @@ export function growingHarm({ facts, sistersWithLeakedBattery, modelBatteryLeaks
     )
   else if (facts.battery === undefined && modelBatteryLeaks)
     add(weights.model, 'care', 'harm.model', 'Not opened yet, and the batteries of this model leak.', 'It is among the known faults of the model.')
-  if (mouldPresent) add(weights.mould, 'care', 'harm.mould', 'Mould is growing.', 'It spreads to what stands beside it.')
+  if (mouldPresent) add(weights.mould, 'care', 'harm.mould', 'Mould is growing.', 'It spreads to whatever is next to it.')
   if (facts.liquidOrDirt === 'yes')
     add(weights.liquid, 'care', 'harm.liquid', 'Damp, salt or heavy dirt is inside.', 'Salt draws water from the air and corrodes on.')
   if (facts.battery === 'in') add(weights.batteryIn, 'care', 'harm.battery-in', 'The battery is still in.', 'It will leak one day.')

@@ -227,9 +227,9 @@ export const powerFacts = {
   smoke: {
     title: 'Smoke or smell reported',
     concerns: 'smoke',
-    look: 'Ask whoever powered it last.',
+    look: 'Ask the person who powered it last.',
     values: {
-      no: fine('No', 'No smoke was reported.', 'Whoever brought it was asked, or nobody has powered it.'),
+      no: fine('No', 'No smoke was reported.', 'The person who brought it was asked, or nobody has powered it.'),
       yes: stop(
         'Yes, cause not found',
         'Smoke was reported, and its cause has not been found.',

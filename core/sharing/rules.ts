@@ -21,6 +21,9 @@ export const sharing = discipline({
   unknown: { unreadBulletins: [] },
   moves: m =>
     m.unreadBulletins.map(b =>
-      move('suspicion', 'bulletin', 'mend', { says: `Look for what others of this model had: ${b.happens}`, why: b.seeBy || 'A bulletin of its model tells of it.' }),
+      move('suspicion', 'bulletin', 'mend', {
+        says: `Look for what others of this model had: ${b.happens}`,
+        why: b.seeBy || 'A bulletin of its model tells of it.',
+      }),
     ),
 })

@@ -67,7 +67,7 @@ export async function dearRequests(app: Application, random: () => number): Prom
   const tag = await app.tagOf('Two-tone')
   const faults = async () =>
     (JSON.parse((await send(app, `/api/machines/${tag}?show=faults`, { cookie: ilka })).text) as { faults: { id: number; version: number }[] }).faults
-  await post(`/api/machines/${tag}/report-fault`, { symptom: 'Forty parts' })
+  await post(`/api/machines/${tag}/report-fault`, { symptom: 'Forty parts', stopsMachine: true })
   const fault = (await faults()).at(-1)!
   const parts = Array.from({ length: 40 }, (_, i) => ({ name: `Part ${i}`, kind: 'logic' }))
   await post(`/api/machines/${tag}/set-swap-parts`, { faultId: fault.id, version: fault.version, parts })

@@ -210,6 +210,8 @@ async function dearFromOneAddress(app: Application, check: Check): Promise<numbe
 }
 
 async function instrumentsListed(app: Application, check: Check): Promise<number> {
+  const cold = performance.now()
+  await send(app, '/api/tools')
   const began = performance.now()
   const answers = await Promise.all(Array.from({ length: 200 }, () => send(app, '/api/tools')))
   const ms = performance.now() - began
@@ -217,7 +219,8 @@ async function instrumentsListed(app: Application, check: Check): Promise<number
     'the list of instruments',
     answers.every(a => a.status === 200 && a.text === answers[0]!.text),
   )
-  check('the list of instruments is described anew for everybody', ms < workMs, `${Math.round(ms)} ms`)
+  // Described once for each, it would take as often as long as the first time, however slow the machine is.
+  check('the list of instruments is described anew for everybody', ms < Math.max(workMs, 50 * (began - cold)), `${Math.round(ms)} ms`)
   return ms
 }
 

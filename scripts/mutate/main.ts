@@ -18,8 +18,8 @@ const { values } = parseArgs({
 /** Decides whether a machine may be energised, or is proved: here hardly one may get through. */
 const strict = ['core/safety', 'core/power', 'core/planning', 'core/retest']
 const mostShare = { strict: 0.05, other: 0.15 }
-/** How long the tests may take over one turn, and how long it takes until nothing comes back from it. */
-const [patienceSeconds, neverEndsSeconds] = [3, 30]
+/** What the tests may take over one turn, and when nothing comes back from it: in shares of what all of them took, for a machine may be slow. */
+const [patience, neverEnds] = [0.1, 1]
 
 const places = values.in.split(',')
 const ours = readdirSync('core', { recursive: true, encoding: 'utf8' }).map(f => join('core', f))
@@ -67,10 +67,10 @@ const imports = ['tests/support/seeded.ts', ...tests].map(f => `import './${f}'`
 const bundle = await bundled('tests', `${imports}\nexport { registered } from 'vitest'`)
 const program = await bundled('worker', readFileSync('scripts/mutate/worker.ts', 'utf8'))
 
-const employ = () => new Worker(program, { workerData: { bundle, seconds: patienceSeconds } })
-const answer = <T>(worker: Worker, question: unknown, patience = Infinity) =>
+const employ = () => new Worker(program, { workerData: { bundle } })
+const answer = <T>(worker: Worker, question: unknown, waitMs = Infinity) =>
   new Promise<T | 'never ends'>((done, fail) => {
-    const timer = Number.isFinite(patience) ? setTimeout(() => done('never ends'), patience * 1000) : undefined
+    const timer = Number.isFinite(waitMs) ? setTimeout(() => done('never ends'), waitMs) : undefined
     worker.once('error', fail)
     worker.once('message', (said: T) => {
       clearTimeout(timer)
@@ -94,9 +94,14 @@ const random = seeded(Number(values.seed))
 const chosen = mutants.map((_, turn) => turn).filter(() => random() < Number(values.share))
 const survived: number[] = []
 const everyTest = passed.milliseconds.map((_, nth) => nth)
+const allMs = passed.milliseconds.reduce((sum, ms) => sum + ms, 0)
+/** The tests that come past a turn, the quickest first, as far as there is patience. */
 const orderOf = (turn: number) => {
   const past = passed.by[turn] ?? []
-  return (past === 'all' ? everyTest : past).toSorted((a, b) => passed.milliseconds[a]! - passed.milliseconds[b]!)
+  let spentMs = 0
+  return (past === 'all' ? everyTest : past)
+    .toSorted((a, b) => passed.milliseconds[a]! - passed.milliseconds[b]!)
+    .filter(nth => (spentMs += passed.milliseconds[nth]!) <= allMs * patience)
 }
 let [next, told] = [0, Date.now()]
 async function work() {
@@ -105,7 +110,9 @@ async function work() {
     const turn = chosen[next++]!
     if (Date.now() - told > 30_000) console.log(`${next} of ${chosen.length}, ${survived.length} survived`, (told = Date.now()) && '')
     const order = orderOf(turn)
-    const found = order.length ? await answer<{ by?: string }>(worker, { turn, order }, neverEndsSeconds).catch(() => 'never ends' as const) : {}
+    const found = order.length
+      ? await answer<{ by?: string }>(worker, { turn, order }, Math.max(allMs * neverEnds, 30_000)).catch(() => 'never ends' as const)
+      : {}
     // What never ends, or takes the process with it, is noticed too.
     if (found === 'never ends') {
       await worker.terminate()

@@ -66,7 +66,7 @@ describe('booking in', () => {
   it('finds by name, claim, note and fault, by beginnings of words, whatever is typed', () => {
     const tag = bookIn({ nickname: 'Schoolroom', claims: ['smelt of burnt sugar'] })
     bookIn({ name: 'Gannet', maker: 'Pentreath Micro' })
-    perform(tag, 'report-fault', { symptom: 'Rolling picture' })
+    perform(tag, 'report-fault', { symptom: 'Rolling picture', stopsMachine: true })
     for (const typed of ['school', 'burnt sug', 'ROLL', tag]) expect(on.list({ find: typed }).map(m => m.tag)).toEqual([tag])
     for (const typed of ['" OR *', 'NEAR(', 'nothing like it']) expect(on.list({ find: typed })).toEqual([])
   })
@@ -107,7 +107,7 @@ describe('the gate and the sign-off', () => {
     const tag = bookIn()
     clearToRun(tag)
     perform(tag, 'sign-off', { statement: 'All keys' })
-    perform(tag, 'report-fault', { symptom: 'No picture' })
+    perform(tag, 'report-fault', { symptom: 'No picture', stopsMachine: true })
     expect(sheet(tag).signOff.standing).toBeNull()
     expect(sheet(tag).history[0]?.kind).toBe('sign-off.ended')
   })
@@ -227,7 +227,7 @@ describe('the history', () => {
 
 it('a passport shows neither donor, owner, place nor people, and nothing while it is off', () => {
   const tag = bookIn({ claims: ['worked for Oona Tveit'] })
-  perform(tag, 'report-fault', { symptom: 'No sound' })
+  perform(tag, 'report-fault', { symptom: 'No sound', stopsMachine: true })
   perform(tag, 'switch-passport', { on: true })
   const token = sheet(tag).passport.path!.split('/').at(-1)!
   const shown = JSON.stringify(Passport.parse(passportOf(on.bench, token)))

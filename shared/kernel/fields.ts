@@ -18,7 +18,8 @@ export const optionalText = (what: string, max = 200) => z.string().trim().max(m
 /** The keys of a table of the core, as a choice among them. */
 export const keysOf = <K extends string>(table: Record<K, unknown>) => Object.keys(table) as [K, ...K[]]
 /** One of a fixed list. */
-export const oneOf = <const T extends readonly [string, ...string[]]>(values: T, what: string) => z.enum(values, { error: `${what}: choose one from the list.` })
+export const oneOf = <const T extends readonly [string, ...string[]]>(values: T, what: string) =>
+  z.enum(values, { error: `${what}: choose one from the list.` })
 
 /** What a quantity may be: from a figure on, itself included, or above it; up to another. */
 type Range = { above: number; upTo: number } | { from: number; upTo: number }

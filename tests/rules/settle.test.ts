@@ -106,7 +106,7 @@ describe('after any run of commands', () => {
             'measure-off-state': { rail: '+5 V', ohm: 200, reversedOhm: 300, leadsOhm: 0.2, loadAttached: false, rising: false },
             'take-temperature': { part: 'heat-sink', where: '', celsius: 110 },
             'record-damage': { assemblyId: null, kind: 'burn', where: 'R7', extent: '', severity: 'clear', photographId: null, mark: null },
-            'report-fault': { symptom: 'No sound' },
+            'report-fault': { symptom: 'No sound', stopsMachine: true },
             'start-wait': { what: 'drying', until: new Date(on.now.getTime() + (anyStep.hours ?? 1) * 3_600_000).toISOString() },
             'correct-identity': { ...seen.identity, name: anyStep.known ? 'Petrel 8S' : 'Something else', maker: 'Tarnwick Instruments' },
             'put-on-bench': { onBench: anyStep.onBench },

@@ -22,14 +22,14 @@ const { submitCommand: want, busy, failure } = useCommand('want-part', () => pro
       <li v-for="thing in sheet.accessories" :key="thing.id">{{ thing.name }}</li>
     </ul>
     <CautionNote v-if="media" about="media" />
-    <section v-if="missing.length" aria-label="Missing of the usual kit" class="grid gap-1 border-t border-line pt-2">
-      <h3>Missing of the usual kit</h3>
+    <section v-if="missing.length" aria-label="Missing from the usual kit" class="grid gap-1 border-t border-line pt-2">
+      <h3>Missing from the usual kit</h3>
       <ul class="grid gap-2">
         <li v-for="item in missing" :key="item.name" class="grid gap-1">
           <span>{{ item.name }} <span v-if="item.wanted" class="hint">on the list of parts wanted</span></span>
           <span v-if="!item.wanted && session.may('want-part')" class="flex flex-wrap gap-1"
             ><button type="button" class="button" :disabled="busy" @click="want({ name: item.name, quantity: 1, stopsStart: true })">
-              Want it: no start without<span class="sr-only"> {{ item.name }}</span></button
+              Needed before power-up<span class="sr-only"> {{ item.name }}</span></button
             ><button type="button" class="button" :disabled="busy" @click="want({ name: item.name, quantity: 1, stopsStart: false })">
               Want it: starts without<span class="sr-only"> {{ item.name }}</span>
             </button></span
@@ -40,7 +40,7 @@ const { submitCommand: want, busy, failure } = useCommand('want-part', () => pro
     </section>
     <p v-else-if="sheet.kit.length" class="hint">The usual kit is complete.</p>
     <AddPanel v-if="session.may('note-accessory')" label="Note something"
-      ><CommandForm command="note-accessory" :machine="sheet.tag" :initial="{ name: '' }" label="Note something" submit="Note it"
+      ><CommandForm command="note-accessory" :machine="sheet.tag" :initial="{ name: '' }" label="Note something" submit="Save"
         ><TextField name="name" label="What came with it" /></CommandForm
     ></AddPanel>
   </OneCard>

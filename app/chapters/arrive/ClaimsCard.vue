@@ -44,7 +44,7 @@ const fared = computed(() => {
             :aria-expanded="judging === claim.id"
             @click="judging = judging === claim.id ? undefined : claim.id"
           >
-            Say what was found<span class="sr-only"> about “{{ claim.says }}”</span>
+            Say what you found<span class="sr-only"> about “{{ claim.says }}”</span>
           </button>
         </p>
         <CommandForm
@@ -55,7 +55,7 @@ const fared = computed(() => {
           :fixed="{ claimId: claim.id, version: claim.version }"
           :words="{ verdict: 'Verdict', because: 'Because of', kind: 'What kind of claim' }"
           label="Judge the claim"
-          submit="Keep"
+          submit="Save"
           keeps
           @done="judging = undefined"
           ><ChoiceField name="verdict" label="The claim is" :options="claimVerdicts.map(value => ({ value, label: claimVerdictNames[value] }))" /><TextField
@@ -66,13 +66,13 @@ const fared = computed(() => {
             name="kind"
             label="What kind of claim"
             :options="kinds"
-            hint="Claims of one kind are counted together: how often they were right"
+            hint="Claims of the same kind are counted together, to see how often they turn out right"
         /></CommandForm>
       </li>
     </ul>
     <p v-if="fared" class="hint border-t border-line pt-2">{{ fared }}</p>
     <AddPanel v-if="session.may('add-claim')" v-slot="{ close }" label="Add a claim"
-      ><CommandForm command="add-claim" :machine="sheet.tag" :initial="{ says: '', byWhom: '' }" label="Add a claim" submit="Keep the claim" @done="close()"
+      ><CommandForm command="add-claim" :machine="sheet.tag" :initial="{ says: '', byWhom: '' }" label="Add a claim" submit="Save claim" @done="close()"
         ><TextField name="says" label="Claim" :lines="2" /><TextField name="byWhom" label="By whom" /></CommandForm
     ></AddPanel>
   </OneCard>

@@ -7,7 +7,7 @@ const initial = computed(() => ({ code: '', part: props.assembly ? `${props.asse
 </script>
 
 <template>
-  <CommandForm command="read-date-code" :machine="sheet.tag" :initial="initial" label="Read a date code" submit="Keep the code">
+  <CommandForm command="read-date-code" :machine="sheet.tag" :initial="initial" label="Read a date code" submit="Save code">
     <template #default="{ values }"
       ><div class="grid gap-3 sm:grid-cols-2"><TextField name="code" label="Marking" numeric /><TextField name="part" label="On which part" /></div>
       <div class="flex flex-wrap gap-x-6 gap-y-2"><TickField name="reworked" label="Signs of rework" /><TickField name="socketed" label="In a socket" /></div>

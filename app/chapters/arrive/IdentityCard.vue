@@ -15,7 +15,7 @@ const words = {
   serial: 'Serial number',
   variant: 'Board issue or variant',
   weightKg: 'Weight in kg',
-  place: 'Where it stands',
+  place: 'Location',
   acquired: 'How it came',
   fromWhom: 'From whom',
   owner: 'Whose it is',
@@ -35,7 +35,7 @@ const rows = computed(() => {
     ['Serial number', serial],
     ['Board issue or variant', variant],
     ['Weight', weightKg === null ? '' : `${weightKg} kg`],
-    ['Where it stands', place],
+    ['Location', place],
     ['Last powered', [lastPowered, lastPoweredBy && `by ${lastPoweredBy}`, lastPoweredWhat].filter(Boolean).join(', ')],
     ['Booked in', times.day(props.sheet.bookedInAt)],
     ['About the model', props.sheet.about],
@@ -58,7 +58,7 @@ const rows = computed(() => {
       :fixed="{ version: sheet.identity.version }"
       :words="words"
       label="Correct the identity"
-      submit="Keep"
+      submit="Save"
       keeps
       @done="editing = false"
     >

@@ -17,12 +17,12 @@ const yesNo = [
       :machine="tag"
       :initial="{ what: '', how: '', becomes: 'part', stops: false }"
       label="Something broke"
-      submit="Log it"
+      submit="Save"
       @done="close()"
-      ><p class="hint">It happens on the way, above all when things go back together. No name is kept with it on the passport.</p>
-      <div class="grid gap-3 sm:grid-cols-2"><TextField name="what" label="What broke" /><TextField name="how" label="How it came about" /></div>
+      ><p class="hint">It happens, mostly during reassembly. The passport does not say who it was.</p>
+      <div class="grid gap-3 sm:grid-cols-2"><TextField name="what" label="What broke" /><TextField name="how" label="How it happened" /></div>
       <div class="flex flex-wrap gap-x-6 gap-y-2">
-        <ChoiceField name="becomes" label="What becomes of it" :options="choicesOf(breakageOutcomes)" /><ChoiceField
+        <ChoiceField name="becomes" label="What happens to it now" :options="choicesOf(breakageOutcomes)" /><ChoiceField
           name="stops"
           label="The machine"
           :options="yesNo"

@@ -45,7 +45,7 @@ const wayOf = (kind: keyof typeof contaminationKinds) => ['present', ...contamin
           :machine="sheet.tag"
           :initial="{ lookedAt: [], waitHours: one.next.step === 'rinsed' || one.next.step === 'washed' ? '12' : '' }"
           :fixed="{ contaminationId: one.id, version: one.version, step: one.next.step }"
-          label="Its next step"
+          label="Next step"
           :submit="contaminationStateNames[one.next.step]"
           class="border-l-4 border-care bg-care-wash p-3"
         >
@@ -60,7 +60,7 @@ const wayOf = (kind: keyof typeof contaminationKinds) => ['present', ...contamin
             name="waitHours"
             label="Then it dries for, hours"
             numeric
-            hint="The wait begins at once, and keeps it off. Empty: none."
+            hint="The wait starts at once, and the machine stays off until it is over. Leave empty for no wait."
             class="max-w-60"
           />
         </CommandForm>
@@ -72,7 +72,7 @@ const wayOf = (kind: keyof typeof contaminationKinds) => ['present', ...contamin
         :machine="sheet.tag"
         :initial="{ kind: undefined, where: '', says: '' }"
         label="Something got in"
-        submit="Record it"
+        submit="Save"
         @done="close()"
         ><ChoiceField name="kind" label="What" :options="titlesOf(contaminationKinds)" />
         <div class="grid gap-3 sm:grid-cols-2"><TextField name="where" label="Where" /><TextField name="says" label="What was seen" /></div

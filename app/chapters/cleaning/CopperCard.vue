@@ -15,8 +15,8 @@ const sealed = computed(() => coppers.value.filter(c => c.sealedAt))
   <OneCard
     title="Bare copper"
     :state="unsealed.length ? 'open' : coppers.length ? 'done' : 'none'"
-    :result="unsealed.length ? `To seal: ${unsealed.map(c => c.where).join('; ')}` : coppers.length ? 'All sealed' : 'None laid bare'"
-    hint="It corrodes again until it is sealed. Pads stay free: what is covered can be neither soldered nor probed."
+    :result="unsealed.length ? `To seal: ${unsealed.map(c => c.where).join('; ')}` : coppers.length ? 'All sealed' : 'None exposed'"
+    hint="Bare copper corrodes again until it is sealed. Keep the pads free: you can neither solder nor probe what is covered."
   >
     <ul v-if="coppers.length" class="grid divide-y divide-line border-y border-line">
       <li v-for="one in unsealed" :key="one.id" class="grid gap-2 py-2">
@@ -30,7 +30,7 @@ const sealed = computed(() => coppers.value.filter(c => c.sealedAt))
           :initial="{ withWhat: undefined, padsFree: false }"
           :fixed="{ copperId: one.id, version: one.version }"
           label="Seal it"
-          submit="It is sealed"
+          submit="Save"
         >
           <div class="grid gap-2 sm:grid-cols-2"><CautionNote about="ultraviolet" /><CautionNote about="solvents" /></div>
           <ChoiceField name="withWhat" label="With what" :options="choicesOf(sealants)" /><TickField name="padsFree" label="The pads are free" />
@@ -40,8 +40,8 @@ const sealed = computed(() => coppers.value.filter(c => c.sealedAt))
         {{ one.where }} <span class="hint">{{ sealants[one.sealedWith!].toLowerCase() }}, {{ times.day(one.sealedAt!) }}</span>
       </li>
     </ul>
-    <AddPanel v-if="session.may('find-bare-copper')" v-slot="{ close }" label="Copper lies bare" :open="!coppers.length">
-      <CommandForm command="find-bare-copper" :machine="sheet.tag" :initial="{ where: '' }" label="Copper lies bare" submit="Record it" @done="close()"
+    <AddPanel v-if="session.may('find-bare-copper')" v-slot="{ close }" label="Add bare copper" :open="!coppers.length">
+      <CommandForm command="find-bare-copper" :machine="sheet.tag" :initial="{ where: '' }" label="Add bare copper" submit="Save" @done="close()"
         ><TextField name="where" label="Where" hint="Such as beside the battery, three traces"
       /></CommandForm>
     </AddPanel>

@@ -40,16 +40,12 @@ const yesNo = [
         :machine="sheet.tag"
         :initial="{ back: '' as never, note: '', wants: false }"
         :fixed="{ countedId: one.id, version: one.version }"
-        label="Count them back"
-        submit="They are back"
+        label="Count back in"
+        submit="Save count"
       >
         <template #default="{ values }">
           <div class="grid gap-3 sm:grid-cols-2">
-            <TextField name="back" label="How many came back" numeric /><TextField
-              v-if="fewer(values.back, one.out)"
-              name="note"
-              label="Where the others are"
-            />
+            <TextField name="back" label="How many are back" numeric /><TextField v-if="fewer(values.back, one.out)" name="note" label="Where the rest are" />
           </div>
           <ChoiceField v-if="fewer(values.back, one.out)" name="wants" label="The missing ones" :options="yesNo" />
         </template>
@@ -61,13 +57,13 @@ const yesNo = [
         <span class="hint">{{ one.note }}</span>
       </li>
     </ul>
-    <AddPanel v-if="session.may('count-parts-out')" v-slot="{ close }" label="Count something out" :open="!all.length">
+    <AddPanel v-if="session.may('count-parts-out')" v-slot="{ close }" label="Count parts out" :open="!all.length">
       <CommandForm
         command="count-parts-out"
         :machine="sheet.tag"
         :initial="{ what: '', out: '' as never, photographId: null }"
-        label="Count something out"
-        submit="They are out"
+        label="Count parts out"
+        submit="Save"
         @done="close()"
         ><div class="grid gap-3 sm:grid-cols-3">
           <TextField name="what" label="What" hint="Such as keycaps" /><TextField name="out" label="How many" numeric /><PickField

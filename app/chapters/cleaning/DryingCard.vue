@@ -20,7 +20,13 @@ const pointsOf = (d: Drying) => d.weighings.map((w): [number, number] => [(Date.
 </script>
 
 <template>
-  <OneCard title="Drying by mass" short="Drying" hint="A few weighings tell when it is dry. What is laid out is kept off." :state="state" :result="result">
+  <OneCard
+    title="Drying by mass"
+    short="Drying"
+    hint="A few weighings show when it is dry. The machine stays off while a part is drying."
+    :state="state"
+    :result="result"
+  >
     <section v-for="one in running" :key="one.id" class="grid gap-2" :aria-label="one.what">
       <InstrumentFace
         :label="`${one.what}, water left`"
@@ -50,7 +56,13 @@ const pointsOf = (d: Drying) => d.weighings.map((w): [number, number] => [(Date.
           submit="Save weighing"
           ><TextField name="massG" label="Mass in g" numeric
         /></CommandForm>
-        <CommandForm command="end-drying" :machine="sheet.tag" :initial="{ reason: '' }" :fixed="{ dryingId: one.id }" label="Finish drying" submit="Finish drying"
+        <CommandForm
+          command="end-drying"
+          :machine="sheet.tag"
+          :initial="{ reason: '' }"
+          :fixed="{ dryingId: one.id }"
+          label="Finish drying"
+          submit="Finish drying"
           ><TextField v-if="one.state !== 'dry'" name="reason" label="Why finish early?" hint="The gate remembers it."
         /></CommandForm>
       </div>

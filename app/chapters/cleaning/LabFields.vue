@@ -12,7 +12,7 @@ const name = (field: string) => (props.prefix ? `${props.prefix}.${field}` : fie
         :name="name('b')"
         label="b*"
         numeric
-      /><TextField :name="name('error')" label="± one σ" numeric />
+      /><TextField :name="name('error')" label="± one standard error (σ)" numeric />
     </div>
   </fieldset>
 </template>

@@ -20,7 +20,7 @@ const yesNo = [
     :fixed="{ partId, version }"
     :words="words"
     label="What it is made of"
-    submit="Keep"
+    submit="Save"
     class="bg-mat p-3"
     @done="$emit('done')"
   >

@@ -30,7 +30,7 @@ const state = computed(() => (unplanned.value ? 'none' : cleaning.value.guesses.
   <OneCard
     title="Parts and what is on them"
     short="Parts"
-    hint="Look before you say it: the wrong bath spoils what it should save."
+    hint="Check before you enter it: the wrong bath ruins what it should save."
     :state="state"
     :later="sheet.cleaning.steps.length > 0"
     :result="`${cleaning.parts.length} said${cleaning.guesses.length ? `, ${cleaning.guesses.length} only guessed from their names` : ''}`"
@@ -57,7 +57,7 @@ const state = computed(() => (unplanned.value ? 'none' : cleaning.value.guesses.
             :aria-expanded="open === key"
             @click="open = open === key ? undefined : key"
           >
-            {{ said ? 'Change it' : 'Say what it is' }}<span class="sr-only"> {{ part.name }}</span>
+            {{ said ? 'Change' : 'Say what it is' }}<span class="sr-only"> {{ part.name }}</span>
           </button>
           <button
             v-if="said && session.may('drop-cleaning-part')"

@@ -31,12 +31,12 @@ const schools = computed(
     :hint="
       open.length
         ? `${open.length} to do, about ${minutes} minutes; ${settled.length} done or left out.`
-        : 'Hazards first, loose before wet, what works is not risked.'
+        : 'Hazards first, dry cleaning before wet, and nothing that works is put at risk.'
     "
   >
     <template v-if="session.may('make-cleaning-plan') && cleaning.parts.length" #aside>
       <button type="button" class="button" :class="!cleaning.steps.length && 'button-main'" :disabled="busy" @click="make({})">
-        {{ cleaning.steps.length ? 'Make it anew' : 'Make the plan' }}
+        {{ cleaning.steps.length ? 'Make a new plan' : 'Make the plan' }}
       </button>
     </template>
     <p v-if="failure" role="alert" class="text-stop">{{ failure }}</p>
@@ -80,7 +80,7 @@ const schools = computed(
             :machine="sheet.tag"
             :initial="cleaning.ownSchools"
             label="Practice for this machine"
-            submit="Keep"
+            submit="Save"
             keeps
             class="bg-mat p-3"
             ><ChoiceField
@@ -101,7 +101,7 @@ const schools = computed(
         :machine="sheet.tag"
         :initial="{ partId: cleaning.parts[0]!.id, method: undefined, soil: undefined, minutes: '30' as never }"
         label="Add a step"
-        submit="Add it"
+        submit="Add"
         @done="close()"
       >
         <div class="grid gap-3 sm:grid-cols-2">

@@ -23,7 +23,7 @@ const known = computed(() => ({ stepId: props.step.id, version: props.step.versi
         {{ step.waitHours ? `Done; it dries for ${step.waitHours} h` : 'Done' }}
       </button>
       <button type="button" class="button" @click="give({ ...known, personId: mine ? null : session.person!.id })">
-        {{ mine ? 'Not mine after all' : 'Mine' }}
+        {{ mine ? 'Give it back' : 'Mine' }}
       </button>
       <AddPanel v-slot="{ close }" label="Leave it out">
         <CommandForm
@@ -34,7 +34,7 @@ const known = computed(() => ({ stepId: props.step.id, version: props.step.versi
           label="Leave it out"
           submit="Leave it out"
           @done="close()"
-          ><TextField name="reason" label="Why it is left out"
+          ><TextField name="reason" label="Why it is skipped"
         /></CommandForm>
       </AddPanel>
     </div>

@@ -26,7 +26,7 @@ const hours = computed(() => reading.value?.days.reduce((sum, d) => sum + d.hour
         :initial="{}"
         :fixed="{ whiteningId, days: reading.days }"
         label="Days in the sun"
-        :submit="reading.days.length === 1 ? 'Keep this day' : `Keep ${reading.days.length} days`"
+        :submit="reading.days.length === 1 ? 'Save this day' : `Save ${reading.days.length} days`"
         @done="close()"
       />
     </div>

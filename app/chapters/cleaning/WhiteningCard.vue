@@ -30,7 +30,12 @@ const lab = { l: '', a: '', b: '', error: '1' } as never
 </script>
 
 <template>
-  <OneCard title="Whitening" hint="Two plastics on one machine are two parts. It is measured before, and after every exposure." :state="state" :result="result">
+  <OneCard
+    title="Whitening"
+    hint="Two plastics on one machine count as two parts. Measure before the first exposure and after each one."
+    :state="state"
+    :result="result"
+  >
     <template v-for="part in parts" :key="part.id">
       <WhiteningPart v-if="forecasts[part.id]" :tag="sheet.tag" :part="part" :forecast="forecasts[part.id]!" />
       <p v-else-if="trouble" role="alert" class="text-stop">{{ part.name }} cannot be reckoned: {{ trouble }}</p>
@@ -42,19 +47,19 @@ const lab = { l: '', a: '', b: '', error: '1' } as never
         :machine="sheet.tag"
         :initial="{ name: '', plastic: '', goalB: '1' as never, reference: lab, first: lab }"
         label="Follow a part"
-        submit="Follow it"
+        submit="Follow"
         @done="close()"
       >
         <p v-if="sheet.cleaning.schools.plastic === 'leave'" class="hint">The practice here is to leave yellowed plastic as patina; this part would differ.</p>
         <div class="grid gap-3 sm:grid-cols-3">
-          <TextField name="name" label="Part" /><TextField name="plastic" label="Plastic" hint="Parts of one plastic lend each other their pace" /><TextField
-            name="goalB"
-            label="Done at Δb*"
-            numeric
-          />
+          <TextField name="name" label="Part" /><TextField
+            name="plastic"
+            label="Plastic"
+            hint="Parts of the same plastic are used to estimate each other"
+          /><TextField name="goalB" label="Done at a yellowing of (Δb*)" numeric />
         </div>
-        <LabFields prefix="first" label="Its colour now" />
-        <LabFields prefix="reference" label="The part that was never yellowed" />
+        <LabFields prefix="first" label="Colour now" />
+        <LabFields prefix="reference" label="A part that never yellowed" />
         <ColourFromPhotograph :into="['first', 'reference']" />
       </CommandForm>
     </AddPanel>

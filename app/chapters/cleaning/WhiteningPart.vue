@@ -75,9 +75,9 @@ const rebound = computed(() => {
           :initial="{ l: '', a: '', b: '', error: '1' } as never"
           :fixed="{ whiteningId: part.id }"
           label="Measure its colour"
-          submit="Keep the colour"
+          submit="Save colour"
           @done="close()"
-          ><LabFields label="Its colour now" /><ColourFromPhotograph :into="['']"
+          ><LabFields label="Colour now" /><ColourFromPhotograph :into="['']"
         /></CommandForm>
       </AddPanel>
       <AddPanel v-if="!part.endedAt && !stopped" v-slot="{ close }" label="Expose it">
@@ -96,7 +96,7 @@ const rebound = computed(() => {
           "
           :fixed="{ whiteningId: part.id }"
           label="Expose it"
-          submit="Keep the exposure"
+          submit="Save exposure"
           @done="close()"
         >
           <div class="grid gap-2 sm:grid-cols-2"><CautionNote about="peroxide" /><CautionNote about="ultraviolet" /></div>
@@ -119,21 +119,21 @@ const rebound = computed(() => {
         </CommandForm>
       </AddPanel>
       <SunHoursPanel v-if="!part.endedAt && session.may('import-exposures')" :tag="tag" :whitening-id="part.id" />
-      <AddPanel v-if="!part.endedAt" :key="String(stopped)" v-slot="{ close }" label="End its treatment" :open="stopped">
+      <AddPanel v-if="!part.endedAt" :key="String(stopped)" v-slot="{ close }" label="End treatment" :open="stopped">
         <CommandForm
           command="end-whitening"
           :machine="tag"
           :initial="{ outcome: '', relookOn: '' }"
           :fixed="{ whiteningId: part.id }"
-          label="End its treatment"
-          submit="It has ended"
+          label="End treatment"
+          submit="End treatment"
           @done="close()"
           ><div class="grid gap-3 sm:grid-cols-2">
             <TextField name="outcome" label="How it ended" /><TextField
               name="relookOn"
               label="Look again on"
               type="date"
-              hint="It may come back; half a year is usual."
+              hint="Yellowing may return; half a year is usual."
             /></div
         ></CommandForm>
       </AddPanel>

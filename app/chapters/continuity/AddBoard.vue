@@ -40,7 +40,7 @@ const fixed = computed(() => ({
         <textarea :id="`${id}-pairs`" v-model="pairsText" class="entry figure" rows="4" :disabled="!!list" :aria-describedby="described" />
       </FieldFrame>
     </div>
-    <p v-if="busy" role="status" class="flex items-center gap-3">Reading… <button type="button" class="button" @click="cancel">Give it up</button></p>
+    <p v-if="busy" role="status" class="flex items-center gap-3">Reading… <button type="button" class="button" @click="cancel">Cancel</button></p>
     <ul v-if="problems.length" class="max-h-40 overflow-auto text-stop" aria-label="Lines that could not be read">
       <li v-for="(problem, i) in problems" :key="i">Line {{ problem.line }}: {{ problem.message }}</li>
     </ul>
@@ -54,10 +54,10 @@ const fixed = computed(() => ({
         :initial="{ name: 'Main board', issue: '' }"
         :fixed="{ modelId, ...fixed }"
         label="Add a board"
-        submit="Keep this board"
+        submit="Save board"
         @done="$emit('done')"
         ><div class="grid gap-3 sm:grid-cols-2">
-          <TextField name="name" label="Board" /><TextField name="issue" label="Issue" hint="As it stands on the board, such as B" /></div
+          <TextField name="name" label="Board" /><TextField name="issue" label="Issue" hint="As marked on the board, such as B" /></div
       ></CommandForm>
     </template>
   </div>

@@ -80,13 +80,13 @@ async function begun(result: unknown) {
         <FieldFrame :id="ids[2]!" label="Resistors and printed jumpers between nets" hint="Part and ohms, one a line; else they are not asked">
           <textarea :id="ids[2]" v-model="bridges" class="entry figure" rows="2" />
         </FieldFrame>
-        <FieldFrame :id="ids[3]!" label="Nets that are supplies" hint="Besides those that are called so, such as VCC and GND_A"
+        <FieldFrame :id="ids[3]!" label="Supply nets" hint="Besides those whose names say so, such as VCC and GND_A"
           ><input :id="ids[3]" v-model="supplies" class="entry figure" autocomplete="off"
         /></FieldFrame>
-        <FieldFrame :id="ids[4]!" label="Nets that are no supplies" hint="Though they are called like one"
+        <FieldFrame :id="ids[4]!" label="Nets that are not supplies" hint="Although their names suggest it"
           ><input :id="ids[4]" v-model="notSupplies" class="entry figure" autocomplete="off"
         /></FieldFrame>
-        <TextField name="leadsOhm" label="The leads, tip to tip, Ω" numeric hint="Taken off every reading" />
+        <TextField name="leadsOhm" label="The leads, tip to tip, Ω" numeric hint="Subtracted from every reading" />
       </div>
       <details class="border border-line px-3 py-2">
         <summary class="font-semibold">Draw it on the board</summary>
@@ -99,7 +99,7 @@ async function begun(result: unknown) {
           @clear="outline = ''"
         />
       </details>
-      <TickField name="oneHop" label="Nets one part further too" />
+      <TickField name="oneHop" label="Include nets one part further" />
       <p v-if="zones.some(z => z.boardId === values.boardId)" class="flex flex-wrap items-baseline gap-x-3 gap-y-1">
         <span class="hint">Damage outlined on a photograph of it:</span>
         <button

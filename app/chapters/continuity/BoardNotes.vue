@@ -21,11 +21,11 @@ const worded = (list: { line: number; message: string }[]) => (list[0] ? `Line $
 </script>
 
 <template>
-  <form class="grid gap-3" aria-label="What its nets do" @submit.prevent="keep">
+  <form class="grid gap-3" aria-label="What the nets do" @submit.prevent="keep">
     <div class="grid gap-3 md:grid-cols-2">
       <FieldFrame
         :id="ids[0]!"
-        label="What its nets do, one a line"
+        label="What the nets do, one a line"
         hint="Such as KD3: data line 3 of the keyboard port; KD* stands for all of them"
         :message="worded(functions.problems)"
       >
@@ -33,7 +33,7 @@ const worded = (list: { line: number; message: string }[]) => (list[0] ? `Line $
       </FieldFrame>
       <FieldFrame
         :id="ids[1]!"
-        label="What wires keep clear of, in mm"
+        label="Where wires must not go, in mm"
         hint="socket, hole, slot or hot with x y width height; via with x y"
         :message="worded(areas.problems)"
       >
@@ -42,12 +42,12 @@ const worded = (list: { line: number; message: string }[]) => (list[0] ? `Line $
     </div>
     <p v-if="failure" role="alert" class="text-stop">{{ failure }}</p>
     <div v-if="stale" role="alert" class="border-l-4 border-care bg-care-wash px-3 py-1">
-      <p>Somebody else noted this meanwhile; yours is still here. Press Keep again to put yours in its place, or take theirs:</p>
+      <p>Somebody else saved notes in the meantime; yours are still here. Press Save again to replace theirs, or use theirs:</p>
       <pre class="figure text-sm whitespace-pre-wrap">{{ asTyped().join('\n') }}</pre>
-      <button type="button" class="button" @click="takeTheirs">Take theirs</button>
+      <button type="button" class="button" @click="takeTheirs">Use theirs</button>
     </div>
     <p class="flex items-center gap-3">
-      <button type="submit" class="button" :disabled="busy || problems.length > 0">Keep what is noted</button>
+      <button type="submit" class="button" :disabled="busy || problems.length > 0">Save notes</button>
       <span v-if="saved" role="status" class="hint">Saved</span>
     </p>
   </form>

@@ -11,7 +11,7 @@ const { found: boards, trouble } = useCollection<BoardView[]>(
 </script>
 
 <template>
-  <OneCard title="Boards and their nets" hint="Read once, used by every machine of this model. A probe sheet is made from them, under Mend.">
+  <OneCard title="Boards and their nets" hint="Imported once, used for every machine of this model. Probe sheets under Mend are made from it.">
     <p v-if="trouble" role="alert" class="text-stop">{{ trouble }}</p>
     <EmptyPlace
       v-else-if="boards && !boards.length"

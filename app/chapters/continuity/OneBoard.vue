@@ -24,7 +24,7 @@ async function addPairs() {
   <div class="grid gap-3 border-l-4 border-line pl-3">
     <p><NuxtLink :to="`/boards/${board.id}/charts?parts=${encodeURIComponent(chartParts)}`">Pin charts</NuxtLink></p>
     <p class="figure text-sm">{{ board.parts.slice(0, 200).join(' ') }}{{ board.parts.length > 200 ? ' …' : '' }}</p>
-    <ul v-if="board.struck.length" aria-label="Not as the file has them">
+    <ul v-if="board.struck.length" aria-label="Different from the file">
       <li v-for="one in board.struck" :key="one.pin">
         <span class="figure font-semibold">{{ one.pin }}</span> is struck: {{ one.reason }} <span class="hint">{{ one.by }}, {{ times.day(one.at) }}</span>
       </li>
@@ -42,16 +42,16 @@ async function addPairs() {
       </div>
     </AddPanel>
     <AddPanel v-if="session.may('add-part-pins')" label="A part typed by hand"><TypedPart :board-id="board.id" :version="board.version" /></AddPanel>
-    <AddPanel v-if="session.may('set-board-notes')" label="What its nets do, and what wires keep clear of"><BoardNotes :board="board" /></AddPanel>
-    <AddPanel v-if="session.may('strike-board-pin')" v-slot="{ close }" label="A pin is not as the file has it">
+    <AddPanel v-if="session.may('set-board-notes')" label="What the nets do, and where wires must not go"><BoardNotes :board="board" /></AddPanel>
+    <AddPanel v-if="session.may('strike-board-pin')" v-slot="{ close }" label="A pin differs from the file">
       <CommandForm
         command="strike-board-pin"
         :initial="{ pin: '', reason: '' }"
         :fixed="{ boardId: board.id }"
-        label="A pin is not as the file has it"
+        label="A pin differs from the file"
         submit="Strike it"
         @done="close()"
-        ><p class="hint">The file stays as it came; no sheet asks this pin any more.</p>
+        ><p class="hint">The file is unchanged; probe sheets skip this pin from now on.</p>
         <div class="grid gap-3 sm:grid-cols-2"><TextField name="pin" label="Pin" hint="Such as U7.12" /><TextField name="reason" label="What is wrong" /></div
       ></CommandForm>
     </AddPanel>
@@ -62,7 +62,7 @@ async function addPairs() {
         :fixed="{ boardId: board.id, version: board.version }"
         :words="{ name: 'Board', issue: 'Issue', active: 'In use' }"
         label="Name and issue"
-        submit="Keep"
+        submit="Save"
         keeps
         @done="close()"
         ><div class="grid gap-3 sm:grid-cols-2"><TextField name="name" label="Board" /><TextField name="issue" label="Issue" /></div>

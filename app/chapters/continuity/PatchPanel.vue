@@ -31,7 +31,7 @@ const initial = computed(() => {
   <AddPanel :label="`Bridge ${net.net}`">
     <div class="grid gap-3">
       <div class="grid max-w-md grid-cols-2 gap-3">
-        <MeasureField v-model="current" label="It carries, A" /><SelectField v-model="side" label="The wires run" :options="sides" />
+        <MeasureField v-model="current" label="Current, A" /><SelectField v-model="side" label="Route of the wires" :options="sides" />
       </div>
       <p v-if="askedYet" class="border-l-4 border-care bg-care-wash px-3 py-1">
         {{ askedYet === 1 ? 'One check of it is' : `${askedYet} checks of it are` }} not answered yet: its pieces may be fewer, and so may the wires.
@@ -55,15 +55,15 @@ const initial = computed(() => {
         :machine="tag"
         :initial="initial"
         :fixed="{ sheetId, net: net.net }"
-        label="A wire is fitted"
-        submit="It is fitted"
+        label="Add a fitted wire"
+        submit="Save wire"
       >
         <div class="grid gap-3 sm:grid-cols-5">
           <PickField name="a" label="From" :options="ends" /><PickField name="b" label="To" :options="ends" /><TextField
             name="lengthMm"
             label="Length, mm"
             numeric
-          /><TextField name="awg" label="Gauge" numeric /><TextField name="afterOhm" label="After it, Ω" hint="OL for open" />
+          /><TextField name="awg" label="Gauge" numeric /><TextField name="afterOhm" label="Afterwards, Ω" hint="OL for open" />
         </div>
       </CommandForm>
     </div>

@@ -41,7 +41,7 @@ async function fromMeter() {
 </script>
 
 <template>
-  <section class="card grid gap-3" aria-label="The check at hand" :aria-busy="busy">
+  <section class="card grid gap-3" aria-label="Current check" :aria-busy="busy">
     <p class="flex flex-wrap items-baseline gap-x-4">
       <span class="figure font-semibold">{{ check.netA === check.netB ? check.netA : `${check.netA} and ${check.netB}` }}</span>
       <span>{{ expected }}</span>
@@ -71,7 +71,7 @@ async function fromMeter() {
         <p class="flex flex-wrap gap-2">
           <button type="submit" class="button button-main" :disabled="busy || !typed.trim()">Save reading</button>
           <button v-if="meter.there.value" type="button" class="button" :disabled="busy || meter.busy.value" @click="fromMeter">
-            {{ meter.busy.value ? 'Until it stands still…' : 'Take it from the meter' }}
+            {{ meter.busy.value ? 'Waiting for a steady reading…' : 'Take it from the meter' }}
           </button>
           <span class="hint">{{ meter.told.value }}</span>
         </p>
@@ -80,9 +80,9 @@ async function fromMeter() {
             {{ contactNames[key] }}
           </button>
         </div>
-        <p class="hint">A buzzer sounds up to some tens of ohms; the ohms tell more. Press lightly: a finger closes a crack.</p>
+        <p class="hint">A buzzer sounds up to some tens of ohms, so a reading tells you more. Press lightly: a finger can close a crack.</p>
         <label class="flex min-h-11 items-center gap-2"
-          ><input v-model="beyond" type="checkbox" class="h-5 w-5 accent-enamel" />Asked from beyond the socket, without pressure on the pin</label
+          ><input v-model="beyond" type="checkbox" class="h-5 w-5 accent-enamel" />Probed beyond the socket, without pressing on the pin</label
         >
       </form>
       <div v-if="pictures.length" class="grid gap-3">
@@ -92,7 +92,7 @@ async function fromMeter() {
     <p v-if="last" role="status" class="border-t border-line pt-2">
       <span class="figure">{{ last.a }} – {{ last.b }}</span
       >: <strong>{{ contactNames[last.contact].toLowerCase() }}</strong>. <span class="hint">{{ last.because }}</span>
-      <button type="button" class="ml-2 underline max-[899px]:min-h-11" @click="emit('again', last.id)">Ask it again</button>
+      <button type="button" class="ml-2 underline max-[899px]:min-h-11" @click="emit('again', last.id)">Ask again</button>
     </p>
   </section>
 </template>

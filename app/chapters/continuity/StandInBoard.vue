@@ -22,7 +22,15 @@ async function choose(scenario: string) {
 
 <template>
   <section v-if="meter.view.value?.simulation && session.may('begin-start')" class="card grid gap-2" aria-label="Stand-in">
-    <p class="hint">The meter is a stand-in: it measures a made-up board with the nets of this sheet, for practice. Nothing of it is this machine’s.</p>
-    <SelectField v-model="chosen" class="max-w-md" label="The made-up board has" :options="[{ value: '', label: 'Choose' }, ...options]" :message="trouble" />
+    <p class="hint">
+      The meter is a stand-in: it measures a made-up board with the nets of this sheet, for practice. Its readings say nothing about this machine.
+    </p>
+    <SelectField
+      v-model="chosen"
+      class="max-w-md"
+      label="Condition of the made-up board"
+      :options="[{ value: '', label: 'Choose' }, ...options]"
+      :message="trouble"
+    />
   </section>
 </template>

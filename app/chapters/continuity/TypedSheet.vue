@@ -61,7 +61,7 @@ async function keepAll() {
     </ul>
     <p v-if="failure" role="alert" class="text-stop">{{ failure }}</p>
     <p class="flex flex-wrap items-center gap-3">
-      <button type="submit" class="button" :disabled="of > 0 || !good.length">Keep {{ good.length === 1 ? '1 reading' : `${good.length} readings` }}</button>
+      <button type="submit" class="button" :disabled="of > 0 || !good.length">Save {{ good.length === 1 ? '1 reading' : `${good.length} readings` }}</button>
       <template v-if="of">
         <span role="status" class="figure">{{ done }} of {{ of }}</span>
         <button type="button" class="button button-quiet" @click="given = true">Stop here</button>

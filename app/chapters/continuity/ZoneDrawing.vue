@@ -32,7 +32,7 @@ function pressed(event: MouseEvent) {
       :viewBox="`${frame.left} ${frame.top} ${frame.width} ${frame.height}`"
       class="max-h-96 w-full cursor-crosshair border border-line bg-mat"
       role="img"
-      aria-label="The board from the front; press corners round the damage, or type them"
+      aria-label="The board from the front; press corners around the damage, or type them"
       @click="pressed"
     >
       <rect
@@ -63,8 +63,8 @@ function pressed(event: MouseEvent) {
       <circle v-for="([x, y], i) in corners" :key="`c${i}`" :cx="x" :cy="y" :r="dot * 3" class="fill-rust" />
     </svg>
     <figcaption class="flex flex-wrap items-center gap-3">
-      <span class="hint">Press the corners round the damage, on the board seen from its front.</span>
-      <button type="button" class="button button-quiet" :disabled="!corners.length" @click="emit('undo')">Take back the last corner</button>
+      <span class="hint">Press corners around the damage, on the board seen from the front.</span>
+      <button type="button" class="button button-quiet" :disabled="!corners.length" @click="emit('undo')">Undo last corner</button>
       <button type="button" class="button button-quiet" :disabled="!corners.length" @click="emit('clear')">No outline</button>
     </figcaption>
   </figure>

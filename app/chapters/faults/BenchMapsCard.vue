@@ -46,7 +46,7 @@ const keepRules = (more: readonly LadderRule[], machine = rule.machine) =>
     },
   })
 const lacks = computed(() =>
-  !rule.proves.length && !rule.suspects.length ? 'Say what it proves, or what it puts under suspicion.' : rule.because.trim() ? '' : 'Say why.',
+  !rule.proves.length && !rule.suspects.length ? 'Say what this proves, or what it makes suspect.' : rule.because.trim() ? '' : 'Say why.',
 )
 const tried = ref(false)
 async function addRule() {
@@ -66,7 +66,7 @@ const why = useId()
 </script>
 
 <template>
-  <OneCard v-if="found" title="What the bench’s instruments know of it" hint="Written once, it stands at every fault of a machine of this model.">
+  <OneCard v-if="found" title="What the instruments know about it" hint="Entered once, it is offered at every fault of a machine of this model.">
     <p v-if="failure" role="alert" class="text-stop">{{ failure }}</p>
     <div class="grid items-start gap-4 md:grid-cols-3">
       <section class="grid gap-2" aria-label="Ladder">
@@ -82,7 +82,7 @@ const why = useId()
               type="button"
               class="button button-quiet"
               :disabled="busy"
-              :aria-label="`Take it away: the rule of ${observations[one.when]}`"
+              :aria-label="`Delete: the rule of ${observations[one.when]}`"
               @click="
                 keepRules(
                   ladder.more.filter((_, at) => at !== i),
@@ -90,11 +90,11 @@ const why = useId()
                 )
               "
             >
-              Take it away
+              Delete
             </button>
           </li>
         </ul>
-        <p v-else class="hint">No rule of its own: the common ones hold.</p>
+        <p v-else class="hint">No rules for this model: the common ones apply.</p>
         <AddPanel v-if="may" label="Add a rule">
           <form class="grid gap-3" aria-label="Add a rule" @submit.prevent="addRule">
             <SelectField v-model="rule.machine" label="It is a" :options="classes" />
@@ -106,7 +106,7 @@ const why = useId()
               role="group"
               :aria-label="of === 'proves' ? 'It works' : 'Under suspicion'"
             >
-              <p class="font-semibold">{{ of === 'proves' ? 'It works' : 'Under suspicion, the likeliest first' }}</p>
+              <p class="font-semibold">{{ of === 'proves' ? 'It works' : 'Suspects, likeliest first' }}</p>
               <div class="flex flex-wrap gap-1">
                 <button
                   v-for="rung in rungsOf[rule.machine]"
@@ -124,7 +124,7 @@ const why = useId()
             <FieldFrame :id="why" v-slot="{ described }" label="Why" :message="tried ? lacks : ''"
               ><input :id="why" v-model="rule.because" class="entry" maxlength="200" autocomplete="off" :aria-describedby="described"
             /></FieldFrame>
-            <p><button class="button button-main" :disabled="busy">Keep the rule</button></p>
+            <p><button class="button button-main" :disabled="busy">Save rule</button></p>
           </form>
         </AddPanel>
       </section>
@@ -138,7 +138,7 @@ const why = useId()
             :initial="{ map: keyboard ?? { kind: 'keyboard', keys: '', printed: false, diodes: false } }"
             :fixed="{ modelId, version: versionOf('keyboard') }"
             label="Keyboard map"
-            submit="Keep the keyboard"
+            submit="Save keyboard"
             keeps
             @done="close()"
             ><TextField name="map.keys" label="Columns with their keys" hint="C1: 1 2 3 Q; a dash where there is none" :lines="6" /><TickField
@@ -160,7 +160,7 @@ const why = useId()
             :initial="{ map: memory ?? { kind: 'memory', base: 'hex', widthBits: '' as never, bitsPerChip: '1' as never, banks: '' } }"
             :fixed="{ modelId, version: versionOf('memory') }"
             label="Memory map"
-            submit="Keep the memory"
+            submit="Save memory"
             keeps
             @done="close()"
             ><PickField name="map.base" label="Written in" :options="bases.map(value => ({ value, label: spelled[value] }))" />

@@ -39,9 +39,9 @@ const { submitCommand: keepMap, busy, failure } = useCommand('keep-bench-map', (
         :disabled="busy"
         @click="keepMap({ modelId: sheet.modelId!, version: sheet.benchMapVersions[map!.kind] ?? 0, map: map! })"
       >
-        Keep this map with the model
+        Save this map with the model
       </button>
-      <span class="hint">Then it stands there at the next fault of a sister.</span>
+      <span class="hint">It will be offered at the next fault of another machine of this model.</span>
     </p>
     <p v-if="failure" role="alert" class="text-stop">{{ failure }}</p>
     <CommandForm
@@ -50,8 +50,8 @@ const { submitCommand: keepMap, busy, failure } = useCommand('keep-bench-map', (
       :machine="sheet.tag"
       :initial="{ minutes: '' as never, name: '' }"
       :fixed="{ faultId: fault.id, tool: which, input }"
-      label="Keep what it says"
-      submit="Keep it as an attempt"
+      label="Save the result"
+      submit="Save as an attempt"
       ><div class="grid gap-3 sm:grid-cols-[8rem_1fr]">
         <TextField name="minutes" label="Minutes" numeric /><TextField v-if="which === 'signals/capture'" name="name" label="What was captured" /></div
     ></CommandForm>

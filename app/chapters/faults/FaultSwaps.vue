@@ -39,7 +39,7 @@ async function keepTrial(trial: SwapTest) {
   <section class="grid gap-3" aria-label="Swap board">
     <CautionNote about="mains" />
     <p v-if="partsFailure || tryFailure" role="alert" class="text-stop">{{ partsFailure || tryFailure }}</p>
-    <p v-if="stale" role="alert" class="text-care">Somebody else changed the board meanwhile; it is shown as it is now. Do it again, please.</p>
+    <p v-if="stale" role="alert" class="text-care">Somebody else changed the board in the meantime; this is how it is now. Please do it again.</p>
     <div v-if="fault.open" class="grid w-40 gap-1">
       <label :for="id" class="font-semibold">Minutes it took</label><input :id="id" v-model="minutes" class="entry figure" inputmode="numeric" />
     </div>

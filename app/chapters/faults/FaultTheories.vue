@@ -11,7 +11,7 @@ const inks = { held: 'text-note', struck: 'text-ink-2', confirmed: 'text-fine' }
 const options = [
   { value: 'struck' as const, label: 'It is refuted' },
   { value: 'confirmed' as const, label: 'It is confirmed' },
-  { value: 'held' as const, label: 'It is held again' },
+  { value: 'held' as const, label: 'Reopened' },
 ]
 const offered = ref<{ net: string; does: string }>()
 </script>
@@ -23,7 +23,7 @@ const offered = ref<{ net: string; does: string }>()
         <p class="flex flex-wrap items-baseline gap-x-3">
           <span :class="theory.state === 'struck' ? 'line-through decoration-2' : 'font-semibold'">{{ theory.says }}</span>
           <span class="font-semibold" :class="inks[theory.state]">{{ words[theory.state] }}</span>
-          <span v-if="theory.damaged" class="hint">concerns known damage</span>
+          <span v-if="theory.damaged" class="hint">involves known damage</span>
           <span class="hint">{{ theory.by }}, {{ times.day(theory.at) }}</span>
           <button
             v-if="fault.open && session.may('judge-theory')"
@@ -47,16 +47,16 @@ const offered = ref<{ net: string; does: string }>()
           :initial="{ state: 'struck', why: '', trusted: false }"
           :fixed="{ theoryId: theory.id }"
           :label="`Judge ${theory.says}`"
-          submit="Keep the judgement"
+          submit="Save judgement"
           @done="judging = undefined"
           ><div class="grid gap-3 sm:grid-cols-2">
-            <PickField name="state" label="How it stands" :options="options" /><TextField name="why" label="What showed it" />
+            <PickField name="state" label="Status" :options="options" /><TextField name="why" label="What shows it" />
           </div>
-          <TickField name="trusted" label="The equipment of that test is itself known good"
+          <TickField name="trusted" label="The equipment used in that test is known to be good"
         /></CommandForm>
       </li>
     </ul>
-    <AddPanel v-if="fault.open && session.may('hold-theory')" v-slot="{ close }" label="Write down a theory">
+    <AddPanel v-if="fault.open && session.may('hold-theory')" v-slot="{ close }" label="Add a theory">
       <p v-if="brokenFunctions.length" class="flex flex-wrap items-baseline gap-x-3">
         <span class="hint">Probing found these broken:</span>
         <button v-for="one in brokenFunctions.slice(0, 6)" :key="one.net" type="button" class="button button-quiet" @click="offered = one">
@@ -78,11 +78,11 @@ const offered = ref<{ net: string; does: string }>()
             : { says: '', why: '', wouldRefute: '', damaged: false }
         "
         :fixed="{ faultId: fault.id }"
-        label="Write down a theory"
-        submit="Keep the theory"
+        label="Add a theory"
+        submit="Save theory"
         @done="close()"
         ><div class="grid gap-3 sm:grid-cols-2"><TextField name="says" label="It may be" /><TextField name="why" label="Why" /></div>
-        <TextField name="wouldRefute" label="What would refute it" /><TickField name="damaged" label="It concerns known damage"
+        <TextField name="wouldRefute" label="What would refute it" /><TickField name="damaged" label="It involves known damage"
       /></CommandForm>
     </AddPanel>
   </section>

@@ -14,7 +14,7 @@ const session = useSession()
     hint="Rails first, then clock and reset, then is the processor executing, then memory, video, ports. After battery damage, suspect the damaged zone first."
   >
     <CautionNote about="solder" />
-    <EmptyPlace v-if="!sheet.faults.length" says="No fault reported. A symptom in plain words is enough to start with." />
+    <EmptyPlace v-if="!sheet.faults.length" says="No faults reported. A symptom in plain words is enough to start with." />
     <ul v-else class="grid gap-3">
       <li v-for="fault in sheet.faults" :key="fault.id"><OneFault :sheet="sheet" :fault="fault" /></li>
     </ul>

@@ -13,7 +13,7 @@ const setSymptom = useSetFieldValue<string>('symptom')
     class="grid gap-1 border-l-4 border-note bg-note-wash px-3 py-2 text-[0.9375rem]"
   >
     <template v-if="sheet.knownFaults.length">
-      <p class="font-semibold">Known of this model</p>
+      <p class="font-semibold">Known about this model</p>
       <ul>
         <li v-for="fault in sheet.knownFaults" :key="fault">
           <button type="button" class="py-0.5 text-left underline max-[899px]:min-h-11" @click="setSymptom(fault)">{{ fault }}</button>

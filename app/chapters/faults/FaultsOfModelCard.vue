@@ -23,7 +23,7 @@ const id = useId()
 </script>
 
 <template>
-  <OneCard title="Faults of this model" hint="Over all machines of the collection; a cause found on one is offered on its sisters.">
+  <OneCard title="Faults of this model" hint="Across all machines of the collection; a cause found on one is suggested for the others.">
     <p v-if="trouble" role="alert" class="text-stop">{{ trouble }}</p>
     <template v-else-if="found?.faults.length">
       <ul v-if="found.causes.length" aria-label="What it was">
@@ -54,9 +54,9 @@ const id = useId()
           <span v-if="one.turnedOut.length" class="hint">turned out to be: {{ one.turnedOut.map(t => `${t.cause} (${t.tag})`).join('; ') }}</span>
         </li>
       </ul>
-      <p v-else class="hint">None noted yet. Written into a symptom, a code is found again with what it turned out to be.</p>
+      <p v-else class="hint">None yet. A code written into a symptom is found again, with what it turned out to be.</p>
       <AddPanel v-if="session.may('note-code')" v-slot="{ close }" label="Note a code">
-        <CommandForm command="note-code" :initial="{ code: '', says: '' }" :fixed="{ modelId }" label="Note a code" submit="Keep the code" @done="close()"
+        <CommandForm command="note-code" :initial="{ code: '', says: '' }" :fixed="{ modelId }" label="Note a code" submit="Save code" @done="close()"
           ><div class="grid gap-3 sm:grid-cols-2">
             <TextField name="code" label="Code" hint="As it is shown or heard, such as E-04 or 2 short" /><TextField name="says" label="What it means" /></div
         ></CommandForm>

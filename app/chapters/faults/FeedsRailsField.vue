@@ -16,9 +16,9 @@ const options = [
 <template>
   <ProposedChoice
     name="feedsRails"
-    label="Was anything touched that feeds a rail?"
+    label="Did you touch anything that feeds a rail?"
     :options="options"
     :proposal="proposal"
-    hint="Supply, regulator, smoothing, fuse. If so, rails read before it count no more"
+    hint="Supply, regulator, smoothing capacitor, fuse. If so, earlier rail readings no longer count"
   />
 </template>

@@ -46,9 +46,9 @@ const bench = ref(false)
 const areas = attemptAreas.filter(a => a !== 'swap').map(value => ({ value, label: attemptAreaNames[value] }))
 const kinds = [{ value: '' as const, label: 'Not said' }, ...partKindNames.map(value => ({ value, label: partKinds[value].name }))]
 const stays = computed(() => [
-  ...(props.fault.stopsMachine ? [] : [{ value: 'known' as const, label: 'As known: nobody works on it' }]),
-  { value: 'came-back' as const, label: 'It came back by itself: intermittent' },
-  { value: '' as const, label: 'It is worked on again' },
+  ...(props.fault.stopsMachine ? [] : [{ value: 'known' as const, label: 'As known: nobody is working on it' }]),
+  { value: 'came-back' as const, label: 'It came back on its own: intermittent' },
+  { value: '' as const, label: 'Work on it again' },
 ])
 const begin = (what: typeof doing.value) => (doing.value = doing.value === what ? undefined : what)
 </script>
@@ -58,8 +58,8 @@ const begin = (what: typeof doing.value) => (doing.value = doing.value === what 
     <header class="flex flex-wrap items-baseline gap-x-3">
       <h3>{{ fault.symptom }}</h3>
       <span v-if="!fault.open" class="font-semibold text-fine">Closed</span
-      ><span v-else-if="fault.leftAs === 'known'" class="font-semibold text-note">Stays, known</span
-      ><span v-else-if="fault.leftAs === 'came-back'" class="font-semibold text-care">Intermittent, it came back by itself</span
+      ><span v-else-if="fault.leftAs === 'known'" class="font-semibold text-note">Leave as known</span
+      ><span v-else-if="fault.leftAs === 'came-back'" class="font-semibold text-care">Intermittent, came back on its own</span
       ><span v-else-if="fault.stopsMachine" class="font-semibold text-stop">Stops the machine</span
       ><span v-else class="font-semibold text-care">Does not stop it</span>
       <span v-if="fault.firstSeen" class="hint">First seen {{ fault.firstSeen }}</span>
@@ -106,7 +106,7 @@ const begin = (what: typeof doing.value) => (doing.value = doing.value === what 
         Add an observation
       </button>
       <button v-if="fault.open && session.may('try-on-fault')" type="button" class="button button-quiet" :aria-expanded="doing === 'try'" @click="begin('try')">
-        Something was tried
+        Add an attempt
       </button>
       <button
         v-if="fault.open && session.may('repair-fault')"
@@ -115,10 +115,10 @@ const begin = (what: typeof doing.value) => (doing.value = doing.value === what 
         :aria-expanded="doing === 'repair'"
         @click="begin('repair')"
       >
-        Enter a repair
+        Add a repair
       </button>
       <button v-if="session.may('change-fault')" type="button" class="button button-quiet" :aria-expanded="doing === 'change'" @click="begin('change')">
-        Reword it
+        Edit
       </button>
       <button
         v-if="fault.open && session.may('leave-fault')"
@@ -137,7 +137,7 @@ const begin = (what: typeof doing.value) => (doing.value = doing.value === what 
       :initial="{ says: '', photographId: null }"
       :fixed="{ faultId: fault.id }"
       label="Add an observation"
-      submit="Keep the observation"
+      submit="Save observation"
       @done="doing = undefined"
       ><TextField name="says" label="What was observed" :lines="2" /><PhotographForIt
         v-if="session.may('add-photograph')"
@@ -150,19 +150,19 @@ const begin = (what: typeof doing.value) => (doing.value = doing.value === what 
       :machine="sheet.tag"
       :initial="{ did: '', closes: false, cause: '', causeKind: '', part: '', partFrom: '', reversible: true, feedsRails: null }"
       :fixed="{ faultId: fault.id }"
-      label="Enter a repair"
-      submit="Keep the repair"
+      label="Add a repair"
+      submit="Save repair"
       @done="doing = undefined"
       ><TextField name="did" label="What was done" :lines="2" />
       <div class="grid gap-3 sm:grid-cols-2">
-        <TextField name="cause" label="What it was" hint="In the words that sisters' faults use" /><PickField
+        <TextField name="cause" label="What it was" hint="In the words used for other faults of this model" /><PickField
           name="causeKind"
-          label="It was a"
+          label="Kind of part"
           :options="kinds"
         />
         <TextField name="part" label="Part replaced" hint="With its place, such as IC7" /><TextField
           name="partFrom"
-          label="Its successor is from"
+          label="Replacement came from"
           hint="Stock, a donor, a shop"
         />
       </div>
@@ -175,11 +175,11 @@ const begin = (what: typeof doing.value) => (doing.value = doing.value === what 
       :machine="sheet.tag"
       :initial="{ area: 'rails', did: '', minutes: '' as never }"
       :fixed="{ faultId: fault.id }"
-      label="Something was tried"
-      submit="Keep the attempt"
+      label="Add an attempt"
+      submit="Save attempt"
       @done="doing = undefined"
       ><div class="grid gap-3 sm:grid-cols-[1fr_8rem]">
-        <PickField name="area" label="What it was about" :options="areas" /><TextField name="minutes" label="Minutes" numeric />
+        <PickField name="area" label="What was tested" :options="areas" /><TextField name="minutes" label="Minutes" numeric />
       </div>
       <TextField name="did" label="What was tried, and what it showed" :lines="2"
     /></CommandForm>
@@ -190,9 +190,9 @@ const begin = (what: typeof doing.value) => (doing.value = doing.value === what 
       :initial="{ leftAs: 'came-back', says: '' }"
       :fixed="{ faultId: fault.id, version: fault.version }"
       label="It stays open"
-      submit="Keep"
+      submit="Save"
       @done="doing = undefined"
-      ><PickField name="leftAs" label="How it stays" :options="stays" /><TextField name="says" label="Why"
+      ><PickField name="leftAs" label="How it stays open" :options="stays" /><TextField name="says" label="Why"
     /></CommandForm>
     <CommandForm
       v-if="doing === 'change'"
@@ -201,8 +201,8 @@ const begin = (what: typeof doing.value) => (doing.value = doing.value === what 
       :initial="{ symptom: fault.symptom, stopsMachine: fault.stopsMachine, symptoms: fault.symptoms, conditions: fault.conditions }"
       :fixed="{ faultId: fault.id, version: fault.version }"
       :words="{ symptom: 'Symptom', stopsMachine: 'It stops the machine', symptoms: 'Words', conditions: 'When it shows' }"
-      label="Reword the fault"
-      submit="Keep"
+      label="Edit the fault"
+      submit="Save"
       keeps
       @done="doing = undefined"
       ><TextField name="symptom" label="Symptom" /><TextField name="conditions" label="When it shows" /><SymptomWords /><TickField

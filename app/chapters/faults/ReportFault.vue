@@ -13,17 +13,25 @@ if (props.brief) useFirstField(form)
     ref="form"
     command="report-fault"
     :machine="sheet.tag"
-    :initial="{ symptom: '', firstSeen: '', stopsMachine: true, symptoms: [], conditions: '' }"
+    :initial="{ symptom: '', firstSeen: '', symptoms: [], conditions: '' }"
     label="Report a fault"
-    submit="Report it"
+    submit="Report"
     @done="$emit('done')"
   >
     <div class="grid gap-3 sm:grid-cols-2">
       <TextField name="symptom" label="Symptom" /><TextField v-if="!brief" name="firstSeen" label="First seen" hint="A year, month or day" />
     </div>
-    <TextField v-if="!brief" name="conditions" label="When it shows" hint="Cold or warm, which program, what was connected" />
+    <TextField v-if="!brief" name="conditions" label="When it shows" hint="Cold or warm, which program was running, what was connected" />
     <SymptomWords v-if="!brief" />
-    <TickField name="stopsMachine" label="It stops the machine" />
+    <ChoiceField
+      name="stopsMachine"
+      label="Does it stop the machine?"
+      :options="[
+        { value: true, label: 'Yes' },
+        { value: false, label: 'No' },
+      ]"
+      hint="Until it is mended, the machine is not signed off."
+    />
     <FaultsLikeIt :sheet="sheet" />
   </CommandForm>
 </template>

@@ -61,7 +61,9 @@ const inks = { works: 'text-fine', fails: 'text-stop', sometimes: 'text-care' } 
 
 const fresh = reactive({ name: '', kind: 'other' as PartKind, place: '', knownGood: false, precious: false, harms: false, optional: false })
 const kinds = partKindNames.map(value => ({ value, label: partKinds[value].name }))
-const nameTrouble = computed(() => (props.parts.some(p => p.name === fresh.name.trim()) ? 'There is one of that name. Tell the two apart.' : undefined))
+const nameTrouble = computed(() =>
+  props.parts.some(p => p.name === fresh.name.trim()) ? 'There is already one with that name. Give this one a different name.' : undefined,
+)
 function addPart() {
   const name = fresh.name.trim()
   if (!name || nameTrouble.value) return
@@ -85,7 +87,7 @@ const id = useId()
 
 <template>
   <div class="grid gap-4">
-    <section class="grid gap-2" aria-label="What explains it" aria-live="polite">
+    <section class="grid gap-2" aria-label="Possible causes" aria-live="polite">
       <p v-if="trouble" role="alert" class="text-stop">{{ trouble }}</p>
       <template v-else-if="result">
         <FindingList :findings="result.findings" />
@@ -102,10 +104,10 @@ const id = useId()
             <span class="hint">{{ result.next[0]!.gainBits.toFixed(2) }} bits in about {{ result.next[0]!.minutes }} min</span>
           </p>
           <p v-if="mayWrite">
-            <button type="button" class="button button-quiet" @click="takeOver(result.next[0]!)">Put that into the next test</button>
+            <button type="button" class="button button-quiet" @click="takeOver(result.next[0]!)">Use this for the next test</button>
           </p>
           <details v-if="result.next.length > 1">
-            <summary>Others that tell something</summary>
+            <summary>Other useful tests</summary>
             <ul>
               <li v-for="one in result.next.slice(1)" :key="one.parts.join()">
                 {{ one.says }} <span class="hint">{{ one.gainBits.toFixed(2) }} bits, {{ one.minutes }} min</span>
@@ -114,7 +116,7 @@ const id = useId()
           </details>
         </div>
         <p v-for="one in result.refused.slice(0, 2)" :key="one.parts.join()" class="border-l-4 border-stop bg-stop-wash px-3 py-1">
-          <strong>Not proposed:</strong> {{ one.parts.join(', ') }}. {{ one.why }}
+          <strong>Not suggested:</strong> {{ one.parts.join(', ') }}. {{ one.why }}
         </p>
         <p v-if="result.good.length" class="text-ink-2">Has worked in a trusted test, so none of these is dead: {{ result.good.join(', ') }}.</p>
       </template>
@@ -143,7 +145,7 @@ const id = useId()
       <div
         class="min-h-14 border-2 border-dashed border-edge bg-mat p-2"
         role="group"
-        aria-label="In this test"
+        aria-label="Parts in this test"
         @dragover.prevent
         @drop.prevent="e => putIn(e.dataTransfer?.getData('text/plain'))"
       >
@@ -157,14 +159,14 @@ const id = useId()
           <label :for="`${id}r`" class="font-semibold">Runs</label><input :id="`${id}r`" v-model="runs" class="entry figure w-24" inputmode="numeric" />
         </div>
         <div class="grid gap-1">
-          <label :for="`${id}f`" class="font-semibold">Of them failed</label
+          <label :for="`${id}f`" class="font-semibold">How many failed</label
           ><input :id="`${id}f`" v-model="failures" class="entry figure w-24" inputmode="numeric" />
         </div>
         <label class="flex min-h-11 items-center gap-2"
-          ><input v-model="trusted" type="checkbox" class="h-5 w-5 accent-enamel" />Its own equipment is known good</label
+          ><input v-model="trusted" type="checkbox" class="h-5 w-5 accent-enamel" />The equipment used is known to be good</label
         >
       </div>
-      <div class="grid grid-cols-3 gap-2" role="group" aria-label="How it came out">
+      <div class="grid grid-cols-3 gap-2" role="group" aria-label="Result">
         <button type="button" class="button min-h-12 justify-center" :disabled="busy || !chosen.length" @click="tried('works')">It works</button>
         <button type="button" class="button min-h-12 justify-center" :disabled="busy || !chosen.length" @click="tried('fails')">It fails</button>
         <button type="button" class="button min-h-12 justify-center" :disabled="busy || !chosen.length" @click="tried('sometimes')">Sometimes</button>
@@ -177,22 +179,22 @@ const id = useId()
           >{{ words[test.outcome]
           }}<template v-if="(test.runs ?? 1) > 1">, {{ test.failures === undefined ? '' : `${test.failures} of ` }}{{ test.runs }} runs</template></span
         ><span>{{ test.parts.join(', ') }}</span
-        ><span v-if="test.trusted === false" class="text-care">equipment in doubt</span>
-        <button v-if="mayForget" type="button" class="button button-quiet ml-auto" :aria-label="`Forget test ${i + 1}`" @click="emit('forget', i)">
-          Forget it
+        ><span v-if="test.trusted === false" class="text-care">equipment not proven</span>
+        <button v-if="mayForget" type="button" class="button button-quiet ml-auto" :aria-label="`Remove test ${i + 1}`" @click="emit('forget', i)">
+          Remove
         </button>
       </li>
     </ol>
 
     <details v-if="mayWrite" :open="startsEmpty">
       <summary class="font-semibold">Parts that take part ({{ parts.length }})</summary>
-      <form class="grid gap-3 pt-2" aria-label="Add a part that takes part" @submit.prevent="addPart">
+      <form class="grid gap-3 pt-2" aria-label="Add a part to the board" @submit.prevent="addPart">
         <div class="grid gap-3 sm:grid-cols-3">
           <FieldFrame :id="`${id}n`" label="Part" hint="Such as Drive A, bench supply, its own lead" :message="nameTrouble"
             ><input :id="`${id}n`" v-model="fresh.name" class="entry" maxlength="80" autocomplete="off"
           /></FieldFrame>
           <SelectField v-model="fresh.kind" label="It is a" :options="kinds" />
-          <FieldFrame :id="`${id}p`" label="Goes in place of" hint="Parts of one place stand in for each other"
+          <FieldFrame :id="`${id}p`" label="Replaces" hint="Parts in the same position can be swapped for each other"
             ><input :id="`${id}p`" v-model="fresh.place" class="entry" maxlength="40" autocomplete="off"
           /></FieldFrame>
         </div>
@@ -202,13 +204,11 @@ const id = useId()
             ><input v-model="fresh.optional" type="checkbox" class="h-5 w-5 accent-enamel" />A test can do without it</label
           >
           <label class="flex min-h-11 items-center gap-2"
-            ><input v-model="fresh.harms" type="checkbox" class="h-5 w-5 accent-enamel" />Once at fault it harms others</label
+            ><input v-model="fresh.harms" type="checkbox" class="h-5 w-5 accent-enamel" />If it is faulty, it can damage others</label
           >
-          <label class="flex min-h-11 items-center gap-2"
-            ><input v-model="fresh.precious" type="checkbox" class="h-5 w-5 accent-enamel" />Cannot be had again</label
-          >
+          <label class="flex min-h-11 items-center gap-2"><input v-model="fresh.precious" type="checkbox" class="h-5 w-5 accent-enamel" />Irreplaceable</label>
         </div>
-        <p><button type="submit" class="button" :disabled="!fresh.name.trim() || !!nameTrouble || busy">Add it to the parts</button></p>
+        <p><button type="submit" class="button" :disabled="!fresh.name.trim() || !!nameTrouble || busy">Add part</button></p>
       </form>
       <ul class="pt-2">
         <li v-for="part in parts" :key="part.name" class="flex flex-wrap items-baseline gap-x-3">
@@ -228,7 +228,7 @@ const id = useId()
             v-if="!tests.some(t => t.parts.includes(part.name))"
             type="button"
             class="button button-quiet"
-            :aria-label="`Take ${part.name} off the board`"
+            :aria-label="`Remove ${part.name} from the board`"
             @click="
               emit(
                 'parts',
@@ -236,7 +236,7 @@ const id = useId()
               )
             "
           >
-            Take it off
+            Remove
           </button>
         </li>
       </ul>

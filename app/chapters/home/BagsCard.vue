@@ -12,7 +12,7 @@ const ending = ref<number>()
     title="Originals kept"
     :state="sheet.bags.length ? 'done' : 'none'"
     :result="sheet.bags.length ? `${sheet.bags.filter(b => b.ended === null).length} in bags` : 'None kept'"
-    hint="Bagged with its number, named on the label inside, so that whoever comes next can put it back."
+    hint="Bagged with the machine’s number and named on the label inside, so that it can be put back one day."
   >
     <ul v-if="sheet.bags.length" class="grid divide-y divide-line border-y border-line">
       <li v-for="one in sheet.bags" :key="one.id" class="grid gap-1 py-1.5">
@@ -24,11 +24,11 @@ const ending = ref<number>()
             v-else-if="session.may('end-bag')"
             type="button"
             class="button button-quiet ml-auto"
-            :aria-label="`${one.part} is kept no longer`"
+            :aria-label="`${one.part} is no longer kept`"
             :aria-expanded="ending === one.id"
             @click="ending = ending === one.id ? undefined : one.id"
           >
-            Kept no longer
+            No longer kept
           </button>
         </p>
         <CommandForm
@@ -37,20 +37,20 @@ const ending = ref<number>()
           :machine="sheet.tag"
           :initial="{ became: '' }"
           :fixed="{ bagId: one.id }"
-          label="Kept no longer"
-          submit="Keep"
+          label="No longer kept"
+          submit="Save"
           @done="ending = undefined"
-          ><TextField name="became" label="What became of it" hint="Fitted again, gone with the machine, given to a sister"
+          ><TextField name="became" label="What became of it" hint="Refitted, left with the machine, used in another one of this model"
         /></CommandForm>
       </li>
     </ul>
-    <EmptyPlace v-else says="None kept yet. A part that was replaced goes into a bag with this machine’s number." />
+    <EmptyPlace v-else says="None yet. Put each replaced part into a bag with this machine’s number." />
     <AddPanel v-if="session.may('bag-part')" v-slot="{ close }" label="Bag a part">
-      <CommandForm command="bag-part" :machine="sheet.tag" :initial="{ part: '', bag: '', why: '' }" label="Bag a part" submit="Keep it" @done="close()"
+      <CommandForm command="bag-part" :machine="sheet.tag" :initial="{ part: '', bag: '', why: '' }" label="Bag a part" submit="Save" @done="close()"
         ><div class="grid gap-3 sm:grid-cols-2">
           <TextField name="part" label="Part" hint="With its place, such as C12" /><TextField name="bag" label="Bag or box" />
         </div>
-        <TextField name="why" label="Why it came out"
+        <TextField name="why" label="Why it was removed"
       /></CommandForm>
     </AddPanel>
   </OneCard>

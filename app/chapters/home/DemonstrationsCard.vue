@@ -38,10 +38,10 @@ const all = ref(false)
       command="log-demonstration"
       :machine="sheet.tag"
       :initial="{ minutes: '' as never, says: '', trouble: false }"
-      label="It ran before visitors"
-      submit="Keep it"
+      label="Add a run"
+      submit="Save"
       ><div class="grid gap-3 sm:grid-cols-[8rem_1fr]"><TextField name="minutes" label="Minutes" numeric /><TextField name="says" label="What happened" /></div>
-      <TickField name="trouble" label="Something went wrong: make a fault of it"
+      <TickField name="trouble" label="Something went wrong: report it as a fault"
     /></CommandForm>
   </OneCard>
 </template>

@@ -21,7 +21,7 @@ const worthSaying = (f: Finding) => f.heard !== 'elsewhere'
 </script>
 
 <template>
-  <OneCard title="Its life" :state="sheet.life ? 'done' : 'open'" stays hint="Where it goes, and how it will be used.">
+  <OneCard title="Its life" :state="sheet.life ? 'done' : 'open'" stays hint="Where it will go, and how it will be used.">
     <ul class="grid gap-2">
       <li
         v-for="{ life, findings, refused } in judged"
@@ -51,6 +51,6 @@ const worthSaying = (f: Finding) => f.heard !== 'elsewhere'
       </li>
     </ul>
     <p v-if="failure" role="alert" class="text-stop">{{ [failure, ...because].join(' ') }}</p>
-    <p v-if="!session.may('choose-life')" class="hint">A coordinator chooses it.</p>
+    <p v-if="!session.may('choose-life')" class="hint">A coordinator makes this choice.</p>
   </OneCard>
 </template>

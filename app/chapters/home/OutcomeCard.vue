@@ -13,7 +13,7 @@ const volts = (v: number) => `${String(decimals(v, 3)).replace('-', '−')} V`
 </script>
 
 <template>
-  <OneCard title="As found, as released" :state="sheet.stage === 'home' ? 'done' : 'none'" stays hint="How it came, how it goes, and what it took.">
+  <OneCard title="As found, as released" :state="sheet.stage === 'home' ? 'done' : 'none'" stays hint="How it arrived, how it leaves, and what it took.">
     <FindingList :findings="outcome.findings" />
     <div class="overflow-x-auto">
       <table class="w-full text-left text-[0.9375rem]" aria-label="As found and as released">
@@ -60,10 +60,10 @@ const volts = (v: number) => `${String(decimals(v, 3)).replace('-', '−')} V`
         label="Write the closing letter"
         submit="Write the letter"
         @done="result => navigateTo(`/m/${sheet.tag}/letter/${(result as { letterId: number }).letterId}`)"
-        ><TextField name="released" label="What is said first" hint="Such as: It runs, and goes into our gallery on Saturday." :lines="2" /><TextField
+        ><TextField name="released" label="Opening sentence" hint="Such as: It runs, and goes into our gallery on Saturday." :lines="2" /><TextField
           name="to"
           label="E-mail address"
-          hint="Empty: the letter is printed and posted"
+          hint="Leave empty if the letter is printed and posted"
           type="email"
       /></CommandForm>
     </AddPanel>

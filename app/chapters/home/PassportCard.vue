@@ -16,14 +16,14 @@ const archive = computed(() => `/api/machines/${encodeURIComponent(props.sheet.t
       <NuxtLink :to="`/m/${sheet.tag}/label`" class="button button-main"><PhPrinter aria-hidden="true" />Open the label</NuxtLink>
     </p>
   </OneCard>
-  <OneCard title="Passport" hint="Its public record: identity, history, faults, parts sought. No donor, owner, price, place or person." stays>
+  <OneCard title="Passport" hint="The public record: identity, history, faults and parts wanted. No donor, owner, price, place or person." stays>
     <template v-if="sheet.passport.on"
-      ><p>Anybody with this link can read it:</p>
+      ><p>Anyone with this link can read it:</p>
       <p>
         <NuxtLink :to="sheet.passport.path!" class="figure break-all">{{ sheet.passport.path }}</NuxtLink>
       </p></template
     >
-    <p v-else>It is switched off; nobody outside can read it.</p>
+    <p v-else>It is switched off; nobody outside the collection can read it.</p>
     <p class="hint">
       Symptoms, observations and notes appear in your own words. Names of people, owner, giver and place are taken out where they are known; still, name nobody
       in them.
@@ -33,7 +33,7 @@ const archive = computed(() => `/api/machines/${encodeURIComponent(props.sheet.t
         {{ sheet.passport.on ? 'Switch it off' : 'Switch it on' }}
       </button>
     </p>
-    <p v-else class="hint">A coordinator switches it.</p>
+    <p v-else class="hint">A coordinator can switch it on.</p>
     <label v-if="session.may('switch-passport')" class="flex min-h-11 items-center gap-2"
       ><input
         type="checkbox"
@@ -41,7 +41,7 @@ const archive = computed(() => `/api/machines/${encodeURIComponent(props.sheet.t
         :checked="sheet.passport.diary"
         :disabled="busy"
         @change="switchPassport({ on: sheet.passport.on, diary: !sheet.passport.diary })"
-      />With what broke or was lost at the bench</label
+      />Include what broke or was lost on the bench</label
     >
   </OneCard>
   <OneCard
@@ -54,8 +54,8 @@ const archive = computed(() => `/api/machines/${encodeURIComponent(props.sheet.t
       ><input v-model="whole" type="checkbox" class="h-5 w-5 accent-enamel" />With names, owner, prices and places: not for strangers</label
     >
     <p>
-      <a :href="archive" class="button" download><PhDownloadSimple aria-hidden="true" />Take it out as a file</a>
+      <a :href="archive" class="button" download><PhDownloadSimple aria-hidden="true" />Download the record</a>
     </p>
-    <p class="hint">Anybody can check it with <code class="figure">npm run verify -- file.zip</code>.</p>
+    <p class="hint">Anyone can check it with <code class="figure">npm run verify -- file.zip</code>.</p>
   </OneCard>
 </template>

@@ -20,7 +20,7 @@ const to = (list: KeptList) => ({ path: '/store', query: list.query as Record<st
 <template>
   <div v-if="found?.lists.length || narrowed" class="grid gap-2">
     <div class="flex flex-wrap items-center gap-x-2 gap-y-1">
-      <nav v-if="found?.lists.length" aria-label="Kept lists" class="flex flex-wrap gap-1">
+      <nav v-if="found?.lists.length" aria-label="Saved lists" class="flex flex-wrap gap-1">
         <NuxtLink
           v-for="list in found.lists"
           :key="list.id"
@@ -28,12 +28,12 @@ const to = (list: KeptList) => ({ path: '/store', query: list.query as Record<st
           class="choice text-ink no-underline"
           :class="same(list) && 'bg-mat! font-semibold'"
           :aria-current="same(list) ? 'true' : undefined"
-          :title="`Kept by ${list.by}`"
+          :title="`Saved by ${list.by}`"
           >{{ list.name }}&ensp;<span class="figure">{{ list.machines }}{{ list.atLeast ? '+' : '' }}</span></NuxtLink
         >
       </nav>
       <button v-if="openList && session.may('drop-list')" type="button" class="button button-quiet min-[900px]:min-h-8!" @click="drop({ listId: openList.id })">
-        <PhX aria-hidden="true" />Drop this list
+        <PhX aria-hidden="true" />Delete list
       </button>
       <button
         v-else-if="narrowed && session.may('keep-list')"
@@ -42,7 +42,7 @@ const to = (list: KeptList) => ({ path: '/store', query: list.query as Record<st
         :aria-expanded="open"
         @click="open = !open"
       >
-        <PhBookmarkSimple aria-hidden="true" />Keep this list
+        <PhBookmarkSimple aria-hidden="true" />Save list
       </button>
     </div>
     <CommandForm
@@ -50,11 +50,11 @@ const to = (list: KeptList) => ({ path: '/store', query: list.query as Record<st
       command="keep-list"
       :initial="{ name: '' }"
       :fixed="{ query: question as MachineNarrowing }"
-      label="Keep this list"
-      submit="Keep it"
+      label="Save list"
+      submit="Save"
       class="max-w-md bg-card p-3"
       @done="open = false"
-      ><TextField name="name" label="Name of the list" hint="Everybody sees it. A name that is there already is given to this list instead."
+      ><TextField name="name" label="Name of the list" hint="Everybody can see it. If the name is taken, this list replaces the old one."
     /></CommandForm>
   </div>
 </template>

@@ -36,7 +36,9 @@ const verdict = ({ presence, grade }: Assembly) =>
     title="Assemblies"
     :state="unseen ? 'open' : 'done'"
     stays
-    :hint="unseen ? `Worst first. Not yet looked at: ${unseen} of ${sheet.assemblies.length}.` : 'Worst first; grade them one by one, the outside says little.'"
+    :hint="
+      unseen ? `Worst first. Not yet looked at: ${unseen} of ${sheet.assemblies.length}.` : 'Worst first; grade them one by one: the outside tells you little.'
+    "
   >
     <ul class="grid grid-cols-[repeat(auto-fill,minmax(9.5rem,1fr))] gap-2">
       <li
@@ -92,7 +94,7 @@ const verdict = ({ presence, grade }: Assembly) =>
       :fixed="{ assemblyId: opened.id, version: opened.version }"
       :words="words"
       :label="`Condition of ${opened.name}`"
-      submit="Keep what was found"
+      submit="Save condition"
       keeps
       class="bg-mat p-3"
       @done="open = undefined"
@@ -105,7 +107,7 @@ const verdict = ({ presence, grade }: Assembly) =>
           name="role"
           label="What it is for"
           :options="titlesOf(assemblyRoles)"
-          :hint="opened.role ? undefined : `As its name says; choose another where that is wrong`"
+          :hint="opened.role ? undefined : `Taken from the name; change it if that is wrong`"
         />
         <TextField name="note" label="Note" :lines="2" />
       </template>
@@ -118,7 +120,7 @@ const verdict = ({ presence, grade }: Assembly) =>
       <AddPanel v-if="session.may('read-date-code')" label="Read a date code"><DateCodeForm :sheet="sheet" :assembly="opened.name" /></AddPanel>
     </section>
     <AddPanel v-if="session.may('add-assembly')" v-slot="{ close }" label="Add an assembly"
-      ><CommandForm command="add-assembly" :machine="sheet.tag" :initial="{ name: '' }" label="Add an assembly" submit="Add it" @done="close()"
+      ><CommandForm command="add-assembly" :machine="sheet.tag" :initial="{ name: '' }" label="Add an assembly" submit="Add" @done="close()"
         ><TextField name="name" label="Assembly" /></CommandForm
     ></AddPanel>
   </OneCard>

@@ -8,6 +8,6 @@ const uploads = useUploads(() => props.tag)
   <div class="grid gap-3">
     <PictureInputs thumb take="Take one now" choose="Choose some" @chosen="uploads.add" />
     <UploadList :uploads="uploads.uploads.value" :leave="uploads.leave" :again="uploads.again" :clear="uploads.clear" />
-    <p class="hint">They stand under Look; marks and captions can be added there.</p>
+    <p class="hint">You will find them under Look, where marks and captions can be added.</p>
   </div>
 </template>

@@ -15,7 +15,7 @@ const groups = computed(() => [...new Set(open.value.map(c => c.why))].map(why =
 <template>
   <OneCard
     v-if="sheet.checks.length"
-    title="Checks that the damage asks for"
+    title="Checks called for by the damage"
     short="Checks"
     :hint="open.length ? `${open.length} to do.` : 'All done.'"
     :state="open.length ? 'open' : 'done'"
@@ -35,7 +35,7 @@ const groups = computed(() => [...new Set(open.value.map(c => c.why))].map(why =
               :aria-expanded="settling === check.code"
               @click="settling = settling === check.code ? undefined : check.code"
             >
-              Say what was found<span class="sr-only"> for {{ check.says }}</span>
+              Say what you found<span class="sr-only"> for {{ check.says }}</span>
             </button>
           </p>
           <CommandForm
@@ -44,8 +44,8 @@ const groups = computed(() => [...new Set(open.value.map(c => c.why))].map(why =
             :machine="sheet.tag"
             :initial="{ outcome: undefined, note: '' }"
             :fixed="{ code: check.code }"
-            label="Settle the check"
-            submit="Keep"
+            label="Finish the check"
+            submit="Save"
             class="bg-mat p-3"
             @done="settling = undefined"
             ><ChoiceField name="outcome" label="What came of it" :options="choicesOf(checkOutcomeNames)" /><TextField name="note" label="What was found"

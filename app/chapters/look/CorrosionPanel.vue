@@ -57,7 +57,7 @@ function repeat(c: CorrosionView) {
           <span class="font-semibold">{{ c.what }}</span><span class="figure">{{ c.areaPct.toFixed(1) }} % ± {{ c.errorPct.toFixed(1) }}</span>
         </p>
         <p class="hint">
-          {{ c.rating === null ? 'No rating: its error covers several' : `Rating ${c.rating} of 10` }}{{ c.rustDegree === null ? '' : `, Ri ${c.rustDegree}`
+          {{ c.rating === null ? 'No rating: the error covers several' : `Rating ${c.rating} of 10` }}{{ c.rustDegree === null ? '' : `, Ri ${c.rustDegree}`
           }}{{ c.areaMm2 === null ? '' : `, ${significant(c.areaMm2)} mm²` }} · {{ c.by }}, {{ times.day(c.at) }}
         </p>
         <FindingList v-if="before(c)" :findings="compareVisits(visit(before(c)!), visit(c)).findings" />
@@ -76,10 +76,10 @@ function repeat(c: CorrosionView) {
           :machine="sheet.tag"
           :initial="{ what: '' }"
           :fixed="{ photographId: photograph.id, inputs: corrosion.inputs(), steel, areaPct: area.areaPct, errorPct: area.errorPct }"
-          label="Keep the measurement"
-          submit="Keep the measurement"
+          label="Save measurement"
+          submit="Save measurement"
         >
-          <TextField name="what" label="What was measured" :suggestions="known" hint="The same words on every visit, such as: lower edge, solder side" />
+          <TextField name="what" label="What was measured" :suggestions="known" hint="Use the same words each time, such as: lower edge, solder side" />
         </CommandForm>
       </template>
     </CorrosionSteps>

@@ -29,7 +29,7 @@ function touch(kind: (typeof kinds)[number]) {
         <DrawingBar
           v-if="drawing.purpose.value === 'outline'"
           :drawing="drawing"
-          says="Go round the surface that is to be measured, without what does not belong to it."
+          says="Draw around the surface to be measured, leaving out what does not belong to it."
         />
         <p v-else class="flex flex-wrap items-center gap-2">
           <span class="hint">{{ outline.length ? `${outline.length} points` : 'The whole photograph' }}</span><button
@@ -37,8 +37,8 @@ function touch(kind: (typeof kinds)[number]) {
             class="button"
             @click="drawing.begin('outline', 'polygon', ({ points }) => (outline = points))"
           >
-            Outline it</button
-          ><button v-if="outline.length" type="button" class="button button-quiet" @click="outline = []">Take the whole</button>
+            Outline the area</button
+          ><button v-if="outline.length" type="button" class="button button-quiet" @click="outline = []">Use the whole picture</button>
         </p>
       </li>
       <li v-for="(kind, i) in kinds" :key="kind.purpose" class="grid gap-1">
@@ -56,7 +56,7 @@ function touch(kind: (typeof kinds)[number]) {
             {{ drawing.purpose.value === kind.purpose ? 'Enough' : 'Touch' }}<span class="sr-only"> {{ kind.name }}</span>
           </button>
           <button v-if="kind.spots.value.length" type="button" class="button button-quiet" @click="kind.spots.value = kind.spots.value.slice(0, -1)">
-            Take one back<span class="sr-only"> of {{ kind.name }}</span>
+            Undo last point<span class="sr-only"> of {{ kind.name }}</span>
           </button>
         </p>
         <p v-if="drawing.purpose.value === kind.purpose" role="status" class="hint">Press spots of {{ kind.name }} on the photograph, in light and in shade.</p>
@@ -69,7 +69,7 @@ function touch(kind: (typeof kinds)[number]) {
           >{{ Math.round(progress * 100) }} %</span
         ><button type="button" class="button" @click="corrosion.cancel()">Cancel</button></template
       >
-      <span v-else-if="!ready" class="hint">Touch a spot of either kind first.</span>
+      <span v-else-if="!ready" class="hint">Touch one spot of each kind first.</span>
       <span v-else-if="area && !current" class="hint">Changed since; measure again.</span>
     </div>
     <p v-if="trouble" role="alert" class="text-stop">{{ trouble }}</p>
@@ -78,7 +78,7 @@ function touch(kind: (typeof kinds)[number]) {
         <label :for="`${id}-threshold`" class="font-semibold"
           >Threshold <span class="figure font-normal">{{ threshold.toFixed(2) }}</span></label
         ><input :id="`${id}-threshold`" v-model.number="threshold" type="range" min="0.1" max="0.9" step="0.01" class="accent-enamel" />
-        <p class="hint">To the left more counts as corroded, to the right less. Half is where a pixel is as much one as the other.</p>
+        <p class="hint">Left: more counts as corroded. Right: less. In the middle, a pixel is equally likely to be either.</p>
       </div>
       <slot :area="area" />
     </template>

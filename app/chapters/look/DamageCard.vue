@@ -16,7 +16,7 @@ const severityInk = { slight: 'text-note', clear: 'text-care', severe: 'text-sto
     hint="Look under the battery, the keyboard connector and the sockets, on both sides of the board."
   >
     <CautionNote about="battery" />
-    <EmptyPlace v-if="!sheet.damages.length" says="No damage recorded. Log it as found; do not undo anything yet." />
+    <EmptyPlace v-if="!sheet.damages.length" says="No damage recorded. Record it as you find it; do not undo anything yet." />
     <ul v-else class="grid divide-y divide-line">
       <li v-for="damage in sheet.damages" :key="damage.id" class="flex flex-wrap items-center gap-x-3 py-1.5">
         <DamageGlyph :kind="damage.kind" /><span class="font-semibold">{{ damageKinds[damage.kind] }}</span
@@ -33,7 +33,7 @@ const severityInk = { slight: 'text-note', clear: 'text-care', severe: 'text-sto
         :machine="sheet.tag"
         :initial="{ assemblyId: null, kind: undefined, where: '', extent: '', severity: undefined }"
         label="Record damage"
-        submit="Record it"
+        submit="Save"
         @done="close()"
       >
         <ChoiceField name="kind" label="Kind" :options="choicesOf(damageKinds)" />

@@ -14,7 +14,7 @@ const { points, enough, form } = props.drawing
     </p>
     <div class="flex flex-wrap gap-2">
       <button v-if="form !== 'point'" type="button" class="button button-main" :disabled="!enough" @click="drawing.finish()">Finish</button>
-      <button type="button" class="button" :disabled="!points.length" @click="drawing.undo()">Take one back</button>
+      <button type="button" class="button" :disabled="!points.length" @click="drawing.undo()">Undo last point</button>
       <button type="button" class="button" @click="drawing.leave()">Leave it</button>
     </div>
   </div>

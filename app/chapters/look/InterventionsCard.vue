@@ -14,7 +14,7 @@ const words = { state: 'State', note: 'Why' }
 
 <template>
   <OneCard
-    title="Somebody was here before"
+    title="Earlier repairs and changes"
     short="Before us"
     hint="Log it as found; do not undo it yet."
     :state="sheet.interventions.some(i => i.state === 'not-understood') ? 'open' : sheet.interventions.length ? 'done' : unseen ? 'open' : 'none'"
@@ -46,7 +46,7 @@ const words = { state: 'State', note: 'Why' }
           :fixed="{ interventionId: one.id, version: one.version }"
           :words="words"
           label="Say what it is"
-          submit="Keep"
+          submit="Save"
           keeps
           class="bg-mat p-3"
           @done="settling = undefined"
@@ -63,7 +63,7 @@ const words = { state: 'State', note: 'Why' }
         :machine="sheet.tag"
         :initial="{ kind: undefined, assemblyId: null, where: '', note: '', understood: false, photographId: null }"
         label="Log an intervention"
-        submit="Log it"
+        submit="Save"
         @done="close()"
       >
         <ChoiceField name="kind" label="Kind" :options="choicesOf(interventionKinds)" />
@@ -73,7 +73,7 @@ const words = { state: 'State', note: 'Why' }
             label="What it looks like"
           /><PickField name="photographId" label="Photograph" :options="photographChoices(sheet)" />
         </div>
-        <TickField name="understood" label="It is understood why" />
+        <TickField name="understood" label="The reason is understood" />
       </CommandForm>
     </AddPanel>
   </OneCard>

@@ -12,7 +12,7 @@ const drawn = defineModel<Drawn | undefined>('drawn')
 const session = useSession()
 const correcting = ref<number>()
 const forms: { form: MarkForm; name: string; says: string }[] = [
-  { form: 'polygon', name: 'Outline', says: 'Go round the damage, point by point.' },
+  { form: 'polygon', name: 'Outline', says: 'Draw around the damage, point by point.' },
   { form: 'line', name: 'Line', says: 'Follow the crack, scratch or tide line.' },
   { form: 'point', name: 'Point', says: 'Press the place.' },
 ]
@@ -63,7 +63,7 @@ function begin(form: MarkForm, text: string) {
             :fixed="{ damageId: mark.id, version: mark.version }"
             :words="words"
             label="Correct the mark"
-            submit="Keep"
+            submit="Save"
             keeps
             @done="correcting = undefined"
           >
@@ -88,12 +88,12 @@ function begin(form: MarkForm, text: string) {
         :machine="sheet.tag"
         :initial="{ kind: undefined, severity: undefined, assemblyId: photograph.assemblyId, where: '', extent: '' }"
         :fixed="{ photographId: photograph.id, mark: drawn }"
-        label="Keep the mark"
-        submit="Keep the mark"
+        label="Save mark"
+        submit="Save mark"
         @done="drawn = undefined"
       >
         <p v-if="extent" class="figure">{{ extent }}</p>
-        <p v-else-if="drawn.form !== 'point'" class="hint">Without a scale there are no millimetres. It can be set later; this mark will have them then.</p>
+        <p v-else-if="drawn.form !== 'point'" class="hint">Without a scale there are no millimetres. You can set one later, and this mark will get them.</p>
         <ChoiceField name="kind" label="Kind" :options="choicesOf(damageKinds)" />
         <ChoiceField name="severity" label="Severity" :options="choicesOf(severityNames)" />
         <PickField name="assemblyId" label="On which assembly" :options="assemblyChoices(sheet)" />

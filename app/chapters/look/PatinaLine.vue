@@ -11,7 +11,7 @@ const open = ref(false)
   <div v-if="damage.patina || (damage.mayStay && session.may('leave-as-patina'))" class="flex flex-wrap items-baseline gap-x-3">
     <span v-if="damage.patina"><strong>Stays as patina.</strong> {{ damage.patina }}</span>
     <button v-if="session.may('leave-as-patina')" type="button" class="text-sm underline max-[899px]:min-h-11" :aria-expanded="open" @click="open = !open">
-      {{ damage.patina ? 'Change that' : 'Leave it as patina' }}<span class="sr-only"> {{ damage.where }}</span>
+      {{ damage.patina ? 'Change that' : 'Leave as patina' }}<span class="sr-only"> {{ damage.where }}</span>
     </button>
     <CommandForm
       v-if="open"
@@ -19,12 +19,12 @@ const open = ref(false)
       :machine="tag"
       :initial="{ reason: damage.patina }"
       :fixed="{ damageId: damage.id, version: damage.version }"
-      :words="{ reason: 'Why it stays' }"
-      label="Leave it as patina"
-      submit="Keep"
+      :words="{ reason: 'Why it is left' }"
+      label="Leave as patina"
+      submit="Save"
       class="w-full bg-mat p-3"
       @done="open = false"
-      ><TextField name="reason" label="Why it stays" :hint="damage.patina ? 'Empty: it is no longer left' : 'Such as part of its years at the ferry'"
+      ><TextField name="reason" label="Why it is left" :hint="damage.patina ? 'Leave empty to stop leaving it' : 'Such as part of its years at the ferry'"
     /></CommandForm>
   </div>
 </template>

@@ -24,7 +24,7 @@ function corrodedOn(photographId: number) {
       title="Photographs"
       :state="sheet.photographs.length ? 'done' : 'open'"
       stays
-      hint="Before anything is touched: wiring, orientation, screws that differ."
+      hint="Before you touch anything: wiring, orientation, screws that differ."
       :class="isOverDropZone && 'outline-3 outline-enamel'"
     >
       <template v-if="session.may('add-photograph')" #aside>

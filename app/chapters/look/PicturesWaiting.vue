@@ -26,6 +26,6 @@ onUnmounted(() => shown.value.forEach(({ url }) => URL.revokeObjectURL(url)))
         >
       </li>
     </ul>
-    <p v-if="shown.length" class="hint">They lie in this page only until it is booked in: do not close it before.</p>
+    <p v-if="shown.length" class="hint">They are only in this page until you book in: do not close it before then.</p>
   </div>
 </template>

@@ -51,10 +51,10 @@ async function keep(scale: NonNullable<PhotographView['scale']> | null) {
     <FindingList v-if="photograph.scale && !drawn" :findings="judgeScale(photograph.scale, photograph)" />
     <p v-else-if="!drawn" class="hint">No scale yet. Two points with a known distance between them give every mark its millimetres.</p>
     <template v-if="session.may('set-scale')">
-      <DrawingBar v-if="drawing.purpose.value === 'scale'" :drawing="drawing" says="Press both ends of a distance you know." />
+      <DrawingBar v-if="drawing.purpose.value === 'scale'" :drawing="drawing" says="Press both ends of a known distance." />
       <form v-else-if="drawn" aria-label="Set the scale" class="grid gap-3" novalidate @submit.prevent="judged?.scale && keep(judged.scale)">
         <div class="grid gap-1">
-          <label :for="`${id}-preset`" class="font-semibold">A distance every board has</label
+          <label :for="`${id}-preset`" class="font-semibold">A distance found on every board</label
           ><select :id="`${id}-preset`" v-model="preset" class="entry">
             <option value="">Something else</option>
             <option v-for="known in knownDistances" :key="known.name" :value="known.name">{{ known.name }}, {{ known.distanceMm }} mm</option>
@@ -72,15 +72,15 @@ async function keep(scale: NonNullable<PhotographView['scale']> | null) {
         /></FieldFrame>
         <FindingList v-if="judged?.findings.length" :findings="judged.findings" />
         <div class="flex flex-wrap gap-2">
-          <button type="submit" class="button button-main" :disabled="busy || !judged?.scale">Keep the scale</button
+          <button type="submit" class="button button-main" :disabled="busy || !judged?.scale">Save scale</button
           ><button type="button" class="button" @click="drawn = undefined">Leave it</button>
         </div>
       </form>
       <div v-else class="flex flex-wrap gap-2">
         <button type="button" class="button" @click="drawing.begin('scale', 'line', result => (drawn = result), 2)">
-          {{ photograph.scale ? 'Set it anew' : 'Set two points' }}
+          {{ photograph.scale ? 'Set again' : 'Set two points' }}
         </button>
-        <button v-if="photograph.scale" type="button" class="button button-quiet" :disabled="busy" @click="keep(null)">Take it off</button>
+        <button v-if="photograph.scale" type="button" class="button button-quiet" :disabled="busy" @click="keep(null)">Remove</button>
       </div>
       <p v-if="failure || stale" role="alert" class="text-stop">{{ failure || stale?.message }}</p>
     </template>

@@ -5,9 +5,9 @@ import type { Upload } from '~/chapters/look/composables/useUploads'
 /** Photographs on their way: each with its progress, each left or tried again alone. */
 const props = defineProps<{ uploads: Upload[]; leave: (upload: Upload) => void; again: (upload: Upload) => void; clear: () => void }>()
 const words: Record<Upload['state'], string> = {
-  waiting: 'Waits its turn',
+  waiting: 'Waiting',
   sending: 'Sending',
-  working: 'Made smaller and kept',
+  working: 'Resized and saved',
   kept: 'Kept',
   refused: 'Refused',
   left: 'Left',
@@ -16,7 +16,7 @@ const running = computed(() => props.uploads.some(u => ['waiting', 'sending', 'w
 </script>
 
 <template>
-  <section v-if="uploads.length" aria-label="Being added" class="grid gap-1 border border-line bg-mat p-2">
+  <section v-if="uploads.length" aria-label="Uploading" class="grid gap-1 border border-line bg-mat p-2">
     <ul class="grid gap-1">
       <li v-for="upload in uploads" :key="upload.key" class="flex flex-wrap items-center gap-x-3">
         <span class="min-w-0 flex-1 truncate">{{ upload.name }}</span>

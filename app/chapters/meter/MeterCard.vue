@@ -21,7 +21,7 @@ const view = computed(() => meter.view.value)
 </script>
 
 <template>
-  <OneCard title="Meter" hint="A multimeter that speaks SCPI over the network. The bench asks it; your browser never does.">
+  <OneCard title="Meter" hint="A multimeter that speaks SCPI over the network. The server reads it, not your browser.">
     <div v-if="view" class="flex flex-wrap items-center gap-x-4 gap-y-1" aria-live="polite">
       <span class="font-semibold" :class="view.state === 'ready' ? 'text-fine' : view.state === 'none' ? 'text-ink-2' : 'text-stop'">{{
         meterStates[view.state].title
@@ -29,7 +29,7 @@ const view = computed(() => meter.view.value)
     </div>
     <p v-else role="status" class="hint">Asking it…</p>
     <p v-if="view?.tellsFunction === false" class="text-care">
-      This meter does not tell which function it is set to: a hand at its knob between two readings is not noticed. Look at its display as well.
+      This meter does not report its function, so a turn of its knob between two readings goes unnoticed. Check its display too.
     </p>
     <div>
       <button type="button" class="button" :disabled="looking" @click="look">{{ looking ? 'Asking it…' : 'Ask again' }}</button>
@@ -48,15 +48,15 @@ const view = computed(() => meter.view.value)
       :fixed="{ version: practice.version }"
       :words="{ host: 'Host', port: 'Port' }"
       label="Meter"
-      submit="Keep the meter"
+      submit="Save meter"
       keeps
       @done="look"
       ><div class="grid gap-3 sm:grid-cols-2">
-        <TextField name="host" label="Host" hint="Empty: no meter. For practice: npm run meter, then 127.0.0.1" /><TextField
+        <TextField name="host" label="Host" hint="Leave empty for no meter. For practice: npm run meter, then 127.0.0.1" /><TextField
           name="port"
           label="Port"
           numeric
-          hint="Mostly 5025"
+          hint="Usually 5025"
         /></div
     ></CommandForm>
     <dl v-else>

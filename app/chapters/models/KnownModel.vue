@@ -29,7 +29,7 @@ const troubled = computed(() => sisters.value.filter(m => m.batteryLeaked || m.f
       Sisters here: {{ sisters.map(m => m.nickname || m.tag).join(', ') }}{{ model.here > sisters.length ? ` and ${model.here - sisters.length} more` : '' }}.
     </p>
     <div v-if="troubled.length">
-      <p class="font-semibold">What they had</p>
+      <p class="font-semibold">What others had</p>
       <ul class="ml-5 list-disc">
         <li v-for="sister in troubled" :key="sister.tag">
           {{ sister.nickname || sister.tag }}:

@@ -103,7 +103,7 @@ const shown = (field: string, value: unknown) => (field === 'rails' ? (value as 
     :words="words"
     :show="shown"
     :label="model ? 'Change the model' : 'Add a model'"
-    :submit="model ? 'Keep' : 'Add the model'"
+    :submit="model ? 'Save' : 'Add the model'"
     keeps
     @done="$emit('done', $event)"
   >
@@ -115,12 +115,12 @@ const shown = (field: string, value: unknown) => (field === 'rails' ? (value as 
       <TextField name="weightKg" label="Weight in kg" numeric /><LinesField
         name="variants"
         label="Board issues and variants, one a line"
-        hint="With how to tell them apart"
+        hint="And how to tell them apart"
       />
       <LinesField name="usualKit" label="Usual kit, one a line" /><LinesField
         name="assemblies"
         label="Assemblies, one a line"
-        hint="What the next one booked in is looked over by"
+        hint="The next one booked in gets this list"
       />
       <LinesField name="knownFaults" label="Known faults, one a line" class="sm:col-span-2" />
     </div>

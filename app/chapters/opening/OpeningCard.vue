@@ -32,9 +32,9 @@ const shown = (field: string, value: unknown) => (field === 'fixings' ? (value a
     title="Opening record"
     short="Opening"
     :state="done.some(s => s.state === 'undone') ? 'open' : done.length ? 'done' : 'open'"
-    :result="`${done.length} steps, all together again`"
+    :result="`${done.length} steps, all back together`"
     :hint="
-      done.length ? `${sheet.opening.out} fixings out, ${sheet.opening.back} counted back.` : 'Steps in order, so that somebody else can put it together again.'
+      done.length ? `${sheet.opening.out} fixings out, ${sheet.opening.back} counted back.` : 'Steps in order, so that somebody else can put it back together.'
     "
   >
     <template v-if="done.length" #aside
@@ -82,7 +82,7 @@ const shown = (field: string, value: unknown) => (field === 'fixings' ? (value a
           :words="words"
           :show="shown"
           label="Step of the opening"
-          :submit="step.state === 'ahead' ? 'Undone, as written here' : 'Keep'"
+          :submit="step.state === 'ahead' ? 'Undone, as written here' : 'Save'"
           keeps
           class="bg-mat p-3"
           @done="changing = undefined"
@@ -90,8 +90,8 @@ const shown = (field: string, value: unknown) => (field === 'fixings' ? (value a
         /></CommandForm>
       </li>
     </ol>
-    <AddPanel v-if="!backwards && session.may('record-opening-step')" label="Undo something"
-      ><CommandForm command="record-opening-step" :machine="sheet.tag" :initial="empty" label="Undo something" submit="Keep the step"
+    <AddPanel v-if="!backwards && session.may('record-opening-step')" label="Add a step"
+      ><CommandForm command="record-opening-step" :machine="sheet.tag" :initial="empty" label="Add a step" submit="Save step"
         ><OpeningStepFields :sheet="sheet" /></CommandForm
     ></AddPanel>
   </OneCard>

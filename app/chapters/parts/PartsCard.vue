@@ -10,7 +10,7 @@ const { submitCommand: settle, busy, failure, stale } = useCommand('settle-part'
 
 <template>
   <OneCard title="Parts wanted" :state="sheet.parts.some(p => p.outcome === 'wanted') ? 'open' : sheet.parts.length ? 'done' : 'none'" stays>
-    <EmptyPlace v-if="!sheet.parts.length" says="It wants nothing. A part entered here stands in Parts for everybody to find." />
+    <EmptyPlace v-if="!sheet.parts.length" says="No parts wanted. A part you add here appears under Parts for everybody." />
     <ul v-else class="grid divide-y divide-line">
       <li v-for="part in sheet.parts" :key="part.id" class="flex flex-wrap items-center gap-x-3 gap-y-1 py-1.5">
         <span class="figure">{{ part.quantity }} ×</span><span :class="part.outcome === 'wanted' ? 'font-semibold' : 'text-ink-2'">{{ part.name }}</span>
@@ -40,19 +40,19 @@ const { submitCommand: settle, busy, failure, stale } = useCommand('settle-part'
             :disabled="busy"
             @click="settle({ partId: part.id, version: part.version, outcome: 'wanted' })"
           >
-            Want it again
+            Needed again
           </button></template
         >
       </li>
     </ul>
     <p v-if="failure || stale" role="alert" class="text-stop">{{ failure || stale?.message }}</p>
-    <AddPanel v-if="session.may('want-part')" v-slot="{ close }" label="Want a part">
+    <AddPanel v-if="session.may('want-part')" v-slot="{ close }" label="Add a part">
       <CommandForm
         command="want-part"
         :machine="sheet.tag"
         :initial="{ name: '', quantity: '1', stopsStart: false }"
-        label="Want a part"
-        submit="Put it on the list"
+        label="Add a part"
+        submit="Add to the list"
         @done="close()"
         ><div class="grid gap-3 sm:grid-cols-[1fr_8rem]"><TextField name="name" label="Part" /><TextField name="quantity" label="How many" numeric /></div>
         <TickField name="stopsStart" label="The machine cannot be started without it"

@@ -9,18 +9,21 @@ const session = useSession()
 <template>
   <div class="grid gap-2">
     <p>
-      <a :href="`/api/people/${person.id}/kept`" :download="`kept-of-${person.signInName}.json`" class="inline-flex min-h-8 items-center max-[899px]:min-h-11"
+      <a
+        :href="`/api/people/${person.id}/kept`"
+        :download="`kept-of-${person.signInName}.json`"
+        class="inline-flex min-h-8 items-center max-[899px]:min-h-11"
         >{{ own ? 'Download your data' : `Download the data of ${person.name}` }}</a
       >
     </p>
-    <AddPanel v-if="!own && session.may('forget-person')" v-slot="{ close }" label="Take this person out"
+    <AddPanel v-if="!own && session.may('forget-person')" v-slot="{ close }" label="Remove this person"
       ><CommandForm
         command="forget-person"
         :initial="{ name: '' }"
         :fixed="{ personId: person.id, version: person.version }"
         :words="{ name: 'Their name' }"
-        label="Take this person out"
-        submit="Take them out"
+        label="Remove this person"
+        submit="Remove"
         @done="close()"
         ><p class="text-sm">
           Their name is taken out of every row and every entry, and they cannot sign in any more. What they did stays, by somebody who left; the history stays

@@ -13,7 +13,7 @@ const deviceOf = (browser: string) =>
 </script>
 
 <template>
-  <OneCard title="Signed in" :hint="everybody ? 'Everybody, and where. A session that is ended has to sign in again.' : 'Where you are signed in.'">
+  <OneCard title="Signed in" :hint="everybody ? 'Everybody, and where. Ending a session signs that browser out.' : 'Where you are signed in.'">
     <p v-if="!found" role="status" class="hint">{{ trouble || 'Fetching…' }}</p>
     <ul v-else class="grid divide-y divide-line border-y border-line">
       <li v-for="one in found.sessions" :key="one.uid" class="flex flex-wrap items-center gap-x-3 py-1">

@@ -21,23 +21,23 @@ function passwordChanged(close: () => void) {
       :fixed="{ version: me.version }"
       :words="{ name: 'Name' }"
       label="Your name"
-      submit="Keep the name"
+      submit="Save name"
       keeps
       @done="session.load()"
-      ><TextField name="name" label="Name" hint="As others see it from now on. What is written already keeps the name of then." autocomplete="name"
+      ><TextField name="name" label="Name" hint="As others see it from now on. Earlier entries keep your old name." autocomplete="name"
     /></CommandForm>
     <AddPanel v-slot="{ close }" label="Change your password"
       ><CommandForm
         command="set-own-password"
         :initial="{ oldPassword: '', password: '' }"
         label="Change your password"
-        submit="Change it"
+        submit="Change"
         @done="passwordChanged(close)"
-        ><TextField name="oldPassword" label="Present password" type="password" autocomplete="current-password" /><TextField
+        ><TextField name="oldPassword" label="Current password" type="password" autocomplete="current-password" /><TextField
           name="password"
           label="New password"
           type="password"
-          hint="At least ten characters. You stay signed in here; everywhere else the old one ends."
+          hint="At least ten characters. You stay signed in here and are signed out everywhere else."
           autocomplete="new-password" /></CommandForm
     ></AddPanel>
     <PersonalData :person="me" own />

@@ -69,11 +69,11 @@ const begin = () => start({ code: props.job.code, says: props.job.says, withId: 
       :machine="job.tag"
       :initial="{ note: '' }"
       :fixed="{ jobId: job.id }"
-      label="Hand the job on"
+      label="Hand over the job"
       submit="Hand it on"
       class="bg-mat p-2"
       @done="handing = false"
-      ><LazyTextField name="note" label="For whoever comes next" hint="How far it is, where things lie, what not to do" :lines="2"
+      ><LazyTextField name="note" label="For the next person" hint="How far you got, where things are, what not to do" :lines="2"
     /></LazyCommandForm>
   </li>
 </template>

@@ -9,7 +9,7 @@ const { submitCommand: deal, busy, failure } = useCommand('deal-evening')
 const done = computed(() => jobs.value.filter(j => j.state === 'done').length)
 const hint = computed(() =>
   !evening.value?.dealtAt
-    ? 'Say who is here and until when; then the evening can be dealt out.'
+    ? 'Say who is here and until when; then the jobs can be dealt out.'
     : evening.value.changedSince.length
       ? `${evening.value.changedSince.join(', ')} came or went since it was dealt at ${times.clock(evening.value.dealtAt)}.`
       : `Dealt at ${times.clock(evening.value.dealtAt)}; ${done.value} of ${jobs.value.length} done.`,
@@ -31,7 +31,7 @@ defineExpose({ evening })
           :disabled="busy"
           @click="deal({})"
         >
-          <PhShuffle aria-hidden="true" />{{ busy ? 'Dealing…' : evening.dealtAt ? 'Deal what is left anew' : 'Deal the evening out' }}
+          <PhShuffle aria-hidden="true" />{{ busy ? 'Dealing…' : evening.dealtAt ? 'Deal out again' : 'Deal out the jobs' }}
         </button>
       </div>
     </template>
@@ -48,7 +48,7 @@ defineExpose({ evening })
           :aria-label="hand.id === session.person?.id ? 'My jobs' : `Jobs of ${hand.name}`"
         >
           <h3>{{ hand.id === session.person?.id ? 'Mine' : hand.name }}</h3>
-          <p v-if="!jobsOf(hand.id).length" class="hint py-2">Nothing was dealt here: see what is left over.</p>
+          <p v-if="!jobsOf(hand.id).length" class="hint py-2">No jobs here: see what is left over.</p>
           <ol class="grid divide-y divide-line">
             <EveningJob v-for="job in jobsOf(hand.id)" :key="job.id" :job="job" />
           </ol>

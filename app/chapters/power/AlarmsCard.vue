@@ -9,7 +9,7 @@ const open = ref<string>()
 </script>
 
 <template>
-  <OneCard title="Alarms" hint="A good reading afterwards is no answer. Each stands until somebody says what it was and what was done.">
+  <OneCard title="Alarms" hint="A good reading afterwards does not clear it. Each alarm stays until somebody says what it was and what was done.">
     <ul class="grid divide-y divide-line border-y border-line">
       <li v-for="alarm in props.sheet.power.alarms" :key="alarm.key" class="grid gap-1 py-2">
         <div class="grid grid-cols-[4.25rem_1fr_auto] items-baseline gap-2">
@@ -34,8 +34,8 @@ const open = ref<string>()
           :machine="sheet.tag"
           :initial="{ says: '' }"
           :fixed="{ alarm: alarm.key }"
-          label="Explain the alarm"
-          submit="Keep the explanation"
+          label="Explain alarm"
+          submit="Save explanation"
           class="bg-mat p-3"
           @done="open = undefined"
           ><TextField name="says" label="What it was" hint="What was found, and what was done about it" :lines="2"

@@ -61,7 +61,7 @@ const says = (b: Battery) =>
 <template>
   <OneCard
     title="Batteries"
-    hint="They come out first. Removed in time, the board is saved."
+    hint="Batteries come out first. Removed in time, the board is saved."
     :state="state"
     :later="!sheet.power.batteries.length"
     :result="result"
@@ -93,11 +93,11 @@ const says = (b: Battery) =>
           :machine="sheet.tag"
           :initial="{ lookedAt: done }"
           :fixed="{ batteryId: battery.id, version: battery.version, step: battery.next.step }"
-          label="The next step of its way home"
+          label="Next step of the clean-up"
           :submit="batteryStateNames[battery.next.step]"
           class="border-l-4 border-care bg-care-wash p-3"
         >
-          <p><strong>Its way home:</strong> {{ battery.next.do }}</p>
+          <p><strong>Clean-up so far:</strong> {{ battery.next.do }}</p>
           <TicksField
             v-if="battery.next.step === 'clean'"
             name="lookedAt"
@@ -114,7 +114,7 @@ const says = (b: Battery) =>
           :fixed="{ batteryId: battery.id, version: battery.version }"
           :words="words"
           label="Go on with this battery"
-          submit="Keep"
+          submit="Save"
           keeps
           class="bg-mat p-3"
           @done="open = undefined"
@@ -128,7 +128,7 @@ const says = (b: Battery) =>
         :machine="sheet.tag"
         :initial="blank as Partial<CommandRequest<'record-battery'>>"
         label="Record a battery"
-        submit="Record it"
+        submit="Save"
         @done="close()"
         ><template #default="{ values }"><BatteryFields :sheet="sheet" :values="values" /></template
       ></CommandForm>

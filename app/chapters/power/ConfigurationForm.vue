@@ -28,7 +28,7 @@ const words = { kind: 'What is connected', out: 'What is out', bench: 'The bench
     :fixed="{ version: sheet.power.version }"
     :words="words"
     label="Change what is connected"
-    submit="It stands like this"
+    submit="Save what is connected"
     keeps
     @done="$emit('done')"
   >

@@ -40,7 +40,7 @@ function atMemory() {
     :initial="{}"
     :fixed="{ rails }"
     label="Rails expected"
-    submit="Expect these rails"
+    submit="Save rails"
     keeps
     @done="$emit('done')"
   >

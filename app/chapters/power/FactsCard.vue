@@ -68,7 +68,7 @@ const options = (name: (typeof enteredFactNames)[number]) => Object.entries(powe
       :words="words"
       :show="show"
       label="Facts for power"
-      submit="Keep these facts"
+      submit="Save answers"
       keeps
     >
       <template #default="{ values }">

@@ -105,7 +105,7 @@ const { submitCommand: withdraw, busy: withdrawing } = useCommand('withdraw-over
               label="Overrule the gate"
               submit="Overrule"
               @done="close()"
-              ><ChoiceField name="verdict" label="Let it say" :options="gateVerdicts.map(value => ({ value, label: gateWords[value].title }))" /><TextField
+              ><ChoiceField name="verdict" label="New verdict" :options="gateVerdicts.map(value => ({ value, label: gateWords[value].title }))" /><TextField
                 name="reason"
                 label="Reason"
                 :lines="2"

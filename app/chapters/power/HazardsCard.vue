@@ -90,7 +90,7 @@ const open = (kind: HazardKind) => (settling.value = settling.value === kind ? u
             :aria-expanded="settling === hazard.kind"
             @click="open(hazard.kind)"
           >
-            Say what was found<span class="sr-only"> of {{ hazardKinds[hazard.kind].title }}</span>
+            Say what you found<span class="sr-only"> of {{ hazardKinds[hazard.kind].title }}</span>
           </button>
         </div>
         <CommandForm
@@ -100,8 +100,8 @@ const open = (kind: HazardKind) => (settling.value = settling.value === kind ? u
           :initial="{ state: hazard.state, evidence: '' }"
           :fixed="{ kind: hazard.kind, version: hazard.version }"
           :words="words"
-          label="Say what was found"
-          submit="Keep"
+          label="Say what you found"
+          submit="Save"
           keeps
           class="bg-mat p-3"
           @done="settling = undefined"
@@ -120,7 +120,7 @@ const open = (kind: HazardKind) => (settling.value = settling.value === kind ? u
         :initial="{ kind: undefined, state: 'present', evidence: '' }"
         :fixed="{ version: 0 }"
         label="Add a hazard"
-        submit="Add it"
+        submit="Add"
         @done="close()"
         ><PickField name="kind" label="Which" :options="others" empty="Choose a hazard" /><ChoiceField
           name="state"

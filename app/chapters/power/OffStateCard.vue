@@ -69,7 +69,7 @@ function judged(values: Record<string, unknown>): Finding[] {
       </li>
     </ul>
     <AddPanel v-if="rails.length && session.may('measure-off-state')" label="Measure a rail">
-      <CommandForm command="measure-off-state" :machine="sheet.tag" :initial="initial" label="Measure a rail" submit="Keep the measurement">
+      <CommandForm command="measure-off-state" :machine="sheet.tag" :initial="initial" label="Measure a rail" submit="Save measurement">
         <template #default="{ values }">
           <CautionNote about="stored-charge" />
           <ChoiceField name="rail" label="Rail" :options="rails.map(r => ({ value: r.rail, label: shownRail(r.rail) }))" />
@@ -78,7 +78,10 @@ function judged(values: Record<string, unknown>): Finding[] {
               <TextField name="ohm" label="Red on the rail" numeric hint="In ohms, or OL for open" /><MeterButton what="ohms" into="ohm" />
             </div>
             <div class="grid content-start gap-2">
-              <TextField name="reversedOhm" label="Black on the rail" numeric hint="Empty: not measured" /><MeterButton what="ohms" into="reversedOhm" />
+              <TextField name="reversedOhm" label="Black on the rail" numeric hint="Leave empty if not measured" /><MeterButton
+                what="ohms"
+                into="reversedOhm"
+              />
             </div>
             <TextField name="leadsOhm" label="The leads held together" numeric />
           </div>

@@ -27,7 +27,7 @@ function judged(values: Record<string, unknown>) {
     :machine="tag"
     :initial="{ part: 'heat-sink', where: '', celsius: '' }"
     label="Take a temperature"
-    submit="Keep the temperature"
+    submit="Save temperature"
   >
     <template #default="{ values }">
       <div class="grid items-end gap-3" :class="brief ? 'grid-cols-2' : 'sm:grid-cols-[1fr_1fr_8rem_auto]'">

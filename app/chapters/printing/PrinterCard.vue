@@ -23,7 +23,7 @@ const inks = { waiting: 'text-care', sending: 'text-note', sent: 'text-note', pr
         :initial="{ uri: printer.uri }"
         :fixed="{ version: printer.version }"
         label="Label printer"
-        submit="Keep the printer"
+        submit="Save printer"
         keeps
         ><TextField name="uri" label="Address" hint="ipp://printer.example/ipp/print, or nothing for none"
       /></CommandForm>

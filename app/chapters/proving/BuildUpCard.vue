@@ -115,9 +115,9 @@ const id = useId()
           <textarea :id="id" v-model="typed" class="entry" rows="8" :aria-describedby="described" />
         </FieldFrame>
         <label class="flex min-h-11 items-center gap-2"
-          ><input v-model="withModel" type="checkbox" class="h-5 w-5 accent-enamel" />Keep this order for the model</label
+          ><input v-model="withModel" type="checkbox" class="h-5 w-5 accent-enamel" />Save this order for the model</label
         >
-        <p><button class="button button-main" :disabled="changing">Keep the steps</button></p>
+        <p><button class="button button-main" :disabled="changing">Save steps</button></p>
       </form>
       <CommandForm
         v-if="ending"
@@ -126,7 +126,7 @@ const id = useId()
         :initial="{ note: '' }"
         :fixed="fixed"
         label="End the build-up"
-        submit="End it"
+        submit="End"
         @done="ending = false"
         ><TextField
           name="note"

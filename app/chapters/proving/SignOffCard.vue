@@ -15,7 +15,7 @@ const times = useTimes()
         <strong>Signed off{{ sheet.signOff.standing.limits ? `, ${limitWords(sheet.signOff.standing.limits)}` : '' }}</strong> by
         {{ sheet.signOff.standing.by }} on {{ times.day(sheet.signOff.standing.at) }}: {{ sheet.signOff.standing.statement }}
       </p>
-      <p class="hint">It was checked as said here. It ends when a fault that stops the machine, a rail or the gate speaks against it.</p>
+      <p class="hint">It was checked as recorded here. It ends when a fault that stops the machine, a rail or the gate contradicts it.</p>
     </div>
     <FindingList :findings="sheet.signOff.findings" />
     <p v-if="sheet.repairers.length && !sheet.signOff.standing" class="hint">Repaired by {{ sheet.repairers.join(', ') }}: somebody else signs.</p>

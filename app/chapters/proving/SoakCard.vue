@@ -106,10 +106,10 @@ const asBefore = ({ passes, result: { failureRate } }: (typeof soaks.value)[numb
               :initial="{ passes: '' as never, failures: '0' as never }"
               :fixed="{ soakId: soak.id }"
               label="Add many passes"
-              submit="Add them"
+              submit="Add"
               @done="close()"
               ><div class="grid grid-cols-2 gap-3">
-                <TextField name="passes" label="Passes" numeric /><TextField name="failures" label="Of them failed" numeric /></div
+                <TextField name="passes" label="Passes" numeric /><TextField name="failures" label="How many failed" numeric /></div
             ></CommandForm>
           </AddPanel>
           <AddPanel label="By the meter"><SoakByMeter :tag="sheet.tag" :soak-id="soak.id" /></AddPanel>
@@ -128,7 +128,7 @@ const asBefore = ({ passes, result: { failureRate } }: (typeof soaks.value)[numb
             :initial="{ note: '' }"
             :fixed="{ soakId: soak.id }"
             label="End this soak"
-            submit="End it"
+            submit="End"
             @done="ending = undefined"
             ><TextField name="note" label="Why it ends" :hint="soak.result.verdict === 'go-on' ? 'It is not decided yet' : 'A word if you like'"
           /></CommandForm>
@@ -144,7 +144,7 @@ const asBefore = ({ passes, result: { failureRate } }: (typeof soaks.value)[numb
         :machine="sheet.tag"
         :initial="{ what: '', seenFailures: '1' as never, seenPasses: '' as never, confidencePct: '95' as never, secondsAPass: '' as never }"
         label="Begin a soak"
-        submit="Begin it"
+        submit="Start"
         @done="close()"
         ><TextField name="what" label="What runs" hint="Such as the memory test, cover on" />
         <div class="grid grid-cols-2 gap-3">

@@ -57,7 +57,7 @@ const origin = computed(() => (import.meta.client ? window.location.origin : '')
       <p v-if="log.unread.length" class="hint">
         Not counted, for they tell of no pass: {{ log.unread.slice(0, 3).map(told).join('; ') }}{{ log.unread.length > 3 ? ' and more' : '' }}.
       </p>
-      <p><button type="button" class="button" :disabled="busy" @click="add">Add them to the soak</button></p>
+      <p><button type="button" class="button" :disabled="busy" @click="add">Add these to the soak</button></p>
     </div>
     <div v-if="session.may('say-soak-log')" class="flex flex-wrap items-center gap-x-3">
       <span class="hint">{{
@@ -75,7 +75,7 @@ const origin = computed(() => (import.meta.client ? window.location.origin : '')
       :initial="{ words: words ?? { pass: '', fail: '' } }"
       :fixed="{ soakId }"
       label="How its lines are read"
-      submit="Read them so"
+      submit="Save how to read it"
       class="border border-line p-3"
       @done="saying = false"
     >

@@ -69,7 +69,7 @@ const trouble = computed(() => {
       <div v-for="(line, i) in typed" :key="i" class="grid gap-2 border border-line p-2 sm:grid-cols-[1fr_1fr_auto]" role="group" :aria-label="`Line ${i + 1}`">
         <input v-model="line.says" class="entry" maxlength="80" :aria-label="`Line ${i + 1}: what is tried`" placeholder="What is tried" />
         <input v-model="line.expect" class="entry" maxlength="200" :aria-label="`Line ${i + 1}: what passes`" placeholder="What passes" />
-        <button type="button" class="button button-quiet" :aria-label="`Take away line ${i + 1}`" @click="typed.splice(i, 1)">Take away</button>
+        <button type="button" class="button button-quiet" :aria-label="`Delete line ${i + 1}`" @click="typed.splice(i, 1)">Delete</button>
         <select v-model="line.kind" class="entry" :aria-label="`Line ${i + 1}: kind`">
           <option v-for="kind in kinds" :key="kind.value" :value="kind.value">{{ kind.label }}</option>
         </select>
@@ -92,11 +92,10 @@ const trouble = computed(() => {
       <p v-if="failure || trouble" role="alert" class="text-stop">{{ failure || trouble }}</p>
       <p v-else-if="stale" role="alert" class="text-stop">
         {{ stale.message }} <button type="button" class="button" @click="from = found.version">Save mine over it</button>
-        <button type="button" class="button" @click="begin">Take theirs</button>
+        <button type="button" class="button" @click="begin">Use theirs</button>
       </p>
       <p class="flex flex-wrap gap-2">
-        <button type="button" class="button" @click="add">Add a line</button
-        ><button class="button button-main" :disabled="busy || !!trouble">Keep the lines</button
+        <button type="button" class="button" @click="add">Add a line</button><button class="button button-main" :disabled="busy || !!trouble">Save lines</button
         ><button type="button" class="button button-quiet" @click="typed = undefined">Leave it</button>
       </p>
     </form>

@@ -97,7 +97,7 @@ const over = (line: number) => !!states.value[line]?.until && states.value[line]
               :class="figureOf(i) === 'failed' && 'border-stop!'"
             />
             <input v-model="notes[i]" class="entry w-36" maxlength="200" placeholder="Note" :aria-label="`Note on ${line.says}`" />
-            <button v-if="line.kind === 'figure'" class="button" :disabled="busy">Note it</button>
+            <button v-if="line.kind === 'figure'" class="button" :disabled="busy">Save</button>
             <template v-else>
               <button
                 v-if="line.kind === 'overnight' && states[i]!.state !== 'waiting'"
@@ -119,13 +119,13 @@ const over = (line: number) => !!states.value[line]?.until && states.value[line]
               :disabled="reporting"
               @click="fault({ sheetId: test.id, line: i, stopsMachine: true })"
             >
-              Report it as a fault
+              Report as a fault
             </button>
           </form>
           <p v-if="tried === i && notKept" role="alert" class="text-stop lg:col-span-2">{{ notKept }}</p>
         </li>
       </ol>
-      <p v-if="reported" role="status" class="hint">It stands under Mend now.</p>
+      <p v-if="reported" role="status" class="hint">It is listed under Mend now.</p>
     </template>
     <template v-else>
       <EmptyPlace :says="`None begun. It begins with ${sheet.testLines.lines.length} lines, ${beginsWith}.`" />

@@ -71,7 +71,7 @@ const path = computed(() => `/m/${props.sheet.tag}/start`)
     </div>
     <template v-else-if="!allowed">
       <p>The gate says <GateSign :verdict="power.inForce" small />. {{ gateWords[power.inForce].means }}</p>
-      <p class="hint">What would open it stands at the top of this stage.</p>
+      <p class="hint">What would open it is listed at the top of this stage.</p>
     </template>
     <p v-else-if="!sheet.expectedRails.length">
       No rail is expected of it. <NuxtLink :to="{ query: { stage: 'prove' } }">Say under Prove which rails it has</NuxtLink>; a start without a rail to read
@@ -115,7 +115,13 @@ const path = computed(() => `/m/${props.sheet.tag}/start`)
                 label="Load"
                 :options="loads.filter(l => l !== 'unknown').map(value => ({ value, label: loadWords[value].replace(/^./, c => c.toUpperCase()) }))"
               />
-              <TextField name="currentLimitA" label="Current limit, A" numeric class="w-36" :hint="values.currentLimitA ? undefined : 'Empty: not watched'" />
+              <TextField
+                name="currentLimitA"
+                label="Current limit, A"
+                numeric
+                class="w-36"
+                :hint="values.currentLimitA ? undefined : 'Leave empty if not watched'"
+              />
             </div>
             <p v-if="values.load === 'unloaded'" class="hint">Many supplies read low or wander without a load; such a rail is read again under load.</p>
           </template>

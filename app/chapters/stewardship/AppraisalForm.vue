@@ -44,7 +44,7 @@ const initial = computed(() => {
     :fixed="{ version: sheet.appraisal?.version ?? 0 }"
     :words="words"
     label="Appraise it"
-    submit="Keep the appraisal"
+    submit="Save appraisal"
     keeps
     @done="$emit('done')"
   >

@@ -51,7 +51,7 @@ const shown = (field: string, value: unknown) =>
         :words="words"
         :show="shown"
         label="Record what was agreed"
-        submit="Keep the agreement"
+        submit="Save agreement"
         keeps
         @done="close()"
       >

@@ -63,7 +63,7 @@ const initial = computed(() => ({
           :options="sheet.photographs.map(p => ({ value: p.id, label: p.caption || p.name }))"
         />
         <div class="grid gap-3 sm:grid-cols-2">
-          <TextField name="to" label="E-mail address" hint="Empty: the letter is printed and posted" type="email" />
+          <TextField name="to" label="E-mail address" hint="Leave empty if the letter is printed and posted" type="email" />
           <div class="grid content-start gap-1">
             <label :for="id" class="font-semibold">Answer by</label><input :id="id" v-model="answerDay" type="datetime-local" class="entry" />
           </div>

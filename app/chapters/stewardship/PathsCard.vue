@@ -18,13 +18,16 @@ const choices = computed(() => props.sheet.triage?.paths.map(p => ({ value: p.pa
   >
     <template v-if="session.may('appraise') && sheet.triage" #aside
       ><button type="button" class="button button-quiet" :aria-expanded="appraising" @click="appraising = !appraising">
-        {{ appraising ? 'Leave it' : 'Appraise it anew' }}
+        {{ appraising ? 'Leave it' : 'Appraise again' }}
       </button></template
     >
     <p v-if="sheet.appraisal?.path" class="border-l-4 border-enamel bg-mat px-3 py-2">
       <strong>{{ paths[sheet.appraisal.path].title }}.</strong> {{ sheet.appraisal.pathReason }}
     </p>
-    <EmptyPlace v-if="!sheet.triage" says="Not appraised yet. Say what matters about it and what it would take; the paths will appear here, each with what speaks for it.">
+    <EmptyPlace
+      v-if="!sheet.triage"
+      says="Not appraised yet. Say what matters about it and what it would take; the paths will appear here, each with what speaks for it."
+    >
       <button v-if="session.may('appraise')" type="button" class="button" :aria-expanded="appraising" @click="appraising = !appraising">Appraise it</button>
     </EmptyPlace>
     <AppraisalForm v-if="appraising" :sheet="sheet" class="bg-mat p-3" @done="appraising = false" />

@@ -34,7 +34,7 @@ function judged(typed: unknown): Finding[] {
       </li>
     </ul>
     <AddPanel v-if="session.may('record-spending')" label="Spend on it">
-      <CommandForm command="record-spending" :machine="sheet.tag" :initial="{ what: '', amount: '' }" label="Spend on it" submit="Keep the expense">
+      <CommandForm command="record-spending" :machine="sheet.tag" :initial="{ what: '', amount: '' }" label="Spend on it" submit="Save expense">
         <template #default="{ values }"
           ><TextField name="what" label="What for" /><TextField name="amount" :label="`Amount in ${held.currency}`" numeric />
           <div aria-live="polite"><FindingList :findings="judged(values.amount)" /></div

@@ -48,7 +48,7 @@ const words = {
             :fixed="{ supplyId: supply.id, version: supply.version }"
             :words="words"
             :label="`Change ${supply.name}`"
-            submit="Keep"
+            submit="Save"
             keeps
             class="bg-mat p-3"
             @done="close()"
@@ -58,7 +58,7 @@ const words = {
       </ChangeableRow>
     </ul>
     <AddPanel v-if="session.may('add-supply')" v-slot="{ close }" label="Add a supply"
-      ><CommandForm command="add-supply" :initial="blank" label="Add a supply" submit="Add it" @done="close()"><SupplyFields /></CommandForm
+      ><CommandForm command="add-supply" :initial="blank" label="Add a supply" submit="Add" @done="close()"><SupplyFields /></CommandForm
     ></AddPanel>
   </OneCard>
 </template>

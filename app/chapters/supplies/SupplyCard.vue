@@ -45,7 +45,7 @@ const initial = computed(() => ({ inlet: typedInlet(inlet.value ?? {}) }))
       v-if="!inlet"
       :says="
         sheet.power.takesMains
-          ? 'It takes mains itself, or nobody has said what its inlet wants.'
+          ? 'It takes mains itself, or nobody has said what its inlet needs.'
           : 'Nobody has said what its inlet needs. Once somebody does, the supplies that suit will appear here.'
       "
     />
@@ -73,7 +73,7 @@ const initial = computed(() => ({ inlet: typedInlet(inlet.value ?? {}) }))
                 :disabled="busy"
                 @click="assign({ supplyId: supply.id === sheet.power.supplyId ? null : supply.id })"
               >
-                {{ supply.id === sheet.power.supplyId ? 'Take it away' : 'Use' }}<span v-if="supply.id !== sheet.power.supplyId">{{ ` ${supply.name}` }}</span>
+                {{ supply.id === sheet.power.supplyId ? 'Delete' : 'Use' }}<span v-if="supply.id !== sheet.power.supplyId">{{ ` ${supply.name}` }}</span>
               </button></span
             >
           </div>
@@ -94,7 +94,7 @@ const initial = computed(() => ({ inlet: typedInlet(inlet.value ?? {}) }))
       </div>
     </template>
     <AddPanel v-if="session.may('expect-inlet')" v-slot="{ close }" :label="inlet ? 'Change what the inlet wants' : 'Say what its inlet wants'">
-      <CommandForm command="expect-inlet" :machine="sheet.tag" :initial="initial" label="What the inlet wants" submit="Keep" keeps @done="close()">
+      <CommandForm command="expect-inlet" :machine="sheet.tag" :initial="initial" label="What the inlet needs" submit="Save" keeps @done="close()">
         <template #default="{ values }">
           <InletFields :kind="(values.inlet as Inlet).kind" />
         </template>

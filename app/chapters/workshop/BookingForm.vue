@@ -44,7 +44,7 @@ const borne = (what: unknown) => bornC(props.parts.find(p => p.name.toLowerCase(
           name="minC"
           label="Not cooler than, °C"
           numeric
-          hint="Empty: any warmth will do"
+          hint="Leave empty if any temperature will do"
         />
       </div>
       <TextField v-if="thingOf(values.thingId)?.kind === 'tank'" name="bath" label="Bath" hint="What is in the tank; two jobs share only the same" />

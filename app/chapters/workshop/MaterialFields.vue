@@ -4,7 +4,7 @@ import { shelfUnits } from '#core/cleaning/shelf'
 
 <template>
   <div class="grid gap-3">
-    <div class="grid gap-3 sm:grid-cols-2"><TextField name="name" label="Material" /><TextField name="place" label="Where it stands" /></div>
+    <div class="grid gap-3 sm:grid-cols-2"><TextField name="name" label="Material" /><TextField name="place" label="Location" /></div>
     <div class="grid gap-3 sm:grid-cols-4">
       <TextField name="amount" label="How much" numeric /><ChoiceField name="unit" label="Counted in" :options="choicesOf(shelfUnits)" /><TextField
         name="strengthPct"

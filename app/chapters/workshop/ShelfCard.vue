@@ -57,7 +57,7 @@ const dayOf = (day: string) => times.day(`${day}T12:00:00Z`)
             :fixed="{ materialId: one.id, version: one.version }"
             :words="words"
             :label="`Change ${one.name}`"
-            submit="Keep"
+            submit="Save"
             keeps
             class="bg-mat p-3"
             @done="close()"
@@ -67,7 +67,7 @@ const dayOf = (day: string) => times.day(`${day}T12:00:00Z`)
       </ChangeableRow>
     </ul>
     <AddPanel v-if="session.may('add-material')" v-slot="{ close }" label="Add a material"
-      ><CommandForm command="add-material" :initial="blank" label="Add a material" submit="Add it" @done="close()"><MaterialFields /></CommandForm
+      ><CommandForm command="add-material" :initial="blank" label="Add a material" submit="Add" @done="close()"><MaterialFields /></CommandForm
     ></AddPanel>
   </OneCard>
 </template>

@@ -4,15 +4,15 @@ import { thingKinds } from '#core/cleaning/bookings'
 
 <template>
   <div class="grid gap-3">
-    <div class="grid gap-3 sm:grid-cols-2"><TextField name="name" label="Name" /><TextField name="place" label="Where it stands" /></div>
+    <div class="grid gap-3 sm:grid-cols-2"><TextField name="name" label="Name" /><TextField name="place" label="Location" /></div>
     <ChoiceField name="kind" label="What it is" :options="choicesOf(thingKinds)" />
     <div class="grid gap-3 sm:grid-cols-3">
       <TextField name="roomL" label="Room inside, l" numeric hint="Length × width × height in cm, by 1000" /><TextField
         name="minC"
         label="Held at least at, °C"
         numeric
-        hint="Empty: not heated"
-      /><TextField name="maxC" label="At most, °C" numeric hint="Empty: not heated" />
+        hint="Leave empty if it is not heated"
+      /><TextField name="maxC" label="At most, °C" numeric hint="Leave empty if it is not heated" />
     </div>
     <TextField name="limits" label="What to mind" hint="Such as only distilled water, never solvents" />
   </div>

@@ -39,7 +39,7 @@ const words = { name: 'Name', kind: 'What it is', place: 'Where', roomL: 'Room',
               ><span class="hint"
                 >{{ times.moment(one.from) }} to {{ times.moment(one.until) }}; {{ three(one.roomL) }} l{{ one.maxC === null ? '' : `, at most ${one.maxC} °C`
                 }}{{ one.bath && `, ${one.bath}` }}; {{ one.by }}</span
-              ><span v-if="one.until <= clock.now.toISOString()" class="text-care">Its time is over; nobody has said that it is out.</span>
+              ><span v-if="one.until <= clock.now.toISOString()" class="text-care">Time is up; nobody has said it was taken out.</span>
             </li>
           </ul>
         </template>
@@ -50,7 +50,7 @@ const words = { name: 'Name', kind: 'What it is', place: 'Where', roomL: 'Room',
             :fixed="{ thingId: thing.id, version: thing.version }"
             :words="words"
             :label="`Change ${thing.name}`"
-            submit="Keep"
+            submit="Save"
             keeps
             class="bg-mat p-3"
             @done="close()"
@@ -60,7 +60,7 @@ const words = { name: 'Name', kind: 'What it is', place: 'Where', roomL: 'Room',
       </ChangeableRow>
     </ul>
     <AddPanel v-if="session.may('add-thing')" v-slot="{ close }" label="Add a tank, an oven or a lamp"
-      ><CommandForm command="add-thing" :initial="blank" label="Add something to share" submit="Add it" @done="close()"><ThingFields /></CommandForm
+      ><CommandForm command="add-thing" :initial="blank" label="Add something to share" submit="Add" @done="close()"><ThingFields /></CommandForm
     ></AddPanel>
   </OneCard>
 </template>

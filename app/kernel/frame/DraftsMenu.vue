@@ -19,7 +19,7 @@ const place = (path: string) => /^\/m\/([^/?]+)/.exec(path)?.[1] ?? ''
         <li v-for="draft in drafts.mine" :key="draft.key" class="grid grid-cols-[1fr_auto] items-baseline gap-x-3 py-1.5">
           <NuxtLink :to="draft.path" class="font-semibold" @click="close()">{{ draft.label }}</NuxtLink>
           <button type="button" class="text-sm underline" @click="drafts.throwAway(draft.key)">
-            Throw away<span class="sr-only"> {{ draft.label }}</span>
+            Discard<span class="sr-only"> {{ draft.label }}</span>
           </button>
           <span class="hint flex flex-wrap items-center gap-x-2"
             ><TagTape v-if="place(draft.path)" :tag="place(draft.path)" small />{{ times.moment(draft.at) }}</span

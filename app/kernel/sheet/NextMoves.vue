@@ -48,10 +48,10 @@ const mayBegin = (move: SheetHead['moves'][number]) =>
           :machine="sheet.tag"
           :initial="{ note: '' }"
           :fixed="{ jobId: job.jobId }"
-          label="Hand the job on"
+          label="Hand over the job"
           submit="Hand it on"
           @done="handing = undefined"
-          ><TextField name="note" label="For whoever comes next" :lines="2"
+          ><TextField name="note" label="For the next person" :lines="2"
         /></CommandForm>
       </li>
     </ul>

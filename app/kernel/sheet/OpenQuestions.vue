@@ -27,7 +27,7 @@ const open = computed(() => props.sheet.questions.filter(q => !q.settled))
       </li>
     </ul>
     <AddPanel v-if="session.may('ask-question')" v-slot="{ close }" label="Ask a question"
-      ><CommandForm command="ask-question" :machine="sheet.tag" :initial="{ question: '' }" label="Ask a question" submit="Keep the question" @done="close()"
+      ><CommandForm command="ask-question" :machine="sheet.tag" :initial="{ question: '' }" label="Ask a question" submit="Save question" @done="close()"
         ><TextField name="question" label="Question" :lines="2" /></CommandForm
     ></AddPanel>
   </OneCard>

@@ -41,7 +41,7 @@ const nextWait = computed(() => [...(props.waits ?? [])].sort((a, b) => a.until.
           ><SandGlass v-if="tile.stage === current && nextWait" :until="nextWait.until" class="text-sm" /><span v-else class="figure text-xs whitespace-nowrap"
             >{{ tile.of ? `${tile.done} of ${tile.of}` : '—' }}<span v-if="tile.of" class="sr-only"> steps</span></span
           ><span class="figure hidden text-xs text-ink-2 sm:inline" aria-hidden="true">{{ i + 1 }}</span></span
-        ><span v-if="tile.stage === current" class="sr-only">The machine is here</span>
+        ><span v-if="tile.stage === current" class="sr-only">Current stage</span>
       </span>
     </button>
   </div>

@@ -49,7 +49,7 @@ const differing = computed(() => {
     <p v-if="!differing.length">You both wrote the same.</p>
     <div class="flex flex-wrap gap-2">
       <button type="button" class="button button-main" @click="$emit('keepMine')">Keep mine</button>
-      <button type="button" class="button" @click="$emit('takeTheirs')">Take theirs</button>
+      <button type="button" class="button" @click="$emit('takeTheirs')">Use theirs</button>
     </div>
   </section>
 </template>

@@ -50,7 +50,7 @@ watch(sending, now => !now && bookedAs.value && !refused.value && void open())
     <header class="flex flex-wrap items-center justify-between gap-2">
       <div>
         <h1>Book in a machine</h1>
-        <p class="text-ink-2">What it is, whose it is, what was said of it, and what came with it. The rest can wait.</p>
+        <p class="text-ink-2">What it is, whose it is, what was claimed about it, and what came with it. The rest can wait.</p>
       </div>
       <NuxtLink v-if="session.may('book-in-lot')" to="/book-in/lot" class="button"><PhRows aria-hidden="true" />Book in a job lot</NuxtLink>
     </header>
@@ -86,7 +86,7 @@ watch(sending, now => !now && bookedAs.value && !refused.value && void open())
                 <TextField name="serial" label="Serial number" />
                 <TextField name="variant" label="Board issue or variant" :suggestions="model?.variants" />
                 <TextField name="weightKg" label="Weight" hint="In kg, such as 12.5" />
-                <TextField name="place" label="Where it stands" />
+                <TextField name="place" label="Location" />
               </div>
             </OneCard>
             <OneCard title="When it last ran">

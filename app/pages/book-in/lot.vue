@@ -136,7 +136,7 @@ useIntervalFn(() => void look(), 2_000)
         <div class="flex flex-wrap items-center gap-3">
           <button type="button" class="button button-main" :disabled="busy || !good.length || (bad.length > 0 && !leaveOut)" @click="bookIn">
             {{ busy ? 'Booking in…' : `Book in ${counted(good.length)}` }}</button><span v-if="bad.length && !leaveOut" class="hint"
-            >Put the rows right, or say that they are to be left.</span
+            >Correct the rows, or choose to skip them.</span
           >
         </div>
       </OneCard>

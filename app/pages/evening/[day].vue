@@ -24,7 +24,7 @@ const print = () => window.print()
       <OneCard title="How it went" hint="Told from what was written down that day, and from nothing else.">
         <p v-for="line in story.lines" :key="line">{{ line }}</p>
       </OneCard>
-      <OneCard title="As a letter" class="no-print" hint="Laid into the outbox as a mail message; nothing is sent by itself.">
+      <OneCard title="As a letter" class="no-print" hint="Saved in the outbox as an email; nothing is sent on its own.">
         <ul v-if="story.letters.length" class="grid divide-y divide-line">
           <li v-for="letter in story.letters" :key="letter.uid" class="py-1">
             {{ letter.to || 'To be printed' }}
@@ -37,11 +37,11 @@ const print = () => window.print()
           :initial="{ lines: story.lines, to: '' }"
           :fixed="{ day }"
           label="Write the letter"
-          submit="Lay it into the outbox"
+          submit="Save to outbox"
           ><LinesField name="lines" label="What it says, a sentence a line" :rows="Math.min(14, story.lines.length + 3)" /><TextField
             name="to"
             label="E-mail address"
-            hint="Empty: the message lies in the outbox without one"
+            hint="Leave empty to add the address later"
             type="email"
         /></CommandForm>
       </OneCard>

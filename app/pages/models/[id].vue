@@ -34,13 +34,13 @@ const lists = computed(() =>
         </p>
       </div>
       <button v-if="session.may('change-model')" type="button" class="button" :aria-expanded="editing" @click="editing = !editing">
-        <PhPencilSimple aria-hidden="true" />{{ editing ? 'Leave it' : 'Change it' }}
+        <PhPencilSimple aria-hidden="true" />{{ editing ? 'Leave it' : 'Change' }}
       </button>
     </header>
     <div v-if="editing" class="card"><ModelForm :model="model" :known="known" @done="editing = false" /></div>
     <template v-else>
       <p v-if="model.about">{{ model.about }}</p>
-      <OneCard title="Kept here">
+      <OneCard title="In this collection">
         <EmptyPlace v-if="!model.machines.length" says="None here yet." />
         <ul v-else class="grid divide-y divide-line">
           <li v-for="machine in model.machines" :key="machine.tag" class="grid items-center gap-x-4 gap-y-1 py-2 md:grid-cols-[9rem_12rem_11rem_1fr]">

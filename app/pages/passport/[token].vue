@@ -22,7 +22,7 @@ const day = (at: string) => new Intl.DateTimeFormat('en-GB', { day: 'numeric', m
   <main class="mx-auto max-w-3xl p-4 py-8">
     <div v-if="!passport" class="card grid gap-2">
       <h1>No passport here</h1>
-      <p>There is none under this link, or it has been switched off. Ask whoever gave you the link.</p>
+      <p>There is no passport at this link, or it has been switched off. Ask the person who gave you the link.</p>
     </div>
     <article v-else class="card grid gap-5 p-6">
       <header class="grid gap-2 border-b border-line pb-4">
@@ -57,7 +57,7 @@ const day = (at: string) => new Intl.DateTimeFormat('en-GB', { day: 'numeric', m
         <p class="hint">Left: {{ passport.pictures.before.caption }}. Right: {{ passport.pictures.after.caption }}.</p>
       </section>
       <section v-if="passport.partsSought.length">
-        <h2>Parts sought</h2>
+        <h2>Parts wanted</h2>
         <ul class="ml-5 list-disc">
           <li v-for="part in passport.partsSought" :key="part.name">{{ part.quantity }} × {{ part.name }}</li>
         </ul>

@@ -47,7 +47,7 @@ const amount = (l: number) => (l < 1 ? `${three(l * 1000)} ml` : `${three(l)} l`
         /><MeasureField v-model="typed.fillCm" label="Filled, cm" :message="at('fillCm')" />
       </div>
       <div class="grid grid-cols-2 gap-3">
-        <MeasureField v-model="typed.volumeL" label="Or the volume, l" hint="Empty: by its inside" :message="at('volumeL')" /><MeasureField
+        <MeasureField v-model="typed.volumeL" label="Or the volume, l" hint="Leave empty to use the inside dimensions" :message="at('volumeL')" /><MeasureField
           v-model="typed.tankL"
           label="The tank holds, l"
           :message="at('tankL')"
@@ -59,12 +59,12 @@ const amount = (l: number) => (l < 1 ? `${three(l * 1000)} ml` : `${three(l)} l`
         /><MeasureField
           v-model="typed.recipeConcentratePct"
           label="Recipe is for, %"
-          hint="Empty: the same"
+          hint="Leave empty if the same"
           :message="at('recipeConcentratePct')"
         /><MeasureField v-model="typed.concentratePct" label="Yours has, %" :message="at('concentratePct')" /><MeasureField
           v-model="typed.concentrateKgPerL"
           label="Density, kg/l"
-          hint="Empty: 1"
+          hint="Leave empty for 1"
           :message="at('concentrateKgPerL')"
         />
       </div>

@@ -6,7 +6,7 @@ import { cleaningColourMatch } from '#shared/tools/cleaning/colour-match'
 
 /** Two measured colours side by side. */
 const emit = defineEmits<{ input: [input: Record<string, unknown> | undefined] }>()
-const fields = { l: 'L*', a: 'a*', b: 'b*', error: '± one σ' } as const
+const fields = { l: 'L*', a: 'a*', b: 'b*', error: '± one standard error (σ)' } as const
 type Side = 'part' | 'reference'
 const sides: Record<Side, string> = { part: 'The part', reference: 'The reference' }
 const textOf = (side: Side) =>

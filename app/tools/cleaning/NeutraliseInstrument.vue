@@ -38,7 +38,7 @@ const words = {
     <div class="grid gap-4">
       <OneCard title="What leaked">
         <SelectField v-model="source" label="From" :options="titlesOf(residueSources)" />
-        <MeasureField v-model="typed.amountG" label="Amount, g" hint="Empty: reckoned from the cells" :message="at('amountG')" />
+        <MeasureField v-model="typed.amountG" label="Amount, g" hint="Leave empty to work it out from the cells" :message="at('amountG')" />
         <div class="grid grid-cols-3 gap-3">
           <MeasureField v-model="typed.cells" label="Cells" :message="at('cells')" /><MeasureField
             v-model="typed.capacityMah"
@@ -58,7 +58,7 @@ const words = {
       </OneCard>
       <CautionNote about="battery" />
     </div>
-    <OneCard title="What takes it up">
+    <OneCard title="What neutralises it">
       <template v-if="result">
         <InstrumentFace
           :label="result.doses[0] ? `${result.doses[0].title}, made ready` : residueSources[source].title"
@@ -82,7 +82,9 @@ const words = {
             </tr>
           </tbody>
         </table>
-        <p v-else-if="['alkali', 'acid'].includes(result.kind)" class="hint">Say how much, or how many cells of what capacity; then the amounts will appear here.</p>
+        <p v-else-if="['alkali', 'acid'].includes(result.kind)" class="hint">
+          Say how much, or how many cells of what capacity; then the amounts will appear here.
+        </p>
         <p><strong class="text-stop">Never:</strong> {{ result.never.join('; ').toLowerCase() }}.</p>
         <p><strong>Rinse:</strong> {{ result.rinse }}</p>
         <FindingList :findings="result.findings" />

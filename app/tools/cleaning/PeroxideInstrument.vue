@@ -44,14 +44,14 @@ const judgements = { stop: 'Not for everybody', care: 'Gloves and glasses', fine
           :message="at('wantVolumes')"
         />
         <div class="col-span-2"><SelectField v-model="wantIs" label="Wanted, % means" :options="kinds" /></div>
-        <MeasureField v-model="typed.wantMl" label="How much, ml" hint="Empty: by the surface" :message="at('wantMl')" /><MeasureField
+        <MeasureField v-model="typed.wantMl" label="How much, ml" hint="Leave empty to work it out from the surface" :message="at('wantMl')" /><MeasureField
           v-model="typed.areaCm2"
           label="Surface, cm²"
           :message="at('areaCm2')"
         /><MeasureField v-model="typed.layerMm" label="Laid on, mm" :message="at('layerMm')" /><MeasureField
           v-model="typed.monthsOpen"
           label="Open since, months"
-          hint="Empty: not known"
+          hint="Leave empty if not known"
           :message="at('monthsOpen')"
         />
       </div>

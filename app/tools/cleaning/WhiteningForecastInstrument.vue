@@ -50,16 +50,16 @@ const { result, at } = useInstrument(
       <FieldFrame id="series" v-slot="{ described }" label="Hours, L*, a*, b*, one measurement a line" :message="at('measured')">
         <textarea id="series" v-model="series" class="entry figure" rows="6" :aria-describedby="described" :aria-invalid="!!at('measured')" />
       </FieldFrame>
-      <MeasureField v-model="typed.reference" label="Reference, L* a* b*" hint="The part that was never yellowed" :message="at('reference')" />
+      <MeasureField v-model="typed.reference" label="Reference, L* a* b*" hint="A part that never yellowed" :message="at('reference')" />
       <div class="grid grid-cols-2 gap-3">
-        <MeasureField v-model="typed.error" label="One colour, ± one σ" :message="at('error')" /><MeasureField
+        <MeasureField v-model="typed.error" label="One colour, ± one standard error (σ)" :message="at('error')" /><MeasureField
           v-model="typed.goalB"
-          label="Done at Δb*"
+          label="Done at a yellowing of (Δb*)"
           :message="at('goalB')"
-        /><MeasureField v-model="typed.hoursNow" label="Hours by now" hint="Empty: as last measured" :message="at('hoursNow')" /><MeasureField
+        /><MeasureField v-model="typed.hoursNow" label="Hours by now" hint="Leave empty to use the last measurement" :message="at('hoursNow')" /><MeasureField
           v-model="similar"
           label="Similar parts, τ in h"
-          hint="Empty: none"
+          hint="Leave empty if none"
           :message="at('similarTauHours')"
         />
       </div>

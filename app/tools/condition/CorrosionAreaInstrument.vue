@@ -60,7 +60,7 @@ function mm2({ corrodedPx }: CorrosionArea) {
             @change="choose" /></label
       ></template>
       <p v-if="trouble" role="alert" class="text-stop">{{ trouble }}</p>
-      <EmptyPlace v-if="!picture" says="Choose a photograph of a corroded surface; touch a few spots of either kind, and the area stands beside it." />
+      <EmptyPlace v-if="!picture" says="Choose a photograph of a corroded surface; touch a few spots of each kind, and the area will appear beside it." />
       <PhotoTable
         v-else
         class="h-[60dvh]"

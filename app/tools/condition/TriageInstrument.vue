@@ -119,6 +119,8 @@ const { result, at } = useInstrument(
         >
       </OneCard>
     </div>
-    <OneCard title="Paths"><RankedPaths v-if="result" :result="result" /><EmptyPlace v-else says="Fill in what is known; the paths will appear here." /></OneCard>
+    <OneCard title="Paths"
+      ><RankedPaths v-if="result" :result="result" /><EmptyPlace v-else says="Fill in what is known; the paths will appear here."
+    /></OneCard>
   </div>
 </template>

@@ -107,7 +107,7 @@ const sideNames = [
           :message="at('mostDropV')"
         />
       </div>
-      <SelectField v-model="side" label="The wires run" :options="sideNames" />
+      <SelectField v-model="side" label="Route of the wires" :options="sideNames" />
     </OneCard>
     <OneCard title="The wires">
       <template v-if="result && drawn">

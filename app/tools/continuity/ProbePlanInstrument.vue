@@ -61,7 +61,9 @@ const nets = (p: Probe) => (p.netA === p.netB ? p.netA : `${p.netA}, ${p.netB}`)
       >
         <textarea id="bridges" v-model="between" class="entry figure text-sm" rows="2" :aria-describedby="described" :aria-invalid="!!at('bridges')" />
       </FieldFrame>
-      <label class="flex min-h-8 items-center gap-2"><input v-model="oneHop" type="checkbox" class="h-5 w-5 accent-enamel" />Nets one part further too</label>
+      <label class="flex min-h-8 items-center gap-2"
+        ><input v-model="oneHop" type="checkbox" class="h-5 w-5 accent-enamel" />Include nets one part further</label
+      >
       <CautionNote about="mains" />
     </OneCard>
     <OneCard title="The checks">

@@ -41,14 +41,14 @@ const all = computed(() => [...(result.value?.regions ?? []), ...(result.value?.
           :options="bases.map(value => ({ value, label: names[value] }))"
         />
       </div>
-      <FieldFrame id="regions" v-slot="{ described }" label="First, last, and what lies there" hint="One region a line" :message="at('regions')">
+      <FieldFrame id="regions" v-slot="{ described }" label="First, last and what is there" hint="One region a line" :message="at('regions')">
         <textarea id="regions" v-model="typed.regions" class="entry figure" rows="6" :aria-describedby="described" :aria-invalid="!!at('regions')" />
       </FieldFrame>
       <FieldFrame id="ask" v-slot="{ described }" label="An address" hint="0x, $ or h for hex and 0o for octal, whatever the base" :message="at('ask')">
         <input id="ask" v-model="typed.ask" class="entry reading" autocomplete="off" :aria-describedby="described" :aria-invalid="!!at('ask')" />
       </FieldFrame>
     </OneCard>
-    <OneCard title="What lies where">
+    <OneCard title="Address map">
       <template v-if="result">
         <InstrumentFace
           v-if="result.asked"
@@ -76,7 +76,7 @@ const all = computed(() => [...(result.value?.regions ?? []), ...(result.value?.
         </ul>
         <FindingList :findings="result.findings" />
       </template>
-      <EmptyPlace v-else says="Enter a map; what lies where will appear here." />
+      <EmptyPlace v-else says="Enter a map; what is at each address will appear here." />
     </OneCard>
   </div>
 </template>

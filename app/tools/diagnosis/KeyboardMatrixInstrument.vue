@@ -175,7 +175,7 @@ useEventListener('keyup', event => {
         <label class="flex min-h-11 items-center gap-2"><input v-model="diodes" type="checkbox" class="h-5 w-5 accent-enamel" />A diode at each key</label>
       </div>
     </OneCard>
-    <OneCard title="What explains it">
+    <OneCard title="Possible causes">
       <template v-if="result">
         <InstrumentFace
           label="Faults that explain it"

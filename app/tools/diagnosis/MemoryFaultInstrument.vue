@@ -89,7 +89,7 @@ const words = {
       <div class="grid grid-cols-2 gap-3">
         <MeasureField v-model="typed.passes" label="Passes" :message="at('passes')" /><MeasureField
           v-model="typed.failedPasses"
-          label="Of them failed"
+          label="How many failed"
           :message="at('failedPasses')"
         />
       </div>

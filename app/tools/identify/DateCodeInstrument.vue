@@ -17,7 +17,7 @@ const { result, at } = useInstrument(
 <template>
   <div class="grid items-start gap-4 lg:grid-cols-[20rem_1fr]">
     <OneCard title="Marking">
-      <FieldFrame id="code" v-slot="{ described }" label="As it stands on the part" :message="at('code')"
+      <FieldFrame id="code" v-slot="{ described }" label="As marked on the part" :message="at('code')"
         ><input id="code" v-model="code" class="entry reading text-3xl!" autocomplete="off" :aria-describedby="described" :aria-invalid="!!at('code')"
       /></FieldFrame>
       <div class="grid grid-cols-2 gap-3">

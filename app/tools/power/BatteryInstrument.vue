@@ -79,7 +79,7 @@ const verdicts = {
         <MeasureField v-model="typed.cells" label="Cells" :message="at('cells')" /><MeasureField
           v-model="typed.year"
           label="Year on it"
-          hint="Empty: not known"
+          hint="Leave empty if not known"
           :message="at('year')"
         />
       </div>
@@ -97,7 +97,7 @@ const verdicts = {
             <MeasureField v-model="typed.freshCells" label="How many cells" :message="at('replacement.cells')" /><MeasureField
               v-model="typed.freshVoltage"
               label="Volts of the new one"
-              hint="Empty: by its cells"
+              hint="Leave empty to work it out from the cells"
               :message="at('replacement.voltageV')"
             />
           </div>

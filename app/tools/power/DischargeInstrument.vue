@@ -57,7 +57,7 @@ const judgements: Record<Level, string> = { stop: 'Do not touch', care: 'Dischar
             label="Voltage"
             :message="at(`capacitors.${i}.voltageV`)"
           />
-          <MeasureField v-model="row.bleeder" label="Bleeder" hint="Empty: none" :message="at(`capacitors.${i}.bleederOhm`)" />
+          <MeasureField v-model="row.bleeder" label="Bleeder" hint="Leave empty if none" :message="at(`capacitors.${i}.bleederOhm`)" />
           <label v-if="i > 0" class="flex items-center gap-2 self-end pb-2"
             ><input v-model="row.joined" type="checkbox" class="h-5 w-5 accent-enamel" />Joined to the one above</label
           >
@@ -71,7 +71,7 @@ const judgements: Record<Level, string> = { stop: 'Do not touch', care: 'Dischar
       </OneCard>
       <OneCard title="The tool"
         ><div class="grid grid-cols-2 gap-3">
-          <MeasureField v-model="tool.resistor" label="Resistor" hint="Empty: one is proposed" :message="at('resistorOhm')" /><MeasureField
+          <MeasureField v-model="tool.resistor" label="Resistor" hint="Leave empty for a suggestion" :message="at('resistorOhm')" /><MeasureField
             v-model="tool.safe"
             label="Discharged at, volts"
             :message="at('safeVoltageV')"

@@ -35,10 +35,10 @@ const shown = computed(() => (result.value ? parseReading(typed.ohm, 'Ω') : nul
       <CautionNote about="stored-charge" />
       <OneCard title="The rail" hint="Unplugged, and its capacitors measured empty.">
         <MeasureField v-model="typed.railV" label="Rail, volts when it runs" :message="at('railV')" />
-        <MeasureField v-model="typed.currentA" label="What it draws, amperes" hint="Empty: not known" :message="at('currentA')" />
+        <MeasureField v-model="typed.currentA" label="Current it draws, A" hint="Leave empty if not known" :message="at('currentA')" />
         <MeasureField v-model="typed.ohm" label="Red on the rail" hint="In ohms, or OL for open" :message="at('ohm')" />
         <MeterTake what="ohms" brief label="red on the rail" @taken="figure => (typed.ohm = figure)" />
-        <MeasureField v-model="typed.reversedOhm" label="Black on the rail" hint="Empty: not measured yet" :message="at('reversedOhm')" />
+        <MeasureField v-model="typed.reversedOhm" label="Black on the rail" hint="Leave empty if not measured yet" :message="at('reversedOhm')" />
         <MeterTake what="ohms" brief label="black on the rail" @taken="figure => (typed.reversedOhm = figure)" />
         <MeasureField v-model="typed.leadsOhm" label="The leads held together" :message="at('leadsOhm')" />
         <SelectField

@@ -78,7 +78,7 @@ const verdicts = {
 
 <template>
   <div class="grid items-start gap-4 lg:grid-cols-3">
-    <OneCard title="What the inlet wants">
+    <OneCard title="What the inlet needs">
       <div class="grid grid-cols-2 gap-3">
         <MeasureField v-model="typed['needs.voltageV']" label="Volts" :message="at('needs.voltageV')" /><MeasureField
           v-model="typed['needs.currentA']"
@@ -107,7 +107,7 @@ const verdicts = {
         <MeasureField v-model="typed['neighbour.name']" label="Name" words /><MeasureField
           v-model="typed['neighbour.voltageV']"
           label="Its volts"
-          hint="Empty: none"
+          hint="Leave empty if none"
           :message="at('neighbour.voltageV')"
         />
       </div>
@@ -117,7 +117,7 @@ const verdicts = {
         <MeasureField v-model="typed['supply.voltageV']" label="Volts on the label" :message="at('supply.voltageV')" /><MeasureField
           v-model="typed['supply.currentA']"
           label="Amperes on it"
-          hint="Empty: not known"
+          hint="Leave empty if not known"
           :message="at('supply.currentA')"
         />
       </div>
@@ -133,7 +133,7 @@ const verdicts = {
       /><MeasureField
         v-model="typed['supply.unloadedV']"
         label="Measured with nothing attached, V"
-        hint="Empty: not measured"
+        hint="Leave empty if not measured"
         :message="at('supply.unloadedV')"
       />
     </OneCard>

@@ -27,7 +27,11 @@ const words = {
   ambientC: 'Air, °C',
   shortSeconds: 'A short lasts, s',
 } as const
-const hints: Partial<Record<keyof typeof words, string>> = { currentA: 'Empty: what it carries', lengthMm: 'Empty: no drop', copperOz: '1 is usual: 35 µm' }
+const hints: Partial<Record<keyof typeof words, string>> = {
+  currentA: 'Leave empty to get what it can carry',
+  lengthMm: 'Leave empty to skip the voltage drop',
+  copperOz: '1 is usual: 35 µm',
+}
 const read = (field: keyof typeof words) => (typed[field].trim() ? parseQuantity(typed[field], field === 'currentA' ? 'A' : '', field) : undefined)
 const { result, at } = useInstrument(
   () => ({

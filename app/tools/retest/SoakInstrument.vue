@@ -58,7 +58,7 @@ const long = (seconds: number) =>
       <p class="hint">A rate counts before what was seen; empty it to go by failures in passes.</p>
       <div class="grid grid-cols-2 gap-3">
         <MeasureField v-model="typed.passes" label="Passes since the repair" :message="at('passes')" />
-        <MeasureField v-model="typed.failures" label="Of them failed" :message="at('failures')" />
+        <MeasureField v-model="typed.failures" label="How many failed" :message="at('failures')" />
       </div>
       <div class="grid grid-cols-2 gap-2" role="group" aria-label="A pass has ended">
         <button type="button" class="button min-h-14 justify-center" @click="passed">It passed</button>

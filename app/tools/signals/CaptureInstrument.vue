@@ -51,7 +51,7 @@ const words = { yes: 'yes', no: 'no sign of it', unknown: 'cannot be said' } as 
         /></FieldFrame>
         <SelectField v-model="scenario" label="Or made up, for practice" :options="scenarios" />
       </div>
-      <p v-if="busy" role="status" class="flex items-center gap-3">Reading… <button type="button" class="button" @click="cancel">Give it up</button></p>
+      <p v-if="busy" role="status" class="flex items-center gap-3">Reading… <button type="button" class="button" @click="cancel">Cancel</button></p>
       <p v-if="!keeps" class="hint">More than {{ largest.pinned / 1000 }} kB as text: it is read and judged here, and not kept. A shorter stretch is.</p>
       <ul v-if="capture?.problems.length" class="max-h-32 overflow-auto text-stop">
         <li v-for="problem in capture.problems" :key="problem.line + problem.message">Line {{ problem.line }}: {{ problem.message }}</li>

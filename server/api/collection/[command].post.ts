@@ -33,7 +33,7 @@ async function expectPassword(person: PersonRow, typed: string): Promise<void> {
   const key = `present password of ${person.id}`
   await countTry(key)
   if (!(await belongs(person.passwordHash, typed)))
-    throw new InputError('oldPassword', '', 'Present password: this is not it. Type the one you signed in with.')
+    throw new InputError('oldPassword', '', 'Current password: this is not it. Type the one you signed in with.')
   await forgetTries(key)
 }
 

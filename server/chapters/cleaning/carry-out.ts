@@ -150,7 +150,7 @@ function openStep(work: MachineWork, stepId: number, version: number) {
     .from(cleaningSteps)
     .where(and(eq(cleaningSteps.id, stepId), eq(cleaningSteps.machineId, work.machine.id)))
     .get()
-  if (!step) throw new NotFound('This step is no longer in the plan; it may have been made anew.')
+  if (!step) throw new NotFound('This step is no longer in the plan; the plan may have been remade.')
   if (step.state !== 'open') throw new NotNow(`This step was ${step.state === 'done' ? 'done' : 'left out'} already, by ${step.doneBy}.`)
   expectVersion(work, step, version, step.version, ['state', 'personId'])
   return step

@@ -93,7 +93,7 @@ export function measureColour(work: MachineWork, { whiteningId, ...colour }: Com
 export function expose(work: MachineWork, { whiteningId, ...exposure }: CommandInput<'expose'>): void {
   const { tx, machine, at, write, file } = work
   const part = whiteningOf(work, whiteningId)
-  if (part.endedAt) throw new NotNow('Its treatment has ended. Follow it anew to treat it again.')
+  if (part.endedAt) throw new NotNow('Its treatment has ended. Follow it again to treat it further.')
   const { colours, hours } = coloursOf(file(), part)
   const { state, findings } = forecastWhitening({ reference: part.reference, measured: colours, hoursNow: hours, goalB: part.goalB })
   if (state === 'overdone' || state === 'stop-done')
@@ -116,7 +116,7 @@ const noonOf = (day: string) => `${day}T12:00:00.000Z`
 export function importExposures(work: MachineWork, { whiteningId, days }: CommandInput<'import-exposures'>): { days: number } {
   const { tx, machine, at, write, file } = work
   const part = whiteningOf(work, whiteningId)
-  if (part.endedAt) throw new NotNow('Its treatment has ended. Follow it anew to treat it again.')
+  if (part.endedAt) throw new NotNow('Its treatment has ended. Follow it again to treat it further.')
   const { colours, exposures, hours } = coloursOf(file(), part)
   const fresh = days.filter(d => !exposures.some(e => e.how === 'sun' && e.at === noonOf(d.day)))
   if (!fresh.length) throw new NotNow('All of these days are on record already.')

@@ -56,9 +56,9 @@ export function countBack(work: MachineWork, { countedId, version, back, note, w
   expectVersion(work, counted, version, counted.version, ['back'])
   if (counted.back !== null) throw new NotNow('They have been counted back already.')
   const { what, out } = counted
-  if (back > out) throw new InputError('back', back, `How many came back: ${out} were counted out. Count again.`)
+  if (back > out) throw new InputError('back', back, `How many are back: ${out} were counted out. Count again.`)
   if (back < out && note.length < 5)
-    throw new InputError('note', note, `Where the others are: ${out - back} of ${out} are missing. Say where they may be, or that they are lost.`)
+    throw new InputError('note', note, `Where the rest are: ${out - back} of ${out} are missing. Say where they may be, or that they are lost.`)
   tx.update(countedParts)
     .set({ back, note, version: counted.version + 1 })
     .where(eq(countedParts.id, countedId))

@@ -54,7 +54,7 @@ export function observeFault(work: MachineWork, { faultId, says, photographId }:
 
 export function repairFault(work: MachineWork, { faultId, cause, causeKind, ...repair }: CommandInput<'repair-fault'>): void {
   const fault = faultOf(work, faultId)
-  if (!fault.open) throw new NotNow('This fault has been closed already. Report it anew if it came back.')
+  if (!fault.open) throw new NotNow('This fault has been closed already. Report it again if it came back.')
   work.tx
     .insert(repairs)
     .values({ faultId, ...repair, byId: work.person.id, at: work.at })

@@ -29,7 +29,7 @@ export function chooseLife(work: MachineWork, { life }: CommandInput<'choose-lif
   if (life === 'store' && known.signedOff) addClaim(work, { says: `Worked when it was stored, ${at.slice(0, 10)}`, byWhom: '' })
 }
 
-/** It ran before visitors; trouble becomes a fault at once. @throws NotNow where its life is none that runs */
+/** Add a run; trouble becomes a fault at once. @throws NotNow where its life is none that runs */
 export function logDemonstration(work: MachineWork, { minutes, says, trouble }: CommandInput<'log-demonstration'>): void {
   const { tx, machine, at, person, write } = work
   if (machine.life !== 'demonstration' && machine.life !== 'hands-on') throw new NotNow('It is not set to run for visitors. Choose one first.')
@@ -47,7 +47,7 @@ export function bagPart({ tx, machine, at, write }: MachineWork, kept: CommandIn
 
 export function endBag({ tx, machine, write }: MachineWork, { bagId, became }: CommandInput<'end-bag'>): void {
   const row = rowOf({ tx, machine }, bags, bagId, 'part in a bag')
-  if (row.ended !== null) throw new NotNow('Somebody has said already what became of it.')
+  if (row.ended !== null) throw new NotNow('It is already recorded what happened to it.')
   tx.update(bags).set({ ended: became }).where(eq(bags.id, bagId)).run()
   write('bag.ended', { part: row.part, bag: row.bag, became })
 }

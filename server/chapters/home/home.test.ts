@@ -51,7 +51,7 @@ it('what went into store lost its sign-off, which became a claim, and is due a y
 it('each time before visitors is noted, refused where its life is none that runs, and trouble becomes a fault', () => {
   const tag = bookIn()
   const ran = (more: object = {}) => perform(tag, 'log-demonstration', { minutes: 40, says: 'A school class', trouble: false, ...more } as never)
-  expect(() => ran()).toThrow('none in which it runs')
+  expect(() => ran()).toThrow('not set to run for visitors')
   on.db.run(sql`UPDATE machines SET life = 'demonstration'`)
   ran()
   ran({ says: 'It hung', trouble: true })

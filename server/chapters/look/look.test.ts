@@ -54,7 +54,7 @@ describe('photographs', () => {
     expect(sheet(tag).damages[0]?.extent).toBe('')
     perform(tag, 'set-scale', { photographId, version: 1, scale: { from: [0, 0], to: [0.1, 0], distanceMm: 50 } })
     expect(sheet(tag).damages[0]?.extent).toBe('about 2500 mm²')
-    expect(() => perform(tag, 'set-scale', { photographId, version: 2, scale: { from: [0, 0], to: [0, 0], distanceMm: 50 } })).toThrow(/lie on each other/)
+    expect(() => perform(tag, 'set-scale', { photographId, version: 2, scale: { from: [0, 0], to: [0, 0], distanceMm: 50 } })).toThrow(/on top of each other/)
     expect(() => perform(tag, 'record-damage', { kind: 'crust', where: 'x', severity: 'slight', photographId })).toThrow(/needs its photograph/)
   })
 
@@ -147,7 +147,7 @@ describe('what is not ours', () => {
     expect(() => perform(tag, 'record-spending', { what: 'fuse', amount: 1 })).toThrow(/Nothing may be spent/)
     agree(tag, 50)
     perform(tag, 'record-spending', { what: 'fuse', amount: '49.50' })
-    expect(() => perform(tag, 'record-spending', { what: 'belt', amount: 0.6 })).toThrow(/beyond what its owner agreed/)
+    expect(() => perform(tag, 'record-spending', { what: 'belt', amount: 0.6 })).toThrow(/more than the owner approved/)
     expect(sheet(tag).stewardship).toMatchObject({ spent: 49.5, ours: false })
     agree(tag, 60, 1)
     perform(tag, 'record-spending', { what: 'belt', amount: 0.6 })

@@ -32,7 +32,7 @@ function ownLooks(tx: Tx, id: number): Set<string> {
  * @param id of whoever is to be called so; nothing for somebody who is new @throws InputError
  */
 export function expectOwnName(tx: Tx, name: string, id?: number): void {
-  if (hasHiddenSigns(name)) throw new InputError('name', name, 'Name: it has signs that nobody sees. Type it anew.')
+  if (hasHiddenSigns(name)) throw new InputError('name', name, 'Name: it contains invisible characters. Type it again.')
   const look = lookOf(name)
   if (!look) throw new InputError('name', name, 'Name: it takes at least one letter.')
   const living = tx

@@ -122,8 +122,7 @@ export function startJob(work: MachineWork, { code, says, withId }: CommandInput
 /** @throws NotFound, NotNow where nobody has it in hand */
 function inHandOf({ tx, machine }: MachineWork, jobId: number) {
   const job = rowOf({ tx, machine }, eveningJobs, jobId, 'job any more')
-  if (job.state !== 'in-hand')
-    throw new NotNow(job.state === 'done' ? 'Somebody has said already that this is done.' : 'Nobody has this in hand. Start it first.')
+  if (job.state !== 'in-hand') throw new NotNow(job.state === 'done' ? 'This is already marked as done.' : 'Nobody has started this job. Start it first.')
   return job
 }
 

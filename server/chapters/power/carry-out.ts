@@ -155,7 +155,7 @@ function expectMeant(file: MachineFile, { keptOff, ...reading }: RailReading & {
       valueV,
       `${volts(valueV)} on ${shownRail(rail)} may have harmed what it feeds.${other ? ` It would be right for ${shownRail(other.name)}.` : ''} Is it the right rail, and the right figure?`,
     )
-  if (keptOff) throw new InputError('sure', valueV, 'This machine is to be kept off. Was it on? Then save it: it is marked in the history, and on its label.')
+  if (keptOff) throw new InputError('sure', valueV, 'This machine is to be kept off. Was it on? Then save it: the history and the label will say so.')
 }
 
 /** Keeps a reading, and in the history the judgement of the moment. */

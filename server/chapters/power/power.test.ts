@@ -339,7 +339,7 @@ it.each<[string, boolean | undefined, 'good' | 'unread']>([
   ] as const)
     perform(tag, 'take-reading', { rail, valueV, load: 'loaded' })
   expect(sheet(tag).power.facts.rails).toBe('good')
-  perform(tag, 'report-fault', { symptom: 'No picture', firstSeen: '' })
+  perform(tag, 'report-fault', { symptom: 'No picture', stopsMachine: true, firstSeen: '' })
   perform(tag, 'repair-fault', { faultId: sheet(tag).faults[0]!.id, did, closes: true, ...(feedsRails === undefined ? {} : { feedsRails }) })
   expect(sheet(tag).power.facts.rails).toBe(rails)
 })

@@ -14,7 +14,7 @@ const identity = {
   serial: optionalText('Serial number', 60),
   variant: optionalText('Board issue or variant', 60),
   weightKg: optionalQuantity('kg', 'Weight', { above: 0, upTo: 2000 }),
-  place: optionalText('Where it stands', 120),
+  place: optionalText('Location', 120),
   acquired: oneOf(acquisitions, 'How it came'),
   fromWhom: optionalText('From whom', 120),
   owner: optionalText('Whose it is', 120),
@@ -74,7 +74,7 @@ export const onMachine = {
   'note-accessory': command(atTheBench, z.object({ name: text('What came with it', 120) })),
   'read-date-code': command(atTheBench, DateCodeRead),
   'move-to-stage': command(atTheBench, z.object({ stage: oneOf(stages, 'Stage') })),
-  'move-to-place': command(atTheBench, z.object({ place: text('Where it stands', 120) })),
+  'move-to-place': command(atTheBench, z.object({ place: text('Location', 120) })),
   'put-on-bench': command(atTheBench, z.object({ onBench: z.boolean() })),
 } as const
 

@@ -71,7 +71,7 @@ export const onMachine = {
     }),
     { asks: 'clean' },
   ),
-  'leave-cleaning-step': command(atTheBench, z.object({ stepId: id, version, reason: reason('Why it is left out') })),
+  'leave-cleaning-step': command(atTheBench, z.object({ stepId: id, version, reason: reason('Why it is skipped') })),
   'give-cleaning-step': command(atTheBench, z.object({ stepId: id, version, personId: id.nullable() })),
 
   /** Breakages are logged where they happen, without blame and without a name, and become what they need in the same press. */
@@ -79,8 +79,8 @@ export const onMachine = {
     atTheBench,
     z.object({
       what: text('What broke', 100),
-      how: text('How it came about', 300),
-      becomes: oneOf(keysOf(breakageOutcomes), 'What becomes of it'),
+      how: text('How it happened', 300),
+      becomes: oneOf(keysOf(breakageOutcomes), 'What happens to it now'),
       stops: z.boolean().default(false),
     }),
   ),
@@ -112,8 +112,8 @@ export const onMachine = {
     z.object({
       countedId: id,
       version,
-      back: pieces('How many came back', 0),
-      note: optionalText('Where the others are', 200),
+      back: pieces('How many are back', 0),
+      note: optionalText('Where the rest are', 200),
       wants: z.boolean().default(false),
     }),
   ),

@@ -24,7 +24,7 @@ export const onMachine = {
         .nullable()
         .default(null),
       oneHop: z.boolean().default(false),
-      /** Nets that are supplies whatever they are called, and those that are none. */
+      /** Supply nets whatever they are called, and those that are none. */
       supplies: z.array(text('Supply', 120)).max(100).default([]),
       notSupplies: z.array(text('No supply', 120)).max(100).default([]),
       leadsOhm: quantity('Ω', 'The leads, tip to tip', { from: 0, upTo: 10 }),
@@ -116,7 +116,7 @@ export const onCollection = {
         .max(400),
     }),
   ),
-  /** What its nets do, and what wires keep clear of; both stand beside the file. */
+  /** What the nets do, and where wires must not go; both stand beside the file. */
   'set-board-notes': command(
     atTheBench,
     z.object({

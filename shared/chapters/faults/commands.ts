@@ -20,7 +20,7 @@ export const onMachine = {
     z.object({
       symptom: text('Symptom', 200),
       firstSeen: roughDay('First seen'),
-      stopsMachine: z.boolean().default(true),
+      stopsMachine: z.boolean('Say whether it stops the machine.'),
       symptoms: symptoms.default([]),
       conditions: optionalText('Conditions', 300),
     }),
@@ -55,7 +55,7 @@ export const onMachine = {
     atTheBench,
     z.object({
       faultId: id,
-      area: oneOf(attemptAreas, 'What it was about'),
+      area: oneOf(attemptAreas, 'What was tested'),
       did: text('What was tried', 500),
       minutes: optionalBounded('Minutes', { from: 0, upTo: 6000 }),
       trial: SwapTrial.nullable().default(null),
@@ -87,13 +87,13 @@ export const onMachine = {
     atTheBench,
     z.object({
       theoryId: id,
-      state: oneOf(theoryStates, 'How it stands'),
-      why: text('What showed it', 300),
+      state: oneOf(theoryStates, 'Status'),
+      why: text('What shows it', 300),
       /** The equipment of the test was itself known good. */
       trusted: z.boolean().default(false),
     }),
   ),
-  'leave-fault': command(atTheBench, z.object({ faultId: id, version, leftAs: oneOf(leftAsWords, 'How it stays'), says: text('Why', 300) })),
+  'leave-fault': command(atTheBench, z.object({ faultId: id, version, leftAs: oneOf(leftAsWords, 'How it stays open'), says: text('Why', 300) })),
 } as const
 
 export const onCollection = {

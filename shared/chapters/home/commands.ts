@@ -12,7 +12,7 @@ export const onMachine = {
   'settle-question': command(atTheBench, z.object({ questionId: id, answer: text('Answer', 1000) })),
   /** Two photographs for the passport, before and after; neither takes them off it. */
   'show-before-after': command(coordinator, z.object({ beforeId: id.nullable(), afterId: id.nullable() }), { asks: 'show' }),
-  /** It ran before visitors. */
+  /** Add a run. */
   'log-demonstration': command(
     atTheBench,
     z
@@ -28,7 +28,7 @@ export const onMachine = {
     { asks: 'show' },
   ),
   /** An original part that is kept. */
-  'bag-part': command(atTheBench, z.object({ part: text('Part', 120), bag: text('Bag or box', 60), why: optionalText('Why it came out', 200) })),
+  'bag-part': command(atTheBench, z.object({ part: text('Part', 120), bag: text('Bag or box', 60), why: optionalText('Why it was removed', 200) })),
   'end-bag': command(atTheBench, z.object({ bagId: id, became: text('What became of it', 200) })),
   /** `diary`: with losses and mishaps of the bench. */
   'switch-passport': command(coordinator, z.object({ on: z.boolean(), diary: z.boolean().default(false) }), {

@@ -23,7 +23,7 @@ export const onMachine = {
   'record-damage': command(atTheBench, z.object({ ...DamageAsSeen, photographId, mark: MarkShape.nullable().default(null) })),
   'change-damage': command(atTheBench, z.object({ damageId: id, version, ...DamageAsSeen, found }), { opens: 'saying' }),
   /** A stain or wear that stays, so that nobody tries again; no reason takes it back. */
-  'leave-as-patina': command(atTheBench, z.object({ damageId: id, version, reason: optionalText('Why it stays', 200) })),
+  'leave-as-patina': command(atTheBench, z.object({ damageId: id, version, reason: optionalText('Why it is left', 200) })),
   'settle-check': command(
     atTheBench,
     z.object({ code: text('Check', 120), outcome: oneOf(checkOutcomes, 'Outcome'), note: optionalText('What was found', 300) }).superRefine((c, context) => {

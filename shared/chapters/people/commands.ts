@@ -14,7 +14,7 @@ export const onCollection = {
   'set-password': command(coordinator, z.object({ personId: id, password })),
   'set-own-password': command(
     everybody,
-    z.object({ oldPassword: z.string({ error: 'Present password: type it.' }).min(1, 'Present password: type it.').max(200), password }),
+    z.object({ oldPassword: z.string({ error: 'Current password: type it.' }).min(1, 'Current password: type it.').max(200), password }),
   ),
   'end-session': command(everybody, z.object({ session: text('Session', 60) })),
   'forget-person': command(coordinator, z.object({ personId: id, version, name: text('Their name', 80) })),

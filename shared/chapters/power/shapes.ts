@@ -93,7 +93,7 @@ export const BatteryView = z.object({
   fitted: b,
   charging: z.enum(chargings),
   replacement: ReplacementTyped.nullable(),
-  /** The next step of its way home, where it has leaked. */
+  /** Next step of the clean-up, where it has leaked. */
   next: z.object({ step: z.enum(homeSteps), do: s }).nullable(),
   findings: z.array(Finding),
 })

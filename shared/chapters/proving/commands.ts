@@ -25,7 +25,7 @@ export const onMachine = {
         buildUpId: id,
         version,
         step: z.number().int().min(0).max(40),
-        outcome: oneOf(buildUpOutcomes, 'How it came out'),
+        outcome: oneOf(buildUpOutcomes, 'Result'),
         seen: optionalText('What was seen', 300),
         readings: RailsRead,
         sure: z.boolean().default(false),
@@ -41,7 +41,7 @@ export const onMachine = {
     z.object({
       sheetId: id,
       line: z.number().int().min(0).max(60),
-      outcome: oneOf(lineOutcomes, 'How it came out'),
+      outcome: oneOf(lineOutcomes, 'Result'),
       value: optionalBounded('Figure', { above: -1e9, upTo: 1e9 }),
       note: optionalText('What was seen', 200),
     }),
@@ -65,7 +65,7 @@ export const onMachine = {
   ),
   'tally-soak': command(
     atTheBench,
-    z.object({ soakId: id, passes: whole('Passes', 100_000).pipe(z.number().min(1, 'Passes: one at least.')), failures: whole('Of them failed', 100_000) }),
+    z.object({ soakId: id, passes: whole('Passes', 100_000).pipe(z.number().min(1, 'Passes: one at least.')), failures: whole('How many failed', 100_000) }),
   ),
   'end-soak': command(atTheBench, z.object({ soakId: id, note: optionalText('Why it ends', 200) })),
 } as const

@@ -42,7 +42,7 @@ export const onMachine = {
   'write-closing-letter': command(
     coordinator,
     z.object({
-      released: text('What is said first', 400),
+      released: text('Opening sentence', 400),
       to: z.union([z.literal(''), z.email('E-mail address: write it as somebody@example.org, or leave it empty to post the letter.')]).default(''),
     }),
   ),

@@ -16,7 +16,7 @@ const day = (what: string) =>
 export const Thing = row({
   name: text('Name', 60),
   kind: oneOf(keysOf(thingKinds), 'What it is'),
-  place: optionalText('Where it stands', 80),
+  place: optionalText('Location', 80),
   roomL,
   minC: warmth('At least, °C'),
   maxC: warmth('At most, °C'),
@@ -32,5 +32,5 @@ export const Material = row({
   openedOn: day('Opened on'),
   useBy: day('Use by'),
   lowAt: optionalBounded('Wanted from this much down', { above: 0, upTo: 1_000_000 }),
-  place: optionalText('Where it stands', 80),
+  place: optionalText('Location', 80),
 })

@@ -62,7 +62,7 @@ describe('axe finds nothing, and a phone shows all of it,', () => {
     await cleanInLight('/store?view=run', 'Slipway')
     await cleanInLight('/tools/cleaning/bath', 'Jolly Bench')
     await cleanInLight('/workshop', 'On the shelf')
-    await cleanInLight('/models/1', 'Kept here')
+    await cleanInLight('/models/1', 'In this collection')
     for (const [id, seen] of [
       ['power/rails', 'Add a rail'],
       ['safety/gate', 'What would open it'],

@@ -14,7 +14,7 @@ it('a machine is dated chip by chip, and an outlier in a socket is left out with
     await baraka.fill('Marking', code, 'Read a date code')
     await baraka.fill('On which part', part, 'Read a date code')
     for (const flag of flags) await baraka.flip(flag, 'Read a date code')
-    await baraka.press('Keep the code')
+    await baraka.press('Save code')
     await baraka.sees(`Date code ${code} on ${part}`)
   }
   await read('8601', 'processor')
@@ -27,12 +27,12 @@ it('a machine is dated chip by chip, and an outlier in a socket is left out with
 
 it('a claim is judged by what was found, and the source’s record shows on every sheet of theirs', async () => {
   await baraka.open(`/m/${await application.tagOf('Schoolroom B')}?stage=arrive`)
-  await baraka.press('Say what was found about “Worked when stored”')
+  await baraka.press('Say what you found about “Worked when stored”')
   await baraka.choose('The claim is', 'Refuted')
-  await baraka.press('Keep', 'Judge the claim')
+  await baraka.press('Save', 'Judge the claim')
   await baraka.sees('Because of: type something here.')
   await baraka.fill('Because of', 'Capacitor leaked long before 1999')
-  await baraka.press('Keep', 'Judge the claim')
+  await baraka.press('Save', 'Judge the claim')
   await baraka.sees('Claim “Worked when stored”: refuted.')
   await baraka.open(`/m/${await application.tagOf('Schoolroom A')}?stage=arrive`)
   await baraka.sees('Of what the island school claimed, over all machines: 1 refuted.')
@@ -41,7 +41,7 @@ it('a claim is judged by what was found, and the source’s record shows on ever
 it('what is missing of the usual kit becomes a part wanted in one press', async () => {
   const tag = await application.tagOf('Schoolroom B')
   await baraka.open(`/m/${tag}?stage=arrive`)
-  await baraka.sees('Missing of the usual kit')
+  await baraka.sees('Missing from the usual kit')
   await baraka.press('Want it: starts without Cassette lead')
   await baraka.sees('Cassette lead on the list of parts wanted')
   await baraka.open('/parts')
@@ -71,7 +71,7 @@ it('a code read on an assembly while looking at it feeds the dating', async () =
   await baraka.press('Read a date code', 'Date codes of Main board')
   await baraka.fill('Marking', '8814', 'Read a date code')
   expect(await baraka.valueOf('On which part', 'Read a date code')).toBe('Main board, ')
-  await baraka.press('Keep the code')
+  await baraka.press('Save code')
   await baraka.sees('Date code 8814 on Main board', 'week 14 of 1988')
   await baraka.open(`/m/${tag}?stage=arrive`)
   await baraka.sees('Made between 1988-04-04')

@@ -22,8 +22,9 @@ it('a reading, a fault and a photograph are kept in three presses each', async (
 
   await rua.press('Fault')
   await rua.fill('Symptom', 'Hums when warm')
-  await rua.press('Report it')
-  await rua.seesNoMore('Report it')
+  await rua.choose('Does it stop the machine?', 'Yes')
+  await rua.press('Report')
+  await rua.seesNoMore('Report')
 
   const file = join(application.folder, 'now.jpg')
   await sharp({ create: { width: 640, height: 480, channels: 3, background: '#6b7f5a' } })
@@ -37,7 +38,7 @@ it('a reading, a fault and a photograph are kept in three presses each', async (
   await rua.press('Temperature')
   await rua.fill('In °C', '62')
   await rua.sees('62.0 °C: usual')
-  await rua.press('Keep the temperature')
+  await rua.press('Save temperature')
   await rua.sees('Saved')
   await rua.press('Close')
   const history = JSON.stringify(
@@ -49,7 +50,7 @@ it('a reading, a fault and a photograph are kept in three presses each', async (
 it('a fault is written with what its sisters had beside it; what is found opens', async () => {
   await rua.open(`/m/${await application.tagOf('Schoolroom B')}`)
   await rua.press('Fault')
-  await rua.sees('Known of this model')
+  await rua.sees('Known about this model')
   await rua.press('Close')
   await rua.press('Find')
   await rua.fill('Find a machine', 'Slipway')
@@ -64,13 +65,14 @@ it('what is sent while the network is away stays as it was typed, and goes when 
   await rua.open(`/m/${await application.tagOf('Slipway')}`)
   await rua.press('Fault')
   await rua.fill('Symptom', 'Clicks once, then nothing')
+  await rua.choose('Does it stop the machine?', 'Yes')
   await network(true)
-  await rua.press('Report it')
+  await rua.press('Report')
   await rua.sees('cannot be reached')
   expect(await rua.valueOf('Symptom')).toBe('Clicks once, then nothing')
   await network(false)
-  await rua.press('Report it')
-  await rua.seesNoMore('Report it')
+  await rua.press('Report')
+  await rua.seesNoMore('Report')
   const history = async () =>
     JSON.stringify(
       await (await application.ask(`/api/machines/${await application.tagOf('Slipway')}/history`, { cookie: await application.cookieOf('petra') })).json(),

@@ -29,15 +29,15 @@ function shows(a: string, b: string, beyond: boolean): string {
 }
 const pair = async (who: typeof rua) =>
   (await who.driver.executeScript<string[]>(
-    `return [...document.querySelectorAll('section[aria-label="The check at hand"] p.figure')].map(p => p.textContent.trim())`,
+    `return [...document.querySelectorAll('section[aria-label="Current check"] p.figure')].map(p => p.textContent.trim())`,
   )) ?? []
 /** Whether the reading was taken and the next pair, if there is one, stands there. */
 const ready = (who: typeof rua) =>
   who.driver.executeScript<boolean>(
-    `const at = document.querySelector('section[aria-label="The check at hand"]'); return !at || (at.getAttribute('aria-busy') === 'false' && !at.querySelector('input').value)`,
+    `const at = document.querySelector('section[aria-label="Current check"]'); return !at || (at.getAttribute('aria-busy') === 'false' && !at.querySelector('input').value)`,
   )
 const ticked = (who: typeof rua) =>
-  who.driver.executeScript<boolean>(`return document.querySelector('section[aria-label="The check at hand"] input[type=checkbox]').checked`)
+  who.driver.executeScript<boolean>(`return document.querySelector('section[aria-label="Current check"] input[type=checkbox]').checked`)
 
 async function modelOf(name: string) {
   const { models } = (await (await application.ask('/api/models', { cookie: await application.cookieOf('rua') })).json()) as {
@@ -54,7 +54,7 @@ it('a board comes from a file, a zone is probed pair by pair by two people, the 
   await rua.giveFiles('From a file', file)
   await rua.sees('2 nets, 7 pins', 'Line 9: pin is empty.')
   await rua.fill('Issue', 'B', 'Add a board')
-  await rua.press('Keep this board', 'Add a board')
+  await rua.press('Save board', 'Add a board')
   await rua.sees('Main board, issue B')
 
   await rua.open(`/m/${await application.tagOf('Two-tone')}?stage=mend`)
@@ -98,7 +98,7 @@ it('a board comes from a file, a zone is probed pair by pair by two people, the 
   await rua.press('Type in a printed sheet')
   await rua.fill('Number and reading, one a line', `99 0.4\n6 ${shows(six.name, other.name, false).split(';')[0]}`, 'Type in a printed sheet')
   await rua.sees('Line 1: the sheet has no check 99.')
-  await rua.press('Keep 1 reading', 'Type in a printed sheet')
+  await rua.press('Save 1 reading', 'Type in a printed sheet')
   await rua.sees('1 of 6 checks')
   expect(await rua.valueOf('Number and reading, one a line')).toBe('99 0.4')
 
@@ -123,8 +123,8 @@ it('a board comes from a file, a zone is probed pair by pair by two people, the 
   await rua.sees('1 whole, 1 broken, 0 in doubt', 'between U2.1 and U3.1')
   await rua.press('Bridge D0')
   await rua.sees('1 wire joins its 2 pieces.')
-  await rua.fill('After it, Ω', '0.5', 'A wire is fitted')
-  await rua.press('It is fitted', 'A wire is fitted')
+  await rua.fill('Afterwards, Ω', '0.5', 'Add a fitted wire')
+  await rua.press('Save wire', 'Add a fitted wire')
   await rua.sees('2 whole, 0 broken')
   expect((await rua.print()).byteLength).toBeGreaterThan(10_000)
   await rua.press('Back to its sheet')
@@ -148,12 +148,12 @@ it('a board with two breaks and a crack is probed with the meter alone: each is 
   await rua.press('Add a board')
   await rua.giveFiles('From a file', file)
   await rua.fill('Board', 'Practice board', 'Add a board')
-  await rua.press('Keep this board', 'Add a board')
+  await rua.press('Save board', 'Add a board')
   await rua.sees('Practice board')
   await rua.press('Open Practice board')
-  await rua.press('What its nets do, and what wires keep clear of')
-  await rua.fill('What its nets do, one a line', 'L*: a line of the practice port', 'What its nets do')
-  await rua.press('Keep what is noted', 'What its nets do')
+  await rua.press('What the nets do, and where wires must not go')
+  await rua.fill('What the nets do, one a line', 'L*: a line of the practice port', 'What the nets do')
+  await rua.press('Save notes', 'What the nets do')
   await rua.sees('Saved')
 
   await rua.open(`/m/${await application.tagOf('Two-tone')}?stage=mend`)

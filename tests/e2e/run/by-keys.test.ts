@@ -68,7 +68,7 @@ it('what got in is recorded, and its next step done, by keys alone', async () =>
   await teodor.keys(Key.SPACE)
   await teodor.tabTo('Where')
   await teodor.keys('main board', Key.TAB, 'a tide line under the slots', Key.TAB)
-  await teodor.tabTo('Record it')
+  await teodor.tabTo('Save')
   await teodor.keys(Key.ENTER)
   await teodor.sees('Keep off', 'Rinse it with distilled water')
   await teodor.tabTo('Rinsed')
@@ -80,7 +80,7 @@ it('a probe sheet is answered by keys alone, and what was said wrongly is asked 
   await goTo('Schoolroom A', '5', 'Beside the nickel barrel')
   const at = () =>
     teodor.driver.executeScript<string>(
-      `const e = document.querySelector('section[aria-label="The check at hand"]'); return e?.getAttribute('aria-busy') === 'false' ? e.querySelector('[aria-live]').innerText : ''`,
+      `const e = document.querySelector('section[aria-label="Current check"]'); return e?.getAttribute('aria-busy') === 'false' ? e.querySelector('[aria-live]').innerText : ''`,
     )
   await teodor.tabTo('Beside the nickel barrel')
   await teodor.keys(Key.ENTER)
@@ -92,7 +92,7 @@ it('a probe sheet is answered by keys alone, and what was said wrongly is asked 
   const second = await at()
   await teodor.keys('j', Key.ENTER)
   await teodor.driver.wait(async () => ![second, ''].includes(await at()), 15_000, 'the pair after it was not asked')
-  await teodor.tabTo('Ask it again')
+  await teodor.tabTo('Ask again')
   await teodor.keys(Key.ENTER)
   const path = `/api/machines/${await application.tagOf('Schoolroom A')}/history`
   const cookie = await application.cookieOf('petra')

@@ -13,12 +13,12 @@ it('a lent machine may not be spent on beyond what its owner agreed to, and says
   await maeve.fill('What for', 'two line-filter capacitors')
   await maeve.fill('Amount in EUR', '81,60')
   await maeve.sees('That is more than the owner approved: €120.00.')
-  await maeve.press('Keep the expense')
+  await maeve.press('Save expense')
   await maeve.sees('€38.50 was spent before; with €81.60 it would be €120.10.', 'Write to the owner, and record the answer.')
   expect(await maeve.valueOf('What for')).toBe('two line-filter capacitors')
   await maeve.fill('Amount in EUR', '81,50')
   await maeve.sees('€0.00 is left of what the owner approved.')
-  await maeve.press('Keep the expense')
+  await maeve.press('Save expense')
   await maeve.sees('Spent €81.50: two line-filter capacitors.')
 })
 
@@ -46,7 +46,7 @@ it('its path asks its owner, a letter carries the questions, and the answer is w
     'Dear the lighthouse keepers’ trust,',
     'May we show it running once a year?',
     '€120.00 has been spent; you agreed to €120.00',
-    'Take it as a mail message',
+    'Download as email',
   )
   expect((await ilka.print()).subarray(0, 5).toString()).toBe('%PDF-')
   const href = await ilka.driver.executeScript<string>('return document.querySelector(\'a[href$="/message"]\').getAttribute("href")')

@@ -1,4 +1,4 @@
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -27,7 +27,7 @@ const finder = `
   const wanted = letters(name)
   const maybe = e => letters(e.getAttribute('aria-label')).includes(wanted) || letters(e.textContent).includes(wanted)
   const words = e => (e.getAttribute('aria-label') || e.innerText || e.textContent || '').replace(/\\s+/g, ' ').trim()
-  const seen = e => e.getClientRects().length > 0
+  const seen = e => e.getClientRects().length > 0 && e.checkVisibility()
   const called = e => e.getAttribute('aria-label') || (e.tagName === 'FIELDSET' && words(e.querySelector('legend'))) || words(document.getElementById(e.getAttribute('aria-labelledby') || '') || document.createElement('i'))
   const scopes = within ? [...document.querySelectorAll('form, section, article, fieldset, [role=dialog], nav, li')].filter(e => seen(e) && (called(e) === within)) : [document]
   const all = (selector, likely = () => true) => scopes.flatMap(s => [...s.querySelectorAll(selector)]).filter(likely).filter(seen)
@@ -63,21 +63,22 @@ interface Browser {
 }
 /** Browsers that nobody sits at just now: starting one takes a slow machine longer than many a journey. */
 const free: Browser[] = []
-const started: { browserId: number; profile: string }[] = []
-process.once('exit', () => {
-  for (const { browserId, profile } of started) {
-    try {
-      process.kill(browserId)
-    } catch {
-      // It has ended by itself.
-    }
-    rmSync(profile, { recursive: true, force: true })
-  }
-})
+const profiles: string[] = []
+process.once('exit', () => profiles.forEach(endBrowser))
 process.once('SIGTERM', () => process.exit())
 
+/** The browser that was started with this profile, by the id that was written down then. A worker that is ended in haste leaves it to whoever began the run. */
+export function endBrowser(profile: string) {
+  try {
+    process.kill(Number(readFileSync(join(profile, 'browser-id'), 'utf8')))
+  } catch {
+    // It has ended by itself.
+  }
+  rmSync(profile, { recursive: true, force: true, maxRetries: 5 })
+}
+
 async function startBrowser(): Promise<Browser> {
-  const profile = mkdtempSync(join(tmpdir(), 'jolly-bench-chromium-'))
+  const profile = mkdtempSync(join(process.env.JOLLY_BROWSERS ?? tmpdir(), 'jolly-bench-chromium-'))
   const options = new chrome.Options()
   options.addArguments(
     '--headless=new',
@@ -93,7 +94,8 @@ async function startBrowser(): Promise<Browser> {
   )
   options.setBinaryPath('/usr/bin/chromium')
   const driver = await new Builder().forBrowser('chrome').setChromeOptions(options).setChromeService(new chrome.ServiceBuilder('/usr/bin/chromedriver')).build()
-  started.push({ browserId: (await driver.getCapabilities()).get('goog:processID') as number, profile })
+  writeFileSync(join(profile, 'browser-id'), String((await driver.getCapabilities()).get('goog:processID')))
+  profiles.push(profile)
   return { driver, profile }
 }
 

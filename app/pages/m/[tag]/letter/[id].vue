@@ -21,7 +21,7 @@ const print = () => window.print()
     <div class="no-print flex flex-wrap items-center gap-3">
       <NuxtLink :to="`/m/${tag}?stage=look`">Back to the sheet</NuxtLink
       ><button type="button" class="button button-main" @click="print"><PhPrinter aria-hidden="true" />Print</button
-      ><a v-if="laidOut" :href="`/api/letters/${id}/message`" class="button"><PhDownloadSimple aria-hidden="true" />Take it as a mail message</a
+      ><a v-if="laidOut" :href="`/api/letters/${id}/message`" class="button"><PhDownloadSimple aria-hidden="true" />Download as email</a
       ><span v-else-if="letter" class="hint" role="status">On its way to the outbox…</span>
     </div>
     <p v-if="trouble" role="alert" class="text-stop">{{ trouble }}</p>

@@ -128,7 +128,7 @@ const comparable = computed(() =>
       :fixed="{ photographId: photograph.id, version: photograph.version }"
       :words="{ caption: 'Caption', assemblyId: 'Assembly' }"
       label="Describe the photograph"
-      submit="Keep"
+      submit="Save"
       keeps
       class="card"
       @done="describing = false"

@@ -18,7 +18,7 @@ watch(
   { immediate: true },
 )
 async function again(checkId: number) {
-  const { result } = await askAgain({ checkId, why: 'Doubted by whoever probed it' })
+  const { result } = await askAgain({ checkId, why: 'Doubted by the person who probed it' })
   if (result !== undefined) await next()
 }
 /** Parts that the sheet asks most, for their charts. */
@@ -88,7 +88,7 @@ const print = () => window.print()
           :initial="{ note: '' }"
           :fixed="{ sheetId: sheet.id }"
           label="End this sheet"
-          submit="End it"
+          submit="End"
           @done="close()"
           ><TextField
             name="note"
