@@ -64,7 +64,7 @@ function ofOutput(
         finding('care', `${code('unknown')}.not-looked`, `${says} What it should get is not known.`, 'Nothing on record says what belongs there.', undefined, {
           open: 'not-looked',
         }),
-        `Say what ${feeds === inletName ? 'its inlet wants' : `the rail ${feeds} should carry`}.`,
+        `Say what ${feeds === inletName ? 'its inlet needs' : `the rail ${feeds} should carry`}.`,
       ),
     ]
   const { lowV, highV } = limitsOf(rail.nominalV, 'tolerancePct' in rail && rail.tolerancePct ? rail.tolerancePct : toleranceFor(rail.nominalV).tolerancePct)

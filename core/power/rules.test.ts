@@ -200,7 +200,7 @@ describe('what it adds to the work', () => {
     expect(assess(of({ batteries: [cell] }), now).dueAt).toBe('2027-01-01T00:00:00.000Z')
   })
 
-  it('knows of a supply only where its label and what the inlet wants are both on record', () => {
+  it('knows of a supply only where its label and what the inlet needs are both on record', () => {
     const inlet = { voltageV: 9, kind: 'dc' as const, currentA: 1 }
     const label = { voltageV: 12, kind: 'dc' as const }
     expect([facts({ inlet }), facts({ supply: label }), facts({ inlet, supply: label })].map(f => f.measured.supply)).toEqual([

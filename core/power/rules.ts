@@ -33,7 +33,7 @@ export interface PowerRecord {
   expectedRails: readonly ExpectedRail[]
   /** Those of its model, against which limits of its own are held; none where there is no model. */
   modelRails?: readonly ExpectedRail[]
-  /** What its inlet wants; nothing where nobody has said. */
+  /** What its inlet needs; nothing where nobody has said. */
   inlet: Inlet | null
   /** The label of the supply that it runs from. */
   supply: Supply | null

@@ -68,7 +68,7 @@ export interface SupplyMatchInput {
 }
 export interface SupplyMatchResult {
   suits: 'yes' | 'not-yet-known' | 'no'
-  /** How to set a bench supply instead; nothing where the inlet wants AC. */
+  /** How to set a bench supply instead; nothing where the inlet needs AC. */
   bench: { voltageV: number; firstLimitA: number; runLimitA: number } | null
   findings: Finding[]
 }
@@ -80,7 +80,7 @@ export const unloadedFactor = 1.4
 /** What a regulator inside bears above the nominal voltage before it; common practice, no source. */
 const headroomInside = 0.3
 const defaultTolerancePct = 5
-/** More than this many times what the inlet wants, measured with nothing attached, no regulator behind it is sure to bear; common practice, no source. */
+/** More than this many times what the inlet needs, measured with nothing attached, no regulator behind it is sure to bear; common practice, no source. */
 const mostUnloadedInside = 1.8
 
 const fits = (a: Plug, b: Plug) =>

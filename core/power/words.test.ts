@@ -318,7 +318,7 @@ describe('over time', () => {
       open: { do: 'Set +5 V to 5 V, measure it, and say so.' },
     })
     expect(heard({ voltageV: 6 })[0]?.finding.says).toContain('That would harm it.')
-    expect(heard({ feeds: 'Inlet' })[0]?.open?.do).toBe('Say what its inlet wants.')
+    expect(heard({ feeds: 'Inlet' })[0]?.open?.do).toBe('Say what its inlet needs.')
     expect(heard({ feeds: '+9 V' })[0]?.open?.do).toBe('Say what the rail +9 V should carry.')
     // A tolerance of nothing on a rail is that of its voltage.
     expect(heard({ voltageV: 5.2 }, { rails: [{ name: '+5 V', nominalV: 5, tolerancePct: 0 }] })).toEqual([])

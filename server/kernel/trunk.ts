@@ -27,7 +27,7 @@ export const models = sqliteTable(
     weightKg: real('weight_kg'),
     madeFrom: integer('made_from'),
     madeTo: integer('made_to'),
-    /** What its inlet wants; nothing where it takes mains itself. */
+    /** What its inlet needs; nothing where it takes mains itself. */
     inlet: text('inlet', { mode: 'json' }).$type<Inlet>(),
     /** What was learned on machines of it. */
     bulletins: text('bulletins', { mode: 'json' }).$type<Bulletin[]>().notNull().default([]),
@@ -64,7 +64,7 @@ export const machines = sqliteTable(
     onBench: flag('on_bench').default(true),
     /** Rails to expect where they differ from the model's, or there is no model. */
     ownRails: text('own_rails', { mode: 'json' }).$type<ExpectedRail[]>(),
-    /** What its inlet wants, where it differs from the model's, or there is no model. */
+    /** What its inlet needs, where it differs from the model's, or there is no model. */
     ownInlet: text('own_inlet', { mode: 'json' }).$type<Inlet>(),
     life: text('life').$type<Life>(),
     /** When that life was chosen. */

@@ -97,7 +97,7 @@ const says = (b: Battery) =>
           :submit="batteryStateNames[battery.next.step]"
           class="border-l-4 border-care bg-care-wash p-3"
         >
-          <p><strong>Clean-up so far:</strong> {{ battery.next.do }}</p>
+          <p><strong>Next in the clean-up:</strong> {{ battery.next.do }}</p>
           <TicksField
             v-if="battery.next.step === 'clean'"
             name="lookedAt"

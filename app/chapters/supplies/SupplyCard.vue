@@ -2,7 +2,7 @@
 import { type Inlet, labelWords, matchSupply } from '#core/power/supply-match'
 import type { SheetOf } from '#shared/chapters/index'
 
-/** What its inlet wants, the supplies of the collection that suit, and how a bench supply is set instead. */
+/** What its inlet needs, the supplies of the collection that suit, and how a bench supply is set instead. */
 const props = defineProps<{ sheet: SheetOf<'power'> }>()
 const session = useSession()
 const inlet = computed(() => props.sheet.power.inlet)
@@ -50,7 +50,7 @@ const initial = computed(() => ({ inlet: typedInlet(inlet.value ?? {}) }))
       "
     />
     <template v-else>
-      <p><strong>The inlet wants</strong> {{ labelWords(inlet) }}{{ inlet.regulatedInside ? ', regulated inside' : '' }}.</p>
+      <p><strong>The inlet needs</strong> {{ labelWords(inlet) }}{{ inlet.regulatedInside ? ', regulated inside' : '' }}.</p>
       <p v-if="bench">
         A bench supply instead: <span class="figure font-semibold">{{ bench.voltageV }} V</span>, current limit
         <span class="figure font-semibold">{{ bench.firstLimitA }} A</span> at the first start, then <span class="figure">{{ bench.runLimitA }} A</span>.
@@ -93,7 +93,7 @@ const initial = computed(() => ({ inlet: typedInlet(inlet.value ?? {}) }))
         </ul>
       </div>
     </template>
-    <AddPanel v-if="session.may('expect-inlet')" v-slot="{ close }" :label="inlet ? 'Change what the inlet wants' : 'Say what its inlet wants'">
+    <AddPanel v-if="session.may('expect-inlet')" v-slot="{ close }" :label="inlet ? 'Change what the inlet needs' : 'Say what its inlet needs'">
       <CommandForm command="expect-inlet" :machine="sheet.tag" :initial="initial" label="What the inlet needs" submit="Save" keeps @done="close()">
         <template #default="{ values }">
           <InletFields :kind="(values.inlet as Inlet).kind" />

@@ -276,7 +276,7 @@ function refuseShortcut(from: Battery['state'], to: Battery['state']) {
     'state',
     to,
     hasLeaked(from)
-      ? 'State: it has leaked. It goes its way home step by step below; a record made by mistake is struck in the history.'
+      ? 'State: it has leaked. Take it through the clean-up steps below; a record made by mistake is struck in the history.'
       : 'State: say what was found.',
   )
 }
@@ -340,7 +340,7 @@ export function assignSupply(work: MachineWork, { supplyId }: CommandInput<'assi
           .get()
   if (supply === undefined) throw new NotFound('There is no such supply.')
   const inlet = inletOf(work.file())
-  if (supply && !inlet) throw new NotNow('It is not known what its inlet wants. Say that first.')
+  if (supply && !inlet) throw new NotNow('It is not known what its inlet needs. Say that first.')
   const match = supply && matchSupply({ needs: inlet!, supply: supply.label })
   if (match?.suits === 'no')
     throw new NotNow(

@@ -8,7 +8,7 @@ import type { MachineFile } from '../../kernel/file'
 
 /** The rails to expect: those said for this machine, else those of its model. */
 export const expectedRailsOf = ({ machine, model }: MachineFile): ExpectedRail[] => machine.ownRails ?? model?.rails ?? []
-/** What its inlet wants; nothing where nobody has said. */
+/** What its inlet needs; nothing where nobody has said. */
 export const inletOf = ({ machine, model }: MachineFile): Inlet | null => machine.ownInlet ?? model?.inlet ?? null
 /** The school that holds for it. */
 export const schoolOf = ({ power, practice }: MachineFile): School => power.school ?? practice.school

@@ -160,7 +160,7 @@ describe('the gate', () => {
 
     const supply = { name: 'S-1', label: { voltageV: 9, kind: 'dc', polarity: 'centre-negative', currentA: 1.5, regulated: true, outerMm: 5.5, innerMm: 2.1 } }
     const { supplyId } = on.collection('add-supply', commands['add-supply'].parse(supply)) as { supplyId: number }
-    expect(() => perform(tag, 'assign-supply', { supplyId })).toThrow(/not known what its inlet wants/)
+    expect(() => perform(tag, 'assign-supply', { supplyId })).toThrow(/not known what its inlet needs/)
     perform(tag, 'expect-inlet', { inlet: { voltageV: 9, kind: 'dc', polarity: 'centre-positive', currentA: '1 A', outerMm: 5.5, innerMm: 2.1 } })
     expect(() => perform(tag, 'assign-supply', { supplyId })).toThrow(NotNow)
     perform(tag, 'expect-inlet', { inlet: { voltageV: 9, kind: 'dc', polarity: 'centre-negative', currentA: 1, outerMm: 5.5, innerMm: 2.1 } })

@@ -71,11 +71,11 @@ export const entries = {
   ),
   'battery.stepped': entry(
     z.object({ where: s, step: word<BatteryState>() }),
-    d => `Battery, ${d.where}, on its way home: ${batteryStateNames[d.step].toLowerCase()}.`,
+    d => `Battery, ${d.where}, clean-up: ${batteryStateNames[d.step].toLowerCase()}.`,
     shown,
   ),
   'alarm.explained': entry(z.object({ alarm: s, says: s }), d => `Explained: ${ending(d.alarm)} ${ending(d.says)}`, shown),
-  'inlet.expected': entry(z.object({ says: s }), d => `Its inlet wants ${ending(d.says)}`, shown),
+  'inlet.expected': entry(z.object({ says: s }), d => `Its inlet needs ${ending(d.says)}`, shown),
   'supply.assigned': entry(
     z.object({ name: s, says: s }),
     d => (d.name ? `Runs from supply ${d.name}: ${ending(d.says)}` : 'Runs from no supply of the collection.'),

@@ -17,7 +17,7 @@ it('every field says what was wrong, and keeps what was typed', async () => {
     ['Nickname', long(60), 'Nickname: at most 60 characters'],
     ['Serial number', long(60), 'Serial number: at most 60 characters'],
     ['Weight', 'heavy', 'Weight: “heavy” is not a number. Type a number in kg, such as 12.5.'],
-    ['Location', long(120), 'Where it stands: at most 120 characters'],
+    ['Location', long(120), 'Location: at most 120 characters'],
     ['From whom', long(120), 'From whom: at most 120 characters'],
     ['Last powered', 'last year', 'Last powered: write a year, month or day, such as 1998'],
     ['By whom', long(120), 'By whom: at most 120 characters'],

@@ -166,7 +166,7 @@ it('a board with two breaks and a crack is probed with the meter alone: each is 
   await rua.press('Plan the checks', 'Begin a probe sheet')
   for (const until = Date.now() + 90_000; Date.now() < until && !(await rua.text()).includes('All checks are answered');) {
     await rua.press('Take it from the meter')
-    await rua.driver.wait(async () => (await ready(rua)) && !(await rua.text()).includes('Until it stands still'), 10_000)
+    await rua.driver.wait(async () => (await ready(rua)) && !(await rua.text()).includes('Waiting for a steady reading'), 10_000)
   }
   await rua.sees('1 whole, 3 broken, 0 in doubt', 'a line of the practice port')
   expect(new Set(standIn.faults().flatMap(f => (f.kind === 'short' ? [] : [f.net]))).size).toBe(3)

@@ -40,7 +40,7 @@ it('a machine is opened in writing and put together again, and one screw missing
   await rua.fill('Back of 5 × 6 mm pan, cross', '4')
   await rua.press('Counted')
   await rua.show('1 of 5 missing: 1 × 6 mm pan, cross.')
-  await rua.sees('a loose screw shorts what it lies on')
+  await rua.sees('a loose screw shorts whatever it touches')
   await rua.press('All 4 back in step 1')
   await rua.show('Together again, but the count does not come out even in every step.')
   await rua.sees('8 of 9 fixings went back.')

@@ -33,14 +33,14 @@ it('a battery is recorded, taken out and replaced, each step judged as it is typ
   await ilka.choose('What was found', 'No leak seen')
   await ilka.choose('It is', 'Out')
   await ilka.press('Save', 'Go on with this battery')
-  await ilka.sees('State: it has leaked. It goes its way home step by step below')
+  await ilka.sees('State: it has leaked. Take it through the clean-up steps below')
   await ilka.choose('What was found', 'Gone, residue left')
   await ilka.press('Save', 'Go on with this battery')
-  await ilka.sees('Its way home: Neutralise what it left with a mild acid such as white vinegar')
+  await ilka.sees('Next in the clean-up: Neutralise what it left with a mild acid such as white vinegar')
   for (const [step, next] of [
-    ['Residue neutralised', 'Its way home: Rinse with distilled water'],
-    ['Rinsed', 'Its way home: Dry it through'],
-    ['Dried', 'Its way home: Look under everything it may have reached'],
+    ['Residue neutralised', 'Next in the clean-up: Rinse with distilled water'],
+    ['Rinsed', 'Next in the clean-up: Dry it through'],
+    ['Dried', 'Next in the clean-up: Look under everything it may have reached'],
   ] as const) {
     await ilka.press(step)
     await ilka.sees(next)

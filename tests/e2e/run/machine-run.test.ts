@@ -205,7 +205,7 @@ it('a machine goes from the back door to a printed label', async () => {
   await ilka.press('Save question')
   await ilka.sees('Who wrote on the lid?')
   await ilka.press('Switch it on')
-  await ilka.sees('Anybody with this link can read it')
+  await ilka.sees('Anyone with this link can read it')
   const path = await ilka.driver.executeScript<string>('return document.querySelector(\'a[href^="/passport/"]\').getAttribute("href")')
   const shown = await (await application.ask(path)).text()
   expect(shown).toContain('No picture')
