@@ -81,7 +81,7 @@ const mayBegin = (move: SheetHead['moves'][number]) =>
       </li>
     </ol>
     <p v-if="failure" role="alert" class="text-stop">{{ failure }}</p>
-    <p v-if="elsewhere" class="hint">{{ elsewhere }} {{ moves.length ? 'more stand' : 'stand' }} under “What would open it”.</p>
+    <p v-if="elsewhere" class="hint">{{ elsewhere }} {{ moves.length ? 'more are' : 'are' }} listed under “What would open it”.</p>
     <div v-if="moves.length > shownAtFirst">
       <button type="button" class="button button-quiet" @click="all = !all">{{ all ? 'Show fewer' : `Show all ${moves.length}` }}</button>
     </div>
