@@ -10,7 +10,7 @@ export const waitKinds = {
   post: { title: 'The post', means: 'Something is on its way; the machine is as it was.', gate: null },
   owner: { title: 'An answer', means: 'Somebody is asked; the machine is as it was.', gate: null },
   test: { title: 'A test', means: 'It runs or rests, and nothing of it is undone.', gate: null },
-  other: { title: 'Something else', means: 'Not recorded what; treated with caution.', gate: 'care' },
+  other: { title: 'Something else', means: 'Not recorded what it waits for, so it is treated with caution.', gate: 'care' },
 } as const satisfies Record<string, { title: string; means: string; gate: 'stop' | 'care' | null }>
 export type WaitKind = keyof typeof waitKinds
 export const waitKindNames = Object.keys(waitKinds) as WaitKind[]

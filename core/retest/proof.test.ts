@@ -1,3 +1,4 @@
+import { ready } from '../../tests/support/ready-to-sign-off'
 import { describe, expect, it } from 'vitest'
 import { type StepSeen, checkBuildUp, configurationAt, explain, judgeBuildUp, namesFigure, planBuildUp, readSteps } from './build-up'
 import { judgeDemonstrations, judgeLife } from './life'
@@ -235,20 +236,8 @@ describe('a test sheet', () => {
 })
 
 describe('the sign-off', () => {
-  const ready: SignOffInput = {
-    gate: 'clear-to-run',
-    rails: 'good',
-    underLoad: true,
-    stepsUndone: 0,
-    openFaults: [],
-    runningWaits: [],
-    whole: true,
-    soaks: [],
-    notSoaked: [],
-    buildUp: null,
-    testSheet: { done: true, left: [], failed: [], testedAt: day(3) },
-  }
-  const amiss = (more: Partial<SignOffInput>) => names(judgeSignOff({ ...ready, ...more }).findings).filter(n => !n.startsWith('fine'))
+  const tested = { done: true, left: [], failed: [], testedAt: day(3) }
+  const amiss = (more: Partial<SignOffInput>) => names(judgeSignOff({ ...ready, testSheet: tested, ...more }).findings).filter(n => !n.startsWith('fine'))
   it.each<[Partial<SignOffInput>, string[]]>([
     [{}, []],
     [{ rails: 'out' }, ['stop sign-off.rails']],
@@ -384,18 +373,6 @@ describe('at the very edge', () => {
   })
 
   it('a sheet that is not done is not called passed, and one that is is', () => {
-    const ready = {
-      gate: 'clear-to-run',
-      rails: 'good',
-      underLoad: true,
-      stepsUndone: 0,
-      openFaults: [],
-      runningWaits: [],
-      whole: true,
-      soaks: [],
-      notSoaked: [],
-      buildUp: null,
-    } as const
     const passed = (done: boolean) =>
       judgeSignOff({ ...ready, testSheet: { done, left: done ? [] : ['x'], failed: [] } }).findings.some(f => f.level === 'fine' && f.code === 'sign-off.test')
     expect([passed(true), passed(false)]).toEqual([true, false])

@@ -1,22 +1,9 @@
 import { expect, it } from 'vitest'
+import { ready } from '../../tests/support/ready-to-sign-off'
 import { now, settled } from '../../tests/support/settled-machine'
 import type { MachineRecord } from '../kernel/machine'
 import { assess } from '../planning/assess'
 import { type SignOffInput, judgeSignOff } from './sign-off'
-
-const ready: SignOffInput = {
-  gate: 'clear-to-run',
-  rails: 'good',
-  underLoad: true,
-  stepsUndone: 0,
-  openFaults: [],
-  runningWaits: [],
-  whole: true,
-  soaks: [],
-  notSoaked: [],
-  buildUp: null,
-  testSheet: { done: true, left: [], failed: [] },
-}
 
 it('allows what nothing stands against, and a lesser fault with care', () => {
   expect(judgeSignOff(ready).allowed).toBe(true)

@@ -1,3 +1,4 @@
+import { ready } from '../../tests/support/ready-to-sign-off'
 import { describe, expect, it } from 'vitest'
 import { judgeDemonstrations, judgeLife } from './life'
 import { allowedWith, judgeSignOff, judgeSigner, limitWords } from './sign-off'
@@ -66,17 +67,6 @@ describe('who signs, and within which limits', () => {
   })
 
   it('limits pass over what only long use would show, and nothing else', () => {
-    const ready = {
-      gate: 'clear-to-run',
-      rails: 'good',
-      underLoad: true,
-      stepsUndone: 0,
-      openFaults: [],
-      runningWaits: [],
-      whole: true,
-      notSoaked: [],
-      buildUp: null,
-    } as const
     const limits = { hoursADay: 2, attended: true, noOriginalMedia: true }
     const unfinished = judgeSignOff({
       ...ready,

@@ -288,7 +288,7 @@ const signs: Partial<Record<HazardKind, ((found: HazardSigns) => Sign[])[]>> = {
     ({ interventions }) =>
       interventions
         .filter(i => ['added-wire', 'cut-lead'].includes(i.kind) && i.state === 'not-understood')
-        .map(({ kind, where, at }) => ({ weight: 'seen', says: `Earlier repairs and changes: ${kind.replace('-', ' ')}, ${where}.`, at })),
+        .map(({ kind, where, at }) => ({ weight: 'seen', says: `Earlier change: ${kind.replace('-', ' ')}, ${where}.`, at })),
   ],
   'missing-fan': [missing(/\bfan\b|\bblower\b/i)],
   'heat': [symptom('hot')],

@@ -44,7 +44,7 @@ export const entryExamples: { [K in EntryKind]: [EntryData<K>, string] } = {
   'opening.back': [{ step: 1, what: 'Lid off', missing: 1 }, 'Put back, step 1: Lid off; 1 missing.'],
   'intervention.logged': [
     { kind: 'added-wire', assembly: 'Main board', where: 'from pin 8 to nowhere', note: '', understood: false },
-    'Earlier repairs and changes: added wire on main board, from pin 8 to nowhere; not understood yet.',
+    'Earlier change: added wire on main board, from pin 8 to nowhere; not understood yet.',
   ],
   'intervention.settled': [{ kind: 'added-wire', where: 'pin 8', state: 'undone', note: 'it shorted +12 V' }, 'Added wire, pin 8: undone. it shorted +12 V.'],
   'machine.appraised': [{ hoursLow: 10, hoursHigh: 20, costLow: 0, costHigh: 45.5, currency: 'EUR' }, 'Appraised: 10 to 20 hours, €0.00 to €45.50.'],

@@ -31,7 +31,7 @@ const { submitCommand: want, busy, failure } = useCommand('want-part', () => pro
             ><button type="button" class="button" :disabled="busy" @click="want({ name: item.name, quantity: 1, stopsStart: true })">
               Needed before power-up<span class="sr-only"> {{ item.name }}</span></button
             ><button type="button" class="button" :disabled="busy" @click="want({ name: item.name, quantity: 1, stopsStart: false })">
-              Want it: starts without<span class="sr-only"> {{ item.name }}</span>
+              Needed, but starts without<span class="sr-only"> {{ item.name }}</span>
             </button></span
           >
         </li>

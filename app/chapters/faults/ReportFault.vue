@@ -30,7 +30,7 @@ if (props.brief) useFirstField(form)
         { value: true, label: 'Yes' },
         { value: false, label: 'No' },
       ]"
-      hint="Until it is mended, the machine is not signed off."
+      hint="If yes, it is not signed off until it is mended."
     />
     <FaultsLikeIt :sheet="sheet" />
   </CommandForm>

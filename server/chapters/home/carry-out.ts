@@ -29,10 +29,11 @@ export function chooseLife(work: MachineWork, { life }: CommandInput<'choose-lif
   if (life === 'store' && known.signedOff) addClaim(work, { says: `Worked when it was stored, ${at.slice(0, 10)}`, byWhom: '' })
 }
 
-/** Add a run; trouble becomes a fault at once. @throws NotNow where its life is none that runs */
+/** A run before visitors; trouble becomes a fault at once. @throws NotNow where its life is none that runs */
 export function logDemonstration(work: MachineWork, { minutes, says, trouble }: CommandInput<'log-demonstration'>): void {
   const { tx, machine, at, person, write } = work
-  if (machine.life !== 'demonstration' && machine.life !== 'hands-on') throw new NotNow('It is not set to run for visitors. Choose one first.')
+  if (machine.life !== 'demonstration' && machine.life !== 'hands-on')
+    throw new NotNow('It is not set to run for visitors. Choose Demonstration or Hands-on first.')
   tx.insert(demonstrations).values({ machineId: machine.id, minutes, says, trouble, at, by: person.name }).run()
   write('demonstration.logged', { minutes, says, trouble })
   if (trouble) reportFault(work, { symptom: says.slice(0, 200), firstSeen: '', stopsMachine: true })

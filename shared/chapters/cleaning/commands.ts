@@ -128,7 +128,7 @@ export const onMachine = {
     }),
   ),
   'weigh': command(atTheBench, z.object({ dryingId: id, massG: grams('Mass in g') })),
-  'end-drying': command(atTheBench, z.object({ dryingId: id, reason: optionalText('Why finish early?', 300) })),
+  'end-drying': command(atTheBench, z.object({ dryingId: id, reason: optionalText('Why finish early', 300) })),
 
   'follow-whitening': command(
     atTheBench,

@@ -12,7 +12,7 @@ export const onMachine = {
   'settle-question': command(atTheBench, z.object({ questionId: id, answer: text('Answer', 1000) })),
   /** Two photographs for the passport, before and after; neither takes them off it. */
   'show-before-after': command(coordinator, z.object({ beforeId: id.nullable(), afterId: id.nullable() }), { asks: 'show' }),
-  /** Add a run. */
+  /** A run before visitors. */
   'log-demonstration': command(
     atTheBench,
     z

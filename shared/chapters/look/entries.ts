@@ -76,7 +76,7 @@ export const entries = {
   'intervention.logged': entry(
     z.object({ kind: word<InterventionKind>(), assembly: s, where: s, note: s, understood: b }),
     d =>
-      `Earlier repairs and changes: ${interventionKinds[d.kind].toLowerCase()}${d.assembly && ` on ${d.assembly.toLowerCase()}`}, ${d.where}${d.note && `, ${d.note}`}; ${d.understood ? 'understood' : 'not understood yet'}.`,
+      `Earlier change: ${interventionKinds[d.kind].toLowerCase()}${d.assembly && ` on ${d.assembly.toLowerCase()}`}, ${d.where}${d.note && `, ${d.note}`}; ${d.understood ? 'understood' : 'not understood yet'}.`,
     observed,
     d => [`${d.where}: ${d.note}`],
   ),

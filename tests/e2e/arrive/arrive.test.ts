@@ -42,7 +42,7 @@ it('what is missing of the usual kit becomes a part wanted in one press', async 
   const tag = await application.tagOf('Schoolroom B')
   await baraka.open(`/m/${tag}?stage=arrive`)
   await baraka.sees('Missing from the usual kit')
-  await baraka.press('Want it: starts without Cassette lead')
+  await baraka.press('Needed, but starts without Cassette lead')
   await baraka.sees('Cassette lead on the list of parts wanted')
   await baraka.open('/parts')
   await baraka.sees('Cassette lead')

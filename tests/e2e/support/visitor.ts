@@ -70,11 +70,15 @@ process.once('SIGTERM', () => process.exit())
 /** The browser that was started with this profile, by the id that was written down then. A worker that is ended in haste leaves it to whoever began the run. */
 export function endBrowser(profile: string) {
   try {
-    process.kill(Number(readFileSync(join(profile, 'browser-id'), 'utf8')))
+    process.kill(Number(readFileSync(join(profile, 'browser-id'), 'utf8')), 'SIGKILL')
   } catch {
     // It has ended by itself.
   }
-  rmSync(profile, { recursive: true, force: true, maxRetries: 5 })
+  try {
+    rmSync(profile, { recursive: true, force: true, maxRetries: 5 })
+  } catch {
+    // What ends just now may still write; a folder left in the system's own for such is no harm.
+  }
 }
 
 async function startBrowser(): Promise<Browser> {
