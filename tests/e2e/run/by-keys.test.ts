@@ -17,6 +17,12 @@ async function goTo(name: string, stage: string, there: string) {
   await teodor.keys(Key.ARROW_DOWN)
   await teodor.driver.wait(() => teodor.driver.executeScript('return document.activeElement.hasAttribute("aria-activedescendant")'), 15_000)
   await teodor.keys(Key.ENTER)
+  // Today has next moves as well; its keys are not the sheet's.
+  await teodor.driver.wait(
+    () => teodor.driver.executeScript(`return document.querySelector('h1')?.innerText === arguments[0]`, name),
+    15_000,
+    `the sheet of ${name} did not open`,
+  )
   await teodor.sees('Next moves')
   await teodor.keys(stage)
   await teodor.sees(there)
