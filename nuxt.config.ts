@@ -5,11 +5,13 @@ import { bundleWorkers } from './scripts/lib/workers.mjs'
 const room = (name: string) => fileURLToPath(new URL(`./${name}`, import.meta.url))
 const icons = room('node_modules/@phosphor-icons/vue/dist/icons')
 
-/** The file of the application that a module goes into; nothing where it goes with whoever asks for it. */
+/**
+ * The file of the application that a module goes into; nothing where it goes with whoever asks for it. A file holds its own modules and not what those
+ * import: the contracts would take half of the core with them.
+ */
 function pieceOf(id: string): string | undefined {
-  if (/node_modules\/(@phosphor-icons)\//.test(id)) return 'icons'
-  if (/node_modules\/(vue|@vue|vue-router|pinia|@pinia|@vueuse|vee-validate|@headlessui|date-fns|@date-fns)\//.test(id)) return 'vendor'
-  if (/node_modules\/zod\//.test(id) || id.includes(room('shared')) || id.includes(room('core'))) return 'contracts'
+  if (/node_modules\/(vue|@vue|vue-router|pinia|@pinia|@vueuse|@headlessui)\//.test(id)) return 'vendor'
+  if (/node_modules\/zod\//.test(id) || (id.startsWith(room('shared')) && !/\/(words|answers|roles|history-parts|acquisitions)\.ts/.test(id) && !id.includes('/shared/tools/'))) return 'contracts'
   return id.includes(room('app/kernel')) && !id.includes('LineChart') ? 'kernel' : undefined
 }
 
@@ -33,7 +35,7 @@ export default defineNuxtConfig({
     plugins: [tailwindcss()],
     build: { chunkSizeWarningLimit: 1200 },
     // What every page needs comes in a few files: a sheet of a hundred and fifty small ones is read more slowly than one of twenty.
-    $client: { build: { rollupOptions: { output: { manualChunks: pieceOf } } } },
+    $client: { build: { rollupOptions: { output: { manualChunks: pieceOf, onlyExplicitManualChunks: true, experimentalMinChunkSize: 12_000 } } } },
   },
   // Pages are fetched when somebody reaches for them, not all at once: phones in the store have a poor line.
   experimental: { defaults: { nuxtLink: { prefetchOn: { visibility: false, interaction: true } } } },

@@ -1,6 +1,6 @@
 import type { Component } from 'vue'
 import type { Stage } from '#core/kernel/stages'
-import { type ChapterName, chapters } from '#shared/chapters/index'
+import type { ChapterName } from '#shared/chapters/index'
 import type { SheetHead } from '#shared/kernel/machine'
 
 interface StageView {
@@ -57,5 +57,4 @@ export const stageViews: Record<Stage, StageView> = {
 }
 
 /** Whether a sheet that was fetched holds what a stage shows. */
-export const fetchedFor = (sheet: SheetHead, name: Stage) =>
-  stageViews[name].shows.every(chapter => Object.keys(chapters[chapter].view.shape).every(field => field in sheet))
+export const fetchedFor = (sheet: SheetHead, name: Stage) => stageViews[name].shows.every(chapter => sheet.shown.includes(chapter))

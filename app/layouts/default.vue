@@ -4,7 +4,8 @@ import { PhCaretLineLeft, PhCaretLineRight } from '~/kernel/signs/icons'
 import { useLocalStorage } from '@vueuse/core'
 import { benchSheets } from '~/chapters/bench-sheets'
 
-const { connected } = useLive()
+const { connected, lostAt } = useLive()
+const times = useTimes()
 useBenchSheets().sheets.value = benchSheets
 const { running } = useRunningStarts()
 const changes = useChanges()
@@ -34,7 +35,7 @@ useShortcuts([
     <a href="#place" class="sr-only focus:not-sr-only">Skip to content</a>
     <TopBar @shelf="drawer = true" />
     <p v-if="!connected" role="status" class="no-print border-b border-care bg-care-wash px-4 py-1">
-      The connection was lost; looking for it again. What you type is kept.
+      The connection was lost; looking for it again. What you type is kept.<template v-if="lostAt"> What you see is as of {{ times.moment(lostAt) }}.</template>
     </p>
     <p v-if="session.clockBehindMinutes" role="alert" class="no-print border-b border-stop bg-stop-wash px-4 py-1">
       <strong>The clock of the bench stands behind its newest entry, by {{ minutesInWords(session.clockBehindMinutes) }}.</strong> Waits, dates and starts are

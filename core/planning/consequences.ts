@@ -1,4 +1,4 @@
-import type { GateVerdict } from '../safety/gate'
+import type { GateVerdict } from '../safety/gate-words'
 import type { Assessment } from './assess'
 
 /** What held of a machine until now, as it was stored. */

@@ -1,4 +1,4 @@
-import { type GateVerdict, gateWords, mayBeStarted } from '../safety/gate'
+import { type GateVerdict, gateWords, mayBeStarted } from '../safety/gate-words'
 import type { NextMove } from '../kernel/move'
 import { guessMinutes, kindOfJob, needsPower, onlyWaits } from './job-minutes'
 import type { EveningJob } from './tonight'

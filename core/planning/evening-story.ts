@@ -1,4 +1,4 @@
-import { type GateVerdict, gateVerdicts, gateWords } from '../safety/gate'
+import { type GateVerdict, gateVerdicts, gateWords } from '../safety/gate-words'
 
 /** What an evening came to, counted from its history. Machines stand by the name they are called by. */
 export interface EveningTold {

@@ -1,6 +1,6 @@
 import { type Finding, commonPractice, finding } from '../kernel/finding'
 import { type Life, lifeNames } from '../kernel/stages'
-import { type GateVerdict, gateWords } from '../safety/gate'
+import { type GateVerdict, gateWords } from '../safety/gate-words'
 import type { SignOffLimits } from './sign-off'
 
 /** Lives in which the machine runs before visitors. */

@@ -1,7 +1,7 @@
 import { type Finding, commonPractice, finding } from '../kernel/finding'
 import type { RailVerdict } from '../power/rails'
 import type { SoakVerdict } from './soak'
-import { type GateVerdict, gateWords } from '../safety/gate'
+import { type GateVerdict, gateWords } from '../safety/gate-words'
 
 export interface SignOffInput {
   gate: GateVerdict

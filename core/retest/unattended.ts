@@ -1,5 +1,5 @@
 import { type Finding, commonPractice, finding } from '../kernel/finding'
-import { type GateVerdict, gateWords } from '../safety/gate'
+import { type GateVerdict, gateWords } from '../safety/gate-words'
 
 /** Hours that a machine which is clear to run may be left alone while somebody is in the house. Common practice, no source. */
 const aloneHours = 8

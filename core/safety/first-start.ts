@@ -4,7 +4,7 @@ import { type OffVerdict, offVerdictWords } from '../power/off-state'
 import { shownRail } from '../power/rails'
 import { fanless } from '../power/temperature'
 import { type Configuration, configurationWords, isConnected } from './configuration'
-import type { GateVerdict } from './gate'
+import type { GateVerdict } from './gate-words'
 import type { PowerFactName, PowerFacts, School } from './power-facts'
 import { type Skilled, skills, whoCould } from '../kernel/skills'
 

@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { goodFacts } from '../../tests/support/good-facts'
-import { type GateInput, type GateVerdict, assessGate, gateVerdicts, mayBeStarted } from './gate'
+import { type GateInput, assessGate } from './gate'
+import { type GateVerdict, gateVerdicts, mayBeStarted } from './gate-words'
 import { type PowerFactName, type PowerFacts, factValue, powerFactNames, powerFacts, schools } from './power-facts'
 
 // The rules of the gate are common practice, no source; these checks are of the rules' logic.

@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { expect, it } from 'vitest'
 import { cautions } from './cautions'
-import { type GateVerdict, assessGate, gateVerdicts } from './gate'
+import { assessGate } from './gate'
+import { type GateVerdict, gateVerdicts } from './gate-words'
 import type { DamageSeen } from '../condition/implied-checks'
 import { whole } from './configuration'
 import {

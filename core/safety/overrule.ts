@@ -1,5 +1,6 @@
 import { type Configuration, keyOf } from './configuration'
-import type { GateResult, GateVerdict } from './gate'
+import type { GateResult } from './gate'
+import type { GateVerdict } from './gate-words'
 
 /** A coordinator's overrule of the gate, and what the gate rested on when it was made. */
 export interface Overrule {

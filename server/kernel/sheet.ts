@@ -19,7 +19,7 @@ export function machineByTag(tx: Tx, tag: string): MachineRow {
 }
 
 /** What stands above and beside whichever chapters are open. */
-function headOf(input: ViewInput): Omit<SheetHead, 'unreadable'> {
+function headOf(input: ViewInput): Omit<SheetHead, 'unreadable' | 'shown'> {
   const { file, assessment, now } = input
   const { known, run, moves } = assessment
   const { tag, uid, stage, onBench, life, bookedInAt, version, name, maker, nickname, serial, variant, weightKg, place } = file.machine
@@ -50,16 +50,19 @@ export function machineSheet<C extends ChapterName>({ db, now }: Pick<Bench, 'db
   const file = loadFile(db, machineByTag(db, tag).id)
   const input: ViewInput = { tx: db, file, assessment: assess(recordOf(file), at), now: at }
   const unreadable: SheetHead['unreadable'] = []
-  const shown = chapterNames
+  const shown: ChapterName[] = []
+  const views = chapterNames
     .filter(name => (shows as readonly string[]).includes(name))
     .map(name => {
       try {
-        return assembled().views[name]?.(input) ?? {}
+        const view = assembled().views[name]?.(input) ?? {}
+        shown.push(name)
+        return view
       } catch (error) {
         // A row that no rule can read is a stop on its machine already; the rest of its sheet is shown all the same.
         unreadable.push({ chapter: name, says: (error as Error).message })
         return {}
       }
     })
-  return Object.assign({}, { ...headOf(input), unreadable }, ...shown) as SheetOf<C>
+  return Object.assign({}, { ...headOf(input), shown, unreadable }, ...views) as SheetOf<C>
 }

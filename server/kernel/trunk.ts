@@ -1,5 +1,5 @@
 import type { Life, Stage } from '#core/kernel/stages'
-import type { GateVerdict } from '#core/safety/gate'
+import type { GateVerdict } from '#core/safety/gate-words'
 import type { HazardKind } from '#core/safety/hazards'
 import type { Inlet } from '#core/power/supply-match'
 import type { Bulletin } from '#core/sharing/bulletins'

@@ -2,7 +2,7 @@ import { waitKindNames } from '#core/cleaning/wait-kinds'
 import { z } from 'zod'
 import { bands } from '#core/kernel/move'
 import { lives, stages } from '#core/kernel/stages'
-import { gateVerdicts } from '#core/safety/gate'
+import { gateVerdicts } from '#core/safety/gate-words'
 import { acquisitions } from './acquisitions'
 import { Finding, SkillShape } from './shapes'
 
@@ -102,6 +102,8 @@ export const SheetHead = z.object({
   moves: z.array(NextMoveView),
   harm: z.object({ rank: z.number(), findings: z.array(Finding) }),
   /** Chapters asked for whose stored rows cannot be shown, each with why; what they would have shown is left out. */
+  /** The chapters whose views it holds; those that could not be read are not among them. */
+  shown: z.array(s),
   unreadable: z.array(z.object({ chapter: s, says: s })),
 })
 export type SheetHead = z.infer<typeof SheetHead>

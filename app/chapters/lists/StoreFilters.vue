@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { PhCaretRight, PhFunnel } from '~/kernel/signs/icons'
 import { lifeNames, lives, stageNames, stages } from '#core/kernel/stages'
-import { gateVerdicts, gateWords } from '#core/safety/gate'
+import { gateVerdicts, gateWords } from '#core/safety/gate-words'
 import type { ListCounts } from '#shared/chapters/lists/index'
 import { acquisitionNames, acquisitions } from '#shared/kernel/acquisitions'
 import type { MachineNarrowing } from '#shared/kernel/machine'

@@ -8,7 +8,8 @@ const words: Record<Upload['state'], string> = {
   waiting: 'Waiting',
   sending: 'Sending',
   working: 'Resized and saved',
-  kept: 'Kept',
+  kept: 'Saved',
+  later: 'Later',
   refused: 'Refused',
   left: 'Left',
 }

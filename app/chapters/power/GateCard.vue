@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { type GateResult, gateVerdicts, gateWords } from '#core/safety/gate'
+import { type GateResult } from '#core/safety/gate'
+import { gateVerdicts, gateWords } from '#core/safety/gate-words'
 import { configurationKinds, configurationWords } from '#core/safety/configuration'
 import { schoolNames, schools } from '#core/safety/power-facts'
 import type { SheetOf } from '#shared/chapters/index'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { gateWords } from '#core/safety/gate'
+import { gateWords } from '#core/safety/gate-words'
 import type { SheetOf } from '#shared/chapters/index'
 
 /** How the gate went since the machine was booked in: a band of time, and each change with its reason. */

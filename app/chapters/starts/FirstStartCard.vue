@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { firstStartDone } from '#core/safety/first-start'
-import { gateWords, mayBeStarted } from '#core/safety/gate'
+import { gateWords, mayBeStarted } from '#core/safety/gate-words'
 import { loadWords, loads } from '#core/power/rails'
 import { warmParts, warmPartNames } from '#core/power/temperature'
 import { skills } from '#core/kernel/skills'

@@ -16,8 +16,11 @@ const savedShowsForMs = 4000
 export function useCommand<N extends CommandName>(name: MaybeRefOrGetter<N>, tag: MaybeRefOrGetter<string | undefined> = undefined) {
   const api = useApi()
   const changes = useChanges()
+  const outbox = useOutbox()
   const busy = ref(false)
   const saved = ref(false)
+  /** It could not be sent, and waits in the outbox. */
+  const waits = ref(false)
   const failure = ref('')
   const because = ref<string[]>([])
   /** What a letter to the owner would ask, where they have to be asked first. */
@@ -40,9 +43,20 @@ export function useCommand<N extends CommandName>(name: MaybeRefOrGetter<N>, tag
     }
   }
 
-  /** @returns the result when it was kept; the messages by field when the input was refused; neither when something else was in the way */
-  async function submitCommand(input: CommandRequest<N>): Promise<{ result?: unknown; fields?: Record<string, string> }> {
+  /** Puts into the outbox what may wait, under the id it was tried with: it may have arrived. */
+  function putOff(input: CommandRequest<N>): boolean {
+    if (!unanswered.value || !outbox.put(toValue(name), { id: unanswered.value.id, tag: toValue(tag), input: input as object })) return false
+    unanswered.value = undefined
+    return true
+  }
+
+  /**
+   * @returns the result when it was kept; the messages by field when the input was refused; that it waits, when it could not be sent now and will be;
+   * nothing when something else was in the way
+   */
+  async function submitCommand(input: CommandRequest<N>): Promise<{ result?: unknown; fields?: Record<string, string>; waits?: boolean }> {
     busy.value = true
+    waits.value = false
     failure.value = ''
     because.value = []
     question.value = ''
@@ -55,6 +69,10 @@ export function useCommand<N extends CommandName>(name: MaybeRefOrGetter<N>, tag
       return { result }
     } catch (error) {
       if (!(error instanceof ApiError)) throw error
+      if (error.status === 0 && putOff(input)) {
+        ;[waits.value, failure.value] = [true, waitsHere]
+        return { waits: true }
+      }
       if (error.answer.code === 'bad-input' && error.answer.fields) {
         failure.value = error.answer.message
         return { fields: error.answer.fields }
@@ -67,5 +85,5 @@ export function useCommand<N extends CommandName>(name: MaybeRefOrGetter<N>, tag
     }
   }
 
-  return { submitCommand, busy, saved, failure, because, question, stale, unanswered }
+  return { submitCommand, busy, saved, waits, failure, because, question, stale, unanswered }
 }

@@ -5,13 +5,16 @@ import type { z } from 'zod'
 export const formPath = (path: readonly PropertyKey[]) =>
   path.map((part, i) => (typeof part === 'number' ? `[${part}]` : i ? `.${String(part)}` : String(part))).join('')
 
-/** Lets the forms check by a Zod contract. `whole` adds what is sent but not typed. */
-export function zodForForms(schema: () => z.ZodType, whole: (values: object) => object): TypedSchema<Record<string, unknown>, Record<string, unknown>> {
+/** Lets the forms check by a Zod contract; where there is none, everything does. `whole` adds what is sent but not typed. */
+export function zodForForms(
+  schema: () => z.ZodType | Promise<z.ZodType | undefined>,
+  whole: (values: object) => object,
+): TypedSchema<Record<string, unknown>, Record<string, unknown>> {
   return {
     __type: 'VVTypedSchema',
     async parse(values) {
-      const result = schema().safeParse(whole(values))
-      if (result.success) return { value: values, errors: [] }
+      const result = (await schema())?.safeParse(whole(values))
+      if (!result || result.success) return { value: values, errors: [] }
       const byPath = new Map<string, string[]>()
       for (const issue of result.error.issues) {
         const path = formPath(issue.path)

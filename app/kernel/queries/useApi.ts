@@ -47,6 +47,8 @@ export function useApi() {
   return {
     get: <T>(path: string, query?: object) => asked<T>(path, { query }),
     send: <T>(path: string, body: unknown, method: 'POST' | 'DELETE' = 'POST') => asked<T>(path, { method, body: body as object }),
+    /** A file as it is. */
+    sendFile: <T>(path: string, body: Blob) => asked<T>(path, { method: 'POST', body, headers: { 'content-type': 'application/octet-stream' } }),
     /**
      * Commands on a machine need its tag; the others are on the collection.
      * @param id its own: the same command sent twice under one id is carried out once

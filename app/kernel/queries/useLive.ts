@@ -7,6 +7,9 @@ export function useLive() {
   const clock = useClock()
   const { status, data, event, open, close } = useEventSource('/api/live', ['change', 'ping'] as const, { autoReconnect: { retries: -1, delay: 1000 } })
   const wasLost = ref(false)
+  /** When it was last there, while it is not: what is shown is of that moment. */
+  const lostAt = ref<string>()
+  const outbox = useOutbox()
 
   // A page that the browser keeps for going back would hold its connection, and browsers allow few to one server.
   useEventListener(window, 'pagehide', close)
@@ -15,8 +18,12 @@ export function useLive() {
   })
 
   watch(status, (now, before) => {
-    if (before === 'OPEN') wasLost.value = true
-    if (now === 'OPEN' && wasLost.value) void changes.lookAgain()
+    if (before === 'OPEN') [wasLost.value, lostAt.value] = [true, new Date().toISOString()]
+    if (now !== 'OPEN') return
+    lostAt.value = undefined
+    if (wasLost.value) void changes.lookAgain()
+    // What earlier pages left goes too.
+    void outbox.send()
   })
   watch(
     [event, data],
@@ -27,5 +34,5 @@ export function useLive() {
     },
     { flush: 'sync' },
   )
-  return { connected: computed(() => status.value === 'OPEN' || !wasLost.value) }
+  return { connected: computed(() => status.value === 'OPEN' || !wasLost.value), lostAt }
 }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type GateVerdict, gateWords } from '#core/safety/gate'
+import { type GateVerdict, gateWords } from '#core/safety/gate-words'
 
 /** The gate's sign with its word; `small` for lists, `bare` where the word is heard and not seen. */
 defineProps<{ verdict: GateVerdict; small?: boolean; overruled?: boolean; bare?: boolean }>()

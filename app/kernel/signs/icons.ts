@@ -25,6 +25,7 @@ export { default as PhMagnifyingGlassPlus } from '#phosphor/PhMagnifyingGlassPlu
 export { default as PhMinus } from '#phosphor/PhMinus'
 export { default as PhMoon } from '#phosphor/PhMoon'
 export { default as PhNotePencil } from '#phosphor/PhNotePencil'
+export { default as PhPaperPlaneTilt } from '#phosphor/PhPaperPlaneTilt'
 export { default as PhPath } from '#phosphor/PhPath'
 export { default as PhPencilSimple } from '#phosphor/PhPencilSimple'
 export { default as PhPlay } from '#phosphor/PhPlay'

@@ -1,7 +1,7 @@
 <script setup lang="ts" generic="N extends CommandName">
 import { useDebounceFn, useEventListener } from '@vueuse/core'
 import { useForm } from 'vee-validate'
-import { type CommandName, type CommandRequest, commands } from '#shared/chapters/index'
+import type { CommandName, CommandRequest } from '#shared/chapters/index'
 
 /**
  * A form for one command. It checks by the command's own contract while typing, sends, shows refusals at their fields,
@@ -26,14 +26,15 @@ const props = defineProps<{
 const emit = defineEmits<{ done: [result: unknown, typed: Record<string, unknown>] }>()
 const times = useTimes()
 
-const { submitCommand, busy, saved, failure, because, question, stale, unanswered } = useCommand(
+const { submitCommand, busy, saved, waits, failure, because, question, stale, unanswered } = useCommand(
   () => props.command,
   () => props.machine,
 )
 const drafts = useDrafts()
 const route = useRoute()
 const panel = inject(panelKey, '')
-provide(neededKey, field => needs(commands[props.command], field))
+const { contract, contractFetched } = useContract(() => props.command)
+provide(neededKey, field => contract.value !== undefined && needs(contract.value, field))
 const copyOf = (what: object) => JSON.parse(JSON.stringify(what)) as Record<string, unknown>
 const givenVersion = () => (props.fixed && 'version' in props.fixed ? (props.fixed.version as number) : undefined)
 
@@ -64,7 +65,7 @@ const whole = (values: object) => ({
 
 const { handleSubmit, setErrors, resetForm, values } = useForm({
   initialValues: copyOf(draft?.values ?? props.initial),
-  validationSchema: zodForForms(() => commands[props.command], whole),
+  validationSchema: zodForForms(contractFetched, whole),
 })
 
 /** Puts exactly this into the form; what it does not hold is emptied. */
@@ -121,14 +122,14 @@ watch(
 
 const send = handleSubmit(
   async () => {
-    const { result, fields } = await submitMerged()
+    const { result, fields, waits: putOff } = await submitMerged()
     asks.value = fields?.sure ?? ''
     if (asks.value) failure.value = ''
     if (fields) {
       asksFound.value ||= 'found' in fields && !('found' in props.initial)
       return setErrors(fields)
     }
-    if (result === undefined) return
+    if (result === undefined && !putOff) return
     restored.value = undefined
     const typed = copyOf(values)
     if (props.keeps) {
@@ -143,7 +144,7 @@ const send = handleSubmit(
     drafts.drop(keptApart.value)
     // Whoever hears of it may take this form away at once.
     sent = true
-    emit('done', result, typed)
+    if (!putOff) emit('done', result, typed)
     void nextTick(() => (sent = false))
   },
   ({ errors }) => {
@@ -219,7 +220,8 @@ const takeTheirs = () => take(both.value!.theirs)
       @keep-mine="keepMine"
       @take-theirs="takeTheirs"
     />
-    <div v-if="failure" role="alert" class="border-l-4 border-stop bg-stop-wash px-3 py-2">
+    <p v-if="waits" role="status" class="border-l-4 border-care bg-care-wash px-3 py-1">{{ failure }}</p>
+    <div v-else-if="failure" role="alert" class="border-l-4 border-stop bg-stop-wash px-3 py-2">
       <p>{{ failure }}</p>
       <ul v-if="because.length" class="ml-5 list-disc">
         <li v-for="reason in because" :key="reason">{{ reason }}</li>

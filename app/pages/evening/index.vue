@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { PhPrinter } from '~/kernel/signs/icons'
-import { gateWords } from '#core/safety/gate'
+import { gateWords } from '#core/safety/gate-words'
 import { stageNames } from '#core/kernel/stages'
 
 /** The evening on paper, one person a page: boxes to tick, and room for what was found. */

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { RadioGroup, RadioGroupLabel, RadioGroupOption } from '@headlessui/vue'
 import { type ConfigurationKind, configurationKindNames, configurationKinds } from '#core/safety/configuration'
-import { assessGate, gateWords } from '#core/safety/gate'
+import { assessGate } from '#core/safety/gate'
+import { gateWords } from '#core/safety/gate-words'
 import { type PowerFactName, type PowerFacts, type School, powerFactNames, powerFacts, schoolNames, schools } from '#core/safety/power-facts'
 import { safetyGate } from '#shared/tools/safety/gate'
 

@@ -1,5 +1,5 @@
 import { lifeNames, stageNames } from '#core/kernel/stages'
-import { gateWords } from '#core/safety/gate'
+import { gateWords } from '#core/safety/gate-words'
 import { type PrivateWord, withoutPrivate } from '#core/sharing/private-words'
 import { corrects, namesIn, publicSentenceOf, replacementsOf } from '#shared/chapters/index'
 import { and, asc, eq, isNotNull } from 'drizzle-orm'

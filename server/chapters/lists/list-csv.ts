@@ -1,6 +1,6 @@
 import { setImmediate } from 'node:timers/promises'
 import { lifeNames, stageNames } from '#core/kernel/stages'
-import { gateWords } from '#core/safety/gate'
+import { gateWords } from '#core/safety/gate-words'
 import { acquisitionNames } from '#shared/kernel/acquisitions'
 import type { MachineQuery, MachineSummary } from '#shared/kernel/machine'
 import { csvOf } from '../../kernel/csv'

@@ -1,5 +1,5 @@
 import type { MachineRecord } from '#core/kernel/machine'
-import type { GateVerdict } from '#core/safety/gate'
+import type { GateVerdict } from '#core/safety/gate-words'
 import { checksOf } from '#core/condition/rules'
 import { batteryRule, nextHomeStep, placesToLook } from '#core/power/battery-home'
 import { batteriesOf, firstLimitOf, offStateOf, startChecksOf } from '#core/power/rules'

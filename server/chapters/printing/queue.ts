@@ -9,7 +9,7 @@ import {
   mediaFor,
 } from '#core/printing/printer'
 import { limitWords } from '#core/retest/sign-off'
-import { gateWords } from '#core/safety/gate'
+import { gateWords } from '#core/safety/gate-words'
 import type { PrinterView } from '#shared/chapters/printing/index'
 import { acquisitionNames } from '#shared/kernel/acquisitions'
 import { asc, desc, eq, inArray } from 'drizzle-orm'

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { presences } from '#core/condition/grades'
 import { lives, stages } from '#core/kernel/stages'
-import { gateVerdicts } from '#core/safety/gate'
+import { gateVerdicts } from '#core/safety/gate-words'
 import { Finding } from '../../kernel/shapes'
 
 const s = z.string()

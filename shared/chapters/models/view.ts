@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import type { Inlet } from '#core/power/supply-match'
-import { gateVerdicts } from '#core/safety/gate'
+import { gateVerdicts } from '#core/safety/gate-words'
 import { Model } from './rows'
 
 const id = z.number()

@@ -1,5 +1,5 @@
 import type { Stage } from '#core/kernel/stages'
-import type { GateVerdict } from '#core/safety/gate'
+import type { GateVerdict } from '#core/safety/gate-words'
 import type { JobState } from './words'
 
 export interface EveningPerson {

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { homeSteps } from '#core/power/battery-home'
 import { loads } from '#core/power/rails'
-import { gateVerdicts } from '#core/safety/gate'
+import { gateVerdicts } from '#core/safety/gate-words'
 import { command } from '../../kernel/contract'
 import { found, id, meterReading, oneOf, optionalQuantity, optionalText, quantity, text, version } from '../../kernel/fields'
 import { atTheBench, coordinator } from '../../kernel/roles'

@@ -32,7 +32,7 @@ it('a reading, a fault and a photograph are kept in three presses each', async (
     .toFile(file)
   await rua.press('Photograph')
   await rua.giveFiles('Take one now', file)
-  await rua.sees('Kept')
+  await rua.sees('Saved')
   await rua.press('Close')
 
   await rua.press('Temperature')

@@ -57,7 +57,7 @@ async function pressOnPhotograph(...places: [x: number, y: number][]) {
 it('photographs are added, and a broken one is refused alone with what would do', async () => {
   await sunniva.open(`/m/${tag}?stage=look`)
   await sunniva.giveFiles('Add photographs', join(folder, 'torn.jpg'), join(folder, 'plate.jpg'), join(folder, 'notes.png'))
-  await sunniva.sees('plate.jpg Kept', 'may be cut off', 'This is no JPEG, PNG or WebP picture, whatever its name says.')
+  await sunniva.sees('plate.jpg Saved', 'may be cut off', 'This is no JPEG, PNG or WebP picture, whatever its name says.')
   expect(await sunniva.offers('Try again torn.jpg')).toBe(true)
   await sunniva.driver.wait(
     () => sunniva.driver.executeScript('const i = document.querySelector("main img[src*=thumb]"); return i && i.complete && i.naturalWidth > 0'),

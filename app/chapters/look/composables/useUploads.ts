@@ -1,11 +1,12 @@
 import { type FileKept, largestPhotographBytes } from '#shared/chapters/look/index'
+import { v7 as uuidv7 } from 'uuid'
 import type { ErrorAnswer } from '#shared/kernel/answers'
 
 export interface Upload {
   key: number
   name: string
   share: number
-  state: 'waiting' | 'sending' | 'working' | 'kept' | 'refused' | 'left'
+  state: 'waiting' | 'sending' | 'working' | 'kept' | 'later' | 'refused' | 'left'
   message: string
   file: File
 }
@@ -26,7 +27,7 @@ const transferred = (request: XMLHttpRequest, upload: Upload) =>
       request.status < 300
         ? kept(request.response as FileKept)
         : refused(new Error((request.response as ErrorAnswer | null)?.error.message ?? 'The server did not take it. Try again.'))
-    request.onerror = () => refused(new Error('The bench cannot be reached just now. Try again in a moment.'))
+    request.onerror = () => refused(new ApiError(0, { code: 'unreachable', message: 'The bench cannot be reached just now. Try again in a moment.' }))
     request.onabort = () => refused(new Error('Left.'))
     request.send(upload.file)
   })
@@ -35,6 +36,7 @@ const transferred = (request: XMLHttpRequest, upload: Upload) =>
 export function useUploads(tag: MaybeRefOrGetter<string>, kept: (photographId: number) => void = () => {}) {
   const api = useApi()
   const changes = useChanges()
+  const outbox = useOutbox()
   const uploads = ref<Upload[]>([])
   const requests = new Map<number, XMLHttpRequest>()
   let keys = 0
@@ -67,17 +69,23 @@ export function useUploads(tag: MaybeRefOrGetter<string>, kept: (photographId: n
   async function send(upload: Upload) {
     upload.state = 'sending'
     upload.message = ''
+    const id = uuidv7()
+    const command = { name: upload.name, assemblyId: assembly }
     try {
       const request = new XMLHttpRequest()
       requests.set(upload.key, request)
       const { hash } = await transferred(request, upload)
-      const { change, result } = await api.command('add-photograph', { hash, name: upload.name, assemblyId: assembly }, toValue(tag))
+      const { change, result } = await api.command('add-photograph', { hash, ...command }, toValue(tag), id)
       upload.state = 'kept'
       if (change) await changes.take(change)
       kept((result as { photographId: number }).photographId)
     } catch (error) {
       // Leaving it is no failure, and has said so already.
-      if ((upload.state as string) !== 'left') Object.assign(upload, { state: 'refused', message: (error as Error).message })
+      if ((upload.state as string) === 'left') return
+      const unreachable = error instanceof ApiError && error.status === 0
+      if (unreachable && outbox.put('add-photograph', { id, tag: toValue(tag), input: command, file: upload.file }))
+        Object.assign(upload, { state: 'later', message: waitsHere })
+      else Object.assign(upload, { state: 'refused', message: (error as Error).message })
     } finally {
       requests.delete(upload.key)
       next()

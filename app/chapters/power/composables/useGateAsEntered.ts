@@ -1,4 +1,5 @@
-import { type GateResult, assessGate, gateWords } from '#core/safety/gate'
+import { type GateResult, assessGate } from '#core/safety/gate'
+import { gateWords } from '#core/safety/gate-words'
 import { shortUnproved } from '#core/power/rules'
 import type { PowerFacts } from '#core/safety/power-facts'
 import type { SheetOf } from '#shared/chapters/index'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { PhPrinter } from '~/kernel/signs/icons'
-import { gateWords } from '#core/safety/gate'
+import { gateWords } from '#core/safety/gate-words'
 import { volts } from '#core/power/rails'
 import { limitWords } from '#core/retest/sign-off'
 import { lifeNames } from '#core/kernel/stages'

@@ -1,0 +1,123 @@
+import { createStore, del, entries, set } from 'idb-keyval'
+import { defineStore } from 'pinia'
+import type { CommandName } from '#shared/chapters/index'
+import type { ErrorAnswer } from '#shared/kernel/answers'
+
+/**
+ * What may be sent later than it was said, and what it is called meanwhile: what was seen, measured, counted or wished for, which is true whenever it
+ * arrives. Whatever opens or starts something, or changes what somebody else may have changed, is not among it.
+ */
+const mayWait = {
+  'take-reading': 'A rail reading',
+  'take-temperature': 'A temperature',
+  'measure-off-state': 'A rail measured with the power off',
+  'tally-soak': 'A pass of a soak',
+  'look-test-line': 'A line of the test sheet',
+  'answer-probe': 'An answer of a probe sheet',
+  'record-damage': 'Damage seen',
+  'find-contamination': 'What got in',
+  'log-intervention': 'What was done before',
+  'record-opening-step': 'A step of the opening',
+  'add-claim': 'A claim',
+  'read-date-code': 'A date code',
+  'note-accessory': 'What came with it',
+  'report-fault': 'A fault',
+  'note-code': 'An error code',
+  'log-breakage': 'A breakage',
+  'measure-colour': 'A colour measured',
+  'start-wait': 'A wait',
+  'want-part': 'A part wanted',
+  'ask-question': 'An open question',
+  'log-demonstration': 'A demonstration',
+  'add-photograph': 'A photograph',
+} as const satisfies Partial<Record<CommandName, string>>
+type MayWait = keyof typeof mayWait
+const waits = (name: CommandName): name is MayWait => name in mayWait
+
+/** Something said and not sent yet; it lies in the browser of the bench, under the id it is carried out by, once. */
+export interface Waiting {
+  id: string
+  personId: number
+  name: MayWait
+  tag?: string
+  input: object
+  /** A photograph that goes before its command. */
+  file?: Blob
+  at: string
+  /** Why the bench did not take it, once it has said so; it is not tried again by itself. */
+  refused?: string
+}
+
+const tryEveryMs = 10_000
+/** The browser's own database holds photographs too; what it cannot hold is kept as long as the page. */
+const kept = typeof indexedDB === 'undefined' ? undefined : createStore('jolly-bench-outbox', 'waiting')
+const quietly = (what: Promise<unknown> | undefined) => void what?.catch(() => {})
+
+/** What could not be sent waits here and goes, in the order it was said in, when the bench answers again. */
+export const useOutbox = defineStore('outbox', () => {
+  const session = useSession()
+  const api = useApi()
+  const changes = useChanges()
+  const all = ref<Waiting[]>([])
+  const mine = computed(() => all.value.filter(w => w.personId === session.person?.id))
+  const waiting = computed(() => mine.value.filter(w => !w.refused))
+  const refused = computed(() => mine.value.filter(w => w.refused))
+
+  /** What an earlier page left behind. */
+  const opened = (async () => {
+    const earlier = kept ? await entries<string, Waiting>(kept).catch(() => []) : []
+    all.value = [...earlier.map(([, one]) => one), ...all.value].sort((a, b) => (a.id < b.id ? -1 : 1))
+  })()
+
+  /** @returns whether it may wait; only then is it kept */
+  function put(name: CommandName, one: Omit<Waiting, 'name' | 'personId' | 'at'>): boolean {
+    if (!waits(name) || !session.person) return false
+    const plain = { ...one, name, personId: session.person.id, at: new Date().toISOString(), input: JSON.parse(JSON.stringify(one.input)) as object }
+    all.value.push(plain)
+    quietly(kept && set(plain.id, plain, kept))
+    setTimeout(() => void send(), tryEveryMs)
+    return true
+  }
+
+  function gone(id: string) {
+    all.value = all.value.filter(w => w.id !== id)
+    quietly(kept && del(id, kept))
+  }
+
+  async function sent(one: Waiting) {
+    const { hash } = one.file ? await api.sendFile<{ hash: string }>('/api/files', one.file) : { hash: undefined }
+    const input = hash ? { ...one.input, hash } : one.input
+    const { change } = await api.command(one.name, input as never, one.tag, one.id)
+    gone(one.id)
+    if (change) await changes.take(change)
+  }
+
+  let sending = false
+  /** Sends what waits, one after the other; what is refused is told, and what comes after it goes on. */
+  async function send() {
+    await opened
+    if (sending) return
+    sending = true
+    try {
+      for (let next = waiting.value[0]; next; next = waiting.value[0]) {
+        try {
+          await sent(next)
+        } catch (error) {
+          if (!(error instanceof ApiError)) throw error
+          // Neither the line nor who sits at the bench is the matter's own fault: it waits on.
+          if ([0, 401, 429, 502, 503, 504].includes(error.status)) return void setTimeout(() => void send(), tryEveryMs)
+          const told = { ...next, refused: saidOf(error.answer) }
+          all.value = all.value.map(w => (w.id === told.id ? told : w))
+          quietly(kept && set(told.id, toRaw(told), kept))
+        }
+      }
+    } finally {
+      sending = false
+    }
+  }
+  return { waiting, refused, put, send, discard: gone }
+})
+
+const saidOf = (answer: ErrorAnswer['error']) => [answer.message, ...Object.values(answer.fields ?? {}), ...(answer.because ?? [])].join(' ')
+export const waitingWords = (name: MayWait) => mayWait[name]
+export const waitsHere = 'Not sent yet: the bench cannot be reached. It waits in this browser and is sent by itself.'
