@@ -1,18 +1,24 @@
 import { fileURLToPath } from 'node:url'
 import tailwindcss from '@tailwindcss/vite'
+import { lightIcons } from './scripts/lib/icons.mjs'
 import { bundleWorkers } from './scripts/lib/workers.mjs'
 
 const room = (name: string) => fileURLToPath(new URL(`./${name}`, import.meta.url))
 const icons = room('node_modules/@phosphor-icons/vue/dist/icons')
 
-/**
- * The file of the application that a module goes into; nothing where it goes with whoever asks for it. A file holds its own modules and not what those
- * import: the contracts would take half of the core with them.
- */
+/** What the kernel of the app stands on in the other rooms; it comes with every page, and brings neither contracts nor mathematics. */
+const underKernel =
+  /\/core\/(kernel\/(days|figure|quantity|finding|input-error|stages|skills)|safety\/(cautions|gate-words|growing-harm)|condition\/damage)\.ts|\/shared\/kernel\/(answers|roles|history-parts)\.ts/
+/** Of the kernel of the app, what not every page shows. */
+const seldom = /LineChart|QrCode|MachineFinder|useBeside|kernel\/sheet\//
+
+/** The file of the application that a module goes into, with what it imports; nothing where it goes with whoever asks for it. */
 function pieceOf(id: string): string | undefined {
-  if (/node_modules\/(vue|@vue|vue-router|pinia|@pinia|@vueuse|@headlessui)\//.test(id)) return 'vendor'
-  if (/node_modules\/zod\//.test(id) || (id.startsWith(room('shared')) && !/\/(words|answers|roles|history-parts|acquisitions)\.ts/.test(id) && !id.includes('/shared/tools/'))) return 'contracts'
-  return id.includes(room('app/kernel')) && !id.includes('LineChart') ? 'kernel' : undefined
+  if (/node_modules\/(vue|@vue|vue-router|pinia|@pinia|@vueuse|@headlessui|date-fns|@date-fns|uuid)\//.test(id))
+    return /combobox/.test(id) ? 'finder' : 'vendor'
+  if (/@tanstack\/(vue-virtual|virtual-core)/.test(id)) return 'finder'
+  if (underKernel.test(id) || (id.startsWith(room('app/kernel')) && !seldom.test(id))) return 'kernel'
+  return /node_modules\/zod\//.test(id) || (id.startsWith(room('shared')) && !/\/words\.ts|\/shared\/tools\//.test(id)) ? 'contracts' : undefined
 }
 
 export default defineNuxtConfig({
@@ -32,10 +38,10 @@ export default defineNuxtConfig({
   vite: {
     // Each icon by its own file; see `app/kernel/signs/icons.ts`.
     resolve: { alias: [{ find: /^#phosphor\/(.*)$/, replacement: `${icons}/$1.vue.mjs` }] },
-    plugins: [tailwindcss()],
+    plugins: [tailwindcss(), lightIcons],
     build: { chunkSizeWarningLimit: 1200 },
     // What every page needs comes in a few files: a sheet of a hundred and fifty small ones is read more slowly than one of twenty.
-    $client: { build: { rollupOptions: { output: { manualChunks: pieceOf, onlyExplicitManualChunks: true, experimentalMinChunkSize: 12_000 } } } },
+    $client: { build: { rollupOptions: { output: { manualChunks: pieceOf } } } },
   },
   // Pages are fetched when somebody reaches for them, not all at once: phones in the store have a poor line.
   experimental: { defaults: { nuxtLink: { prefetchOn: { visibility: false, interaction: true } } } },
@@ -52,7 +58,8 @@ export default defineNuxtConfig({
         'permissions-policy': 'geolocation=(), microphone=()',
       },
     },
-    '/passport/**': { ssr: true, headers: { 'x-robots-tag': 'noindex', 'referrer-policy': 'no-referrer' } },
+    // It is read, and nothing on it is pressed.
+    '/passport/**': { ssr: true, noScripts: true, headers: { 'x-robots-tag': 'noindex', 'referrer-policy': 'no-referrer' } },
   },
   app: {
     head: {

@@ -75,7 +75,7 @@ useShortcuts([
     <Dialog :open="drawer" class="relative z-50 min-[900px]:hidden" @close="drawer = false">
       <div class="fixed inset-0 bg-ink/40" aria-hidden="true" />
       <DialogPanel class="fixed inset-y-0 left-0 w-72 overflow-y-auto bg-mat">
-        <div class="p-2"><MachineFinder /></div>
+        <div class="p-2"><LazyMachineFinder /></div>
         <MachineShelf />
         <button type="button" class="button m-2" @click="drawer = false">Close</button>
       </DialogPanel>

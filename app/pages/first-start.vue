@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { useForm } from 'vee-validate'
-import { FirstStart } from '#shared/chapters/people/index'
 
 definePageMeta({ layout: 'plain' })
 useHead({ title: 'First start' })
@@ -11,7 +10,7 @@ const failure = ref('')
 const { handleSubmit, setErrors } = useForm({
   initialValues: { collection: '', name: '', signInName: '', password: '' } as Record<string, unknown>,
   validationSchema: zodForForms(
-    () => FirstStart,
+    () => import('#shared/chapters/people/index').then(people => people.FirstStart),
     v => v,
   ),
 })

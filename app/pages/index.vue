@@ -2,7 +2,7 @@
 import { PhPlus } from '~/kernel/signs/icons'
 import { stageNames } from '#core/kernel/stages'
 import { waitedWords } from '#core/safety/growing-harm'
-import { daysBetween } from '#core/safety/rules'
+import { daysBetween } from '#core/kernel/days'
 import type { MachineSummary } from '#shared/kernel/machine'
 
 useHead({ title: 'Today' })

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { useForm } from 'vee-validate'
-import { SignIn } from '#shared/chapters/people/index'
 import { roleNames } from '#shared/kernel/roles'
 
 definePageMeta({ layout: 'plain' })
@@ -13,7 +12,7 @@ const failure = ref('')
 const { handleSubmit, setErrors, setValues } = useForm({
   initialValues: { signInName: '', password: '' } as Record<string, unknown>,
   validationSchema: zodForForms(
-    () => SignIn,
+    () => import('#shared/chapters/people/index').then(people => people.SignIn),
     v => v,
   ),
 })

@@ -1,3 +1,4 @@
+import { daysBetween } from '../kernel/days'
 import { millisecondsInDay } from 'date-fns/constants'
 import type { ConditionRecord } from '../condition/rules'
 import { damagesNamed } from '../condition/rules'
@@ -70,9 +71,6 @@ export interface SafetyFacts {
   /** Whether everything of it is connected, and nothing of it still undone by its opening record. */
   whole: boolean
 }
-
-/** Whole days between two instants. */
-export const daysBetween = (from: string, to: string) => Math.floor((Date.parse(to) - Date.parse(from)) / millisecondsInDay)
 
 /** The register of hazards: what its records point to, and what somebody found out. */
 const registerOf = (record: SafetyRecord & FaultWords, facts: PowerFacts, answeredAt: SafetyRecord['answeredAt']): Hazard[] =>

@@ -12,7 +12,8 @@ import { judgeLift } from './lift'
 import { basisOf } from './overrule'
 import { enteredFactNames, factValue, powerFacts } from './power-facts'
 import { startChecks } from './first-start'
-import { daysBetween, safetyUnknown } from './rules'
+import { daysBetween } from '../kernel/days'
+import { safetyUnknown } from './rules'
 import { inWorkingOrder } from './working-order'
 
 // What is told of dangers, to whom, in which order, and what of it stands. Common practice, no source.

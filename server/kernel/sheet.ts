@@ -1,6 +1,6 @@
 import { eq } from 'drizzle-orm'
 import { assess } from '#core/planning/assess'
-import { daysBetween } from '#core/safety/rules'
+import { daysBetween } from '#core/kernel/days'
 import { type ChapterName, type SheetOf, chapterNames } from '#shared/chapters/index'
 import type { SheetHead } from '#shared/kernel/machine'
 import { assembled, recordOf } from './assembled'

@@ -46,10 +46,10 @@ watch(() => route.path, close)
         <TagTape v-if="tag && shown" :tag="tag" small />
         <button type="button" class="button button-quiet ml-auto" @click="close"><PhX aria-hidden="true" />Close</button>
       </header>
-      <MachineFinder v-if="open === 'find'" wide @opened="close" />
+      <LazyMachineFinder v-if="open === 'find'" wide @opened="close" />
       <template v-else-if="shown && !tag">
         <p class="hint">Of which machine?</p>
-        <MachineFinder wide picks @picked="picked => (found = picked)" />
+        <LazyMachineFinder wide picks @picked="picked => (found = picked)" />
       </template>
       <component :is="shown.view" v-else-if="shown" :key="tag" :tag="tag" @done="close" />
     </DialogPanel>

@@ -51,7 +51,7 @@ async function leave() {
       <div class="flex items-center gap-2 min-[900px]:ml-auto">
         <OutboxMenu v-if="session.person" />
         <DraftsMenu v-if="session.person" />
-        <MachineFinder v-if="session.person" class="hidden min-[900px]:block" />
+        <LazyMachineFinder v-if="session.person" class="hidden min-[900px]:block" />
         <NuxtLink v-else-if="route.path !== '/sign-in'" to="/sign-in" class="button">Sign in</NuxtLink>
         <Menu v-if="session.person" as="div" class="relative">
           <MenuButton class="button button-quiet"

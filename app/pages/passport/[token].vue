@@ -48,13 +48,12 @@ const day = (at: string) => new Intl.DateTimeFormat('en-GB', { day: 'numeric', m
       </header>
       <section v-if="passport.pictures" class="grid gap-2">
         <h2>Before and after</h2>
-        <BeforeAfter
-          :left="{ src: `/api/passport/${token}/before`, alt: passport.pictures.before.caption }"
-          :right="{ src: `/api/passport/${token}/after`, alt: passport.pictures.after.caption }"
-          :width-px="passport.pictures.before.widthPx"
-          :height-px="passport.pictures.before.heightPx"
-        />
-        <p class="hint">Left: {{ passport.pictures.before.caption }}. Right: {{ passport.pictures.after.caption }}.</p>
+        <div class="grid gap-3 sm:grid-cols-2">
+          <figure v-for="side in ['before', 'after'] as const" :key="side" class="grid content-start gap-1">
+            <img :src="`/api/passport/${token}/${side}`" :alt="passport.pictures[side].caption" class="w-full border border-line" />
+            <figcaption class="hint">{{ side === 'before' ? 'Before' : 'After' }}: {{ passport.pictures[side].caption }}.</figcaption>
+          </figure>
+        </div>
       </section>
       <section v-if="passport.partsSought.length">
         <h2>Parts wanted</h2>

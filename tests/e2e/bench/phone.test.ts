@@ -58,9 +58,14 @@ it('a fault is written with what its sisters had beside it; what is found opens'
   await rua.press('Close')
 })
 
-it('what is sent while the network is away stays as it was typed, and goes when it is back', async () => {
-  const network = (offline: boolean) =>
-    (rua.driver as chrome.Driver).sendDevToolsCommand('Network.emulateNetworkConditions', { offline, latency: 0, downloadThroughput: -1, uploadThroughput: -1 })
+const network = (offline: boolean) =>
+  (rua.driver as chrome.Driver).sendDevToolsCommand('Network.emulateNetworkConditions', { offline, latency: 0, downloadThroughput: -1, uploadThroughput: -1 })
+const historyOf = async (nickname: string) =>
+  JSON.stringify(
+    await (await application.ask(`/api/machines/${await application.tagOf(nickname)}/history`, { cookie: await application.cookieOf('petra') })).json(),
+  )
+
+it('what is said while the network is away waits in the browser, over a reload, and goes once when it is back', async () => {
   await (rua.driver as chrome.Driver).sendDevToolsCommand('Network.enable', {})
   await rua.open(`/m/${await application.tagOf('Slipway')}`)
   await rua.press('Fault')
@@ -68,15 +73,40 @@ it('what is sent while the network is away stays as it was typed, and goes when 
   await rua.choose('Does it stop the machine?', 'Yes')
   await network(true)
   await rua.press('Report')
-  await rua.sees('cannot be reached')
-  expect(await rua.valueOf('Symptom')).toBe('Clicks once, then nothing')
+  await rua.sees('Not sent yet', '1 waiting')
+  expect(await rua.valueOf('Symptom')).toBe('')
+  await rua.press('Close')
+  await rua.press('Photograph')
+  await rua.giveFiles('Take one now', join(application.folder, 'now.jpg'))
+  await rua.sees('Later: Not sent yet', '2 waiting')
+  await rua.press('Close')
+  // The sheet that was fetched stays in sight, and says since when it is.
+  await rua.sees('Next moves')
   await network(false)
-  await rua.press('Report')
-  await rua.seesNoMore('Report')
-  const history = async () =>
-    JSON.stringify(
-      await (await application.ask(`/api/machines/${await application.tagOf('Slipway')}/history`, { cookie: await application.cookieOf('petra') })).json(),
-    )
-  // Once, however often it was pressed.
-  expect((await history()).match(/Clicks once, then nothing/g)).toHaveLength(1)
+  await rua.open('/store')
+  await rua.driver.wait(async () => (await historyOf('Slipway')).includes('now.jpg'), 45_000, 'the photograph did not arrive')
+  expect((await historyOf('Slipway')).match(/Clicks once, then nothing/g)).toHaveLength(1)
+  await rua.seesNoMore('waiting')
+})
+
+it('a reading waits too; what may not wait stays where it was typed', async () => {
+  await rua.open(`/m/${await application.tagOf('Slipway')}?stage=mend`)
+  await rua.press('Reading')
+  await rua.fill('Reading in volts', '11.9', 'Reading')
+  await network(true)
+  await rua.press('Save reading', 'Reading')
+  await rua.sees('1 waiting')
+  await rua.press('Close')
+  await network(false)
+  await rua.driver.wait(async () => (await historyOf('Slipway')).includes('11.9'), 45_000, 'the reading did not arrive')
+  await rua.seesNoMore('1 waiting')
+  await rua.open('/book-in')
+  await rua.fill('Model or description', 'a box with lamps')
+  await rua.choose('How it came', 'Given')
+  await rua.fill('From whom', 'the harbour pilot')
+  await network(true)
+  await rua.press('Book in', 'Book in')
+  await rua.sees('cannot be reached')
+  expect(await rua.valueOf('Model or description')).toBe('a box with lamps')
+  await network(false)
 })
