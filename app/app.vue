@@ -6,6 +6,7 @@ useHead({ titleTemplate: title => (title && title !== 'Jolly Bench' ? `${title} 
 </script>
 
 <template>
+  <NuxtRouteAnnouncer />
   <NuxtLoadingIndicator color="var(--enamel)" />
   <NuxtLayout>
     <NuxtPage />

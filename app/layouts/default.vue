@@ -6,7 +6,9 @@ import { benchSheets } from '~/chapters/bench-sheets'
 
 const { connected, lostAt } = useLive()
 const times = useTimes()
-useBenchSheets().sheets.value = benchSheets
+const bench = useBenchSheets()
+bench.sheets.value = benchSheets
+const back = useTakeBack()
 const { running } = useRunningStarts()
 const changes = useChanges()
 const session = useSession()
@@ -26,6 +28,7 @@ watch(
 const { active } = listenForShortcuts()
 useShortcuts([
   { key: '?', says: 'Show the keys that work here', act: () => (help.value = true) },
+  { key: 'u', says: 'Undo what was just saved', act: () => void back.undo() },
   { key: 't', says: 'Open the tool wall', act: () => void navigateTo('/tools') },
 ])
 </script>
@@ -80,6 +83,10 @@ useShortcuts([
         <button type="button" class="button m-2" @click="drawer = false">Close</button>
       </DialogPanel>
     </Dialog>
+    <TakeBackLine
+      v-if="bench.open.value === undefined"
+      class="no-print fixed bottom-4 left-4 min-[900px]:left-66 z-30 max-w-[min(36rem,92vw)] shadow-lg max-[899px]:bottom-20"
+    />
     <BenchBar />
     <ShortcutHelp v-model:open="help" :shortcuts="active" />
   </div>

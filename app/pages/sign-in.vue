@@ -48,6 +48,9 @@ const useSignIn = (signInName: string, password: string) => {
     <div class="grid items-start gap-4 md:grid-cols-2">
       <form class="card grid gap-3" aria-label="Sign in" novalidate @submit.prevent="send">
         <h1 class="text-xl">Sign in</h1>
+        <p v-if="route.query.ended" role="status" class="border-l-4 border-note bg-note-wash px-3 py-1">
+          You were signed out. What you typed is kept: sign in to go on where you were.
+        </p>
         <TextField name="signInName" label="Sign-in name" autocomplete="username" />
         <TextField name="password" label="Password" type="password" autocomplete="current-password" />
         <p v-if="failure" role="alert" class="text-stop">{{ failure }}</p>

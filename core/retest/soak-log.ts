@@ -31,7 +31,7 @@ const countFields =
   /^(\w+[ _-])?(err|errors?|fail|failed|failures?|bad|mismatch(es)?|diff|diffs|differences?|retr(y|ies)|lost|dropped|faults?|exceptions?|timeouts?|flips|bit ?flips|corrupt\w*|missing|warnings?)$/i
 /** Whatever speaks of trouble anywhere in a line keeps it from being a pass. */
 const trouble =
-  /\b(no|not|never|non|without|un\w+|in(complete|correct)|fail\w*|err(or)?s?|bad|wrong|parity|mismatch\w*|abort\w*|panic\w*|crash\w*|hang\w*|hung|corrupt\w*|flip\w*|diff\w*|stuck|lost|losing|drop\w*|fault\w*|exception\w*|expected|retr(y|ies|ied)|time(d|s)?[ -]?out|ng|nok|warn\w*|partial\w*|skip\w*|false|miss\w*|slow|stop\w*)\b/i
+  /\b(no|not|never|non|without|un\w+|in(complete|correct)|fail\w*|err(or)?s?|bad|wrong|parity|mismatch\w*|abort\w*|panic\w*|crash\w*|hang\w*|hung|corrupt\w*|flip\w*|diff\w*|stuck|lost|losing|drop\w*|fault\w*|exception\w*|expected|retr\w+|time(d|s)?[ -]?out|ng|nok|warn\w*|partial\w*|skip\w*|false|miss\w*|slow|stop\w*)\b/i
 /** `0 errors`, `no failures`, `errors: 0`: nothing went wrong. */
 const noneWrong =
   /\b0+\s*(?:of|\/|out of)\s*\d+\s+(?:fail\w*|errors?|bad)\b|\b(0|no|zero|without( any)?)\s+(\w+\s+)?(errors?|fail(ure|ures|s|ed)?|mismatch(es)?|faults?|diffs?|differences?|exceptions?|corruption|bad( (bits|bytes|blocks))?|lost|dropped|retries|problems?|warnings?)\b|\bas expected\b|\b(errors?|err|fail(ure|ed|s|ures)?|faults?|mismatches|diffs?|differences|exceptions|lost|dropped|retries|bad|warnings?)\s*[:=]\s*0+\b(?![.,]?\d)/gi
@@ -43,10 +43,9 @@ const ofWord = (value: string): Says => (passWords.test(value.trim()) ? 'pass' :
 function ofField(name: string, value: unknown): Says {
   if (countFields.test(name.trim())) {
     const count = typeof value === 'boolean' ? Number(value) : Number(String(value).trim())
-    return Number.isFinite(count) ? (count === 0 ? 'pass' : 'fail') : Array.isArray(value) && !value.length ? 'pass' : 'fail'
+    return count === 0 ? 'pass' : 'fail'
   }
   if (!verdictFields.test(name.trim())) return 'nothing'
-  if (typeof value === 'boolean') return value ? 'pass' : 'fail'
   if (typeof value === 'number') return value === 1 ? 'pass' : value === 0 ? 'fail' : 'nothing'
   const said = ofWord(String(value))
   // A field for a verdict with another word in it has told of something that is not plainly a pass.
@@ -59,9 +58,8 @@ const together = (all: readonly Says[]): Says => (all.includes('fail') ? 'fail' 
 function ofJson(line: string): Says | null {
   if (!/^[{[]/.test(line)) return null
   try {
-    const value: unknown = JSON.parse(line)
-    if (typeof value !== 'object' || value === null || Array.isArray(value)) return 'nothing'
-    return together(Object.entries(value).map(([name, v]) => ofField(name, v)))
+    // A list has no names for its fields, and says nothing.
+    return together(Object.entries(JSON.parse(line) as object).map(([name, v]) => ofField(name, v)))
   } catch {
     return 'nothing'
   }
@@ -76,20 +74,18 @@ function ofShare(line: string): Says {
   const share = /\b(\d+)\s*(?:of|\/|out of)\s*(\d+)\b/i.exec(line)
   if (!share || !/\b(pass\w*|ok|good|succe\w*|complete\w*|tests?|fail\w*|errors?|bad)\b/i.test(line)) return 'nothing'
   const [some, all] = [Number(share[1]), Number(share[2])]
-  const ofFailures = /\b(fail\w*|errors?|bad)\b/i.test(line)
-  return ofFailures ? (some === 0 ? 'pass' : 'fail') : some === all && all > 0 ? 'pass' : 'fail'
+  return some === all && all > 0 && !/\b(fail\w*|errors?|bad)\b/i.test(line) ? 'pass' : 'fail'
 }
 
-/** Test Anything Protocol: `ok 12 - name`, `not ok 12`. */
-const ofTap = (line: string): Says => (/^not ok\b/i.test(line) ? 'fail' : /^ok\b/i.test(line) ? 'pass' : 'nothing')
-
-/** By words, where no structure says it: plainly a pass only where a word says so and none speaks of trouble. */
+/**
+ * By words, where no structure says it: plainly a pass only where a word says so and none speaks of trouble. The Test Anything Protocol, `ok 12 - name`
+ * and `not ok 12`, is read by its words.
+ */
 function ofWords(line: string): Says {
   const rest = line.replace(noneWrong, ' ')
   const noneFailed = rest !== line
   // Which pass it was, and figures with their units, are no verdict.
   const verdict = rest.replace(/\bpass(es)?\s*#?\s*\d+\b:?|\b\d+\s*pass(es)?\b/gi, ' ')
-  if (/\b[1-9]\d*\s+(\w+\s+)?(err\w*|fail\w*|diff\w*|mismatch\w*|bad|lost|dropped|retr\w*|flip\w*|fault\w*)\b/i.test(rest)) return 'fail'
   if (trouble.test(verdict)) return 'fail'
   if (noneFailed) return 'pass'
   return /\b(pass(ed|es)?|ok|okay|good|success(ful(ly)?)?|succeeded|complete[d]?|clean)\b/i.test(verdict) ? 'pass' : 'nothing'
@@ -99,7 +95,7 @@ function saysOf(line: string): Says {
   const json = ofJson(line)
   if (json !== null) return json
   const plain = line.replace(noneWrong, ' ')
-  const structured = together([ofTap(line), ofShare(plain), ofPairs(line)])
+  const structured = together([ofShare(plain), ofPairs(line)])
   const worded = ofWords(line)
   return structured === 'nothing' ? worded : together([structured, worded === 'fail' ? 'fail' : 'nothing'])
 }
@@ -115,8 +111,8 @@ function bySaid(line: string, { pass, fail }: LogWords): Says {
 }
 
 /**
- * Reads the log of a soak, a pass a line: by what a person said of this program where somebody did; else by its structure first (JSON, fields, shares,
- * the Test Anything Protocol), then by its words. What is not plainly a pass is none. What is understood neither way stops the log with its line, once it
+ * Reads the log of a soak, a pass a line: by what a person said of this program where somebody did; else by its structure first (JSON, fields, shares),
+ * then by its words. What is not plainly a pass is none. What is understood neither way stops the log with its line, once it
  * has begun: whatever came after may be anything. Only where a person said both what a pass and what a failure has in it, other lines are passed over.
  */
 export function readSoakLog(text: string, said: LogWords | null = null): SoakLog {

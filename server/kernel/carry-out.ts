@@ -1,6 +1,7 @@
 import { eq } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
-import { type LiveChange, mostCards } from '#shared/kernel/answers'
+import { type LiveChange, type Observed, mostCards } from '#shared/kernel/answers'
+import { isStrikeable, sentenceOf } from '#shared/chapters/index'
 import { hear } from './history/ear'
 import { type Tx, append, collectionChain } from './history/journal'
 import { NotFound, NotNow } from './refusals'
@@ -21,6 +22,7 @@ export function carryOutTold<R>(bench: Bench, person: Person, told: Told, comman
   const now = bench.now()
   const at = now.toISOString()
   const change: LiveChange = { id: told.id, at, by: person.name, kinds: [], tags: [], collection: false, machines: [] }
+  const observed: Observed[] = []
   const result = bench.db.transaction(
     tx => {
       const before = tx.select().from(commandsDone).where(eq(commandsDone.uid, told.id)).get()
@@ -50,6 +52,7 @@ export function carryOutTold<R>(bench: Bench, person: Person, told: Told, comman
             subject,
             strikes,
           })
+          if (machine && subject && isStrikeable(kind)) observed.push({ entryId: id, says: sentenceOf(kind, data) })
           if (machine) hear(tx, { id, machineId: machine.id, kind, data, at, by: person.name })
           return id
         },
@@ -83,7 +86,7 @@ export function carryOutTold<R>(bench: Bench, person: Person, told: Told, comman
   if (result.again) return { result: result.result, change: null }
   if (change.kinds.length || change.tags.length || change.progress) bench.announce(change)
   bench.wake?.()
-  return { result: result.result, change }
+  return { result: result.result, change, ...(observed.length === 1 ? { observed: observed[0]! } : {}) }
 }
 
 /** The same for the program's own work, which brings no id along. */

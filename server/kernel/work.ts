@@ -1,7 +1,7 @@
 import type { Assessment } from '#core/planning/assess'
 import type { Closing } from '#core/safety/closings'
 import type { EntryData, EntryKind } from '#shared/chapters/index'
-import type { LiveChange, Progress } from '#shared/kernel/answers'
+import type { LiveChange, Observed, Progress } from '#shared/kernel/answers'
 import type { Db } from './db'
 import type { MachineFile, MachineRow } from './file'
 import type { Tx } from './history/journal'
@@ -64,6 +64,8 @@ export interface Told {
 }
 export interface CarriedOut<R> {
   result: R
+  /** The one observation that it wrote; nothing where it wrote none, or several. */
+  observed?: Observed
   /** Nothing where the command had been carried out before. */
   change: LiveChange | null
 }

@@ -40,9 +40,17 @@ export interface Progress {
 }
 
 /** What a command that was carried out is answered with. */
+/** One observation that a command has just written; a correction can take it back. */
+export interface Observed {
+  entryId: number
+  says: string
+}
+
 export interface CommandAnswer {
   done: string
   result: unknown
+  /** What it wrote, where that is a single observation: whoever sent it may think better of it at once. */
+  observed?: Observed
   /** The same as every page hears, so that the one that asked need not wait for it. */
   change: LiveChange | null
 }

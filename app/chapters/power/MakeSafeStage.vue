@@ -18,7 +18,7 @@ const { gate, changed } = useGateAsEntered(() => props.sheet, facts, inspectedBy
 <template>
   <StageFrame>
     <template #decides="{ scrolled }">
-      <span class="flex flex-wrap items-center gap-x-2" role="status">
+      <span class="flex max-w-3/5 shrink-0 flex-wrap items-center gap-x-2" role="status">
         <GateSign v-if="scrolled || changed" :verdict="gate.verdict" small />
         <span v-if="changed" class="text-sm font-semibold text-care">as entered, not kept yet: {{ changed }}</span>
       </span>

@@ -46,6 +46,7 @@ watch(() => route.path, close)
         <TagTape v-if="tag && shown" :tag="tag" small />
         <button type="button" class="button button-quiet ml-auto" @click="close"><PhX aria-hidden="true" />Close</button>
       </header>
+      <TakeBackLine v-if="shown" />
       <LazyMachineFinder v-if="open === 'find'" wide @opened="close" />
       <template v-else-if="shown && !tag">
         <p class="hint">Of which machine?</p>

@@ -106,7 +106,7 @@ export const useOutbox = defineStore('outbox', () => {
           if (!(error instanceof ApiError)) throw error
           // Neither the line nor who sits at the bench is the matter's own fault: it waits on.
           if ([0, 401, 429, 502, 503, 504].includes(error.status)) return void setTimeout(() => void send(), tryEveryMs)
-          const told = { ...next, refused: saidOf(error.answer) }
+          const told = { ...next, refused: wordsOfRefusal(error.answer) }
           all.value = all.value.map(w => (w.id === told.id ? told : w))
           quietly(kept && set(told.id, toRaw(told), kept))
         }
@@ -118,6 +118,6 @@ export const useOutbox = defineStore('outbox', () => {
   return { waiting, refused, put, send, discard: gone }
 })
 
-const saidOf = (answer: ErrorAnswer['error']) => [answer.message, ...Object.values(answer.fields ?? {}), ...(answer.because ?? [])].join(' ')
+const wordsOfRefusal = (answer: ErrorAnswer['error']) => [answer.message, ...Object.values(answer.fields ?? {}), ...(answer.because ?? [])].join(' ')
 export const waitingWords = (name: MayWait) => mayWait[name]
 export const waitsHere = 'Not sent yet: the bench cannot be reached. It waits in this browser and is sent by itself.'

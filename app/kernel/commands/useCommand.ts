@@ -17,6 +17,7 @@ export function useCommand<N extends CommandName>(name: MaybeRefOrGetter<N>, tag
   const api = useApi()
   const changes = useChanges()
   const outbox = useOutbox()
+  const back = useTakeBack()
   const busy = ref(false)
   const saved = ref(false)
   /** It could not be sent, and waits in the outbox. */
@@ -62,8 +63,10 @@ export function useCommand<N extends CommandName>(name: MaybeRefOrGetter<N>, tag
     question.value = ''
     stale.value = undefined
     try {
-      const { result, change } = await sent(input)
+      const answer = await sent(input)
+      const { result, change } = answer
       saved.value = true
+      back.heard(toValue(name), toValue(tag), input as object, answer)
       setTimeout(() => (saved.value = false), savedShowsForMs)
       if (change) await changes.take(change)
       return { result }

@@ -22,7 +22,7 @@ export function useApi() {
     const session = useSession()
     if (!session.person) return
     await session.load()
-    if (!session.person) await navigateTo({ path: '/sign-in', query: { then: useRouter().currentRoute.value.fullPath } })
+    if (!session.person) await navigateTo({ path: '/sign-in', query: { then: useRouter().currentRoute.value.fullPath, ended: 'yes' } })
   }
 
   async function asked<T>(

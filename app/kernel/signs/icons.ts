@@ -2,6 +2,7 @@
 export { default as PhArrowClockwise } from '#phosphor/PhArrowClockwise'
 export { default as PhArrowRight } from '#phosphor/PhArrowRight'
 export { default as PhArrowsOut } from '#phosphor/PhArrowsOut'
+export { default as PhArrowUUpLeft } from '#phosphor/PhArrowUUpLeft'
 export { default as PhBookmarkSimple } from '#phosphor/PhBookmarkSimple'
 export { default as PhCamera } from '#phosphor/PhCamera'
 export { default as PhCaretDown } from '#phosphor/PhCaretDown'

@@ -49,7 +49,10 @@ if (parts && props.state !== undefined) {
     :class="!open && ['folded py-0! pr-6! pl-2!', state === 'none' && 'idle']"
     :aria-labelledby="id"
   >
-    <header class="flex flex-wrap items-start justify-between gap-2" :class="!open && 'min-h-10 flex-nowrap! items-center!'">
+    <header
+      class="flex flex-wrap items-start justify-between gap-2"
+      :class="!open && 'min-h-10 items-center! gap-y-0! max-[899px]:py-1 min-[900px]:flex-nowrap!'"
+    >
       <div :class="open ? 'min-w-0' : 'shrink-0'">
         <h2 :id="id" :tabindex="folds ? undefined : -1">
           <button v-if="folds" type="button" class="flex items-center gap-1.5 text-left font-semibold" :aria-expanded="open" @click="open = !open">
@@ -61,7 +64,7 @@ if (parts && props.state !== undefined) {
       </div>
       <slot v-if="open" name="aside" />
       <p v-else class="flex min-w-0 items-center gap-2 text-ink-2">
-        <span class="truncate">{{ result }}</span><StateMark v-if="state" :state="state" />
+        <span class="line-clamp-2 leading-tight">{{ result }}</span><StateMark v-if="state" :state="state" />
       </p>
     </header>
     <slot v-if="open" />

@@ -133,6 +133,14 @@ export function finishJob(work: MachineWork, { jobId, did }: CommandInput<'finis
   work.write('job.done', { says: job.says, hands: job.hands.map(h => h.name), minutes: takenMinutes, did })
 }
 
+/** Takes *Done* back: it is in hand again from now on, with the minutes it had. @throws NotFound, NotNow where it is not done */
+export function reopenJob(work: MachineWork, { jobId }: CommandInput<'reopen-job'>): void {
+  const job = rowOf(work, eveningJobs, jobId, 'job any more')
+  if (job.state !== 'done') throw new NotNow('This job is not marked as done.')
+  work.tx.update(eveningJobs).set({ state: 'in-hand', startedAt: work.at, endedAt: null }).where(eq(eveningJobs.id, jobId)).run()
+  work.write('job.reopened', { says: job.says })
+}
+
 /** Hands a job on, with a note for whoever comes next; it stays with the machine until somebody takes it up. */
 export function handOnJob(work: MachineWork, { jobId, note }: CommandInput<'hand-on-job'>): void {
   const { at, person } = work

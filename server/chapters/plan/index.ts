@@ -1,7 +1,7 @@
 import { serverChapter } from '../../kernel/chapter'
 import { handedOnOf, inHandOn } from './view'
 import * as schema from './schema'
-import { beHere, finishJob, goHome, handOnJob, startJob, tellEvening } from './carry-out'
+import { beHere, finishJob, goHome, handOnJob, reopenJob, startJob, tellEvening } from './carry-out'
 import { dealEvening } from './deal'
 import { rows } from './rows'
 
@@ -11,7 +11,7 @@ export const planChapter = serverChapter({
   head: { inHand: ({ file }) => inHandOn(file), handedOn: ({ file }) => handedOnOf(file) },
   card: { inHand: inHandOn },
   schema,
-  onMachine: { 'start-job': startJob, 'finish-job': finishJob, 'hand-on-job': handOnJob },
+  onMachine: { 'start-job': startJob, 'finish-job': finishJob, 'reopen-job': reopenJob, 'hand-on-job': handOnJob },
   onCollection: { 'be-here': beHere, 'go-home': goHome, 'deal-evening': dealEvening, 'tell-evening': tellEvening },
   rows,
 })

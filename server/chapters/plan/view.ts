@@ -70,6 +70,9 @@ export function eveningStoryOf(tx: Tx, day: string): EveningStory {
   const { from, to } = eveningSpan(day, practiceOf(tx).zone)
   const entries = written(tx, from, to).map(e => ({ ...e, data: JSON.parse(e.data) as Record<string, unknown>, machine: e.nickname || e.name || '' }))
   const of = (kind: string) => entries.filter(e => e.kind === kind)
+  /** Done, and not taken back since. */
+  const stillDone = (one: (typeof entries)[number]) =>
+    !entries.slice(entries.indexOf(one)).some(e => e.kind === 'job.reopened' && e.tag === one.tag && e.data.says === one.data.says)
   const faults = (kind: string, keep: (data: Record<string, unknown>) => boolean = () => true) =>
     of(kind)
       .filter(e => keep(e.data))
@@ -77,7 +80,9 @@ export function eveningStoryOf(tx: Tx, day: string): EveningStory {
   const told: EveningTold = {
     people: [...new Set(cameOn(tx, day).map(p => p.name))],
     bookedIn: of('machine.booked-in').map(e => e.machine),
-    done: of('job.done').map(e => ({ who: (e.data.hands as string[]).join(' and '), says: String(e.data.says), machine: e.machine })),
+    done: of('job.done')
+      .filter(stillDone)
+      .map(e => ({ who: (e.data.hands as string[]).join(' and '), says: String(e.data.says), machine: e.machine })),
     handedOn: of('job.handed-on').map(e => ({ says: String(e.data.says), machine: e.machine, note: String(e.data.note) })),
     gates: gatesOf(of('gate.changed')),
     faultsReported: faults('fault.reported'),

@@ -9,6 +9,8 @@ export const onMachine = {
   /** A next move by its code and words, or with the code `own` a job of one's own. */
   'start-job': command(atTheBench, z.object({ code: text('Code', 80), says: text('Job', 300), withId: id.nullable().default(null) })),
   'finish-job': command(atTheBench, z.object({ jobId: id, did: optionalText('What was done', 1000) })),
+  /** It was marked as done too early. */
+  'reopen-job': command(atTheBench, z.object({ jobId: id })),
   'hand-on-job': command(atTheBench, z.object({ jobId: id, note: text('For the next person', 1000) })),
 } as const
 

@@ -12,6 +12,7 @@ export const entries = {
     closed,
     d => [d.did],
   ),
+  'job.reopened': entry(z.object({ says: s }), d => `Not done after all: ${ending(d.says)}`, closed),
   'job.handed-on': entry(
     z.object({ says: s, note: s }),
     d => `Handed on: ${ending(d.says)} ${quote(d.note)}`,

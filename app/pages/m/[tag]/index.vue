@@ -24,6 +24,10 @@ watch(
   { immediate: true },
 )
 watch(tag, () => ([head.value, where.value] = [undefined, undefined]))
+provide(
+  gateKey,
+  computed(() => head.value?.gate),
+)
 /** What the open stage needs has come. */
 const ready = computed(() => sheet.value !== undefined && (asked.value ?? where.value) !== undefined && fetchedFor(sheet.value, viewed.value))
 useHead({ title: () => (head.value ? `${head.value.identity.nickname || head.value.identity.name} ${tag.value}` : tag.value) })

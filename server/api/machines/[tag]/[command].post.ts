@@ -11,6 +11,6 @@ export default defineAnswer(async (event): Promise<CommandAnswer> => {
   const person = await requireLeave(event, name)
   const { input, sent } = await readCommand(event, name)
   const tag = getRouterParam(event, 'tag', { decode: true }) ?? ''
-  const { result, change } = performOnMachine(useBench(), person, tag, name, input as never, sent)
-  return { done: name, result: result ?? null, change }
+  const { result, change, observed } = performOnMachine(useBench(), person, tag, name, input as never, sent)
+  return { done: name, result: result ?? null, change, observed }
 })

@@ -1,0 +1,38 @@
+import { expect, it } from 'vitest'
+import { atTheBench } from '../support/bench'
+
+const {
+  application,
+  visitors: [ilka],
+} = atTheBench(['ilka'])
+const historyOf = async (nickname: string) =>
+  JSON.stringify(
+    await (await application.ask(`/api/machines/${await application.tagOf(nickname)}/history`, { cookie: await application.cookieOf('petra') })).json(),
+  )
+
+it('an act of one press is undone by the next', async () => {
+  await ilka.open(`/m/${await application.tagOf('Slipway')}`)
+  await ilka.press('Take off the bench')
+  await ilka.sees('Taken off the bench.')
+  await ilka.press('Undo')
+  await ilka.sees('Undone.')
+  // The key does the same.
+  await ilka.press('Take off the bench')
+  await ilka.sees('Taken off the bench.')
+  await ilka.driver.executeScript('document.activeElement.blur()')
+  await ilka.keys('u')
+  await ilka.sees('Undone.')
+  await ilka.press('Take off the bench')
+})
+
+it('a reading that was typed wrongly is struck beside where it was saved, and stays in the history as struck', async () => {
+  await ilka.size(390, 844)
+  await ilka.open(`/m/${await application.tagOf('Harbour office')}`)
+  await ilka.press('Reading')
+  await ilka.fill('Reading in volts', '11.47', 'Reading')
+  await ilka.press('Save reading', 'Reading')
+  await ilka.sees('11.47 V')
+  await ilka.press('Undo')
+  await ilka.sees('Undone.')
+  expect(await historyOf('Harbour office')).toContain('Taken back at once')
+})
