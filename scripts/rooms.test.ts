@@ -1,5 +1,8 @@
+import { readFileSync, readdirSync } from 'node:fs'
+import { join } from 'node:path'
 import { ESLint } from 'eslint'
 import { expect, it } from 'vitest'
+import { cardsOf } from '../app/kernel/frame/cards'
 import { circlesIn, importGraph, unsaidUses } from './lib/imports'
 
 const eslint = new ESLint()
@@ -57,4 +60,13 @@ it('files hardly import each other in a circle, and no kernel knows what stands 
 
 it('what a chapter uses of another stands among its imports, though Nuxt would find it by its name', () => {
   expect(unsaidUses()).toEqual([])
+})
+
+it('every card that the palette offers has that name on a stage', () => {
+  const sources = readdirSync('app/chapters', { recursive: true, encoding: 'utf8' })
+    .filter(f => f.endsWith('Card.vue'))
+    .map(f => readFileSync(join('app/chapters', f), 'utf8'))
+  const offered = Object.values(cardsOf).flatMap(cards => Object.keys(cards))
+  expect(offered.length).toBeGreaterThan(35)
+  expect(offered.filter(card => !sources.some(source => source.includes(`short="${card}"`) || source.includes(`title="${card}"`)))).toEqual([])
 })

@@ -92,29 +92,24 @@ export const useOutbox = defineStore('outbox', () => {
     if (change) await changes.take(change)
   }
 
-  let sending = false
-  /** Sends what waits, one after the other; what is refused is told, and what comes after it goes on. */
-  async function send() {
+  async function sendAll() {
     await opened
-    if (sending) return
-    sending = true
-    try {
-      for (let next = waiting.value[0]; next; next = waiting.value[0]) {
-        try {
-          await sent(next)
-        } catch (error) {
-          if (!(error instanceof ApiError)) throw error
-          // Neither the line nor who sits at the bench is the matter's own fault: it waits on.
-          if ([0, 401, 429, 502, 503, 504].includes(error.status)) return void setTimeout(() => void send(), tryEveryMs)
-          const told = { ...next, refused: wordsOfRefusal(error.answer) }
-          all.value = all.value.map(w => (w.id === told.id ? told : w))
-          quietly(kept && set(told.id, toRaw(told), kept))
-        }
+    for (let next = waiting.value[0]; next; next = waiting.value[0]) {
+      try {
+        await sent(next)
+      } catch (error) {
+        if (!(error instanceof ApiError)) throw error
+        // Neither the line nor who sits at the bench is the matter's own fault: it waits on.
+        if ([0, 401, 429, 502, 503, 504].includes(error.status)) return void setTimeout(() => void send(), tryEveryMs)
+        const told = { ...next, refused: wordsOfRefusal(error.answer) }
+        all.value = all.value.map(w => (w.id === told.id ? told : w))
+        quietly(kept && set(told.id, toRaw(told), kept))
       }
-    } finally {
-      sending = false
     }
   }
+  let sending: Promise<void> | undefined
+  /** Sends what waits, one after the other; what is refused is told, and what comes after it goes on. @returns once nothing waits, or nothing can be sent */
+  const send = (): Promise<void> => (sending ??= sendAll().finally(() => (sending = undefined)))
   return { waiting, refused, put, send, discard: gone }
 })
 

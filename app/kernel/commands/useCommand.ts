@@ -51,6 +51,11 @@ export function useCommand<N extends CommandName>(name: MaybeRefOrGetter<N>, tag
     return true
   }
 
+  function putOffNow() {
+    ;[waits.value, failure.value] = [true, waitsHere]
+    return { waits: true }
+  }
+
   /**
    * @returns the result when it was kept; the messages by field when the input was refused; that it waits, when it could not be sent now and will be;
    * nothing when something else was in the way
@@ -63,6 +68,9 @@ export function useCommand<N extends CommandName>(name: MaybeRefOrGetter<N>, tag
     question.value = ''
     stale.value = undefined
     try {
+      // What was said earlier goes first: a reading that waited must not arrive after a newer one.
+      if (outbox.waiting.length) await outbox.send()
+      if (outbox.waiting.length && outbox.put(toValue(name), { id: uuidv7(), tag: toValue(tag), input: input as object })) return putOffNow()
       const answer = await sent(input)
       const { result, change } = answer
       saved.value = true
@@ -72,10 +80,7 @@ export function useCommand<N extends CommandName>(name: MaybeRefOrGetter<N>, tag
       return { result }
     } catch (error) {
       if (!(error instanceof ApiError)) throw error
-      if (error.status === 0 && putOff(input)) {
-        ;[waits.value, failure.value] = [true, waitsHere]
-        return { waits: true }
-      }
+      if (error.status === 0 && putOff(input)) return putOffNow()
       if (error.answer.code === 'bad-input' && error.answer.fields) {
         failure.value = error.answer.message
         return { fields: error.answer.fields }

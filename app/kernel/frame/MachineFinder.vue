@@ -64,7 +64,13 @@ function open(item: Item | null) {
     >
       <p v-if="trouble" class="px-3 py-2 text-stop">{{ trouble }}</p>
       <p v-else-if="!offered.length" class="hint px-3 py-2">Nothing found yet. Names, claims, notes and faults are searched.</p>
-      <ComboboxOption v-for="item in offered" :key="'action' in item ? item.action.says : item.machine.tag" v-slot="{ active }" :value="item" as="template">
+      <ComboboxOption
+        v-for="item in offered"
+        :key="'action' in item ? `${item.action.of}/${item.action.says}` : item.machine.tag"
+        v-slot="{ active }"
+        :value="item"
+        as="template"
+      >
         <li class="flex items-center gap-2 px-3 py-1.5 max-[899px]:min-h-11" :class="active && 'bg-mat'">
           <template v-if="'action' in item"
             ><PhArrowRight aria-hidden="true" class="text-enamel" /><span>{{ item.action.says }}</span

@@ -11,6 +11,19 @@ const { y } = useWindowScroll()
 /** The head of the sheet, which says the verdict too, is out of sight. */
 const scrolled = computed(() => y.value > 130)
 const gate = inject(gateKey, undefined)
+const route = useRoute()
+const router = useRouter()
+/** The card that was asked for by its name comes into sight once it is there; the address goes back to the stage alone, so that it can be asked again. */
+watch(
+  () => [route.query.card, parts.find(part => part.title === route.query.card)] as const,
+  ([asked, part]) => {
+    if (!asked || !part?.card) return
+    part.show()
+    const { card: _, ...query } = route.query
+    void router.replace({ query })
+  },
+  { flush: 'post', immediate: true },
+)
 const index = useTemplateRef<HTMLElement>('index')
 /** The index is one line: a wheel turned over it goes along it. */
 const sideways = (event: WheelEvent) => void (index.value!.scrollLeft += event.deltaY)
