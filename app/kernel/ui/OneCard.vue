@@ -31,7 +31,8 @@ function show() {
   open.value = true
   void nextTick(() => {
     card.value?.scrollIntoView({ block: 'start' })
-    card.value?.querySelector<HTMLElement>('h2 button, h2')?.focus({ preventScroll: true })
+    const heading = card.value?.querySelector('h2')
+    ;(heading?.querySelector('button') ?? heading)?.focus({ preventScroll: true })
   })
 }
 const parts = inject(stagePartsKey, undefined)
