@@ -114,8 +114,10 @@ it('corrosion is measured in the page, kept with its inputs, and measured again'
   await sunniva.sees('What was measured: type something here.')
   await sunniva.fill('What was measured', 'bottom plate')
   await sunniva.press('Save measurement', 'Save measurement')
-  await sunniva.sees('bottom plate')
-  const measured = /bottom plate (\d+\.\d) % ± (\d\.\d)/.exec(await sunniva.text())
+  // What was just saved is told beside it first.
+  const row = async () => /bottom plate (\d+\.\d) % ± (\d\.\d)/.exec(await sunniva.text())
+  await sunniva.driver.wait(row, 15_000, 'the measurement is not listed')
+  const measured = await row()
   expect(Math.abs(Number(measured![1]) - 6.25)).toBeLessThanOrEqual(1.5)
   await sunniva.press('Measure it again for bottom plate')
   await sunniva.sees('3. A few spots of sound surface 3 spots')

@@ -13,7 +13,12 @@ const patienceMs = 45_000
 /** How often a page is looked at while something is waited for. */
 const lookEveryMs = 100
 
-const pageText = `document.body.innerText.replace(/\\s+/g, ' ')`
+/** What is offered to be undone repeats a sentence before the page itself says it: whoever waits for the page waits for more than that. */
+const pageText = `(() => {
+  const plain = e => (e?.innerText ?? '').replace(/\\s+/g, ' ').trim()
+  const told = plain([...document.querySelectorAll('[role=status] button')].find(b => plain(b) === 'Undo')?.closest('[role=status]'))
+  return told ? plain(document.body).replace(told, '') : plain(document.body)
+})()`
 /** Letters alone, of what stands in the page whether or not it is seen: asked first, for what is seen takes the whole page being laid out. */
 const letters = `const letters = t => (t || '').replace(/\\s+/g, '').toLowerCase()`
 const mayBeSeen = `(() => { ${letters}; return letters(document.body.textContent).includes(letters(arguments[0])) })()`
