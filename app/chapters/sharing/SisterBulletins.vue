@@ -36,7 +36,7 @@ const unread = computed(() => props.sheet.bulletins.filter(b => !b.read))
           :initial="{ found: '' }"
           :fixed="{ uid: one.uid }"
           :label="`Looked for: ${one.happens}`"
-          submit="Save condition"
+          submit="Save finding"
           ><TextField name="found" label="What was found here"
         /></CommandForm>
       </li>

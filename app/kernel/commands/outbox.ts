@@ -58,6 +58,7 @@ export const useOutbox = defineStore('outbox', () => {
   const session = useSession()
   const api = useApi()
   const changes = useChanges()
+  const clock = useClock()
   const all = ref<Waiting[]>([])
   const mine = computed(() => all.value.filter(w => w.personId === session.person?.id))
   const waiting = computed(() => mine.value.filter(w => !w.refused))
@@ -72,7 +73,7 @@ export const useOutbox = defineStore('outbox', () => {
   /** @returns whether it may wait; only then is it kept */
   function put(name: CommandName, one: Omit<Waiting, 'name' | 'personId' | 'at'>): boolean {
     if (!waits(name) || !session.person) return false
-    const plain = { ...one, name, personId: session.person.id, at: new Date().toISOString(), input: JSON.parse(JSON.stringify(one.input)) as object }
+    const plain = { ...one, name, personId: session.person.id, at: clock.now.toISOString(), input: JSON.parse(JSON.stringify(one.input)) as object }
     all.value.push(plain)
     quietly(kept && set(plain.id, plain, kept))
     setTimeout(() => void send(), tryEveryMs)
@@ -115,4 +116,6 @@ export const useOutbox = defineStore('outbox', () => {
 
 const wordsOfRefusal = (answer: ErrorAnswer['error']) => [answer.message, ...Object.values(answer.fields ?? {}), ...(answer.because ?? [])].join(' ')
 export const waitingWords = (name: MayWait) => mayWait[name]
+/** Said where something may not wait, while what was said before it still does: a danger among that is heard before anything is begun. */
+export const othersFirst = 'What you said before waits to be sent first. Try again in a moment.'
 export const waitsHere = 'Not sent yet: the bench cannot be reached. It waits in this browser and is sent by itself.'

@@ -70,7 +70,10 @@ export function useCommand<N extends CommandName>(name: MaybeRefOrGetter<N>, tag
     try {
       // What was said earlier goes first: a reading that waited must not arrive after a newer one.
       if (outbox.waiting.length) await outbox.send()
-      if (outbox.waiting.length && outbox.put(toValue(name), { id: uuidv7(), tag: toValue(tag), input: input as object })) return putOffNow()
+      if (outbox.waiting.length) {
+        if (outbox.put(toValue(name), { id: uuidv7(), tag: toValue(tag), input: input as object })) return putOffNow()
+        throw new ApiError(0, { code: 'unreachable', message: othersFirst })
+      }
       const answer = await sent(input)
       const { result, change } = answer
       saved.value = true

@@ -17,16 +17,9 @@ export const contractsFetched = () =>
     },
   ))
 
-/** The contract of a command: as far as it is here now, and waited for; none where it cannot be had, for the server checks by it in any case. */
+/** The contract of a command: as far as it is here now, and waited for. */
 export function useContract<N extends CommandName>(name: () => N) {
   // Trouble on the line is told where something is sent.
   contractsFetched().catch(() => {})
-  return {
-    contract: computed(() => here.value?.[name()]),
-    contractFetched: () =>
-      contractsFetched().then(
-        all => all[name()],
-        () => undefined,
-      ),
-  }
+  return { contract: computed(() => here.value?.[name()]), contractFetched: async () => (await contractsFetched())[name()] }
 }

@@ -28,7 +28,14 @@ function left(event: FocusEvent) {
 
 type Item = { machine: MachineSummary } | { action: PaletteAction }
 const actions = usePalette()
-const offered = computed((): Item[] => [...(props.picks ? [] : actions(typed.value)).map(action => ({ action })), ...found.value.map(machine => ({ machine }))])
+/** A machine that is called what was typed comes before what can be done; others that it was said of come after. */
+const offered = computed((): Item[] => {
+  const begins = typed.value.trim().toLowerCase()
+  const called = (m: MachineSummary) => [m.nickname, m.name, m.tag].some(words => words.toLowerCase().startsWith(begins))
+  const machine = (m: MachineSummary) => ({ machine: m })
+  const [first, others] = [found.value.filter(called), found.value.filter(m => !called(m))]
+  return [...first.map(machine), ...(props.picks ? [] : actions(typed.value)).map(action => ({ action })), ...others.map(machine)]
+})
 
 function open(item: Item | null) {
   if (!item) return

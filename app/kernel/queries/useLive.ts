@@ -18,7 +18,7 @@ export function useLive() {
   })
 
   watch(status, (now, before) => {
-    if (before === 'OPEN') [wasLost.value, lostAt.value] = [true, new Date().toISOString()]
+    if (before === 'OPEN') [wasLost.value, lostAt.value] = [true, clock.now.toISOString()]
     if (now !== 'OPEN') return
     lostAt.value = undefined
     if (wasLost.value) void changes.lookAgain()

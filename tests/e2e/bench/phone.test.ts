@@ -41,9 +41,7 @@ it('a reading, a fault and a photograph are kept in three presses each', async (
   await rua.press('Save temperature')
   await rua.sees('Saved')
   await rua.press('Close')
-  const history = JSON.stringify(
-    await (await application.ask(`/api/machines/${await application.tagOf('Harbour office')}/history`, { cookie: await application.cookieOf('petra') })).json(),
-  )
+  const history = await application.historyOf('Harbour office')
   for (const kept of ['12.02 V', 'Hums when warm', 'now.jpg', '62.0 °C']) expect(history).toContain(kept)
 })
 
@@ -60,10 +58,6 @@ it('a fault is written with what its sisters had beside it; what is found opens'
 
 const network = (offline: boolean) =>
   (rua.driver as chrome.Driver).sendDevToolsCommand('Network.emulateNetworkConditions', { offline, latency: 0, downloadThroughput: -1, uploadThroughput: -1 })
-const historyOf = async (nickname: string) =>
-  JSON.stringify(
-    await (await application.ask(`/api/machines/${await application.tagOf(nickname)}/history`, { cookie: await application.cookieOf('petra') })).json(),
-  )
 
 it('what is said while the network is away waits in the browser, over a reload, and goes once when it is back', async () => {
   await (rua.driver as chrome.Driver).sendDevToolsCommand('Network.enable', {})
@@ -84,8 +78,8 @@ it('what is said while the network is away waits in the browser, over a reload, 
   await rua.sees('Next moves')
   await network(false)
   await rua.open('/store')
-  await rua.driver.wait(async () => (await historyOf('Slipway')).includes('now.jpg'), 45_000, 'the photograph did not arrive')
-  expect((await historyOf('Slipway')).match(/Clicks once, then nothing/g)).toHaveLength(1)
+  await rua.driver.wait(async () => (await application.historyOf('Slipway')).includes('now.jpg'), 45_000, 'the photograph did not arrive')
+  expect((await application.historyOf('Slipway')).match(/Clicks once, then nothing/g)).toHaveLength(1)
   await rua.seesNoMore('waiting')
 })
 
@@ -98,7 +92,7 @@ it('a reading waits too; what may not wait stays where it was typed', async () =
   await rua.sees('1 waiting')
   await rua.press('Close')
   await network(false)
-  await rua.driver.wait(async () => (await historyOf('Slipway')).includes('11.9'), 45_000, 'the reading did not arrive')
+  await rua.driver.wait(async () => (await application.historyOf('Slipway')).includes('11.9'), 45_000, 'the reading did not arrive')
   await rua.seesNoMore('1 waiting')
   await rua.open('/book-in')
   await rua.fill('Model or description', 'a box with lamps')

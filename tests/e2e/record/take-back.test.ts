@@ -5,10 +5,6 @@ const {
   application,
   visitors: [ilka],
 } = atTheBench(['ilka'])
-const historyOf = async (nickname: string) =>
-  JSON.stringify(
-    await (await application.ask(`/api/machines/${await application.tagOf(nickname)}/history`, { cookie: await application.cookieOf('petra') })).json(),
-  )
 
 it('an act of one press is undone by the next', async () => {
   await ilka.open(`/m/${await application.tagOf('Slipway')}`)
@@ -34,5 +30,5 @@ it('a reading that was typed wrongly is struck beside where it was saved, and st
   await ilka.sees('11.47 V')
   await ilka.press('Undo')
   await ilka.sees('Undone.')
-  expect(await historyOf('Harbour office')).toContain('Taken back at once')
+  expect(await application.historyOf('Harbour office')).toContain('Taken back at once')
 })

@@ -94,6 +94,10 @@ export async function startApplication({
         body: body === undefined ? undefined : JSON.stringify(body),
         headers: { ...(body === undefined ? {} : { 'content-type': 'application/json' }), ...(cookie ? { cookie } : {}), ...headers },
       }),
+    /** The history of a demo machine, as the server tells it, in one text. */
+    async historyOf(nickname: string): Promise<string> {
+      return await (await this.ask(`/api/machines/${await this.tagOf(nickname)}/history`, { cookie: await cookieOf('petra') })).text()
+    },
     /** The tag of a demo machine. */
     async tagOf(nickname: string) {
       tags ??= Object.fromEntries(

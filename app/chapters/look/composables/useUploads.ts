@@ -1,5 +1,5 @@
-import { type FileKept, largestPhotographBytes } from '#shared/chapters/look/index'
 import { v7 as uuidv7 } from 'uuid'
+import { type FileKept, largestPhotographBytes } from '#shared/chapters/look/index'
 import type { ErrorAnswer } from '#shared/kernel/answers'
 
 export interface Upload {
