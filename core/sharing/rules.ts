@@ -16,7 +16,7 @@ declare module '../kernel/machine' {
 /** What was learned on a sister is read before somebody learns it again. Common practice, no source. */
 export const sharing = discipline({
   name: 'sharing',
-  about: 'what its sisters had',
+  about: 'what others of its model had',
   facts: sharingFacts,
   unknown: { unreadBulletins: [] },
   moves: m =>

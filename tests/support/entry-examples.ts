@@ -273,7 +273,7 @@ export const entryExamples: { [K in EntryKind]: [EntryData<K>, string] } = {
   'label.dropped': [{ tag: 'SH-1' }, 'Label of SH-1 taken out of the queue.'],
   'bulletin.accepted': [{ model: 'Gannet', happens: 'The tail cracks' }, 'Bulletin of Gannet: The tail cracks.'],
   'bulletin.withdrawn': [{ model: 'Gannet', happens: 'The tail cracks', why: 'Only one did' }, 'Bulletin of Gannet withdrawn, The tail cracks: Only one did.'],
-  'bulletin.read': [{ happens: 'The tail cracks', found: 'Whole' }, 'Looked for what sisters had, The tail cracks: Whole.'],
+  'bulletin.read': [{ happens: 'The tail cracks', found: 'Whole' }, 'Looked for what others of this model had: The tail cracks. Whole.'],
   'sign-off.ended': [{ why: 'A rail is out of limits.' }, 'The sign-off no longer stands: A rail is out of limits.'],
   'life.chosen': [{ life: 'hands-on' }, 'Its life from now on: hands-on.'],
   'question.asked': [{ question: 'Whose initials?' }, 'Open question: Whose initials?'],

@@ -45,7 +45,7 @@ it('a reading, a fault and a photograph are kept in three presses each', async (
   for (const kept of ['12.02 V', 'Hums when warm', 'now.jpg', '62.0 °C']) expect(history).toContain(kept)
 })
 
-it('a fault is written with what its sisters had beside it; what is found opens', async () => {
+it('a fault is written with what others of the model had beside it; what is found opens', async () => {
   await rua.open(`/m/${await application.tagOf('Schoolroom B')}`)
   await rua.press('Fault')
   await rua.sees('Known about this model')

@@ -118,5 +118,5 @@ it('what a fault turned out to be is proposed as a bulletin, accepted, and looke
   await ilka.sees('What others of this model had', 'Look for what others of this model had: The secondary filter capacitors dry out')
   await ilka.fill('What was found here', 'No ripple, 12 mV', 'Looked for: The secondary filter capacitors dry out')
   await ilka.press('Save finding')
-  await ilka.seesNoMore('Look for what sisters had')
+  await ilka.seesNoMore('Look for what others of this model had: The secondary')
 })
