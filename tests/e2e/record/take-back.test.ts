@@ -9,12 +9,12 @@ const {
 it('an act of one press is undone by the next', async () => {
   await ilka.open(`/m/${await application.tagOf('Slipway')}`)
   await ilka.press('Take off the bench')
-  await ilka.sees('Taken off the bench.')
+  await ilka.mayUndo('Taken off the bench.')
   await ilka.press('Undo')
   await ilka.sees('Undone.')
   // The key does the same.
   await ilka.press('Take off the bench')
-  await ilka.sees('Taken off the bench.')
+  await ilka.mayUndo('Taken off the bench.')
   await ilka.driver.executeScript('document.activeElement.blur()')
   await ilka.keys('u')
   await ilka.sees('Undone.')
@@ -27,7 +27,7 @@ it('a reading that was typed wrongly is struck beside where it was saved, and st
   await ilka.press('Reading')
   await ilka.fill('Reading in volts', '11.47', 'Reading')
   await ilka.press('Save reading', 'Reading')
-  await ilka.sees('11.47 V')
+  await ilka.mayUndo('11.47 V')
   await ilka.press('Undo')
   await ilka.sees('Undone.')
   expect(await application.historyOf('Harbour office')).toContain('Taken back at once')

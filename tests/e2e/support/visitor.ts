@@ -321,6 +321,15 @@ export class Visitor {
     for (const text of texts) await this.until(`return ${mayBeSeen} && ${pageText}.includes(arguments[0])`, [text], `“${text}” was not seen`)
   }
 
+  /** What was just done is told, with the press that takes it back: the same words may stand in a history long since. */
+  async mayUndo(text: string) {
+    await this.until(
+      `return [...document.querySelectorAll('[role=status]')].some(told => told.innerText.includes(arguments[0]) && [...told.querySelectorAll('button')].some(b => b.innerText.trim() === 'Undo' && !b.disabled))`,
+      [text],
+      `“${text}” was not told with an Undo`,
+    )
+  }
+
   async seesNoMore(text: string) {
     await this.until(`return !(${mayBeSeen} && ${pageText}.includes(arguments[0]))`, [text], `“${text}” is still seen`)
   }
