@@ -7,8 +7,8 @@ import { benchSheets } from '~/chapters/bench-sheets'
 const { connected, lostAt } = useLive()
 const times = useTimes()
 const bench = useBenchSheets()
-bench.sheets.value = benchSheets
 const back = useTakeBack()
+bench.sheets.value = benchSheets
 const { running } = useRunningStarts()
 const changes = useChanges()
 const session = useSession()
@@ -73,7 +73,8 @@ useShortcuts([
           }}</span>
         </button>
       </aside>
-      <main id="place" class="min-w-0 flex-1 p-4 max-[899px]:pb-24"><slot /></main>
+      <!-- What is told over the bottom of the page leaves room to bring the last of it in sight. -->
+      <main id="place" class="min-w-0 flex-1 p-4" :class="back.offered ? 'pb-20 max-[899px]:pb-44' : 'max-[899px]:pb-24'"><slot /></main>
     </div>
     <Dialog :open="drawer" class="relative z-50 min-[900px]:hidden" @close="drawer = false">
       <div class="fixed inset-0 bg-ink/40" aria-hidden="true" />

@@ -12,6 +12,13 @@ const specialKeys = /[\ue000-\uf8ff]/
 const patienceMs = 45_000
 /** How often a page is looked at while something is waited for. */
 const lookEveryMs = 100
+/** What the driver says of a question to a page that was left before it had answered. */
+const leftMeanwhile = /JavascriptError|NoSuchWindowError|context was destroyed|Cannot find (default execution )?context|navigated or closed/i
+function unlessLeft(error: Error) {
+  if (!leftMeanwhile.test(`${error.name} ${error.message}`)) throw error
+  return null
+}
+const written = (value: unknown) => JSON.stringify(value) ?? 'undefined'
 
 /** What is offered to be undone repeats a sentence before the page itself says it: whoever waits for the page waits for more than that. */
 const pageText = `(() => {
@@ -62,6 +69,30 @@ const watching = (script: string) => `
   watcher.observe(document, { subtree: true, childList: true, attributes: true, characterData: true })
   again()`
 
+/**
+ * A script that gives where to press what another finds: its middle, in sight and with nothing over it. What is pressed instead,
+ * because the page moved meanwhile, is kept from hearing of it, and \`besideIt\` says so.
+ */
+const pressing = (script: string) => `
+  const target = (function () { ${script} })(...arguments)
+  if (!target) return null
+  target.scrollIntoView({ block: 'center', behavior: 'instant' })
+  const box = target.getClientRects()[0]
+  if (!box) return null
+  const at = { x: box.x + box.width / 2, y: box.y + box.height / 2 }
+  if (!target.contains(document.elementFromPoint(at.x, at.y))) return null
+  const kinds = ['pointerdown', 'mousedown', 'pointerup', 'mouseup', 'click']
+  let beside = false
+  const guard = event => {
+    if (event.type === 'pointerdown' && !(beside = !target.contains(event.target))) return window.besideIt()
+    event.stopImmediatePropagation()
+    event.preventDefault()
+  }
+  window.besideIt?.()
+  window.besideIt = () => { kinds.forEach(kind => removeEventListener(kind, guard, true)); return beside }
+  kinds.forEach(kind => addEventListener(kind, guard, true))
+  return at`
+
 interface Browser {
   driver: WebDriver
   profile: string
@@ -72,13 +103,17 @@ const profiles: string[] = []
 process.once('exit', () => profiles.forEach(endBrowser))
 process.once('SIGTERM', () => process.exit())
 
-/** The browser that was started with this profile, by the id that was written down then. A worker that is ended in haste leaves it to whoever began the run. */
+/**
+ * The browser that was started with this profile, and its driver, by the ids that were written down then.
+ * A worker that is ended in haste leaves them to whoever began the run.
+ */
 export function endBrowser(profile: string) {
-  try {
-    process.kill(Number(readFileSync(join(profile, 'browser-id'), 'utf8')), 'SIGKILL')
-  } catch {
-    // It has ended by itself.
-  }
+  for (const of of ['browser-id', 'driver-id'])
+    try {
+      process.kill(Number(readFileSync(join(profile, of), 'utf8')), 'SIGKILL')
+    } catch {
+      // It has ended by itself.
+    }
   try {
     rmSync(profile, { recursive: true, force: true, maxRetries: 5 })
   } catch {
@@ -103,7 +138,11 @@ async function startBrowser(): Promise<Browser> {
   )
   options.setBinaryPath('/usr/bin/chromium')
   const driver = await new Builder().forBrowser('chrome').setChromeOptions(options).setChromeService(new chrome.ServiceBuilder('/usr/bin/chromedriver')).build()
-  writeFileSync(join(profile, 'browser-id'), String((await driver.getCapabilities()).get('goog:processID')))
+  const id = String((await driver.getCapabilities()).get('goog:processID'))
+  writeFileSync(join(profile, 'browser-id'), id)
+  // A browser is started by its driver: the second figure after its name says which process that is.
+  const [, driverId = ''] = readFileSync(`/proc/${id}/stat`, 'utf8').split(') ').at(-1)!.split(' ')
+  writeFileSync(join(profile, 'driver-id'), driverId)
   profiles.push(profile)
   return { driver, profile }
 }
@@ -165,6 +204,17 @@ export class Visitor {
     await this.sees(name)
   }
 
+  /** What a script of the page gives, waited for where it promises it: asked for at once, since the driver's own way takes six questions for one. */
+  private async evaluate<T>(expression: string): Promise<T> {
+    const { result, exceptionDetails } = (await (this.driver as chrome.Driver).sendAndGetDevToolsCommand('Runtime.evaluate', {
+      expression,
+      awaitPromise: true,
+      returnByValue: true,
+    })) as unknown as { result: { value: T }; exceptionDetails?: { exception?: { description?: string } } }
+    if (exceptionDetails) throw Object.assign(new Error(exceptionDetails.exception?.description), { name: 'JavascriptError' })
+    return result.value
+  }
+
   /**
    * Waits in the page itself until a script gives something: it is asked again whenever the page changes, and not ten times a second by the driver,
    * which costs a slow machine more than the page does. A page that is left meanwhile is asked anew.
@@ -174,35 +224,41 @@ export class Visitor {
     for (;;) {
       const left = end - Date.now()
       if (left <= 0) throw new Error(trouble)
-      await this.driver.manage().setTimeouts({ script: left + 5000 })
       try {
-        const found = await this.driver.executeAsyncScript<T | null>(watching(script), left, ...args)
+        const found = await this.evaluate<T | null>(`new Promise(done => (function () { ${watching(script)} })(${[left, ...args].map(written)}, done))`)
         if (found !== null) return found
       } catch (error) {
-        // It was left, or drawn anew, while it was looked at.
-        if (!['JavascriptError', 'StaleElementReferenceError', 'ScriptTimeoutError', 'NoSuchWindowError'].includes((error as Error).name)) throw error
+        unlessLeft(error as Error)
         await new Promise(done => setTimeout(done, lookEveryMs))
       }
     }
   }
 
-  private find = (kind: string, name: string, within?: string): Promise<WebElement> =>
-    this.until<WebElement>(finder, [kind, name, within], `${kind} “${name}”${within ? ` in ${within}` : ''} was not found`)
+  /** What a person would find, as the driver's own element: for what only the driver can do with one. */
+  private async find(kind: string, name: string, within?: string): Promise<WebElement> {
+    return await this.untilElement(finder, [kind, name, within], `${kind} “${name}”${within ? ` in ${within}` : ''} was not found`)
+  }
+
+  private async untilElement(script: string, args: readonly unknown[], trouble: string): Promise<WebElement> {
+    await this.until(`window.foundByVisitor = (function () { ${script} })(...arguments); return window.foundByVisitor ? true : null`, args, trouble)
+    return await this.driver.executeScript<WebElement>('return window.foundByVisitor')
+  }
 
   async fill(label: string, text: string, within?: string) {
-    const field = await this.find('field', label, within)
-    const takesText = await this.driver.executeScript<boolean>(
-      `const e = arguments[0]; e.focus(); e.scrollIntoView({ block: 'center' }); if (/^(date|time|datetime-local|month|week)$/.test(e.type)) return false; e.select(); return true`,
-      field,
+    const takes = await this.until<'parts' | 'text'>(
+      `const e = (function () { ${finder} })(...arguments); if (!e) return null
+       e.focus(); e.scrollIntoView({ block: 'center' }); if (/^(date|time|datetime-local|month|week)$/.test(e.type)) return 'parts'; e.select(); return 'text'`,
+      ['field', label, within],
+      `field “${label}”${within ? ` in ${within}` : ''} was not found`,
     )
     // The text comes at once, as by a paste; keys that are no letters go as keys, and days and times have parts of their own.
-    if (takesText && text && !specialKeys.test(text)) await (this.driver as chrome.Driver).sendDevToolsCommand('Input.insertText', { text })
-    else await field.sendKeys(Key.chord(Key.CONTROL, 'a'), Key.BACK_SPACE, text)
+    if (takes === 'text' && text && !specialKeys.test(text)) await (this.driver as chrome.Driver).sendDevToolsCommand('Input.insertText', { text })
+    else await this.driver.switchTo().activeElement().sendKeys(Key.chord(Key.CONTROL, 'a'), Key.BACK_SPACE, text)
   }
 
   /** Chooses files for a file field, as the browser's own picker does. */
   async giveFiles(label: string, ...paths: string[]) {
-    const field = await this.until<WebElement>(
+    const field = await this.untilElement(
       `const label = [...document.querySelectorAll('label')].find(l => l.textContent.trim() === arguments[0]); return label && label.control`,
       [label],
       `file field “${label}” was not found`,
@@ -212,31 +268,34 @@ export class Visitor {
 
   /** Ticks a box by the words beside it. */
   async tick(label: string, within?: string) {
-    await (await this.find('field', label, within)).click()
+    await this.hit('field', label, within)
   }
 
   async valueOf(label: string, within?: string) {
-    return await (await this.find('field', label, within)).getAttribute('value')
+    const { value } = await this.until<{ value: string }>(
+      `const e = (function () { ${finder} })(...arguments); return e && { value: e.value }`,
+      ['field', label, within],
+      `field “${label}” was not found`,
+    )
+    return value
   }
 
   /** Chooses one of a few; where the answer that stands is folded to a line, that line is pressed first. */
   async choose(group: string, option: string, within?: string) {
-    const choice = await this.until<WebElement>(
+    await this.until(
       `const found = (function () { ${finder} })(...arguments)
        if (!found) [...document.querySelectorAll('ul[aria-label=Answered] button')].find(b => b.innerText.startsWith(arguments[0].slice(7) + ':'))?.click()
-       return found`,
+       return Boolean(found) || null`,
       [`choice:${group}`, option, within],
       `${group}: “${option}” was not found`,
     )
-    await this.driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', choice)
-    await choice.click()
+    await this.hit(`choice:${group}`, option, within)
   }
 
   async select(label: string, option: string) {
-    const list = await this.find('field', label)
-    const choice = await this.until<WebElement>(
-      'return [...arguments[0].options].find(o => o.text.trim() === arguments[1])',
-      [list, option],
+    const choice = await this.untilElement(
+      `const list = (function () { ${finder} })('field', arguments[0]); return list && [...list.options].find(o => o.text.trim() === arguments[1])`,
+      [label, option],
       `${option} is not in ${label}`,
     )
     await choice.click()
@@ -244,34 +303,35 @@ export class Visitor {
 
   /** Chooses from a list that opens, by its label. */
   async pick(label: string, option: string, within?: string) {
-    const list = await this.find('list', label, within)
-    await this.driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', list)
-    await list.click()
-    await (await this.find('option', option)).click()
+    await this.hit('list', label, within)
+    await this.hit('option', option)
   }
 
   async flip(label: string, within?: string) {
-    await (await this.find('switch', label, within)).click()
+    await this.hit('switch', label, within)
   }
 
-  async press(words: string, within?: string) {
-    // The page may be drawn anew between finding and pressing; then it is found again.
-    await this.driver.wait(
-      async () => {
-        const target = await this.find('press', words, within)
-        try {
-          await this.driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', target)
-          await target.click()
-          return true
-        } catch (error) {
-          if (['StaleElementReferenceError', 'ElementClickInterceptedError'].includes((error as Error).name)) return false
-          throw error
-        }
-      },
-      patienceMs,
-      undefined,
-      lookEveryMs,
-    )
+  press = (words: string, within?: string) => this.hit('press', words, within)
+
+  /**
+   * Moves the mouse to a control and presses it. The driver's own click does the same for ten times the work, a third of a whole run;
+   * as with it, what lies under something else cannot be pressed, and what is drawn anew meanwhile is found again.
+   */
+  private async hit(kind: string, words: string, within?: string) {
+    const page = this.driver as chrome.Driver
+    for (;;) {
+      const at = await this.until<{ x: number; y: number }>(
+        pressing(finder),
+        [kind, words, within],
+        `${kind} “${words}”${within ? ` in ${within}` : ''} was not found, or something lies over it`,
+      )
+      const button = { ...at, button: 'left', clickCount: 1 }
+      await page.sendDevToolsCommand('Input.dispatchMouseEvent', { type: 'mouseMoved', ...at })
+      await page.sendDevToolsCommand('Input.dispatchMouseEvent', { type: 'mousePressed', ...button })
+      await page.sendDevToolsCommand('Input.dispatchMouseEvent', { type: 'mouseReleased', ...button })
+      // A page that was left by it knows nothing of it any more.
+      if (!(await this.evaluate<boolean | null>('window.besideIt?.() ?? null').catch(unlessLeft))) return
+    }
   }
 
   /** Unfolds a card of a stage, where it is folded. */
@@ -282,12 +342,13 @@ export class Visitor {
 
   /** Opens what is folded under a line that begins with these words. */
   async show(words: string) {
-    const summary = await this.until<WebElement>(
-      `return [...document.querySelectorAll('summary')].find(s => s.getClientRects().length && s.innerText.replace(/\\s+/g, ' ').trim().startsWith(arguments[0])) ?? null`,
+    await this.until(
+      `const summary = [...document.querySelectorAll('summary')].find(s => s.getClientRects().length && s.innerText.replace(/\\s+/g, ' ').trim().startsWith(arguments[0]))
+       if (summary && !summary.parentElement.open) summary.click()
+       return summary ? true : null`,
       [words],
       `“${words}” was not found to be opened`,
     )
-    await this.driver.executeScript('if (!arguments[0].parentElement.open) arguments[0].click()', summary)
   }
 
   /** What has the cursor: its words or its label, and whether it is ticked. */
@@ -315,7 +376,7 @@ export class Visitor {
       .sendKeys(...keys)
       .perform()
 
-  text = () => this.driver.executeScript<string>(`return ${pageText}`)
+  text = () => this.evaluate<string>(pageText)
 
   async sees(...texts: string[]) {
     for (const text of texts) await this.until(`return ${mayBeSeen} && ${pageText}.includes(arguments[0])`, [text], `“${text}” was not seen`)
@@ -340,7 +401,8 @@ export class Visitor {
   }
 
   /** Whether something can be pressed right now. */
-  offers = async (words: string, within?: string) => (await this.driver.executeScript(finder, 'press', words, within)) !== null
+  offers = async (words: string, within?: string) =>
+    await this.evaluate<boolean>(`(function () { ${finder} })(${['press', words, within].map(written)}) !== null`)
 
   /** The page as the printer gets it: a PDF. The types of the driver do not know this call yet. */
   async print(): Promise<Buffer> {
