@@ -133,6 +133,10 @@ async function startBrowser(): Promise<Browser> {
     '--disable-background-networking',
     '--disable-component-update',
     '--disable-sync',
+    // A page that is looked at by nobody is a page of these journeys all the same.
+    '--disable-background-timer-throttling',
+    '--disable-backgrounding-occluded-windows',
+    '--disable-renderer-backgrounding',
     '--window-size=1280,800',
     `--user-data-dir=${profile}`,
   )
