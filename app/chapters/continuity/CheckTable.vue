@@ -3,8 +3,10 @@ import { contactNames } from '#core/continuity/contact'
 import type { ProbeSheet } from '#shared/chapters/continuity/index'
 
 /** All checks of a sheet, to be looked through, or printed and typed in later. */
-defineProps<{ sheet: ProbeSheet }>()
+const props = defineProps<{ sheet: ProbeSheet; /** Those alone that nobody has answered yet. */ left?: boolean }>()
 const times = useTimes()
+/** Each under the number that it has on the whole sheet: by it a printed sheet is typed in. */
+const rows = computed(() => props.sheet.checks.map((check, i) => ({ check, number: i + 1 })).filter(({ check }) => !props.left || !check.contact))
 const expected = (c: ProbeSheet['checks'][number]) => (c.kind === 'short' ? 'open' : c.kind === 'bridge' ? `${three(c.expectOhm ?? 0)} Ω` : 'joined')
 </script>
 
@@ -21,8 +23,8 @@ const expected = (c: ProbeSheet['checks'][number]) => (c.kind === 'short' ? 'ope
       </tr>
     </thead>
     <tbody class="divide-y divide-line">
-      <tr v-for="(check, i) in sheet.checks" :key="check.id" class="break-inside-avoid">
-        <td class="figure py-1 pr-3">{{ i + 1 }}</td>
+      <tr v-for="{ check, number } in rows" :key="check.id">
+        <td class="figure py-1 pr-3">{{ number }}</td>
         <td class="figure py-1 pr-3 font-semibold">{{ check.a.name }}</td>
         <td class="figure py-1 pr-3 font-semibold">{{ check.b.name }}</td>
         <td class="figure py-1 pr-3">{{ check.netA === check.netB ? check.netA : `${check.netA}, ${check.netB}` }}</td>

@@ -59,6 +59,7 @@ export function usePalette() {
               act: () => void navigateTo({ path: `/m/${tag}`, query: { stage, card } }),
             })),
           ),
+          { says: 'Bench print', also: ['print', 'paper'], of: tag, act: () => void navigateTo(`/m/${tag}/bench`) },
           { says: 'Label', of: tag, act: () => void navigateTo({ path: '/labels', query: { tags: tag } }) },
         ]
       : []

@@ -9,6 +9,8 @@ const session = useSession()
 const { evening, trouble, hands, jobsOf } = useEvening()
 useHead({ title: 'Sheet of the evening' })
 const withJobs = computed(() => hands.value.filter(h => jobsOf(h.id).length))
+/** What was begun on an earlier evening carries its date. */
+const when = (at: string) => (times.day(at) === times.day(evening.value!.dealtAt ?? new Date().toISOString()) ? times.clock(at) : times.moment(at))
 const print = () => window.print()
 </script>
 
@@ -35,7 +37,7 @@ const print = () => window.print()
           <span class="mt-1 h-5 w-5 border-2 border-black" aria-hidden="true"><span v-if="job.state === 'done'">✓</span></span>
           <div class="grid gap-1">
             <p class="flex flex-wrap items-baseline gap-x-3">
-              <span v-if="job.startedAt ?? job.startsAt" class="figure">{{ times.clock((job.startedAt ?? job.startsAt)!) }}</span><strong>{{ job.says }}</strong
+              <span v-if="job.startedAt ?? job.startsAt" class="figure">{{ when((job.startedAt ?? job.startsAt)!) }}</span><strong>{{ job.says }}</strong
               ><span>{{ job.guessMinutes }} min</span>
             </p>
             <p>
@@ -49,6 +51,7 @@ const print = () => window.print()
             <p>{{ job.why }}</p>
             <p v-if="job.pair">It takes two: {{ job.hands[0]?.name }} at the switch, {{ job.hands[1]?.name }} at the probe.</p>
             <p v-if="job.note">From before: {{ job.note }}</p>
+            <p v-for="beside in job.notesBeside" :key="beside.says">{{ beside.by }} left a note with “{{ beside.says }}”: {{ beside.note }}</p>
             <p class="h-14 border-b border-dotted border-gray-500 text-sm text-gray-600">Found:</p>
           </div>
         </li>

@@ -68,6 +68,10 @@ describe('an evening', () => {
     const again = evening().jobs.find(j => j.id === first!.id)!
     expect(again).toMatchObject({ state: 'dealt', note: 'lid is off, screws in the blue tray', hands: [{ name: other.name }] })
     expect(again.because).toContain('It was handed on.')
+    // Whoever does something else on the machine is told of it too; the job itself says it once.
+    expect(again.notesBeside).toEqual([])
+    const beside = evening().jobs.filter(j => j.tag === tag && j.id !== again.id)
+    expect(beside.map(j => j.notesBeside)).toContainEqual([{ says, note: 'lid is off, screws in the blue tray', by: mine.name }])
     // What was dealt and not begun when the evening is dealt anew keeps its note.
     deal()
     expect(evening().jobs.find(j => j.id === first!.id)!.note).toContain('blue tray')

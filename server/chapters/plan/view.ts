@@ -27,12 +27,18 @@ export function eveningView(tx: Tx, at: string): EveningView {
     // What was dealt on an evening that is over, and not begun, is nobody's any more.
     .filter(({ job }) => job.state !== 'dealt' || job.day === day)
   const since = dealt?.dealtAt ?? ''
+  const noted = rows.filter(({ job }) => job.note && job.state !== 'done').map(({ job }) => job)
   return {
     day,
     people: came.map(p => ({ id: p.id, name: p.name, until: p.until, gone: p.leftAt !== null || p.until <= at })),
     dealtAt: dealt?.dealtAt ?? null,
     changedSince: dealt ? came.filter(p => p.since > since || (p.leftAt ?? '') > since).map(p => p.name) : [],
-    jobs: rows.map(({ job, card }) => jobView(job, JSON.parse(card) as MachineSummary)).sort(inOrder),
+    jobs: rows
+      .map(({ job, card }) => ({
+        ...jobView(job, JSON.parse(card) as MachineSummary),
+        notesBeside: noted.filter(n => n.machineId === job.machineId && n.id !== job.id).map(({ says, note, notedBy }) => ({ says, note, by: notedBy })),
+      }))
+      .sort(inOrder),
     left: dealt?.left ?? [],
     ratio: guessAgainstOutcome(timedJobs(tx))?.says ?? '',
   }
@@ -42,7 +48,7 @@ const states = ['in-hand', 'dealt', 'handed-on', 'done']
 const inOrder = (a: EveningJobView, b: EveningJobView) =>
   states.indexOf(a.state) - states.indexOf(b.state) || (a.startsAt ?? a.endedAt ?? '').localeCompare(b.startsAt ?? b.endedAt ?? '') || a.id - b.id
 
-function jobView(job: typeof eveningJobs.$inferSelect, { tag, name, nickname, place, gate, overruled }: MachineSummary): EveningJobView {
+function jobView(job: typeof eveningJobs.$inferSelect, { tag, name, nickname, place, gate, overruled }: MachineSummary): Omit<EveningJobView, 'notesBeside'> {
   const { id, stage, code, says, why, because, hands, pair, guessMinutes, basis, startsAt, state, startedAt, endedAt, takenMinutes, note } = job
   const own = { id, stage, code, says, why, because, hands, pair, guessMinutes, basis, startsAt, state, startedAt, endedAt, takenMinutes, note }
   return { ...own, tag, name, nickname, place, gate, overruled }

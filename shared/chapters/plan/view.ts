@@ -37,6 +37,8 @@ export interface EveningJobView {
   takenMinutes: number
   /** What whoever had it before wrote for whoever comes next. */
   note: string
+  /** What was handed over of the same machine with other jobs. */
+  notesBeside: { says: string; note: string; by: string }[]
 }
 
 export interface EveningView {

@@ -94,6 +94,8 @@ describe('axe finds nothing, and a phone shows all of it,', () => {
     await clean(`/m/${await application.tagOf('Two-tone')}?stage=clean`, 'Whitening: bezel', 'Go on')
     await cleanInLight(`/m/${await application.tagOf('Lifeboat house')}?stage=clean`, 'Still drying', 'Looked at again: gone')
     await cleanInLight(`/m/${tag}/label`, 'Replaced and repaired')
+    await cleanInLight(`/m/${tag}/bench`, 'In the trays')
+    await cleanInLight(`/labels?tags=${tag}`, 'Do not plug in')
     await clean(`/m/${await application.tagOf('Sixty passes')}?stage=prove`, 'back to Main board')
     await clean(`/m/${await application.tagOf('Weather club')}?stage=home`, 'As found, as released')
     await clean(`/m/${await application.tagOf('Slipway')}?stage=make-safe`, 'Before the switch', 'Starts there were')

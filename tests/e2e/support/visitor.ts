@@ -408,10 +408,11 @@ export class Visitor {
   offers = async (words: string, within?: string) =>
     await this.evaluate<boolean>(`(function () { ${finder} })(${['press', words, within].map(written)}) !== null`)
 
-  /** The page as the printer gets it: a PDF. The types of the driver do not know this call yet. */
+  /** The page as the printer gets it, on A4: a PDF. */
   async print(): Promise<Buffer> {
-    const driver = this.driver as unknown as { printPage: (options: object) => Promise<string> }
-    return Buffer.from(await driver.printPage({}), 'base64')
+    const paper = { paperWidth: 8.27, paperHeight: 11.69, preferCSSPageSize: true }
+    const printed = (await (this.driver as chrome.Driver).sendAndGetDevToolsCommand('Page.printToPDF', paper)) as unknown as { data: string }
+    return Buffer.from(printed.data, 'base64')
   }
 
   /** Violations that axe finds on the page, each with where: of every rule, or of contrast alone. */

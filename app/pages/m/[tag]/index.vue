@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PhArrowRight, PhTag } from '~/kernel/signs/icons'
+import { PhArrowRight, PhPrinter, PhTag } from '~/kernel/signs/icons'
 import { type Stage, stageNames, stages } from '#core/kernel/stages'
 import type { SheetHead } from '#shared/kernel/machine'
 import { fetchedFor, stageViews } from '~/chapters/stages'
@@ -93,6 +93,7 @@ useShortcuts([
             <PhArrowRight aria-hidden="true" />Move to {{ stageNames[viewed] }}
           </button>
           <span class="ml-auto flex flex-wrap gap-1">
+            <NuxtLink :to="`/m/${tag}/bench`" class="button button-quiet min-[900px]:min-h-8!"><PhPrinter aria-hidden="true" />Bench print</NuxtLink>
             <NuxtLink :to="{ path: '/labels', query: { tags: head.tag } }" class="button button-quiet min-[900px]:min-h-8!"
               ><PhTag aria-hidden="true" />Label</NuxtLink
             >

@@ -32,7 +32,13 @@ const partsOf = computed(() => {
     .map(([part]) => part)
     .join()
 })
-const print = () => window.print()
+/** On paper stand the checks that are left, or all of them. */
+const onPaper = ref<'left' | 'all'>('left')
+async function print(which: 'left' | 'all') {
+  onPaper.value = which
+  await nextTick()
+  window.print()
+}
 </script>
 
 <template>
@@ -52,7 +58,10 @@ const print = () => window.print()
         <NuxtLink class="button" :to="`/boards/${sheet.boardId}/charts?machine=${tag}&sheet=${sheet.id}&parts=${encodeURIComponent(partsOf)}`"
           >Pin charts</NuxtLink
         >
-        <button type="button" class="button" @click="print"><PhPrinter aria-hidden="true" />Print the sheet</button>
+        <button v-if="sheet.answered < sheet.total" type="button" class="button" @click="print('left')">
+          <PhPrinter aria-hidden="true" />{{ sheet.answered ? `Print the ${sheet.total - sheet.answered} left` : 'Print the sheet' }}
+        </button>
+        <button v-if="sheet.answered" type="button" class="button button-quiet" @click="print('all')"><PhPrinter aria-hidden="true" />Print all of it</button>
       </p>
     </header>
     <p v-if="sheet.otherIssue" class="border-l-4 border-care bg-care-wash px-3 py-2">
@@ -101,6 +110,9 @@ const print = () => window.print()
       <summary class="font-semibold">All {{ sheet.total }} checks</summary>
       <CheckTable :sheet="sheet" />
     </details>
-    <div class="hidden print:block"><CheckTable :sheet="sheet" /></div>
+    <div class="hidden gap-3 print:grid">
+      <p v-if="onPaper === 'left' && sheet.answered < sheet.total">The {{ sheet.total - sheet.answered }} checks that are left; the others were answered.</p>
+      <CheckTable :sheet="sheet" :left="onPaper === 'left' && sheet.answered < sheet.total" />
+    </div>
   </div>
 </template>
