@@ -1,25 +1,11 @@
 import { fileURLToPath } from 'node:url'
 import tailwindcss from '@tailwindcss/vite'
 import { lightIcons } from './scripts/lib/icons.mjs'
+import { pieceOf } from './scripts/lib/pieces.mjs'
 import { bundleWorkers } from './scripts/lib/workers.mjs'
 
 const room = (name: string) => fileURLToPath(new URL(`./${name}`, import.meta.url))
 const icons = room('node_modules/@phosphor-icons/vue/dist/icons')
-
-/** What the kernel of the app stands on in the other rooms; it comes with every page, and brings neither contracts nor mathematics. */
-const underKernel =
-  /\/core\/(kernel\/(days|figure|quantity|finding|input-error|stages|skills)|safety\/(cautions|gate-words|growing-harm)|condition\/damage)\.ts|\/shared\/kernel\/(answers|roles|history-parts)\.ts/
-/** Of the kernel of the app, what not every page shows. */
-const seldom = /LineChart|QrCode|MachineFinder|useBeside|kernel\/sheet\//
-
-/** The file of the application that a module goes into, with what it imports; nothing where it goes with whoever asks for it. */
-function pieceOf(id: string): string | undefined {
-  if (/node_modules\/(vue|@vue|vue-router|pinia|@pinia|@vueuse|@headlessui|date-fns|@date-fns|uuid)\//.test(id))
-    return /combobox/.test(id) ? 'finder' : 'vendor'
-  if (/@tanstack\/(vue-virtual|virtual-core)/.test(id)) return 'finder'
-  if (underKernel.test(id) || (id.startsWith(room('app/kernel')) && !seldom.test(id))) return 'kernel'
-  return /node_modules\/zod\//.test(id) || (id.startsWith(room('shared')) && !/\/words\.ts|\/shared\/tools\//.test(id)) ? 'contracts' : undefined
-}
 
 export default defineNuxtConfig({
   compatibilityDate: '2026-01-01',

@@ -78,6 +78,8 @@ export interface Step {
 }
 export interface Story {
   model?: ModelKey
+  /** What it looks like from the front: photographed at the door, and what it is known by. */
+  face?: PictureName
   daysAgo: number
   who: Who
   arrives: Partial<CommandRequest<'book-in'>> & { fromWhom: string; acquired: CommandRequest<'book-in'>['acquired'] }
@@ -165,6 +167,10 @@ export const read = (daysAgo: number, who: Who, load: 'loaded' | 'unloaded', rai
 /** A photograph taken at the bench; from then on it goes by its caption. */
 export const shot = (daysAgo: number, who: Who, picture: PictureName, caption: string, assembly?: string): Step =>
   did(daysAgo, who, 'add-photograph', { picture, caption, assembly })
+
+/** What happened to a machine: photographed at the door first, where it has a face. */
+export const stepsOf = ({ face, daysAgo, who, steps }: Story): Step[] =>
+  face ? [shot(daysAgo, who, face, 'As it came in'), did(daysAgo, who, 'choose-portrait', { photograph: 'As it came in', chosen: true }), ...steps] : steps
 
 /** Places on a photograph, from the pixels of the drawing. */
 export const places = (...px: [x: number, y: number][]): Point[] =>

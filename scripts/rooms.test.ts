@@ -3,7 +3,8 @@ import { join } from 'node:path'
 import { ESLint } from 'eslint'
 import { expect, it } from 'vitest'
 import { cardsOf } from '../app/kernel/frame/cards'
-import { circlesIn, importGraph, unsaidUses } from './lib/imports'
+import { circlesIn, importGraph, runsWith, unsaidUses } from './lib/imports'
+import { pieceOf } from './lib/pieces.mjs'
 
 const eslint = new ESLint()
 const complaints = async (filePath: string, code: string) => (await eslint.lintText(code, { filePath }))[0]!.messages.map(m => m.ruleId)
@@ -44,6 +45,24 @@ it('core has neither clock nor dice', async () => {
   expect(await complaints('core/power/new.ts', 'export const now = () => [new Date(), Date.now(), Math.random()]\n')).toEqual(
     expect.arrayContaining(['no-restricted-syntax', 'no-restricted-properties']),
   )
+})
+
+it('what comes with every page waits for no contract, at whatever remove', () => {
+  const pieceOfFile = (file: string) => pieceOf(join(process.cwd(), file))
+  const kernel = importGraph().filterNodes(file => pieceOfFile(file) === 'kernel')
+  expect(kernel.length).toBeGreaterThan(60)
+  const waits = kernel.flatMap(file => {
+    const [reached, ahead] = [new Set<string>(), [file]]
+    for (let at = ahead.pop(); at !== undefined; at = ahead.pop())
+      for (const to of runsWith(at))
+        if (!reached.has(to)) {
+          reached.add(to)
+          // What goes with whoever asks for it comes along; a piece of its own is judged as one.
+          if (pieceOfFile(to) === undefined) ahead.push(to)
+        }
+    return [...reached].filter(to => pieceOfFile(to) === 'contracts').map(to => `${file} waits for ${to}`)
+  })
+  expect(waits).toEqual([])
 })
 
 it('files hardly import each other in a circle, and no kernel knows what stands on it', () => {

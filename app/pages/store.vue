@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PhDownloadSimple, PhPath, PhPlus, PhRows, PhTable } from '~/kernel/signs/icons'
+import { PhDownloadSimple, PhImages, PhPath, PhPlus, PhRows, PhTable } from '~/kernel/signs/icons'
 import type { ListCounts } from '#shared/chapters/lists/index'
 
 useHead({ title: 'Store' })
@@ -43,6 +43,8 @@ const orders = { newest: 'Newest first', oldest: 'Oldest first', harm: 'What get
           @click="view = 'table'"
         >
           <PhTable aria-hidden="true" />Table</button
+        ><button type="button" class="choice gap-1" :aria-pressed="view === 'wall'" :class="view === 'wall' && 'bg-mat! font-semibold'" @click="view = 'wall'">
+          <PhImages aria-hidden="true" />Pictures</button
         ><button type="button" class="choice gap-1" :aria-pressed="view === 'run'" :class="view === 'run' && 'bg-mat! font-semibold'" @click="view = 'run'">
           <PhPath aria-hidden="true" />The run
         </button>
@@ -75,6 +77,7 @@ const orders = { newest: 'Newest first', oldest: 'Oldest first', harm: 'What get
         "
       />
       <StoreTable v-else-if="view === 'table'" v-model:chosen="chosen" :machines="shown" />
+      <StoreWall v-else-if="view === 'wall'" :machines="shown" />
       <StoreRun v-else :machines="shown" :counts="counts" />
       <PageTurner v-if="list" v-model:page="page" :size="size" :total="list.total" :at-least="list.atLeast" what="machines" />
       <ChosenMachines v-if="view === 'table'" v-model:chosen="chosen" :shown="shown.map(m => m.tag)" />

@@ -8,6 +8,7 @@ const warming = Array.from({ length: 31 }, (_, i) => ({ atSeconds: i * 60, celsi
 export const desks: Story[] = [
   {
     model: 'sextant-16',
+    face: 'sextant-front-dusty',
     daysAgo: 64,
     who: 'ilka',
     arrives: {
@@ -117,6 +118,7 @@ export const desks: Story[] = [
   },
   {
     model: 'sextant-16',
+    face: 'sextant-front',
     daysAgo: 210,
     who: 'ilka',
     arrives: {
@@ -194,6 +196,7 @@ export const desks: Story[] = [
   },
   {
     model: 'sextant-16',
+    face: 'sextant-front',
     daysAgo: 270,
     who: 'ilka',
     arrives: {
@@ -246,6 +249,7 @@ export const desks: Story[] = [
   },
   {
     model: 'buoymaster',
+    face: 'buoymaster-front',
     daysAgo: 150,
     who: 'ilka',
     arrives: {
@@ -315,6 +319,7 @@ export const desks: Story[] = [
   },
   {
     model: 'lumen',
+    face: 'lumen-front',
     daysAgo: 120,
     who: 'ilka',
     arrives: {
@@ -378,6 +383,7 @@ export const desks: Story[] = [
   },
   {
     model: 'lumen',
+    face: 'lumen-front-dusty',
     daysAgo: 33,
     who: 'baraka',
     arrives: {
@@ -411,6 +417,7 @@ export const desks: Story[] = [
   },
   {
     model: 'spindrift',
+    face: 'spindrift-front',
     daysAgo: 230,
     who: 'ilka',
     arrives: {
@@ -515,6 +522,7 @@ export const desks: Story[] = [
   },
   {
     model: 'spindrift',
+    face: 'spindrift-front-yellowed',
     daysAgo: 90,
     who: 'hanneke',
     arrives: {
@@ -546,6 +554,7 @@ export const desks: Story[] = [
   },
   {
     model: 'spindrift',
+    face: 'spindrift-front',
     daysAgo: 58,
     who: 'ilka',
     arrives: {

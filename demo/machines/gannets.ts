@@ -4,6 +4,7 @@ import { type Story, assessed, did, graded, inOrder, marked, measuredOff, moved,
 /** Six ticket terminals from the closed ferry terminal. Two run. */
 const lot = (daysAgo: number, nickname: string, claims: string[], accessories: string[]): Omit<Story, 'steps'> => ({
   model: 'gannet',
+  face: nickname.endsWith('1') || nickname.endsWith('2') ? 'gannet-front' : 'gannet-front-dusty',
   daysAgo,
   who: 'ilka',
   arrives: {

@@ -32,6 +32,7 @@ const belowBarrel = {
 export const small: Story[] = [
   {
     model: 'petrel-8s',
+    face: 'petrel-front-yellowed',
     daysAgo: 45,
     who: 'baraka',
     arrives: {
@@ -125,6 +126,7 @@ export const small: Story[] = [
   },
   {
     model: 'petrel-8s',
+    face: 'petrel-front-dusty',
     daysAgo: 45,
     who: 'baraka',
     arrives: {
@@ -142,6 +144,7 @@ export const small: Story[] = [
   },
   {
     model: 'petrel-8',
+    face: 'petrel-front',
     daysAgo: 320,
     who: 'ilka',
     arrives: {
@@ -226,6 +229,7 @@ export const small: Story[] = [
   },
   {
     model: 'petrel-8',
+    face: 'petrel-front-yellowed',
     daysAgo: 70,
     who: 'ilka',
     arrives: {
@@ -289,6 +293,7 @@ export const small: Story[] = [
     ],
   },
   {
+    face: 'predictor-front',
     daysAgo: 190,
     who: 'ilka',
     arrives: {

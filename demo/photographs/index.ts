@@ -1,4 +1,5 @@
 import { board } from './board'
+import { buoymaster, gannet, lumen, petrel, predictor, sextant, spindrift } from './fronts'
 import { bezel, cardCage, chassis, tail } from './metal'
 
 const row = (y: number, x: number, parts: [pins: number, text: string, code?: string][]) => {
@@ -63,6 +64,19 @@ const sextantBoard = {
 
 /** The photographs of the made-up collection. None shows a real thing. */
 export const pictures = {
+  'petrel-front': () => petrel({ seed: 3, yellowed: 0.25 }),
+  'petrel-front-yellowed': () => petrel({ seed: 4, yellowed: 0.9 }),
+  'petrel-front-dusty': () => petrel({ seed: 6, yellowed: 0.5, dusty: true }),
+  'sextant-front': () => sextant({ seed: 7, yellowed: 0.3 }),
+  'sextant-front-dusty': () => sextant({ seed: 8, yellowed: 0.6, dusty: true }),
+  'buoymaster-front': () => buoymaster({ seed: 9 }),
+  'lumen-front': () => lumen({ seed: 10, yellowed: 0.4 }),
+  'lumen-front-dusty': () => lumen({ seed: 11, yellowed: 0.8, dusty: true }),
+  'gannet-front': () => gannet({ seed: 12 }),
+  'gannet-front-dusty': () => gannet({ seed: 13, dusty: true }),
+  'spindrift-front': () => spindrift({ seed: 14, yellowed: 0.2 }),
+  'spindrift-front-yellowed': () => spindrift({ seed: 15, yellowed: 0.85 }),
+  'predictor-front': () => predictor({ seed: 16 }),
   'petrel-board-found': () => board({ ...petrelBoard, barrel, crust: { x: 800, y: 920, spread: 0.8 } }),
   'petrel-board-later': () => board({ ...petrelBoard, barrel, crust: { x: 800, y: 920, spread: 1.1 } }),
   'sextant-board': () => board({ ...sextantBoard, edgeCrust: 0.62 }),

@@ -20,7 +20,7 @@ import { people } from '../../demo/people'
 import { supplies } from '../../demo/supplies'
 import { shelf, things } from '../../demo/workshop'
 import type { PictureName } from '../../demo/photographs/index'
-import type { Step, Story } from '../../demo/story'
+import { type Step, type Story, stepsOf } from '../../demo/story'
 import { openDatabase } from '../../server/db/connection'
 import { copyOf } from '../../server/files/image-copies'
 import { keepImage } from '../../server/files/image-file'
@@ -151,7 +151,7 @@ export async function fillDemoCollection(folder: string, before: (told: ToldComm
   const events = stories
     .flatMap(story => [
       { story, daysAgo: story.daysAgo, happen: async () => arrive(story) },
-      ...story.steps.map(step => ({ story, daysAgo: step.daysAgo, happen: () => takeStep(story, step) })),
+      ...stepsOf(story).map(step => ({ story, daysAgo: step.daysAgo, happen: () => takeStep(story, step) })),
     ])
     .map((event, order) => ({ ...event, order }))
     .sort((a, b) => b.daysAgo - a.daysAgo || a.order - b.order)

@@ -30,6 +30,22 @@ export function importGraph(): DirectedGraph {
   return graph
 }
 
+/** An import of values: what is named as a type alone leaves nothing behind. */
+const ofValues = /^(?:import|export) (?!type\b)(?:(\{[^}]*\})|[^'{(=]*?) ?(?:from )?'([^']+)'/gm
+const takesValues = (named = '') =>
+  !named ||
+  named
+    .replace(/[{}]/g, '')
+    .split(',')
+    .some(one => one.trim() && !one.trim().startsWith('type '))
+
+/** What a file of the app imports of ours when it runs. */
+export function runsWith(file: string): string[] {
+  const code = readFileSync(file, 'utf8')
+  const said = [...(file.endsWith('.vue') ? scriptOf(code) : code).matchAll(ofValues)].filter(([, named]) => takesValues(named))
+  return said.flatMap(([, , from]) => fileOf(file, from!) ?? [])
+}
+
 /** Files that import each other in a circle, the largest circle first. */
 export const circlesIn = (graph: DirectedGraph): string[][] =>
   stronglyConnectedComponents(graph)

@@ -41,8 +41,8 @@ export interface RestsOn {
 }
 
 /** What of a sheet's head, of a summary and of its columns the kernel does not know by itself: some chapter has to tell each. */
-export const headParts = ['waits', 'inHand', 'handedOn', 'questions'] as const
-export const cardParts = ['nextWaitAt', 'waits', 'inHand', 'openFaults'] as const
+export const headParts = ['portrait', 'waits', 'inHand', 'handedOn', 'questions'] as const
+export const cardParts = ['portrait', 'nextWaitAt', 'waits', 'inHand', 'openFaults'] as const
 export const columnParts = ['batteryLeaked'] as const
 export type HeadPart = (typeof headParts)[number]
 export type CardPart = (typeof cardParts)[number]

@@ -60,6 +60,8 @@ export const MachineSummary = z.object({
   run: z.array(StageGauge),
   harm: z.object({ rank: z.number(), findings: z.array(Finding) }),
   openFaults: z.array(s),
+  /** The hash of the picture it is known by. */
+  portrait: s.nullable(),
   /** Where what was looked for stands in it, with the words found between ‹ and ›; only in a list that looks for words. */
   found: s.optional(),
 })
@@ -92,6 +94,8 @@ export const SheetHead = z.object({
   bookedInAt: s,
   daysHere: z.number(),
   identity: Identity,
+  /** The picture it is known by. */
+  portrait: z.object({ photographId: id, hash: s }).nullable(),
   gate: z.object({ inForce: z.enum(gateVerdicts), overruled: b }),
   waits: z.array(WaitView),
   inHand: z.array(InHand),

@@ -34,6 +34,7 @@ export const entryExamples: { [K in EntryKind]: [EntryData<K>, string] } = {
   'check.settled': [{ says: 'Look under every socket', outcome: 'found', note: 'two green pins' }, 'Look under every socket. Something found: two green pins.'],
   'photograph.added': [{ name: 'a.jpg', assembly: 'Supply', caption: 'As found', hash: '0' }, 'Photograph added of supply: As found.'],
   'photograph.described': [{ assembly: '', caption: 'Lower edge' }, 'Photograph now reads: Lower edge.'],
+  'portrait.chosen': [{ photograph: 'As it came in', chosen: true }, 'Known by its picture “As it came in”.'],
   'scale.set': [{ photograph: 'Lower edge', distanceMm: 2.54 }, 'Scale set on photograph “Lower edge”, from 2.54 mm.'],
   'corrosion.measured': [
     { what: 'lower edge', areaPct: 4.25, errorPct: 1.5, rating: 4, rustDegree: null },

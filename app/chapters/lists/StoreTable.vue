@@ -39,7 +39,10 @@ function parts(found: string) {
         ><span v-else />
         <span class="max-md:order-1"><TagTape :tag="machine.tag" small /></span>
         <span class="truncate max-md:order-3 max-md:col-span-2 max-md:col-start-2"
-          ><NuxtLink :to="`/m/${machine.tag}`" class="font-semibold text-ink no-underline after:absolute after:inset-0 after:content-['']">{{
+          ><MachineFace v-if="machine.portrait" :hash="machine.portrait" class="mr-2 inline-block h-6 w-8 align-middle" /><span
+            v-else-if="machines.some(m => m.portrait)"
+            class="mr-2 inline-block h-6 w-8 align-middle"
+          /><NuxtLink :to="`/m/${machine.tag}`" class="font-semibold text-ink no-underline after:absolute after:inset-0 after:content-['']">{{
             machine.nickname || machine.name
           }}</NuxtLink
           ><span class="hint"

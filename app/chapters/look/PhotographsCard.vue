@@ -48,6 +48,7 @@ function corrodedOn(photographId: number) {
           }}</NuxtLink>
           <span class="hint">{{
             [
+              photograph.portrait ? 'Its portrait' : '',
               photograph.assembly,
               photograph.takenAt ? times.day(`${photograph.takenAt}Z`) : times.day(photograph.at),
               marksOn(photograph.id) ? `${marksOn(photograph.id)} marked` : '',

@@ -83,7 +83,9 @@ function open(item: Item | null) {
             ><PhArrowRight aria-hidden="true" class="text-enamel" /><span>{{ item.action.says }}</span
             ><span class="hint ml-auto whitespace-nowrap">{{ item.action.of }}</span></template
           ><template v-else
-            ><TagTape :tag="item.machine.tag" small /><span class="truncate">{{ item.machine.nickname || item.machine.name }}</span
+            ><MachineFace v-if="item.machine.portrait" :hash="item.machine.portrait" class="h-6 w-8 shrink-0" /><TagTape :tag="item.machine.tag" small /><span
+              class="truncate"
+              >{{ item.machine.nickname || item.machine.name }}</span
             ><span class="hint ml-auto whitespace-nowrap">{{ item.machine.name }}</span></template
           >
         </li>

@@ -24,6 +24,7 @@ const machine = (tag: string, more: Partial<MachineSummary> = {}): MachineSummar
   run: [],
   harm: { rank: 0, findings: [] },
   openFaults: [],
+  portrait: null,
   ...more,
 })
 const [a, b] = [machine('M-1'), machine('M-2')]

@@ -43,10 +43,12 @@ const lists = computed(() =>
       <OneCard title="In this collection">
         <EmptyPlace v-if="!model.machines.length" says="None here yet." />
         <ul v-else class="grid divide-y divide-line">
-          <li v-for="machine in model.machines" :key="machine.tag" class="grid items-center gap-x-4 gap-y-1 py-2 md:grid-cols-[9rem_12rem_11rem_1fr]">
-            <TagTape :tag="machine.tag" small class="justify-self-start" /><NuxtLink :to="`/m/${machine.tag}`" class="font-semibold">{{
-              machine.nickname || model.name
-            }}</NuxtLink
+          <li v-for="machine in model.machines" :key="machine.tag" class="grid items-center gap-x-4 gap-y-1 py-2 md:grid-cols-[3.5rem_9rem_12rem_11rem_1fr]">
+            <MachineFace v-if="machine.portrait" :hash="machine.portrait" class="h-9 w-12" /><span v-else class="max-md:hidden" /><TagTape
+              :tag="machine.tag"
+              small
+              class="justify-self-start"
+            /><NuxtLink :to="`/m/${machine.tag}`" class="font-semibold">{{ machine.nickname || model.name }}</NuxtLink
             ><GateSign :verdict="machine.gate" small /><span class="text-sm">{{
               [
                 machine.variant,

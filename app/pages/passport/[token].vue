@@ -31,6 +31,12 @@ const day = (at: string) => new Intl.DateTimeFormat('en-GB', { day: 'numeric', m
           <h1 class="text-3xl">{{ passport.name }}</h1>
           <TagTape :tag="passport.tag" />
         </div>
+        <img
+          v-if="passport.portrait"
+          :src="`/api/passport/${token}/portrait`"
+          :alt="`${passport.name}, as it looks`"
+          class="max-h-80 w-full border border-line object-cover"
+        />
         <p>
           <template v-if="passport.maker">{{ passport.maker }}</template><template v-if="passport.serial">, no. {{ passport.serial }}</template>
         </p>

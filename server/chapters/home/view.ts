@@ -12,7 +12,7 @@ import { NotFound } from '../../kernel/refusals'
 import { journalHeads, machines } from '../../kernel/trunk'
 import type { Bench } from '../../kernel/work'
 import { dateWords, datingOf } from '../arrive/index'
-import { files } from '../look/index'
+import { files, portraitOf } from '../look/index'
 import { recordOf } from '../../kernel/assembled'
 import { doneTo, outcomeOf } from '../stewardship/index'
 import { publicRecord } from './public'
@@ -47,11 +47,14 @@ const passportView = ({ machine, passportPictures }: MachineFile): Pick<ViewOf<'
 const passportLastsMs = 60_000
 const mostPassports = 200
 
+const sides = ['before', 'after', 'portrait'] as const
+type PassportSide = (typeof sides)[number]
+const isSide = (side: string): side is PassportSide => (sides as readonly string[]).includes(side)
 interface Made {
   head: string
   at: number
   passport: Passport
-  pictures: Record<'before' | 'after', string> | null
+  pictures: Partial<Record<PassportSide, string>>
 }
 const passports = new Map<string, Made>()
 
@@ -69,7 +72,13 @@ function openPassport(bench: Pick<Bench, 'db' | 'now'>, token: string): Made {
   if (before?.head === head && Math.abs(at - before.at) < passportLastsMs) return before
   const file = loadFile(db, machine.id)
   const pictures = picturesOf(file)
-  const made = { head, at, passport: passportOfFile(bench, file), pictures: pictures && { before: pictures.before.hash, after: pictures.after.hash } }
+  const portrait = portraitOf(file)
+  const made: Made = {
+    head,
+    at,
+    passport: passportOfFile(bench, file),
+    pictures: { ...(pictures ? { before: pictures.before.hash, after: pictures.after.hash } : {}), ...(portrait ? { portrait: portrait.hash } : {}) },
+  }
   passports.delete(token)
   passports.set(token, made)
   if (passports.size > mostPassports) passports.delete(passports.keys().next().value!)
@@ -85,8 +94,9 @@ function picturesOf({ passportPictures, photographs }: MachineFile) {
 /** The hash of a picture that the passport under this link shows. @throws NotFound */
 export function passportPicture(bench: Pick<Bench, 'db' | 'now'>, token: string, side: string): string {
   const { pictures } = openPassport(bench, token)
-  if (!pictures || (side !== 'before' && side !== 'after')) throw new NotFound('There is no such picture on this passport.')
-  return pictures[side]
+  const hash = isSide(side) ? pictures[side] : undefined
+  if (!hash) throw new NotFound('There is no such picture on this passport.')
+  return hash
 }
 
 /** What the passport shows. Names of people, donor, owner, prices and places stay behind. @throws NotFound also while it is switched off */
@@ -117,6 +127,7 @@ export function passportOfFile({ db, now }: Pick<Bench, 'db' | 'now'>, file: Mac
     questions: file.questions.filter(q => !q.settledAt).map(q => clean(q.question)),
     dateCodes: file.dateCodes.map(({ part, code }) => clean(`${code}${part && ` on ${part}`}: ${dateWords(code)}`)),
     made: datingOf(file)?.findings[0]?.says ?? '',
+    portrait: portraitOf(file) !== null,
     pictures: pictures && { before: pictureOf(db, pictures.before, clean), after: pictureOf(db, pictures.after, clean) },
     history: lines.map(({ at, says }) => ({ at, says })).reverse(),
     proof: { entries: head?.seq ?? 0, hash: head?.hash ?? '' },

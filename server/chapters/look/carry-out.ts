@@ -183,6 +183,16 @@ export function describePhotograph(work: MachineWork, { photographId, version, a
   work.write('photograph.described', { assembly, caption }, { subject: { table: 'photographs', id: photographId } })
 }
 
+/** Chooses the picture that a machine is known by, in place of another; or takes it off. */
+export function choosePortrait(work: MachineWork, { photographId, chosen }: CommandInput<'choose-portrait'>): void {
+  const photograph = photographOf(work, photographId)
+  if (photograph.portrait === chosen) return
+  const { tx, machine } = work
+  tx.update(photographs).set({ portrait: false }).where(eq(photographs.machineId, machine.id)).run()
+  if (chosen) tx.update(photographs).set({ portrait: true }).where(eq(photographs.id, photographId)).run()
+  work.write('portrait.chosen', { photograph: photograph.caption || photograph.name, chosen })
+}
+
 /** Sets the scale of a photograph, or takes it off. @throws InputError when the two points lie on each other */
 export function setScale(work: MachineWork, { photographId, version, scale }: CommandInput<'set-scale'>): void {
   const photograph = photographOf(work, photographId)

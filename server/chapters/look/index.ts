@@ -1,11 +1,12 @@
 import { serverChapter } from '../../kernel/chapter'
 import * as schema from './schema'
 import { facts } from './facts'
-import { lookView } from './view'
+import { lookView, portraitOf } from './view'
 import {
   addAssembly,
   addPhotograph,
   changeDamage,
+  choosePortrait,
   describePhotograph,
   gradeAssembly,
   keepCorrosion,
@@ -25,6 +26,8 @@ export const lookChapter = serverChapter({
   name: 'look',
   schema,
   facts,
+  head: { portrait: ({ file }) => portraitOf(file) },
+  card: { portrait: file => portraitOf(file)?.hash ?? null },
   view: lookView,
   onMachine: {
     'add-assembly': addAssembly,
@@ -35,6 +38,7 @@ export const lookChapter = serverChapter({
     'settle-check': settleCheck,
     'add-photograph': addPhotograph,
     'describe-photograph': describePhotograph,
+    'choose-portrait': choosePortrait,
     'set-scale': setScale,
     'keep-corrosion': keepCorrosion,
     'log-intervention': logIntervention,

@@ -58,6 +58,28 @@ describe('photographs', () => {
     expect(() => perform(tag, 'record-damage', { kind: 'crust', where: 'x', severity: 'slight', photographId })).toThrow(/needs its photograph/)
   })
 
+  it('a machine is known by one picture: the one chosen last, and none once that is struck or taken off', async () => {
+    const tag = bookIn()
+    const first = await photograph(tag, 'Front')
+    expect([sheet(tag).portrait, on.list().find(m => m.tag === tag)!.portrait]).toEqual([null, null])
+    perform(tag, 'choose-portrait', { photographId: first, chosen: true })
+    const { hash } = sheet(tag).photographs[0]!
+    expect([sheet(tag).portrait, on.list().find(m => m.tag === tag)!.portrait]).toEqual([{ photographId: first, hash }, hash])
+    const second = await photograph(tag, 'Front, cleaned')
+    perform(tag, 'choose-portrait', { photographId: second, chosen: true })
+    expect(sheet(tag).photographs.map(p => p.portrait)).toEqual([false, true])
+    perform(tag, 'choose-portrait', { photographId: second, chosen: false })
+    expect(sheet(tag).portrait).toBeNull()
+    // What stands already is not said again.
+    const told = sheet(tag).history.length
+    perform(tag, 'choose-portrait', { photographId: second, chosen: false })
+    expect(sheet(tag).history).toHaveLength(told)
+    perform(tag, 'choose-portrait', { photographId: first, chosen: true })
+    perform(tag, 'strike-entry', { entryId: sheet(tag).history.findLast(h => h.kind === 'photograph.added')!.id, reason: 'Another machine' })
+    expect([sheet(tag).portrait, on.list().find(m => m.tag === tag)!.portrait]).toEqual([null, null])
+    expect(() => perform(bookIn(), 'choose-portrait', { photographId: second, chosen: true })).toThrow('no such photograph')
+  })
+
   it('the same photograph is added once, a struck one is gone with its measurements', async () => {
     const tag = bookIn()
     const photographId = await photograph(tag)

@@ -76,6 +76,8 @@ export const photographs = sqliteTable(
     assemblyId: integer('assembly_id').references(() => assemblies.id),
     caption: words('caption'),
     scale: text('scale', { mode: 'json' }).$type<Scale>(),
+    /** The machine is known by it; of one machine, by one at most. */
+    portrait: flag('portrait').default(false),
     at: text('at').notNull(),
     byWhom: words('by_whom'),
     struckBy: struckBy(),

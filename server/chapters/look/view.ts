@@ -4,10 +4,17 @@ import { measureMark } from '#core/condition/marks'
 import { checksOf } from '#core/condition/rules'
 import type { ViewOf } from '#shared/chapters/index'
 import { Assembly, type CorrosionView, Damage, Intervention, type PhotographView } from '#shared/chapters/look/index'
+import type { SheetHead } from '#shared/kernel/machine'
 import { inArray } from 'drizzle-orm'
 import type { MachineFile, ViewInput } from '../../kernel/file'
 import type { Tx } from '../../kernel/history/journal'
 import { files } from './schema'
+
+/** The picture that a machine is known by, while it stands. */
+export function portraitOf({ photographs }: MachineFile): SheetHead['portrait'] {
+  const chosen = photographs.find(p => p.portrait)
+  return chosen ? { photographId: chosen.id, hash: chosen.hash } : null
+}
 
 function photographsOf(tx: Tx, file: MachineFile, nameOf: (id: number | null) => string): PhotographView[] {
   const kept = file.photographs.length
@@ -22,9 +29,9 @@ function photographsOf(tx: Tx, file: MachineFile, nameOf: (id: number | null) =>
         )
         .all()
     : []
-  return file.photographs.map(({ id, version, uid, hash, name, caption, assemblyId, at, byWhom, scale }) => {
+  return file.photographs.map(({ id, version, uid, hash, name, caption, assemblyId, at, byWhom, scale, portrait }) => {
     const { widthPx, heightPx, takenAt } = kept.find(f => f.hash === hash)!
-    return { id, version, uid, hash, name, caption, assembly: nameOf(assemblyId), assemblyId, widthPx, heightPx, takenAt, at, by: byWhom, scale }
+    return { id, version, uid, hash, name, caption, assembly: nameOf(assemblyId), assemblyId, widthPx, heightPx, takenAt, at, by: byWhom, scale, portrait }
   })
 }
 

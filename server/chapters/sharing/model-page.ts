@@ -1,9 +1,10 @@
-import { asc, count, desc, eq, inArray } from 'drizzle-orm'
+import { and, asc, count, desc, eq, inArray, isNull } from 'drizzle-orm'
 import type { ModelPage } from '#shared/chapters/models/index'
 import type { Tx } from '../../kernel/history/journal'
 import { NotFound } from '../../kernel/refusals'
 import { machineSummaries, machines } from '../../kernel/trunk'
 import { faults } from '../faults/index'
+import { photographs } from '../look/index'
 import { listModels } from '../models/index'
 import { openingSteps } from '../opening/index'
 
@@ -37,10 +38,16 @@ export function modelPage(tx: Tx, id: number): ModelPage {
     .where(inArray(openingSteps.machineId, ids))
     .groupBy(openingSteps.machineId)
     .all()
+  const faces = tx
+    .select({ machineId: photographs.machineId, hash: photographs.hash })
+    .from(photographs)
+    .where(and(inArray(photographs.machineId, ids), eq(photographs.portrait, true), isNull(photographs.struckBy)))
+    .all()
   return {
     ...model,
     machines: rows.map(({ id, ...machine }) => ({
       ...machine,
+      portrait: faces.find(f => f.machineId === id)?.hash ?? null,
       faults: troubles.filter(f => f.machineId === id).map(({ symptom, open }) => ({ symptom, open })),
       openingSteps: opened.find(o => o.machineId === id)?.steps ?? 0,
     })),

@@ -54,6 +54,8 @@ export const Passport = z.object({
   questions: z.array(s),
   dateCodes: z.array(s),
   made: s,
+  /** Whether it has a picture it is known by: fetched under the same link, by `portrait`. */
+  portrait: b,
   /** Fetched under the same link, by `before` and `after`. */
   pictures: z.object({ before: Picture, after: Picture }).nullable(),
   history: z.array(z.object({ at: s, says: s })),

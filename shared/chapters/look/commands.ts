@@ -40,6 +40,8 @@ export const onMachine = {
     }),
   ),
   'describe-photograph': command(atTheBench, z.object({ photographId: id, version, ...Photograph.typed })),
+  /** The picture a machine is known by: one at a time; not chosen takes it off. */
+  'choose-portrait': command(atTheBench, z.object({ photographId: id, chosen: z.boolean() })),
   'set-scale': command(atTheBench, z.object({ photographId: id, version, scale: ScaleShape.nullable() })),
   'keep-corrosion': command(
     atTheBench,

@@ -61,6 +61,11 @@ export const entries = {
     { open: true, corrects: true },
     d => [d.caption],
   ),
+  'portrait.chosen': entry(
+    z.object({ photograph: s, chosen: z.boolean() }),
+    d => (d.chosen ? `Known by its picture ${quote(d.photograph)}.` : `No longer known by its picture ${quote(d.photograph)}.`),
+    closed,
+  ),
   'scale.set': entry(
     z.object({ photograph: s, distanceMm: n.nullable() }),
     d =>

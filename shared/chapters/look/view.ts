@@ -22,6 +22,8 @@ export const PhotographView = z.object({
   at: s,
   by: s,
   scale: ScaleShape.nullable(),
+  /** Whether the machine is known by it. */
+  portrait: b,
 })
 
 export const CorrosionView = z.object({

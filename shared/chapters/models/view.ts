@@ -24,6 +24,8 @@ export const ModelPage = ModelView.extend({
       nickname: s,
       variant: s,
       gate: z.enum(gateVerdicts),
+      /** The hash of the picture it is known by. */
+      portrait: s.nullable(),
       batteryLeaked: b,
       faults: z.array(z.object({ symptom: s, open: b })),
       openingSteps: z.number(),

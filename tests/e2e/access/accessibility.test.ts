@@ -60,6 +60,7 @@ describe('axe finds nothing, and a phone shows all of it,', () => {
     await cleanInLight('/book-in/lot', 'The same for all')
     await cleanInLight('/models', 'Petrel 8S')
     await cleanInLight('/store?view=run', 'Slipway')
+    await clean('/store?view=wall', 'Slipway', 'No portrait chosen yet')
     await cleanInLight('/tools/cleaning/bath', 'Jolly Bench')
     await cleanInLight('/workshop', 'On the shelf')
     await cleanInLight('/models/1', 'In this collection')

@@ -1,5 +1,6 @@
 import jsQR from 'jsqr'
 import sharp from 'sharp'
+import { v7 as uuid } from 'uuid'
 import { expect, it } from 'vitest'
 import type { Page } from '#shared/kernel/answers'
 import type { MachineSummary } from '#shared/kernel/machine'
@@ -74,4 +75,32 @@ it('several machines are moved and put on the bench together, and get labels tha
   expect(read?.data).toBe(`${application.address}/m/${label.split('/m/')[1]}`)
   expect([first!.tag, second!.tag]).toContain(label.split('/m/')[1])
   expect(await ilka.violations()).toEqual([])
+})
+
+it('a machine is known by a picture: chosen on the photograph, it stands on the sheet, in the store and among the pictures of all', async () => {
+  const tag = await application.tagOf('Schoolroom B')
+  const cookie = await application.cookieOf('ilka')
+  const [before] = (await list(`tags=${tag}`)).rows
+  expect(before!.portrait).toBeNull()
+  const [other] = (await list(`tags=${await application.tagOf('Schoolroom A')}`)).rows
+  const body = { hash: other!.portrait, name: 'front.jpg', assemblyId: null, caption: 'Through the shed window' }
+  expect((await application.ask(`/api/machines/${tag}/add-photograph`, { method: 'POST', body, cookie, headers: { 'command-id': uuid() } })).status).toBe(200)
+  await ilka.open('/store?view=wall')
+  await ilka.sees('Schoolroom B', 'No portrait chosen yet')
+  await ilka.open(`/m/${tag}?stage=arrive`)
+  await ilka.press('Through the shed window')
+  await ilka.press('Make it the portrait')
+  await ilka.press('Schoolroom B')
+  await ilka.sees('Its portrait')
+  /** The picture beside its name in the list, once it has come. */
+  const seen = () =>
+    ilka.driver.executeScript<string>(
+      `const face = [...document.querySelectorAll('main li')].find(l => l.innerText.includes('Schoolroom B'))?.querySelector('img')
+       return face?.complete && face.naturalWidth > 0 ? face.src : ''`,
+    )
+  for (const view of ['', '?view=wall']) {
+    await ilka.open(`/store${view}`)
+    await ilka.sees('Schoolroom B')
+    await ilka.driver.wait(async () => (await seen()).includes(other!.portrait!), 15_000, 'its portrait is not seen')
+  }
 })

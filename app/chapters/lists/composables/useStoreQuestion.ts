@@ -2,7 +2,7 @@ import { refDebounced } from '@vueuse/core'
 import { MachineNarrowing } from '#shared/kernel/machine'
 
 /** What of the address is no narrowing, but how the list is looked at. */
-const views = ['table', 'run'] as const
+const views = ['table', 'wall', 'run'] as const
 export type StoreView = (typeof views)[number]
 type Narrowing = Partial<MachineNarrowing>
 

@@ -64,6 +64,9 @@ useShortcuts([
     <div class="grid min-w-0 gap-4">
       <header class="grid gap-2">
         <div class="flex flex-wrap items-center gap-x-4 gap-y-1">
+          <NuxtLink v-if="head.portrait" :to="`/m/${tag}/photo/${head.portrait.photographId}`" aria-label="The picture it is known by"
+            ><MachineFace :hash="head.portrait.hash" class="h-16 w-21"
+          /></NuxtLink>
           <div class="min-w-0">
             <h1>{{ head.identity.nickname || head.identity.name }}</h1>
             <p class="text-ink-2">
@@ -93,7 +96,9 @@ useShortcuts([
             <PhArrowRight aria-hidden="true" />Move to {{ stageNames[viewed] }}
           </button>
           <span class="ml-auto flex flex-wrap gap-1">
-            <NuxtLink :to="`/m/${tag}/bench`" class="button button-quiet min-[900px]:min-h-8!"><PhPrinter aria-hidden="true" />Bench print</NuxtLink>
+            <NuxtLink :to="`/m/${tag}/bench`" class="button button-quiet max-sm:hidden min-[900px]:min-h-8!"
+              ><PhPrinter aria-hidden="true" />Bench print</NuxtLink
+            >
             <NuxtLink :to="{ path: '/labels', query: { tags: head.tag } }" class="button button-quiet min-[900px]:min-h-8!"
               ><PhTag aria-hidden="true" />Label</NuxtLink
             >

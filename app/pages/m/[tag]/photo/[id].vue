@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { photographUrl } from '#shared/chapters/look/index'
 import { damageGlyphs } from '~/kernel/signs/damageGlyphs'
+import { PhImage } from '~/kernel/signs/icons'
 import type { PhotoShape } from '~/chapters/look/PhotoTable.vue'
 import type { Drawn } from '~/chapters/look/composables/useDrawing'
 
@@ -25,6 +26,7 @@ const chosen = ref<number>()
 const mark = ref<Drawn>()
 const ruler = ref<Drawn>()
 const describing = ref(false)
+const { submitCommand: choose, busy: choosing, failure: notChosen } = useCommand('choose-portrait', tag)
 function turnTo(to: (typeof modes)[number]['mode']) {
   drawing.leave()
   mode.value = to
@@ -104,6 +106,17 @@ const comparable = computed(() =>
         >
           Describe it
         </button>
+        <button
+          v-if="session.may('choose-portrait')"
+          type="button"
+          class="button button-quiet"
+          :disabled="choosing"
+          :title="photograph.portrait ? undefined : 'It stands on its sheet, in the store, on its model and on its passport'"
+          @click="choose({ photographId: photograph.id, chosen: !photograph.portrait })"
+        >
+          <PhImage aria-hidden="true" />{{ photograph.portrait ? 'Take off as portrait' : 'Make it the portrait' }}
+        </button>
+        <span v-if="notChosen" role="alert" class="text-stop">{{ notChosen }}</span>
         <span v-if="comparable.length" class="flex items-center gap-2"
           ><label for="compare-with" class="hint">Compare with</label
           ><select

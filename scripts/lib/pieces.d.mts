@@ -1,0 +1,1 @@
+export function pieceOf(id: string): string | undefined

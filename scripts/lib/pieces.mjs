@@ -1,0 +1,21 @@
+import { fileURLToPath } from 'node:url'
+
+const room = name => fileURLToPath(new URL(`../../${name}`, import.meta.url))
+
+/** What the kernel of the app stands on in the other rooms; it comes with every page, and brings neither contracts nor mathematics. */
+const underKernel =
+  /\/core\/(kernel\/(days|figure|quantity|finding|input-error|stages|skills)|safety\/(cautions|gate-words|growing-harm)|condition\/damage)\.ts|\/shared\/kernel\/(answers|roles|history-parts|photograph-sizes)\.ts/
+/** Of the kernel of the app, what not every page shows. */
+const seldom = /LineChart|QrCode|MachineFinder|useBeside|kernel\/sheet\//
+
+/**
+ * The file of the application that a module goes into, with what it imports; nothing where it goes with whoever asks for it.
+ * What goes into the kernel imports none of the contracts, which stand on it: two pieces that wait for each other start no page.
+ */
+export function pieceOf(id) {
+  if (/node_modules\/(vue|@vue|vue-router|pinia|@pinia|@vueuse|@headlessui|date-fns|@date-fns|uuid)\//.test(id))
+    return /combobox/.test(id) ? 'finder' : 'vendor'
+  if (/@tanstack\/(vue-virtual|virtual-core)/.test(id)) return 'finder'
+  if (underKernel.test(id) || (id.startsWith(room('app/kernel')) && !seldom.test(id))) return 'kernel'
+  return /node_modules\/zod\//.test(id) || (id.startsWith(room('shared')) && !/\/words\.ts|\/shared\/tools\//.test(id)) ? 'contracts' : undefined
+}

@@ -1,0 +1,1 @@
+ALTER TABLE `photographs` ADD `portrait` integer DEFAULT false NOT NULL;
