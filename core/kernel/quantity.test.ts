@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { InputError } from './input-error'
-import { parseQuantity, parseReading } from './quantity'
+import { parseQuantity, parseReading, unitOfName } from './quantity'
 
 describe('parseQuantity', () => {
   it.each([
@@ -42,6 +42,26 @@ describe('parseQuantity', () => {
     ['47 MFD', 'F', 4.7e-5],
     ['100 mfd', 'F', 1e-4],
     ['220 MMFD', 'F', 2.2e-10],
+    // Everyday measures, in whatever of their units they were read; the ratios are definitions.
+    ['790.5 g', 'g', 790.5],
+    ['0.79 kg', 'g', 790],
+    ['450 g', 'kg', 0.45],
+    ['12.500 kg', 'kg', 12.5],
+    ['12 cm', 'mm', 120],
+    ['75cm', 'cm', 75],
+    ['1.2 m', 'cm', 120],
+    ['250 ml', 'l', 0.25],
+    ['2 Litres', 'ml', 2000],
+    ['90 min', 'h', 1.5],
+    ['2h30', 'h', 2.5],
+    ['1 h 05 min', 'min', 65],
+    ['2 days', 'h', 48],
+    ['1.5 hours', 'min', 90],
+    ['2 min', 's', 120],
+    ['-5 °C', '°C', -5],
+    ['62.5 c', '°C', 62.5],
+    ['12 %', '%', 12],
+    ['3 percent', '%', 3],
   ] as const)('%s in %s', (text, unit, value) => {
     expect(parseQuantity(text, unit)).toBeCloseTo(value, 12)
   })
@@ -49,6 +69,7 @@ describe('parseQuantity', () => {
   it.each([
     ['', 'V'],
     ['five', 'V'],
+    ['half', 'h'],
     ['5 A', 'V'],
     ['4k7x', 'Ω'],
     ['1.2.3', 'V'],
@@ -57,6 +78,13 @@ describe('parseQuantity', () => {
     ['100 NF', 'F'],
     ['1,234,567', 'V'],
     ['R', 'Ω'],
+    ['212 °F', '°C'],
+    ['5 l', 'g'],
+    ['2h90', 'h'],
+    ['3 toString', 'mm'],
+    ['1.500 g', 'g'],
+    ['4k7', 'mm'],
+    ['12 k', 'kg'],
   ])('refuses “%s” in %s and names the field', (text, unit) => {
     expect(() => parseQuantity(text, unit as 'V', 'valueV')).toThrow(expect.objectContaining({ field: 'valueV', name: 'InputError' }) as InputError)
   })
@@ -78,3 +106,23 @@ it.each([
   ['2m2', 'Ω', /megohms or 2\.2 milliohms/],
   ['100 MF', 'F', /microfarad/],
 ] as const)('“%s” in %s is asked back', (text, unit, message) => expect(() => parseQuantity(text, unit)).toThrow(message))
+
+it('the name of a quantity says its unit', () => {
+  const units = Object.entries({
+    'g': ['massG', 'errorG'],
+    'kg': ['massKg'],
+    'mm': ['lengthMm', 'xMm'],
+    'cm': ['reachCm'],
+    'ml': ['wantMl'],
+    'h': ['hours', 'waitHours'],
+    'min': ['minutes'],
+    's': ['everyS', 'atSeconds'],
+    '°C': ['celsius', 'temperatureC'],
+    '%': ['strengthPct'],
+    'V': ['railV'],
+    'A': ['currentA'],
+    'Ω': ['ohm', 'leadsOhm'],
+    '': ['cells', 'goalB', 'passes', 'year'],
+  })
+  for (const [unit, names] of units) expect(names.map(unitOfName)).toEqual(names.map(() => unit))
+})

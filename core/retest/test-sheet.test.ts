@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { judgeDemonstrations, judgeLife } from './life'
 import { allowedWith, judgeSignOff, judgeSigner, limitWords } from './sign-off'
 import { readSoakLog, readingPasses } from './soak-log'
-import { type LineSeen, type TestLine, checkLines, checkLook, judgeTestSheet, lineStates, usualLines } from './test-sheet'
+import { type LineSeen, type TestLine, checkLines, checkLook, judgeTestSheet, lineStates, testedWords, usualLines } from './test-sheet'
 import { judgeUnattended } from './unattended'
 
 // Common practice, no source.
@@ -28,6 +28,9 @@ describe('a test sheet', () => {
         [0, 1, 2].map(i => look(i, 'not-there')),
       ),
     ).toMatchObject({ done: false, findings: [{ code: 'test.nothing', level: 'stop' }] })
+    // What a sign-off begins with names what passed by its newest look, and nothing that is not there.
+    expect(testedWords(lines, seen)).toBe('Keys, Heat')
+    expect(testedWords(lines, [...seen, look(0, 'failed')])).toBe('Heat')
     // Mended and tested again: the newest counts.
     expect(judgeTestSheet(lines, [...seen, look(0, 'failed'), look(0, 'passed')]).done).toBe(true)
   })

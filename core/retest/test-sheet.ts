@@ -103,6 +103,15 @@ export function lineStates(lines: readonly TestLine[], seen: readonly LineSeen[]
   })
 }
 
+/** What was tested, as the lines that passed say it: what a sign-off begins with. */
+export function testedWords(lines: readonly TestLine[], seen: readonly LineSeen[]): string {
+  const states = lineStates(lines, seen)
+  return lines
+    .filter((_, i) => states[i]!.state === 'passed')
+    .map(l => l.says)
+    .join(', ')
+}
+
 /**
  * Whether this may be said of a line now.
  * @throws InputError for a figure that is missing or speaks against it, or where it was not left alone long enough

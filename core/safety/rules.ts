@@ -193,6 +193,9 @@ declare module '../kernel/machine' {
   interface MachineKnown extends SafetyFacts {}
 }
 
+/** So many answers that are missing are named; more are counted. */
+const mostNamed = 3
+
 /** Making safe is done fact by fact; what keeps the gate closed comes before what would open it further. */
 export const safety = discipline({
   name: 'safety',
@@ -243,7 +246,7 @@ export const safety = discipline({
         ? [
             move('assess', 'assess', 'make-safe', {
               says: 'Assess the gate',
-              why: `${unknown.length === 1 ? 'One answer is' : `${unknown.length} answers are`} missing before anybody may start it.`,
+              why: unknown.length > mostNamed ? `${unknown.length} answers are missing before anybody may start it.` : unknown.map(f => f.says).join(' '),
             }),
           ]
         : []),

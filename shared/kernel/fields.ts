@@ -55,7 +55,7 @@ export const optionalQuantity = (unit: QuantityUnit, what: string, range: Range)
     .transform((given, context) => (given === null || (typeof given === 'string' && !given.trim()) ? null : readQuantity(unit, what, range)(given, context)))
     .default(null)
 
-/** A figure without a unit, or in the one that its name says, between two limits. */
+/** A figure between two limits, without a unit. */
 export const bounded = (what: string, range: Range) => quantity('', what, range)
 /** The same, where it may be left out. */
 export const optionalBounded = (what: string, range: Range) => optionalQuantity('', what, range)

@@ -21,7 +21,7 @@ watch(preset, name => {
 const read = computed(() => {
   if (!typed.value.trim()) return { message: '' }
   try {
-    return { distanceMm: parseQuantity(typed.value.replace(/\s*mm$/i, ''), '', 'distanceMm') }
+    return { distanceMm: parseQuantity(typed.value, 'mm', 'distanceMm') }
   } catch (error) {
     return { message: (error as Error).message }
   }

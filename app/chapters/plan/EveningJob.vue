@@ -14,6 +14,10 @@ const { submitCommand: finish, busy: finishing, failure: notFinished } = useComm
 const mine = computed(() => props.job.hands.some(h => h.id === session.person?.id))
 const others = computed(() => props.job.hands.filter(h => h.id !== session.person?.id))
 const running = computed(() => (props.job.startedAt ? Math.max(0, Math.floor((clock.now.getTime() - Date.parse(props.job.startedAt)) / 60_000)) : 0))
+/** Begun on an earlier day, and nobody has said since what became of it. */
+const leftOpen = computed(
+  () => props.job.state === 'in-hand' && props.job.startedAt !== null && times.day(props.job.startedAt) !== times.day(clock.now.toISOString()),
+)
 const begin = () => start({ code: props.job.code, says: props.job.says, withId: mine.value || !props.job.pair ? null : (others.value[0]?.id ?? null) })
 </script>
 
@@ -28,10 +32,15 @@ const begin = () => start({ code: props.job.code, says: props.job.says, withId: 
       <NuxtLink :to="{ path: `/m/${job.tag}`, query: { stage: job.stage } }" class="text-ink">{{ job.nickname || job.name }}</NuxtLink>:
       <span class="font-semibold">{{ job.says }}</span>
       <span class="hint whitespace-nowrap">
-        <template v-if="job.state === 'done'">&ensp;done in {{ job.takenMinutes }} min, guessed {{ job.guessMinutes }}</template>
-        <template v-else-if="job.state === 'in-hand'">&ensp;for {{ running }} of {{ job.guessMinutes }} min</template>
+        <template v-if="job.state === 'done'"
+          >&ensp;{{ job.takenMinutes ? `done in ${job.takenMinutes} min` : 'done; how long it took is not known' }}, guessed {{ job.guessMinutes }}</template
+        >
+        <template v-else-if="job.state === 'in-hand' && !leftOpen">&ensp;for {{ running }} of {{ job.guessMinutes }} min</template>
         <template v-else>&ensp;{{ job.guessMinutes }} min</template></span
       >
+    </p>
+    <p v-if="leftOpen" class="border-l-4 border-care bg-care-wash px-2 text-[0.9375rem]">
+      Begun {{ times.moment(job.startedAt!) }}, and still in hand: was it done, or does somebody go on?
     </p>
     <p v-if="job.pair" class="text-sm">It takes two: {{ job.hands[0]?.name ?? 'one' }} at the switch, {{ job.hands[1]?.name ?? 'one' }} at the probe.</p>
     <p v-if="job.note && job.state !== 'done'" class="border-l-4 border-note bg-note-wash px-2 text-[0.9375rem]">{{ job.note }}</p>

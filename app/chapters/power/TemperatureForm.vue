@@ -13,7 +13,7 @@ function judged(values: Record<string, unknown>) {
   const typed = String(values.celsius ?? '').trim()
   if (!typed || !values.part) return []
   try {
-    return judgeTemperature({ part: values.part as WarmPart, samples: [{ atSeconds: 0, celsius: parseQuantity(typed, '', 'celsius') }] }).findings
+    return judgeTemperature({ part: values.part as WarmPart, samples: [{ atSeconds: 0, celsius: parseQuantity(typed, '°C', 'celsius') }] }).findings
   } catch (error) {
     return [{ level: 'care' as const, code: 'temperature.unread', says: (error as Error).message, because: [] }]
   }

@@ -1,11 +1,14 @@
 <script setup lang="ts">
 import { limitWords } from '#core/retest/sign-off'
+import { testedWords } from '#core/retest/test-sheet'
 import type { SheetOf } from '#shared/chapters/index'
 
 /** Whether it can be signed off, with every reason. */
-defineProps<{ sheet: SheetOf<'proving'> }>()
+const props = defineProps<{ sheet: SheetOf<'proving'> }>()
 const session = useSession()
 const times = useTimes()
+/** What passed on the test sheet stands there already. */
+const tested = computed(() => (props.sheet.testSheet ? testedWords(props.sheet.testSheet.lines, props.sheet.testSheet.looks) : ''))
 </script>
 
 <template>
@@ -23,7 +26,7 @@ const times = useTimes()
       v-if="!sheet.signOff.standing && session.may('sign-off')"
       command="sign-off"
       :machine="sheet.tag"
-      :initial="{ statement: '', limits: null }"
+      :initial="{ statement: tested, limits: null }"
       label="Sign off"
       submit="Sign it off"
       ><TextField

@@ -1,5 +1,5 @@
 import { InputError } from '#core/kernel/input-error'
-import { parseQuantity } from '#core/kernel/quantity'
+import { parseQuantity, unitOfName } from '#core/kernel/quantity'
 
 /**
  * Runs an instrument on whatever is typed on its face: the result, or the message at the field that was refused.
@@ -29,6 +29,6 @@ export function useInstrument<I extends object, O>(read: () => I, run: (input: I
  * @throws InputError at the field that is no figure
  */
 export const figuresOf = <F extends string>(typed: Record<F, string>): Partial<Record<F, number>> =>
-  Object.fromEntries(Object.entries<string>(typed).flatMap(([field, text]) => (text.trim() ? [[field, parseQuantity(text, '', field)]] : []))) as Partial<
-    Record<F, number>
-  >
+  Object.fromEntries(
+    Object.entries<string>(typed).flatMap(([field, text]) => (text.trim() ? [[field, parseQuantity(text, unitOfName(field), field)]] : [])),
+  ) as Partial<Record<F, number>>

@@ -2,7 +2,7 @@
 import { PhPlus, PhX } from '~/kernel/signs/icons'
 import { type Presence, grades, presenceNames } from '#core/condition/grades'
 import { type Criterion, significanceCriteria, triage } from '#core/condition/triage'
-import { parseQuantity } from '#core/kernel/quantity'
+import { parseQuantity, unitOfName } from '#core/kernel/quantity'
 import { conditionTriage } from '#shared/tools/condition/triage'
 
 /** Parts with grades, what the machine means, what it would take: the paths, each with its reasons. */
@@ -42,7 +42,7 @@ const states = [
   { value: 'not-looked', label: presenceNames['not-looked'] },
 ]
 const presenceOf = (found: string): Presence => (found === 'missing' || found === 'not-looked' ? found : 'present')
-const read = (field: keyof typeof typed) => parseQuantity(typed[field], '', field)
+const read = (field: keyof typeof typed) => parseQuantity(typed[field], unitOfName(field), field)
 const { result, at } = useInstrument(
   () => ({
     assemblies: parts.value

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { decidingLevel } from '#core/kernel/finding'
-import { parseQuantity } from '#core/kernel/quantity'
+import { parseQuantity, unitOfName } from '#core/kernel/quantity'
 import { type Grip, type Lifter, grips, judgeLift, lifterNames, lifters } from '#core/safety/lift'
 import { safetyLift } from '#shared/tools/safety/lift'
 
@@ -22,7 +22,7 @@ const gripNames: Record<Grip, string> = { good: 'Handles', fair: 'Fingers bend u
 const { result, at } = useInstrument(
   () => ({
     massKg: parseQuantity(typed.massKg, 'kg', 'massKg'),
-    ...(Object.fromEntries((['fromHeightCm', 'toHeightCm', 'reachCm', 'turnDeg'] as const).map(f => [f, parseQuantity(typed[f], '', f)])) as {
+    ...(Object.fromEntries((['fromHeightCm', 'toHeightCm', 'reachCm', 'turnDeg'] as const).map(f => [f, parseQuantity(typed[f], unitOfName(f), f)])) as {
       fromHeightCm: number
       toHeightCm: number
       reachCm: number

@@ -25,7 +25,8 @@ export const timedJobs = (tx: Tx) =>
   tx
     .select({ kind: eveningJobs.kind, guessMinutes: eveningJobs.guessMinutes, takenMinutes: eveningJobs.takenMinutes })
     .from(eveningJobs)
-    .where(eq(eveningJobs.state, 'done'))
+    // Of one that was left open over a night nobody knows how long it took.
+    .where(and(eq(eveningJobs.state, 'done'), gt(eveningJobs.takenMinutes, 0)))
     .orderBy(desc(eveningJobs.id))
     .limit(mostTimed)
     .all()

@@ -2,6 +2,7 @@ import { beforeEach, describe, expect, it } from 'vitest'
 import { commands } from '#shared/chapters/index'
 import { serverBench } from '../../../tests/support/server-bench'
 import { findBySignIn, type PersonRow } from '../people/index'
+import { timedJobs } from './deal'
 import { eveningStoryOf, eveningView } from './index'
 
 const on = serverBench()
@@ -100,6 +101,16 @@ describe('an evening', () => {
     on.perform(tag, 'start-job', { code: 'own', says: 'Sort its screws', withId: on.ilka.id }, maeve)
     expect(evening().jobs[0]).toMatchObject({ says: 'Sort its screws', hands: [{ name: 'Maeve Corrigan' }, { name: 'Ilka Brandvold' }] })
     expect(() => on.perform(on.bookIn(), 'start-job', { code: 'own', says: 'x', withId: 99 }, maeve)).toThrow('no such person')
+  })
+
+  it('learns nothing from a job that was left open over a night: nobody knows how long it took', () => {
+    const tag = on.bookIn()
+    const timed = timedJobs(on.db).length
+    const { jobId } = on.perform(tag, 'start-job', { code: 'own', says: 'Sort its screws' }, maeve) as { jobId: number }
+    later(24 * 60)
+    on.perform(tag, 'finish-job', { jobId }, maeve)
+    expect(on.sheet(tag).history.find(h => h.kind === 'job.done')!.says).toBe('Done: Sort its screws.')
+    expect(timedJobs(on.db)).toHaveLength(timed)
   })
 
   it('is told in a letter that lies in the outbox', () => {

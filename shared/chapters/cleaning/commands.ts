@@ -3,7 +3,7 @@ import { contaminationKinds, contaminationSteps } from '#core/cleaning/contamina
 import { mostSunDays } from '#core/cleaning/sun-hours'
 import { boardSchools, materials, methods, plasticSchools, soils, workings } from '#core/cleaning/words'
 import { command } from '../../kernel/contract'
-import { bounded, id, keysOf, oneOf, optionalBounded, optionalText, text, version } from '../../kernel/fields'
+import { bounded, id, keysOf, oneOf, optionalQuantity, optionalText, quantity, text, version } from '../../kernel/fields'
 import { atTheBench } from '../../kernel/roles'
 import { Used } from '../workshop/index'
 import { breakageOutcomes, exposureKinds, sealants } from './words'
@@ -14,7 +14,7 @@ const Lab = {
   b: bounded('b*', { from: -128, upTo: 128 }),
   error: bounded('Error', { from: 0, upTo: 20 }).default(1),
 }
-const grams = (what: string) => bounded(what, { above: 0, upTo: 200_000 })
+const grams = (what: string) => quantity('g', what, { above: 0, upTo: 200_000 })
 const pieces = (what: string, from: number) => bounded(what, { from, upTo: 5000 }).pipe(z.number().int(`${what}: a whole number, please.`))
 const reason = (what: string) => text(what, 300).min(5, `${what}: say in a few words why.`)
 
@@ -57,7 +57,7 @@ export const onMachine = {
       partId: id,
       method: oneOf(keysOf(methods), 'Method'),
       soil: oneOf(keysOf(soils), 'Soil'),
-      minutes: bounded('Minutes', { above: 0, upTo: 600 }),
+      minutes: quantity('min', 'Minutes', { above: 0, upTo: 600 }),
     }),
   ),
   'do-cleaning-step': command(
@@ -65,7 +65,7 @@ export const onMachine = {
     z.object({
       stepId: id,
       version,
-      waitHours: optionalBounded('Hours to dry', { above: 0, upTo: 1000 }),
+      waitHours: optionalQuantity('h', 'Hours to dry', { above: 0, upTo: 1000 }),
       /** What it used up of the shelf. */
       uses: z.array(Used).max(12).default([]),
     }),
@@ -97,7 +97,7 @@ export const onMachine = {
       version,
       step: oneOf(contaminationSteps, 'Step'),
       lookedAt: z.array(z.string().max(160)).max(40).default([]),
-      waitHours: optionalBounded('Hours to dry', { above: 0, upTo: 1000 }),
+      waitHours: optionalQuantity('h', 'Hours to dry', { above: 0, upTo: 1000 }),
     }),
   ),
 
@@ -123,8 +123,8 @@ export const onMachine = {
     z.object({
       what: text('What dries', 80),
       massG: grams('Mass in g'),
-      errorG: bounded('One weighing, ± g', { above: 0, upTo: 1000 }).default(0.1),
-      leftG: bounded('Water that may be left, g', { above: 0, upTo: 1000 }).default(0.2),
+      errorG: quantity('g', 'One weighing, ± g', { above: 0, upTo: 1000 }).default(0.1),
+      leftG: quantity('g', 'Water that may be left, g', { above: 0, upTo: 1000 }).default(0.2),
     }),
   ),
   'weigh': command(atTheBench, z.object({ dryingId: id, massG: grams('Mass in g') })),
@@ -147,9 +147,9 @@ export const onMachine = {
     z.object({
       whiteningId: id,
       how: oneOf(keysOf(exposureKinds), 'How'),
-      hours: bounded('Hours', { above: 0, upTo: 500 }),
-      strengthPct: optionalBounded('Strength in %', { above: 0, upTo: 60 }),
-      temperatureC: optionalBounded('Temperature in °C', { above: -30, upTo: 90 }),
+      hours: quantity('h', 'Hours', { above: 0, upTo: 500 }),
+      strengthPct: optionalQuantity('%', 'Strength in %', { above: 0, upTo: 60 }),
+      temperatureC: optionalQuantity('°C', 'Temperature in °C', { above: -30, upTo: 90 }),
       turned: z.boolean().default(false),
       note: optionalText('What changed', 200),
     }),
@@ -161,7 +161,7 @@ export const onMachine = {
     z.object({
       whiteningId: id,
       days: z
-        .array(z.object({ day: z.iso.date({ error: 'A day, such as 2027-05-01.' }), hours: bounded('Hours', { above: 0, upTo: 24 }) }))
+        .array(z.object({ day: z.iso.date({ error: 'A day, such as 2027-05-01.' }), hours: quantity('h', 'Hours', { above: 0, upTo: 24 }) }))
         .min(1, 'No day with sun is in it.')
         .max(mostSunDays, `Up to ${mostSunDays} days at once, please.`),
     }),

@@ -70,7 +70,7 @@ export const onMachine = {
       net: text('Net', 120),
       a: Pin,
       b: Pin,
-      lengthMm: bounded('Length in mm', { above: 0, upTo: 2000 }),
+      lengthMm: quantity('mm', 'Length in mm', { above: 0, upTo: 2000 }),
       awg: bounded('Gauge', { above: 9, upTo: 40 }).pipe(z.number().int('Gauge: a whole number, please.')),
       afterOhm: ohm,
     }),

@@ -3,7 +3,7 @@ import { attemptAreas } from '#core/diagnosis/back-to-basics'
 import { partKindNames } from '#core/diagnosis/part-priors'
 import { symptomWords } from '#core/diagnosis/symptoms'
 import { command } from '../../kernel/contract'
-import { found, id, oneOf, optionalBounded, optionalText, roughDay, text, version } from '../../kernel/fields'
+import { found, id, oneOf, optionalQuantity, optionalText, roughDay, text, version } from '../../kernel/fields'
 import { atTheBench } from '../../kernel/roles'
 import { Repair } from './rows'
 import { BenchMap, SwapParts, SwapTrial, faultInstrumentIds } from './shapes'
@@ -57,7 +57,7 @@ export const onMachine = {
       faultId: id,
       area: oneOf(attemptAreas, 'What was tested'),
       did: text('What was tried', 500),
-      minutes: optionalBounded('Minutes', { from: 0, upTo: 6000 }),
+      minutes: optionalQuantity('min', 'Minutes', { from: 0, upTo: 6000 }),
       trial: SwapTrial.nullable().default(null),
     }),
   ),
@@ -69,7 +69,7 @@ export const onMachine = {
       tool: z.enum(faultInstrumentIds),
       input: z.record(z.string(), z.unknown()),
       name: optionalText('Name', 80),
-      minutes: optionalBounded('Minutes', { from: 0, upTo: 6000 }),
+      minutes: optionalQuantity('min', 'Minutes', { from: 0, upTo: 6000 }),
     }),
   ),
   'set-swap-parts': command(atTheBench, z.object({ faultId: id, version, parts: SwapParts })),

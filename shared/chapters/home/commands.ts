@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { lives } from '#core/kernel/stages'
 import { command } from '../../kernel/contract'
-import { bounded, id, oneOf, optionalText, text } from '../../kernel/fields'
+import { id, oneOf, optionalText, quantity, text } from '../../kernel/fields'
 import { atTheBench, coordinator } from '../../kernel/roles'
 
 export const onMachine = {
@@ -17,7 +17,7 @@ export const onMachine = {
     atTheBench,
     z
       .object({
-        minutes: bounded('Minutes', { above: 0, upTo: 1440 }).pipe(z.number().int('Minutes: a whole number, please.')),
+        minutes: quantity('min', 'Minutes', { above: 0, upTo: 1440 }).pipe(z.number().int('Minutes: a whole number, please.')),
         says: optionalText('What happened', 300),
         /** Something went wrong: what happened becomes a fault. */
         trouble: z.boolean().default(false),

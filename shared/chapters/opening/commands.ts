@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { command } from '../../kernel/contract'
-import { bounded, id, optionalBounded, optionalText, text, version } from '../../kernel/fields'
+import { bounded, id, optionalQuantity, optionalText, text, version } from '../../kernel/fields'
 import { atTheBench } from '../../kernel/roles'
 
 const photographId = id.nullable().default(null)
@@ -12,7 +12,7 @@ const OpeningStep = {
       z.object({
         count: bounded('How many', { above: 0, upTo: 200 }).pipe(z.number().int('How many: a whole number, please.')),
         head: optionalText('Head', 40),
-        lengthMm: optionalBounded('Length in mm', { above: 0, upTo: 500 }),
+        lengthMm: optionalQuantity('mm', 'Length in mm', { above: 0, upTo: 500 }),
         tray: optionalText('Tray cell', 20),
       }),
     )

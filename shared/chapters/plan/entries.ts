@@ -8,7 +8,7 @@ export const entries = {
   'job.started': entry(z.object({ says: s, hands: z.array(s), guessMinutes: n }), d => `${d.hands.join(' and ')} took in hand: ${ending(d.says)}`, closed),
   'job.done': entry(
     z.object({ says: s, hands: z.array(s), minutes: n, did: s }),
-    d => `Done in ${d.minutes} min: ${ending(d.says)}${d.did && ` ${ending(d.did)}`}`,
+    d => `Done${d.minutes ? ` in ${d.minutes} min` : ''}: ${ending(d.says)}${d.did && ` ${ending(d.did)}`}`,
     closed,
     d => [d.did],
   ),

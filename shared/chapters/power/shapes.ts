@@ -71,7 +71,7 @@ export const ReplacementChosen = z
   .transform(given => (given?.how ? given : null))
   .pipe(ReplacementTyped.nullable())
 
-const celsius = bounded('Temperature in °C', { from: -40, upTo: 400 })
+const celsius = quantity('°C', 'Temperature in °C', { from: -40, upTo: 400 })
 
 export const WarmTyped = { part: oneOf(warmPartNames as ['chip', ...typeof warmPartNames], 'What'), where: optionalText('Which', 120) }
 

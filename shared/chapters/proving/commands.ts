@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { command } from '../../kernel/contract'
 import { buildUpOutcomes } from '#core/retest/build-up'
 import { lineOutcomes } from '#core/retest/test-sheet'
-import { bounded, id, oneOf, optionalBounded, optionalText, text, version } from '../../kernel/fields'
+import { bounded, id, oneOf, optionalBounded, optionalQuantity, optionalText, quantity, text, version } from '../../kernel/fields'
 import { atTheBench } from '../../kernel/roles'
 import { BuildUpStepTyped, LimitsTyped, LogWordsTyped, RailsRead, TestLineTyped } from './shapes'
 
@@ -59,8 +59,8 @@ export const onMachine = {
       what: text('What runs', 120),
       seenFailures: whole('Failures before', 1_000_000),
       seenPasses: whole('Passes before', 1_000_000),
-      confidencePct: bounded('How sure, in %', { above: 49.99, upTo: 99.99 }),
-      secondsAPass: optionalBounded('Seconds a pass', { above: 0, upTo: 1e6 }),
+      confidencePct: quantity('%', 'How sure, in %', { above: 49.99, upTo: 99.99 }),
+      secondsAPass: optionalQuantity('s', 'Seconds a pass', { above: 0, upTo: 1e6 }),
     }),
   ),
   'tally-soak': command(

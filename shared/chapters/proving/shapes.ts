@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { lineOutcomes, testLineKinds } from '#core/retest/test-sheet'
-import { optionalBounded, optionalText, quantity, text } from '../../kernel/fields'
+import { optionalBounded, optionalQuantity, optionalText, quantity, text } from '../../kernel/fields'
 
 /** A step of a build-up, as it is typed. */
 export const BuildUpStepTyped = z.object({
@@ -27,7 +27,7 @@ export const TestLineTyped = z.object({
   unit: optionalText('Unit', 12),
   from: optionalBounded('From', { above: -1e9, upTo: 1e9 }),
   to: optionalBounded('To', { above: -1e9, upTo: 1e9 }),
-  hours: optionalBounded('Hours', { above: 0, upTo: 2000 }),
+  hours: optionalQuantity('h', 'Hours', { above: 0, upTo: 2000 }),
 })
 export const TestLineShape = z.object({
   says: z.string(),
@@ -48,7 +48,7 @@ export const TestLookShape = z.object({
 })
 /** What a sign-off is limited to. */
 export const LimitsTyped = z.object({
-  hoursADay: optionalBounded('Hours a day', { above: 0, upTo: 24 }),
+  hoursADay: optionalQuantity('h', 'Hours a day', { above: 0, upTo: 24 }),
   attended: z.boolean().default(true),
   noOriginalMedia: z.boolean().default(false),
 })

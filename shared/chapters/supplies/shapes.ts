@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { currentKinds, polarities } from '#core/power/supply-match'
-import { oneOf, optionalBounded, optionalQuantity, quantity } from '../../kernel/fields'
+import { oneOf, optionalQuantity, quantity } from '../../kernel/fields'
 
 const s = z.string()
 const b = z.boolean()
@@ -12,12 +12,15 @@ type Given<T> = { [K in keyof T]: null extends T[K] ? Exclude<T[K], null> | unde
 /** What was left out is left out, not nothing: the core asks for it that way. */
 const withoutNulls = <T extends object>(typed: T) => Object.fromEntries(Object.entries(typed).filter(([, value]) => value !== null)) as Given<T>
 
-const plug = { outerMm: optionalBounded('Outside, in mm', { above: 0, upTo: 30 }), innerMm: optionalBounded('Inside, in mm', { above: 0, upTo: 30 }) }
+const plug = {
+  outerMm: optionalQuantity('mm', 'Outside, in mm', { above: 0, upTo: 30 }),
+  innerMm: optionalQuantity('mm', 'Inside, in mm', { above: 0, upTo: 30 }),
+}
 
 export const InletTyped = z
   .object({
     voltageV: quantity('V', 'Voltage', { above: 0, upTo: 300 }),
-    tolerancePct: optionalBounded('Tolerance in %', { above: 0, upTo: 50 }),
+    tolerancePct: optionalQuantity('%', 'Tolerance in %', { above: 0, upTo: 50 }),
     kind: oneOf(currentKinds, 'AC or DC'),
     polarity: maybe(oneOf(polarities, 'Polarity')),
     currentA: quantity('A', 'Current', { above: 0, upTo: 100 }),

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { command } from '../../kernel/contract'
-import { bounded, id, instant, optionalText, text, version } from '../../kernel/fields'
+import { bounded, id, instant, optionalText, quantity, text, version } from '../../kernel/fields'
 import { atTheBench } from '../../kernel/roles'
 import { Material, Thing, roomL, warmth } from './rows'
 
@@ -15,7 +15,7 @@ export const onMachine = {
       thingId: id,
       what: text('What goes in', 80),
       from: instant('From'),
-      hours: bounded('Hours', { above: 0, upTo: 24 * 60 }),
+      hours: quantity('h', 'Hours', { above: 0, upTo: 24 * 60 }),
       roomL,
       minC: warmth('Not cooler than, °C'),
       maxC: warmth('Not warmer than, °C'),

@@ -1,11 +1,11 @@
 import { thingKinds } from '#core/cleaning/bookings'
 import { shelfUnits } from '#core/cleaning/shelf'
 import { z } from 'zod'
-import { bounded, keysOf, oneOf, optionalBounded, optionalText, text } from '../../kernel/fields'
+import { bounded, keysOf, oneOf, optionalBounded, optionalQuantity, optionalText, quantity, text } from '../../kernel/fields'
 import { row } from '../../kernel/row'
 
-export const roomL = bounded('Room in l', { above: 0, upTo: 5000 })
-export const warmth = (what: string) => optionalBounded(what, { above: -30, upTo: 250 })
+export const roomL = quantity('l', 'Room in l', { above: 0, upTo: 5000 })
+export const warmth = (what: string) => optionalQuantity('°C', what, { above: -30, upTo: 250 })
 const day = (what: string) =>
   z
     .union([z.literal('').transform(() => null), z.iso.date({ error: `${what}: a day, such as 2027-05-01.` })])
@@ -28,7 +28,7 @@ export const Material = row({
   name: text('Material', 80),
   unit: oneOf(keysOf(shelfUnits), 'Counted in'),
   amount: bounded('How much', { from: 0, upTo: 1_000_000 }),
-  strengthPct: optionalBounded('Strength in %', { above: 0, upTo: 100 }),
+  strengthPct: optionalQuantity('%', 'Strength in %', { above: 0, upTo: 100 }),
   openedOn: day('Opened on'),
   useBy: day('Use by'),
   lowAt: optionalBounded('Wanted from this much down', { above: 0, upTo: 1_000_000 }),
