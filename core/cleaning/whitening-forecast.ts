@@ -1,4 +1,4 @@
-import { significant } from '../kernel/figure'
+import { fixed, significant } from '../kernel/figure'
 import { cumulativeStdNormalProbability, median } from 'simple-statistics'
 import { type Approach, type Band, type Point, fitApproach } from '../kernel/approach'
 import { type Finding, commonPractice, finding } from '../kernel/finding'
@@ -181,7 +181,7 @@ function lighter(byL: number, error: number): Pick<WhiteningResult, 'state' | 'f
 
 /** What the last measurement alone decides. */
 function stopsAlready(nowB: number, error: number, goalB: number): Pick<WhiteningResult, 'state' | 'findings'> | null {
-  const measured = `Δb* ${nowB.toFixed(1)} ± ${error.toFixed(1)} against a goal of ${goalB}.`
+  const measured = `Yellowing (Δb*) ${fixed(nowB, 1)} ± ${fixed(error, 1)} against a goal of ${goalB}.`
   if (nowB < -Math.max(goalB, error))
     return {
       state: 'overdone',

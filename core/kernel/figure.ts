@@ -2,3 +2,7 @@
 export const significant = (value: number, digits = 3): number => Number(value.toPrecision(digits))
 /** A figure with so many decimals at most: 2.50 with one is 2.5. */
 export const decimals = (value: number, places: number): number => Number(value.toFixed(places))
+/** A figure as it is written, with its true minus sign: -5.09 is −5.09. */
+export const written = (value: number | string): string => String(value).replace('-', '−')
+/** A figure with just so many decimals, as it is written; what rounds to nothing has no sign. */
+export const fixed = (value: number, places: number): string => written((Number(value.toFixed(places)) || 0).toFixed(places))

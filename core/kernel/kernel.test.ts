@@ -1,7 +1,7 @@
 import { expect, it } from 'vitest'
 import { betaQuantile, lnBeta } from './beta'
 import { e24AtLeast } from './e-series'
-import { decimals, significant } from './figure'
+import { decimals, fixed, significant, written } from './figure'
 import { decidingLevel, finding, mostPressingFirst, orderOf } from './finding'
 import { contradiction, heard, leavesUnassessed, meaning, slug, toldApart } from './heard'
 import { parseQuantity, parseReading } from './quantity'
@@ -134,4 +134,8 @@ it('who could do what takes a skill is named, or who grants it', () => {
     'Nobody here has the skill “Inspection” yet; a coordinator grants it under Settings.',
     '',
   ])
+})
+
+it('figures are written with a true minus sign, and what rounds to nothing has none', () => {
+  expect([fixed(-5.094, 2), fixed(-0.04, 1), fixed(0.05, 0), fixed(12, 1), written(-0.6), written(3)]).toEqual(['−5.09', '0.0', '0', '12.0', '−0.6', '3'])
 })

@@ -1,3 +1,4 @@
+import { written } from '../kernel/figure'
 import { type Finding, commonPractice, decidingLevel, finding } from '../kernel/finding'
 import { InputError } from '../kernel/input-error'
 import { toleranceFor } from './tolerances'
@@ -291,5 +292,5 @@ export const shownRail = (name: string): string => name.replace(/-(?=[\d.])/g, '
 
 /** Volts as written on screen, with a true minus sign: −5.09 V. */
 export function volts(valueV: number): string {
-  return `${String(round(valueV)).replace('-', '−')} V`
+  return `${written(round(valueV))} V`
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { fixed } from '#core/kernel/figure'
 import type { WhiteningResult } from '#core/cleaning/whitening-forecast'
 
 /** How a part comes towards its reference: what was measured, the fitted curve with its band, the goal. */
@@ -10,7 +11,7 @@ const series = computed(() => [
 ])
 const spread = computed(() => props.result.curve.map(c => ({ x: c.hours, low: c.low, high: c.high })))
 const told = computed(
-  () => `Difference in b* over hours of treatment: ${points.value.map(([h, d]) => `${h} h ${d.toFixed(1)}`).join(', ')}; goal ${props.goalB}`,
+  () => `Difference in b* over hours of treatment: ${points.value.map(([h, d]) => `${h} h ${fixed(d, 1)}`).join(', ')}; goal ${props.goalB}`,
 )
 </script>
 

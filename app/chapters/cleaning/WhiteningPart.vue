@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { fixed } from '#core/kernel/figure'
 import { matchColour, matchWords } from '#core/cleaning/colour'
 import { type WhiteningResult, whiteningWords } from '#core/cleaning/whitening-forecast'
 import { decidingLevel } from '#core/kernel/finding'
@@ -41,16 +42,16 @@ const rebound = computed(() => {
     />
     <p class="flex flex-wrap gap-x-5 text-[0.9375rem]">
       <span
-        >Δb* <span class="figure">{{ forecast.nowB.toFixed(1) }} ± {{ forecast.nowBError.toFixed(1) }}</span></span
+        >Yellowing (Δb*) <span class="figure">{{ fixed(forecast.nowB, 1) }} ± {{ forecast.nowBError.toFixed(1) }}</span></span
       >
       <span v-if="forecast.endB"
-        >ends at <span class="figure">{{ forecast.endB.low.toFixed(1) }} to {{ forecast.endB.high.toFixed(1) }}</span></span
+        >ends at <span class="figure">{{ fixed(forecast.endB.low, 1) }} to {{ fixed(forecast.endB.high, 1) }}</span></span
       >
       <span v-if="forecast.overshootRisk !== null"
         >whiter by then <span class="figure">{{ Math.round(forecast.overshootRisk * 100) }} %</span></span
       >
       <span v-if="rebound" :class="rebound.by > 1 ? 'text-care' : ''"
-        >since its end <span class="figure">{{ rebound.by > 0 ? '+' : '−' }}{{ Math.abs(rebound.by).toFixed(1) }}</span> in b*,
+        >since its end <span class="figure">{{ rebound.by > 0 ? '+' : '−' }}{{ Math.abs(rebound.by).toFixed(1) }}</span> in yellowing,
         {{ times.day(rebound.at) }}</span
       >
       <span v-if="part.relookOn">look again {{ times.day(`${part.relookOn}T12:00:00Z`) }}</span>

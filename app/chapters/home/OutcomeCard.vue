@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { decimals } from '#core/kernel/figure'
+import { decimals, written } from '#core/kernel/figure'
 import { shownRail } from '#core/power/rails'
 import { photographUrl } from '#shared/chapters/look/index'
 import type { SheetOf } from '#shared/chapters/index'
@@ -9,7 +9,7 @@ const props = defineProps<{ sheet: SheetOf<'home'> }>()
 const session = useSession()
 const times = useTimes()
 const outcome = computed(() => props.sheet.outcome)
-const volts = (v: number) => `${String(decimals(v, 3)).replace('-', '−')} V`
+const volts = (v: number) => `${written(decimals(v, 3))} V`
 </script>
 
 <template>

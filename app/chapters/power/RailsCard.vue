@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { fixed } from '#core/kernel/figure'
 import { loadWords, loads, volts, shownRail } from '#core/power/rails'
 import { configurationWords } from '#core/safety/configuration'
 import type { SheetOf } from '#shared/chapters/index'
@@ -43,8 +44,7 @@ const overTime = (rail: string) =>
           ><RailGauge v-bind="rail" :value-v="rail.deciding?.valueV" /><span class="hint"
             >{{ volts(rail.lowV) }} to {{ volts(rail.highV)
             }}<template v-if="rail.deciding"
-              >, read {{ loadWords[rail.deciding.load] }}, {{ rail.deviationPct! > 0 ? '+' : ''
-              }}{{ rail.deviationPct!.toFixed(1).replace('-', '−') }} %</template
+              >, read {{ loadWords[rail.deciding.load] }}, {{ rail.deviationPct! > 0 ? '+' : '' }}{{ fixed(rail.deviationPct!, 1) }} %</template
             ></span
           ></span
         >

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { decimals, significant } from '#core/kernel/figure'
+import { decimals, significant, written } from '#core/kernel/figure'
 import { LineChart } from 'echarts/charts'
 import { GridComponent, LegendComponent, MarkAreaComponent, MarkLineComponent, TooltipComponent } from 'echarts/components'
 import { use } from 'echarts/core'
@@ -40,7 +40,7 @@ const option = computed(() => {
     axisLabel: { color: ink('ink-2'), fontFamily: 'Spline Sans Mono Variable', hideOverlap: true },
     splitLine: { lineStyle: { color: ink('line') } },
   }
-  const nice = (v: number) => String(significant(v)).replace('-', '−')
+  const nice = (v: number) => written(significant(v))
   return {
     animation: false,
     grid: { left: 56, right: 16, top: props.series.length > 1 ? 28 : 12, bottom: 26 },

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { fixed } from '#core/kernel/figure'
 import { matchColour, matchWords, visibleFrom } from '#core/cleaning/colour'
 import { decidingLevel } from '#core/kernel/finding'
 import { parseQuantity } from '#core/kernel/quantity'
@@ -60,16 +61,16 @@ const swatch = (side: Side) => `lab(${typed[side].l} ${typed[side].a} ${typed[si
         />
         <dl class="grid grid-cols-3 gap-3">
           <div>
-            <dt class="hint">ΔL*, Δb*</dt>
-            <dd class="reading">{{ result.deltaL.toFixed(1) }}, {{ result.deltaB.toFixed(1) }}</dd>
+            <dt class="hint">Lightness, yellowing (ΔL*, Δb*)</dt>
+            <dd class="reading">{{ fixed(result.deltaL, 1) }}, {{ fixed(result.deltaB, 1) }}</dd>
           </div>
           <div>
             <dt class="hint">Yellowness of the part</dt>
-            <dd class="reading">{{ result.partYellowness.toFixed(1) }}</dd>
+            <dd class="reading">{{ fixed(result.partYellowness, 1) }}</dd>
           </div>
           <div>
             <dt class="hint">of the reference</dt>
-            <dd class="reading">{{ result.referenceYellowness.toFixed(1) }}</dd>
+            <dd class="reading">{{ fixed(result.referenceYellowness, 1) }}</dd>
           </div>
         </dl>
         <FindingList :findings="result.findings" />

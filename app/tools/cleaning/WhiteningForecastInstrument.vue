@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { fixed } from '#core/kernel/figure'
 import { forecastWhitening, usualGoalB, whiteningWords } from '#core/cleaning/whitening-forecast'
 import { InputError } from '#core/kernel/input-error'
 import { decidingLevel } from '#core/kernel/finding'
@@ -74,12 +75,12 @@ const { result, at } = useInstrument(
         />
         <dl class="grid grid-cols-3 gap-3">
           <div>
-            <dt class="hint">Δb* now</dt>
-            <dd class="reading">{{ result.nowB.toFixed(1) }} ± {{ result.nowBError.toFixed(1) }}</dd>
+            <dt class="hint">Yellowing now (Δb*)</dt>
+            <dd class="reading">{{ fixed(result.nowB, 1) }} ± {{ result.nowBError.toFixed(1) }}</dd>
           </div>
           <div>
             <dt class="hint">It ends at</dt>
-            <dd class="reading">{{ result.endB ? `${result.endB.low.toFixed(1)} to ${result.endB.high.toFixed(1)}` : 'not known' }}</dd>
+            <dd class="reading">{{ result.endB ? `${fixed(result.endB.low, 1)} to ${fixed(result.endB.high, 1)}` : 'not known' }}</dd>
           </div>
           <div>
             <dt class="hint">Whiter by then</dt>

@@ -1,3 +1,4 @@
+import { fixed } from '#core/kernel/figure'
 import { decimals } from '#core/kernel/figure'
 import { z } from 'zod'
 import { type ContaminationKind, type ContaminationStep, contaminationKinds, contaminationStateNames } from '#core/cleaning/contamination'
@@ -9,7 +10,7 @@ import { type ExposureKind, type Sealant, exposureKinds, sealants } from './word
 const s = z.string()
 const n = z.number()
 const grams = (g: number) => `${decimals(g, 2)} g`
-const colour = (d: { l: number; a: number; b: number }) => `L* ${d.l.toFixed(1)}, a* ${d.a.toFixed(1)}, b* ${d.b.toFixed(1)}`
+const colour = (d: { l: number; a: number; b: number }) => `L* ${fixed(d.l, 1)}, a* ${fixed(d.a, 1)}, b* ${fixed(d.b, 1)}`
 const small = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
 
 export const entries = {
