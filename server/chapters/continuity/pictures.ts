@@ -64,7 +64,9 @@ export function picturesOf(tx: Tx, { boardPictures: kept, photographs }: Omit<Ke
     tx,
     photographs.map(p => p.hash),
   )
-  const all = photographs.map(({ id, hash, caption, name }) => ({
+  // A board is hardly to be found on the picture of the whole machine.
+  const likely = photographs.toSorted((a, b) => Number(a.portrait) - Number(b.portrait))
+  const all = likely.map(({ id, hash, caption, name }) => ({
     id,
     hash,
     caption: caption || name,

@@ -53,3 +53,12 @@ it('says where what was looked for stands: most words first, without case and ac
   expect(passageOf([long], 'fus')).toMatch(/^…(salt )+‹fuse› (air )+.*…$/)
   expect(passageOf(['nothing'], 'fuse')).toBe('')
 })
+
+it('a machine is found by the number on its tag alone, first of all, and by whose it is', () => {
+  const tags = Array.from({ length: 12 }, (_, i) => on.bookIn({ nickname: i === 3 ? '1 of a pair' : '', owner: i === 5 ? 'Harbour board' : 'the museum' }))
+  const number = Number(/\d+$/.exec(tags[0]!)![0])
+  expect(on.list({ find: String(number) })[0]!.tag).toBe(tags[0])
+  expect(on.list({ find: String(number).padStart(3, '0') })[0]!.tag).toBe(tags[0])
+  expect(on.list({ find: String(number + 10) })[0]!.tag).toBe(tags[10])
+  expect(on.list({ find: 'harbour' }).map(m => m.tag)).toEqual([tags[5]])
+})

@@ -114,9 +114,11 @@ export function countMachines(tx: Tx, { find, ...narrowed }: Partial<MachineNarr
   return { machines: n, atLeast: n >= mostFound }
 }
 
-/** Whether its tag or nickname begins with what was typed; case does not count. */
+/** The number at the end of a tag, without the noughts before it. */
+const numberOfTag = sql`ltrim(substr(${machines.tag}, length(rtrim(${machines.tag}, '0123456789')) + 1), '0')`
+/** Whether its tag or nickname begins with what was typed, or its number is that; case does not count. */
 const calledSo = (typed: string) =>
-  sql`EXISTS (SELECT 1 FROM ${machines} WHERE ${machines.id} = found.id AND (substr(lower(${machines.nickname}), 1, ${typed.length}) = ${typed.toLowerCase()} OR substr(lower(${machines.tag}), 1, ${typed.length}) = ${typed.toLowerCase()}))`
+  sql`EXISTS (SELECT 1 FROM ${machines} WHERE ${machines.id} = found.id AND (${numberOfTag} = ${typed.replace(/^0+/, '') || typed} OR substr(lower(${machines.nickname}), 1, ${typed.length}) = ${typed.toLowerCase()} OR substr(lower(${machines.tag}), 1, ${typed.length}) = ${typed.toLowerCase()}))`
 
 /** How many of each kind Today shows; the rest is a press away. */
 const mostToday = 30

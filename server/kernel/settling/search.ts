@@ -18,7 +18,9 @@ export interface SearchText {
 export function searchTextOf(file: MachineFile): SearchText {
   const found = assembled().searchOf(file)
   const lines = (texts: string[]) => texts.filter(Boolean).join('\n')
-  const text = { tag: file.machine.tag, names: lines(found.names), claims: lines(found.claims), notes: lines(found.notes), faults: lines(found.faults) }
+  // Somebody at the shelf says the number alone, without the noughts before it.
+  const [number = ''] = /[1-9]\d*$/.exec(file.machine.tag) ?? []
+  const text = { tag: lines([file.machine.tag, number]), names: lines(found.names), claims: lines(found.claims), notes: lines(found.notes), faults: lines(found.faults) }
   return { ...text, hash: createHash('sha256').update(JSON.stringify(text)).digest('base64url') }
 }
 

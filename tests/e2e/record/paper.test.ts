@@ -1,5 +1,6 @@
 import { PDFDocument } from 'pdf-lib'
 import type chrome from 'selenium-webdriver/chrome.js'
+import { v7 as uuid } from 'uuid'
 import { expect, it } from 'vitest'
 import { atTheBench } from '../support/bench'
 
@@ -22,6 +23,27 @@ it('a machine has one page for the bench: why it is off, what is next, where its
     if ((await pages()) !== 1) longer.push(tag)
   }
   expect(longer).toEqual([])
+})
+
+it('stays on one page with whatever is on record, written smaller', async () => {
+  const cookie = await application.cookieOf('ilka')
+  const tag = await application.tagOf('Back door')
+  const long = 'Lift the cover by its rear edge, ease the tail out of its long socket and lay the keyboard on its face beside the machine'
+  for (let i = 1; i <= 12; i++) {
+    const body = {
+      what: `${long} (${i})`,
+      fixings: [1, 2, 3].map(tray => ({ count: 4, head: 'countersunk, slotted', lengthMm: 12, tray: `C${tray}` })),
+      connectors: [],
+      hides: '',
+      hazard: 'The tail cracks where it folds, and the clip at the rear breaks when it is pulled',
+      photographId: null,
+    }
+    const answer = await application.ask(`/api/machines/${tag}/record-opening-step`, { method: 'POST', body, cookie, headers: { 'command-id': uuid() } })
+    expect(answer.status).toBe(200)
+  }
+  await ilka.open(`/m/${tag}/bench`)
+  await ilka.sees('and 3 more on its sheet', 'Notes')
+  expect(await pages()).toBe(1)
 })
 
 it('is reached from the sheet, and holds what the sheet holds', async () => {

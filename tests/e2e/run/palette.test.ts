@@ -36,6 +36,23 @@ it('a card is found by another word for it, comes into sight unfolded, and has t
   await reaches('Rails with the power off')
 })
 
+it('back goes stage by stage, to the machine as it was opened', async () => {
+  await ilka.open(`/m/${await application.tagOf('Slipway')}`)
+  await ilka.sees('Now in Make safe')
+  await ilka.driver.executeScript('document.activeElement.blur()')
+  for (const [key, seen] of [
+    ['4', 'Viewing Clean'],
+    ['6', 'Viewing Prove'],
+  ] as const) {
+    await ilka.keys(key)
+    await ilka.sees(seen)
+  }
+  for (const seen of ['Viewing Clean', 'Now in Make safe']) {
+    await ilka.driver.navigate().back()
+    await ilka.sees(seen)
+  }
+})
+
 it('instruments, places and what is done from everywhere are there too', async () => {
   await ilka.open('/')
   await ilka.sees('Tonight')

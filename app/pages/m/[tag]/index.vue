@@ -33,7 +33,8 @@ const ready = computed(() => sheet.value !== undefined && (asked.value ?? where.
 useHead({ title: () => (head.value ? `${head.value.identity.nickname || head.value.identity.name} ${tag.value}` : tag.value) })
 const router = useRouter()
 // Not `navigateTo`: called while an earlier change of the address is under way, it takes itself for a redirect and is lost.
-const view = (stage: Stage) => router.replace({ query: { stage } })
+/** Shows a stage; back goes to the one that was looked at before. */
+const view = (stage: Stage) => (stage === viewed.value ? router.replace : router.push)({ query: { stage } })
 const { runningOn } = useRunningStarts()
 const start = computed(() => runningOn(tag.value))
 
