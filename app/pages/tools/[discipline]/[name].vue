@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { type ToolId, toolById } from '#shared/tools/index'
 import { instruments } from '~/tools/instruments'
+import { useUsedLast } from '~/tools/questions'
 
 definePageMeta({ layout: false })
 const route = useRoute()
@@ -9,6 +10,8 @@ const id = computed(() => `${String(route.params.discipline)}/${String(route.par
 const tool = computed(() => toolById(id.value))
 useHead({ title: () => tool.value?.title ?? 'Tool wall' })
 const input = ref<Record<string, unknown>>()
+const { using } = useUsedLast()
+onMounted(() => tool.value && using(tool.value.id))
 </script>
 
 <template>
