@@ -86,7 +86,7 @@ useShortcuts([
     </Dialog>
     <TakeBackLine
       v-if="bench.open.value === undefined"
-      class="no-print fixed bottom-4 left-4 min-[900px]:left-66 z-30 max-w-[min(36rem,92vw)] shadow-lg max-[899px]:bottom-20"
+      class="no-print fixed bottom-4 left-4 min-[900px]:left-66 z-30 max-w-[min(36rem,92vw)] shadow-lg max-[899px]:bottom-[calc(5rem+var(--nailed,0px))]"
     />
     <BenchBar />
     <ShortcutHelp v-model:open="help" :shortcuts="active" />

@@ -75,11 +75,6 @@ async function fromMeter() {
           </button>
           <span class="hint">{{ meter.told.value }}</span>
         </p>
-        <div class="grid grid-cols-4 gap-2" role="group" aria-label="What you heard">
-          <button v-for="key in keys" :key="key" type="button" class="button min-h-12 justify-center px-1!" :disabled="busy" @click="emit('send', key)">
-            {{ contactNames[key] }}
-          </button>
-        </div>
         <p class="hint">A buzzer sounds up to some tens of ohms, so a reading tells you more. Press lightly: a finger can close a crack.</p>
         <label class="flex min-h-11 items-center gap-2"
           ><input v-model="beyond" type="checkbox" class="h-5 w-5 accent-enamel" />Probed beyond the socket, without pressing on the pin</label
@@ -89,10 +84,16 @@ async function fromMeter() {
         <PinsOnPicture v-for="picture in pictures.slice(0, 2)" :key="picture.id" :picture="picture" :check="check" />
       </div>
     </div>
-    <p v-if="last" role="status" class="border-t border-line pt-2">
-      <span class="figure">{{ last.a }} – {{ last.b }}</span
-      >: <strong>{{ contactNames[last.contact].toLowerCase() }}</strong>. <span class="hint">{{ last.because }}</span>
-      <button type="button" class="ml-2 underline max-[899px]:min-h-11" @click="emit('again', last.id)">Ask again</button>
-    </p>
+    <AnswerBar label="What you heard">
+      <button v-for="key in keys" :key="key" type="button" class="button min-h-12 justify-center px-1!" :disabled="busy" @click="emit('send', key)">
+        {{ contactNames[key] }}
+      </button>
+      <template v-if="last" #last>
+        <span class="figure">{{ last.a }} – {{ last.b }}</span
+        >: <strong>{{ contactNames[last.contact].toLowerCase() }}</strong>.
+        <button type="button" class="mr-2 underline max-[899px]:min-h-11" @click="emit('again', last.id)">Ask again</button
+        ><span class="hint">{{ last.because }}</span>
+      </template>
+    </AnswerBar>
   </section>
 </template>

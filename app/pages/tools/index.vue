@@ -25,7 +25,7 @@ const shown = computed(() =>
 
 <template>
   <NuxtLayout :name="session.person ? 'default' : 'visitor'">
-    <div class="grid gap-3">
+    <div class="grid grid-cols-[minmax(0,1fr)] gap-3">
       <header class="flex flex-wrap items-end gap-x-6 gap-y-2">
         <div class="min-w-0 flex-1">
           <h1>Tool wall</h1>

@@ -18,9 +18,7 @@ export interface SearchText {
 export function searchTextOf(file: MachineFile): SearchText {
   const found = assembled().searchOf(file)
   const lines = (texts: string[]) => texts.filter(Boolean).join('\n')
-  // Somebody at the shelf says the number alone, without the noughts before it.
-  const [number = ''] = /[1-9]\d*$/.exec(file.machine.tag) ?? []
-  const text = { tag: lines([file.machine.tag, number]), names: lines(found.names), claims: lines(found.claims), notes: lines(found.notes), faults: lines(found.faults) }
+  const text = { tag: file.machine.tag, names: lines(found.names), claims: lines(found.claims), notes: lines(found.notes), faults: lines(found.faults) }
   return { ...text, hash: createHash('sha256').update(JSON.stringify(text)).digest('base64url') }
 }
 
@@ -35,7 +33,10 @@ export function writeSearch(tx: Tx, machineId: number, { tag, names, claims, not
  */
 export function matchOf(typed: string): string | null {
   const words = wordsIn(typed)
-  return words.length ? words.map(word => `"${word}"*`).join(' ') : null
+  if (!words.length) return null
+  // Somebody at the shelf says the number of a tag alone, without the noughts before it.
+  const noughts = /^[1-9]\d{0,4}$/.test(typed.trim()) ? ['0', '00', '000', '0000'] : []
+  return [words.map(word => `"${word}"*`).join(' '), ...noughts.map(before => `tag : "${before}${typed.trim()}"`)].join(' OR ')
 }
 
 /** More words than these narrow nothing any more. */

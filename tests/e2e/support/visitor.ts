@@ -249,15 +249,22 @@ export class Visitor {
   }
 
   async fill(label: string, text: string, within?: string) {
-    const takes = await this.until<'parts' | 'text'>(
-      `const e = (function () { ${finder} })(...arguments); if (!e) return null
-       e.focus(); e.scrollIntoView({ block: 'center' }); if (/^(date|time|datetime-local|month|week)$/.test(e.type)) return 'parts'; e.select(); return 'text'`,
-      ['field', label, within],
-      `field “${label}”${within ? ` in ${within}` : ''} was not found`,
-    )
-    // The text comes at once, as by a paste; keys that are no letters go as keys, and days and times have parts of their own.
-    if (takes === 'text' && text && !specialKeys.test(text)) await (this.driver as chrome.Driver).sendDevToolsCommand('Input.insertText', { text })
-    else await this.driver.switchTo().activeElement().sendKeys(Key.chord(Key.CONTROL, 'a'), Key.BACK_SPACE, text)
+    const field = ['field', label, within]
+    // A page that is drawn anew between the cursor and the text takes the text from neither; then it is typed again.
+    for (let tries = 0; tries < 3; tries++) {
+      const takes = await this.until<'parts' | 'text'>(
+        `const e = (function () { ${finder} })(...arguments); if (!e) return null
+         e.focus(); e.scrollIntoView({ block: 'center' }); if (/^(date|time|datetime-local|month|week)$/.test(e.type)) return 'parts'; e.select(); return 'text'`,
+        field,
+        `field “${label}”${within ? ` in ${within}` : ''} was not found`,
+      )
+      // The text comes at once, as by a paste; keys that are no letters go as keys, and days and times have parts of their own.
+      if (takes !== 'text' || !text || specialKeys.test(text))
+        return await this.driver.switchTo().activeElement().sendKeys(Key.chord(Key.CONTROL, 'a'), Key.BACK_SPACE, text)
+      await (this.driver as chrome.Driver).sendDevToolsCommand('Input.insertText', { text })
+      const stands = await this.evaluate<boolean | null>(`(function () { ${finder} })(${field.map(written)})?.value === ${written(text)}`).catch(unlessLeft)
+      if (stands !== false) return
+    }
   }
 
   /** Chooses files for a file field, as the browser's own picker does. */
