@@ -40,7 +40,7 @@ const shown = computed(() =>
       </header>
       <p v-if="last.length && !typed" class="flex flex-wrap items-center gap-x-4 gap-y-1">
         <span class="hint">Used last</span
-        ><NuxtLink v-for="tool in last" :key="tool.id" :to="`/tools/${tool.id}`" class="inline-flex min-h-11 items-center min-[900px]:min-h-0">{{
+        ><NuxtLink v-for="tool in last" :key="tool.id" :to="`/tools/${tool.id}`" class="inline-flex min-h-11 items-center min-[900px]:min-h-7">{{
           tool.title
         }}</NuxtLink>
       </p>
@@ -50,7 +50,7 @@ const shown = computed(() =>
           <h2 :id="`question-${group.name}`" class="text-base!">{{ group.question }}</h2>
           <ul>
             <li v-for="tool in group.tools" :key="tool.id" class="relative flex items-center gap-2 max-[899px]:min-h-11 hover:bg-mat">
-              <NuxtLink :to="`/tools/${tool.id}`" class="shrink-0 font-semibold after:absolute after:inset-0">{{ tool.title }}</NuxtLink><span
+              <NuxtLink :to="`/tools/${tool.id}`" class="shrink-0 py-0.5 font-semibold after:absolute after:inset-0">{{ tool.title }}</NuxtLink><span
                 class="hint truncate text-sm"
                 :title="tool.summary"
                 >{{ tool.summary }}</span
