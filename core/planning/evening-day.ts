@@ -16,3 +16,13 @@ export function eveningSpan(day: string, zone: string): { from: string; to: stri
   }
   return { from: at(day), to: at(formatISO(addDays(parseISO(day), 1), { representation: 'date' })) }
 }
+
+/** Whether two instants lie on one evening. */
+export const sameEvening = (one: string, other: string, zone: string): boolean => eveningDay(one, zone) === eveningDay(other, zone)
+/**
+ * Minutes that somebody was at a job, one at least; nothing of one left open until another evening, for then nobody knows.
+ * @param from when it was begun
+ * @param to when somebody said that it was over
+ */
+export const minutesAtIt = (from: string, to: string, zone: string): number =>
+  sameEvening(from, to, zone) ? Math.max(1, Math.round((Date.parse(to) - Date.parse(from)) / 60_000)) : 0

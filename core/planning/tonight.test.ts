@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { skillNames } from '../kernel/skills'
 import { bestAssignment } from './assignment'
 import { bands } from '../kernel/move'
-import { eveningDay, eveningSpan } from './evening-day'
+import { eveningDay, eveningSpan, minutesAtIt } from './evening-day'
 import { type EveningMachine, eveningOffers } from './evening-jobs'
 import { eveningStory } from './evening-story'
 import { guessAgainstOutcome, guessMinutes } from './job-minutes'
@@ -257,4 +257,10 @@ describe('a pair', () => {
     })
     expect([...dealtTo(both, 'a')!].sort()).toEqual([1, 2])
   })
+})
+
+it('counts the minutes of a job within its evening, past midnight too, and none once that was over', () => {
+  const at = (time: string) => minutesAtIt('2026-03-03T19:00:00.000Z', time, 'UTC')
+  const minutes = ['2026-03-03T19:00:10.000Z', '2026-03-03T19:25:00.000Z', '2026-03-04T03:59:00.000Z', '2026-03-04T04:00:00.000Z'].map(at)
+  expect(minutes).toEqual([1, 25, 539, 0])
 })

@@ -19,13 +19,14 @@ const missing = computed(() => (list.value ? props.tags.filter(tag => !list.valu
       <li v-for="machine in list.rows" :key="machine.tag" class="label grid grid-cols-[1fr_auto] gap-2 overflow-hidden bg-white text-black">
         <div class="grid min-w-0 content-start gap-0.5 overflow-hidden">
           <TagTape :tag="machine.tag" class="justify-self-start" />
+          <!-- First, so that no long name pushes it off the label. -->
+          <p class="text-xs font-semibold">Do not plug in. Ask first.</p>
           <p class="line-clamp-2 font-display text-lg/tight font-semibold wrap-anywhere">{{ machine.nickname || machine.name }}</p>
           <p class="truncate text-xs">{{ machine.name }}{{ machine.maker && `, ${machine.maker}` }}</p>
           <p class="line-clamp-2 text-xs">
             {{ acquisitionNames[machine.acquired] }}, {{ times.day(machine.bookedInAt) }}{{ machine.place && `; ${machine.place}` }}
           </p>
           <p class="truncate text-xs">{{ session.collection?.name }}</p>
-          <p class="text-xs font-semibold">Do not plug in. Ask first.</p>
         </div>
         <QrCode :text="addressOf(machine.tag)" class="h-[30mm] w-[30mm]" />
       </li>

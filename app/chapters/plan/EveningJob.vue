@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { PhCaretRight, PhCheck, PhHandArrowUp, PhPlay } from '~/kernel/signs/icons'
+import { sameEvening } from '#core/planning/evening-day'
 import type { EveningJobView } from '#shared/chapters/plan/index'
 
 /** One job of the evening: what, on which machine, how long; begun, done, or handed on with a note. */
@@ -14,9 +15,9 @@ const { submitCommand: finish, busy: finishing, failure: notFinished } = useComm
 const mine = computed(() => props.job.hands.some(h => h.id === session.person?.id))
 const others = computed(() => props.job.hands.filter(h => h.id !== session.person?.id))
 const running = computed(() => (props.job.startedAt ? Math.max(0, Math.floor((clock.now.getTime() - Date.parse(props.job.startedAt)) / 60_000)) : 0))
-/** Begun on an earlier day, and nobody has said since what became of it. */
+/** Begun on an earlier evening, and nobody has said since what became of it. */
 const leftOpen = computed(
-  () => props.job.state === 'in-hand' && props.job.startedAt !== null && times.day(props.job.startedAt) !== times.day(clock.now.toISOString()),
+  () => props.job.state === 'in-hand' && props.job.startedAt !== null && !sameEvening(props.job.startedAt, clock.now.toISOString(), times.zone.value),
 )
 const begin = () => start({ code: props.job.code, says: props.job.says, withId: mine.value || !props.job.pair ? null : (others.value[0]?.id ?? null) })
 </script>

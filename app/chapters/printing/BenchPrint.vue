@@ -26,7 +26,8 @@ async function fit() {
     shrunk.value *= Math.sqrt(pageHeightPx / height)
   }
 }
-onMounted(fit)
+// The letters have their width once they have come.
+onMounted(() => void document.fonts.ready.then(fit))
 watch(() => props.sheet, fit)
 
 /** So many of each have room on the page; of what is longer the rest is counted, and stands on the sheet. */

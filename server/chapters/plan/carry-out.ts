@@ -2,10 +2,10 @@ import { millisecondsInHour } from 'date-fns/constants'
 import { and, eq, inArray } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
 import { InputError } from '#core/kernel/input-error'
+import { minutesAtIt } from '#core/planning/evening-day'
 import { guessMinutes, kindOfJob } from '#core/planning/job-minutes'
 import type { CommandInput } from '#shared/chapters/index'
 import { ownJob } from '#shared/chapters/plan/words'
-import type { Tx } from '../../kernel/history/journal'
 import { NotAllowed, NotFound, NotNow } from '../../kernel/refusals'
 import { rowOf } from '../../kernel/row-of'
 import type { MachineWork, Work } from '../../kernel/work'
@@ -16,9 +16,6 @@ import { dayOf, isHere } from './present'
 import { eveningJobs, eveningLetters, eveningPeople } from './schema'
 
 const longestStayMs = 18 * millisecondsInHour
-/** Minutes that somebody was at it; nothing of an evening that was over before anybody said so, for then nobody knows. */
-const minutesAtIt = (tx: Tx, from: string, to: string) =>
-  dayOf(tx, from) === dayOf(tx, to) ? Math.max(1, Math.round((Date.parse(to) - Date.parse(from)) / 60_000)) : 0
 
 /** Whoever is named; a volunteer speaks for nobody else. @throws NotFound, NotAllowed */
 function personNamed({ tx, person }: Work, personId: number) {
@@ -131,7 +128,7 @@ function inHandOf({ tx, machine }: MachineWork, jobId: number) {
 
 export function finishJob(work: MachineWork, { jobId, did }: CommandInput<'finish-job'>): void {
   const job = inHandOf(work, jobId)
-  const takenMinutes = job.takenMinutes + minutesAtIt(work.tx, job.startedAt!, work.at)
+  const takenMinutes = job.takenMinutes + minutesAtIt(job.startedAt!, work.at, practiceOf(work.tx).zone)
   work.tx.update(eveningJobs).set({ state: 'done', endedAt: work.at, takenMinutes }).where(eq(eveningJobs.id, jobId)).run()
   work.write('job.done', { says: job.says, hands: job.hands.map(h => h.name), minutes: takenMinutes, did })
 }
@@ -148,7 +145,7 @@ export function reopenJob(work: MachineWork, { jobId }: CommandInput<'reopen-job
 export function handOnJob(work: MachineWork, { jobId, note }: CommandInput<'hand-on-job'>): void {
   const { at, person } = work
   const job = inHandOf(work, jobId)
-  const takenMinutes = job.takenMinutes + minutesAtIt(work.tx, job.startedAt!, at)
+  const takenMinutes = job.takenMinutes + minutesAtIt(job.startedAt!, at, practiceOf(work.tx).zone)
   work.tx
     .update(eveningJobs)
     .set({ state: 'handed-on', hands: [], startedAt: null, startsAt: null, takenMinutes, note, notedBy: person.name, notedAt: at })

@@ -116,6 +116,7 @@ const comparable = computed(() =>
         >
           <PhImage aria-hidden="true" />{{ photograph.portrait ? 'Take off as portrait' : 'Make it the portrait' }}
         </button>
+        <span v-if="photograph.portrait" class="hint">On its sheet, in the store, on its model and its passport</span>
         <span v-if="notChosen" role="alert" class="text-stop">{{ notChosen }}</span>
         <span v-if="comparable.length" class="flex items-center gap-2"
           ><label for="compare-with" class="hint">Compare with</label
