@@ -8,6 +8,7 @@ const { connected, lostAt } = useLive()
 const times = useTimes()
 const bench = useBenchSheets()
 const back = useTakeBack()
+const saving = useSaving()
 bench.sheets.value = benchSheets
 const { running } = useRunningStarts()
 const changes = useChanges()
@@ -34,7 +35,7 @@ useShortcuts([
 </script>
 
 <template>
-  <div class="min-h-dvh">
+  <div class="min-h-dvh" :data-saving="saving.underWay > 0 || undefined">
     <a href="#place" class="sr-only focus:not-sr-only">Skip to content</a>
     <TopBar @shelf="drawer = true" />
     <p v-if="!connected" role="status" class="no-print border-b border-care bg-care-wash px-4 py-1">

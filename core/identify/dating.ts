@@ -1,3 +1,4 @@
+import { writtenDay } from '../kernel/days'
 import { UTCDate } from '@date-fns/utc'
 import { addWeeks, differenceInCalendarDays, formatISO, getQuarter, parseISO } from 'date-fns'
 import { type Finding, commonPractice, finding } from '../kernel/finding'
@@ -97,8 +98,8 @@ export function dateMachine({ codes, bounds = [], assemblyLagWeeks = defaultLagW
   if (notBefore && notAfter && notBefore.day > notAfter.day) {
     findings.push(
       finding('stop', 'dating.bounds-contradict', 'The bounds contradict each other.', [
-        `Not before ${notBefore.day}: ${notBefore.why}.`,
-        `Not after ${notAfter.day}: ${notAfter.why}.`,
+        `Not before ${writtenDay(notBefore.day)}: ${notBefore.why}.`,
+        `Not after ${writtenDay(notAfter.day)}: ${notAfter.why}.`,
       ]),
     )
     return { interval: null, likelyQuarter: null, used: [], leftOut, findings }
@@ -109,11 +110,11 @@ export function dateMachine({ codes, bounds = [], assemblyLagWeeks = defaultLagW
   for (const { part, reading, first } of readTogether(codes, within, omit)) {
     if (part.reworked) omit(part, 'Signs of rework: a later service.', reading)
     else if (notAfter && reading.firstDay > notAfter.day) {
-      omit(part, `Later than ${notAfter.day}, which ${notAfter.why} allows.`, reading)
+      omit(part, `Later than ${writtenDay(notAfter.day)}, which ${notAfter.why} allows.`, reading)
       findings.push(
         finding('care', 'dating.later-than-bound', `${named(part)} is later than a bound allows.`, [
           `It reads ${reading.says}.`,
-          `Not after ${notAfter.day}: ${notAfter.why}.`,
+          `Not after ${writtenDay(notAfter.day)}: ${notAfter.why}.`,
           'Look at it for rework, or doubt the bound.',
         ]),
       )
@@ -209,7 +210,7 @@ function betweenBounds(
     interval: null,
     contradiction: finding('stop', 'dating.bound-contradicts', 'A bound and the parts contradict each other.', [
       `The youngest part reads ${youngest.says}, so it was made before ${made.notAfter}.`,
-      `Not before ${notBefore.day}: ${notBefore.why}.`,
+      `Not before ${writtenDay(notBefore.day)}: ${notBefore.why}.`,
       'Doubt the bound, or look for parts that were not read.',
     ]),
   }
@@ -318,7 +319,7 @@ function verdict(interval: DatingResult['interval'], likely: string | undefined,
     finding(
       youngest ? (doubtful || kept.length < fewParts ? 'care' : 'fine') : 'note',
       'dating.made',
-      `Made between ${interval.notBefore} and ${interval.notAfter}${likely ? `, most likely in ${quarterOf(likely)}` : ''}.`,
+      `Made between ${writtenDay(interval.notBefore)} and ${writtenDay(interval.notAfter)}${likely ? `, most likely in ${quarterOf(likely)}` : ''}.`,
       because,
       commonPractice,
     ),

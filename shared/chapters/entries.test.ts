@@ -11,7 +11,7 @@ const notListenedTo = {
     person.password-changed supply.added supply.changed configuration.set rails.expected fault.parts build-up.planned build-up.changed`,
   'sentences of the program': `date-code.read corrosion.measured opening.back gate.changed gate.overrule-ended inlet.expected supply.assigned start.called-off
     start.ended cleaning.step-added cleaning.step-done cleaning.step-given drying.started drying.weighed whitening.followed whitening.measured off-state.measured
-    reading.taken soak.begun soak.tallied soak.log-opened soak.log-said sign-off.ended result.pinned job.started job.reopened contamination.stepped`,
+    reading.taken soak.begun soak.tallied soak.untallied soak.log-opened soak.log-said sign-off.ended result.pinned job.started job.reopened contamination.stepped`,
   'heard where they are kept: claims, damage, hazards, facts, answers to what was heard': `claim.recorded damage.patina hazard.settled
     saying.settled alarm.explained last-powered.recorded copper.bare copper.sealed cleaning.part cleaning.done`,
   'of the house, its owners and its models, not of what this machine does': `path.chosen consent.recorded consent.passed-over owner.written-to owner.closed

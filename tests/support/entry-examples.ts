@@ -52,7 +52,7 @@ export const entryExamples: { [K in EntryKind]: [EntryData<K>, string] } = {
   'path.chosen': [{ path: 'conserve', reason: 'The only one known' }, 'Path chosen: conserve as found. The only one known.'],
   'consent.recorded': [
     { agreedWith: 'the trust', agreedOn: '2026-03-01', allowed: ['open', 'clean'], upTo: 50, currency: 'EUR', mustAsk: 'paint' },
-    'Agreed with the trust on 2026-03-01: open it and look, clean it; up to €50.00; to be asked: paint.',
+    'Agreed with the trust on 1 Mar 2026: open it and look, clean it; up to €50.00; to be asked: paint.',
   ],
   'consent.passed-over': [{ work: 'start', reason: 'It has to be moved tonight' }, 'Its owner was not asked: start it. It has to be moved tonight.'],
   'money.spent': [{ what: 'capacitors', amount: 12.5, currency: 'EUR' }, 'Spent €12.50: capacitors.'],
@@ -138,7 +138,7 @@ export const entryExamples: { [K in EntryKind]: [EntryData<K>, string] } = {
   ],
   'whitening.ended': [
     { name: 'Bezel', outcome: 'Matches the other half', relookOn: '2027-05-01' },
-    'Whitening of Bezel ended: Matches the other half. To be looked at again on 2027-05-01.',
+    'Whitening of Bezel ended: Matches the other half. To be looked at again on 1 May 2027.',
   ],
   'wait.started': [{ what: 'board drying', until: '2026-03-04T08:00:00.000Z' }, 'Wait started: board drying.'],
   'wait.kind-said': [
@@ -165,6 +165,10 @@ export const entryExamples: { [K in EntryKind]: [EntryData<K>, string] } = {
   'soak.tallied': [
     { what: 'Memory test', passes: 20, failures: 0, all: 120, allFailures: 0, verdict: 'go-on' },
     'Soak, Memory test: 20 passes, 0 failed; 0 of 120 by now, not decided.',
+  ],
+  'soak.untallied': [
+    { what: 'Memory test', passes: 1, failures: 1, all: 119, allFailures: 0 },
+    'Soak, Memory test: taken back at once, 1 pass, 1 failed; 0 of 119 by now.',
   ],
   'soak.ended': [
     { what: 'Memory test', passes: 180, failures: 0, verdict: 'cured', note: '' },

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { writtenDay } from '#core/kernel/days'
 import { ScatterChart } from 'echarts/charts'
 import { GridComponent, MarkAreaComponent, TooltipComponent } from 'echarts/components'
 import { use } from 'echarts/core'
@@ -55,7 +56,7 @@ const option = computed(() => {
 })
 const told = computed(
   () =>
-    `Strip of ${props.dating.used.length} codes that count and ${props.dating.leftOut.length} left out${props.dating.interval ? `; made between ${props.dating.interval.notBefore} and ${props.dating.interval.notAfter}` : ''}`,
+    `Strip of ${props.dating.used.length} codes that count and ${props.dating.leftOut.length} left out${props.dating.interval ? `; made between ${writtenDay(props.dating.interval.notBefore)} and ${writtenDay(props.dating.interval.notAfter)}` : ''}`,
 )
 </script>
 

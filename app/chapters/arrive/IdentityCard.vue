@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { writtenDay } from '#core/kernel/days'
 import { PhPencilSimple } from '~/kernel/signs/icons'
 import type { SheetOf } from '#shared/chapters/index'
 import { acquisitionNames, acquisitions } from '#shared/kernel/acquisitions'
@@ -36,7 +37,7 @@ const rows = computed(() => {
     ['Board issue or variant', variant],
     ['Weight', weightKg === null ? '' : `${weightKg} kg`],
     ['Location', place],
-    ['Last powered', [lastPowered, lastPoweredBy && `by ${lastPoweredBy}`, lastPoweredWhat].filter(Boolean).join(', ')],
+    ['Last powered', [writtenDay(lastPowered), lastPoweredBy && `by ${lastPoweredBy}`, lastPoweredWhat].filter(Boolean).join(', ')],
     ['Booked in', times.day(props.sheet.bookedInAt)],
     ['About the model', props.sheet.about],
   ].map(([label, value]) => ({ label: label!, value: value || 'Not noted' }))

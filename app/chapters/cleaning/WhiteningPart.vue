@@ -130,10 +130,9 @@ const rebound = computed(() => {
           submit="End treatment"
           @done="close()"
           ><div class="grid gap-3 sm:grid-cols-2">
-            <TextField name="outcome" label="How it ended" /><TextField
+            <TextField name="outcome" label="How it ended" /><DayField
               name="relookOn"
               label="Look again on"
-              type="date"
               hint="Yellowing may return; half a year is usual."
             /></div
         ></CommandForm>

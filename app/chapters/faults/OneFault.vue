@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { writtenDay } from '#core/kernel/days'
 import { attemptAreaNames, attemptAreas } from '#core/diagnosis/back-to-basics'
 import { partKindNames, partKinds } from '#core/diagnosis/part-priors'
 import { symptomNames } from '#core/diagnosis/symptoms'
@@ -62,7 +63,7 @@ const begin = (what: typeof doing.value) => (doing.value = doing.value === what 
       ><span v-else-if="fault.leftAs === 'came-back'" class="font-semibold text-care">Intermittent, came back on its own</span
       ><span v-else-if="fault.stopsMachine" class="font-semibold text-stop">Stops the machine</span
       ><span v-else class="font-semibold text-care">Does not stop it</span>
-      <span v-if="fault.firstSeen" class="hint">First seen {{ fault.firstSeen }}</span>
+      <span v-if="fault.firstSeen" class="hint">First seen {{ writtenDay(fault.firstSeen) }}</span>
       <span v-if="fault.minutes" class="hint">{{ fault.minutes }} minutes so far</span>
     </header>
     <p v-if="fault.cause" class="border-l-4 border-fine px-3">

@@ -19,7 +19,7 @@ if (props.brief) useFirstField(form)
     @done="$emit('done')"
   >
     <div class="grid gap-3 sm:grid-cols-2">
-      <TextField name="symptom" label="Symptom" /><TextField v-if="!brief" name="firstSeen" label="First seen" hint="A year, month or day" />
+      <TextField name="symptom" label="Symptom" /><DayField v-if="!brief" name="firstSeen" label="First seen" rough hint="A year, month or day" />
     </div>
     <TextField v-if="!brief" name="conditions" label="When it shows" hint="Cold or warm, which program was running, what was connected" />
     <SymptomWords v-if="!brief" />

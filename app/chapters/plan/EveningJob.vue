@@ -30,7 +30,7 @@ const begin = () => start({ code: props.job.code, says: props.job.says, withId: 
       <GateSign :verdict="job.gate" :overruled="job.overruled" small class="ml-auto whitespace-nowrap" />
     </div>
     <p>
-      <NuxtLink :to="{ path: `/m/${job.tag}`, query: { stage: job.stage } }" class="text-ink">{{ job.nickname || job.name }}</NuxtLink>:
+      <NuxtLink :to="{ path: `/m/${job.tag}`, query: { ...placeOf(job) } }" class="text-ink">{{ job.nickname || job.name }}</NuxtLink>:
       <span class="font-semibold">{{ job.says }}</span>
       <span class="hint whitespace-nowrap">
         <template v-if="job.state === 'done'"

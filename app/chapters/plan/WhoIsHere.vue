@@ -6,7 +6,7 @@ import type { EveningPerson } from '#shared/chapters/plan/index'
 const props = defineProps<{ here: EveningPerson[]; dealt: boolean }>()
 const session = useSession()
 const times = useTimes()
-const { typed, until } = useStay()
+const { typed, until, readable } = useStay()
 const id = useId()
 const { submitCommand: come, busy, failure } = useCommand('be-here')
 const { submitCommand: go, failure: kept, because } = useCommand('go-home')
@@ -42,14 +42,22 @@ const offered = computed(() => (coordinates.value ? absent.value : me.value ? [m
       </li>
     </ul>
     <div v-if="session.may('be-here') && offered.length && (!dealt || asking || !here.length)" class="flex flex-wrap items-center gap-x-3 gap-y-2">
-      <label :for="id" class="hint">Here until</label><input :id="id" v-model="typed" type="time" class="entry w-40! figure" />
+      <label :for="id" class="hint">Here until</label
+      ><input
+        :id="id"
+        v-model="typed"
+        class="entry w-24! figure"
+        autocomplete="off"
+        :aria-invalid="!readable"
+        :aria-describedby="readable ? undefined : `${id}-trouble`"
+      /><span v-if="!readable" :id="`${id}-trouble`" role="alert" class="text-stop">A time, such as 21:30 or 9 pm.</span>
       <div class="flex flex-wrap gap-1" role="group" aria-label="Who else is here">
         <button
           v-for="person in offered"
           :key="person.id"
           type="button"
           class="button min-[900px]:min-h-8! font-normal!"
-          :disabled="busy"
+          :disabled="busy || !readable"
           @click="come({ personId: person.id, until: until() })"
         >
           <PhUserPlus aria-hidden="true" />{{ person.id === session.person?.id ? 'I am here' : person.name }}

@@ -86,14 +86,18 @@ const asBefore = ({ passes, result: { failureRate } }: (typeof soaks.value)[numb
         <FindingList :findings="soak.result.findings" />
         <p v-if="soak.note">{{ soak.note }}</p>
         <template v-if="!soak.endedAt && session.may('tally-soak')">
-          <div class="grid grid-cols-2 gap-2" role="group" aria-label="A pass has ended">
+          <AnswerBar label="A pass has ended" one-of-many>
             <button type="button" class="button min-h-12 justify-center" :disabled="busy" @click="tally({ soakId: soak.id, passes: 1, failures: 0 })">
               It passed
             </button>
             <button type="button" class="button min-h-12 justify-center" :disabled="busy" @click="tally({ soakId: soak.id, passes: 1, failures: 1 })">
               It failed
             </button>
-          </div>
+            <template v-if="soak.passes" #last
+              ><span class="figure">{{ soak.passes }}</span> {{ soak.passes === 1 ? 'pass' : 'passes' }},
+              <span class="figure">{{ soak.failures }}</span> failed.</template
+            >
+          </AnswerBar>
           <p>
             <button type="button" class="button button-quiet" :aria-pressed="byKeys === soak.id" @click="byKeys = byKeys === soak.id ? undefined : soak.id">
               {{ byKeys === soak.id ? 'By keys: space passed, f failed, Escape ends' : 'Tally by keys' }}

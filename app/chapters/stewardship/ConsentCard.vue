@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { writtenDay } from '#core/kernel/days'
 import { money, worksAsked } from '#core/stewardship/consent'
 import type { SheetOf } from '#shared/chapters/index'
 
@@ -33,7 +34,7 @@ const shown = (field: string, value: unknown) =>
         <div>
           <dt class="hint">Agreed</dt>
           <dd>
-            with {{ consent.agreedWith }}<template v-if="consent.agreedOn">, {{ consent.agreedOn }}</template>
+            with {{ consent.agreedWith }}<template v-if="consent.agreedOn">, {{ writtenDay(consent.agreedOn) }}</template>
           </dd>
         </div>
         <div v-if="consent.mustAsk" class="sm:col-span-2">
@@ -60,7 +61,11 @@ const shown = (field: string, value: unknown) =>
           <TextField name="upTo" :label="`Up to what cost, ${sheet.stewardship.currency}`" numeric /><TextField
             name="agreedWith"
             label="Agreed with"
-          /><TextField name="agreedOn" label="Agreed on" hint="Such as 2026-05-17" /><TextField name="mustAsk" label="What must be asked" :lines="2" />
+          /><DayField name="agreedOn" label="Agreed on" rough hint="Such as 17 May 2026, or May 2026" /><TextField
+            name="mustAsk"
+            label="What must be asked"
+            :lines="2"
+          />
         </div>
       </CommandForm>
     </AddPanel>

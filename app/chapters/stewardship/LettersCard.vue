@@ -7,7 +7,6 @@ const props = defineProps<{ sheet: SheetOf<'stewardship' | 'look'> }>()
 const session = useSession()
 const times = useTimes()
 const clock = useClock()
-const id = useId()
 const answerDay = ref(times.localOf(new Date(clock.now.getTime() + 21 * millisecondsInDay)))
 const answerBy = computed(() => times.instantOf(answerDay.value) ?? '')
 /** What was refused elsewhere until its owner has agreed. */
@@ -64,9 +63,7 @@ const initial = computed(() => ({
         />
         <div class="grid gap-3 sm:grid-cols-2">
           <TextField name="to" label="E-mail address" hint="Leave empty if the letter is printed and posted" type="email" />
-          <div class="grid content-start gap-1">
-            <label :for="id" class="font-semibold">Answer by</label><input :id="id" v-model="answerDay" type="datetime-local" class="entry" />
-          </div>
+          <MomentField v-model="answerDay" label="Answer by" />
         </div>
       </CommandForm>
     </AddPanel>

@@ -5,7 +5,6 @@ const props = defineProps<{ tag: string }>()
 defineEmits<{ done: [] }>()
 const times = useTimes()
 const clock = useClock()
-const id = useId()
 const inHours = (hours: number) => times.localOf(new Date(clock.now.getTime() + hours * millisecondsInHour))
 const local = ref(inHours(8))
 const until = computed(() => times.instantOf(local.value) ?? '')
@@ -30,8 +29,7 @@ const offers = [
     <TextField name="what" label="What it waits for" hint="Such as main board drying at 40 °C" />
     <WaitKindField />
     <div class="grid gap-1">
-      <label :for="id" class="font-semibold">Until</label>
-      <input :id="id" v-model="local" type="datetime-local" class="entry reading" />
+      <MomentField v-model="local" label="Until" />
       <p class="flex flex-wrap gap-2">
         <button v-for="offer in offers" :key="offer.hours" type="button" class="button button-quiet" @click="local = inHours(offer.hours)">
           In {{ offer.label }}

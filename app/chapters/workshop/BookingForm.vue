@@ -8,7 +8,6 @@ const props = defineProps<{ tag: string; things: ThingView[]; parts: { name: str
 defineEmits<{ done: [] }>()
 const times = useTimes()
 const clock = useClock()
-const id = useId()
 const local = ref(times.localOf(clock.now))
 const from = computed(() => times.instantOf(local.value) ?? '')
 const choices = computed(() => props.things.map(t => ({ value: t.id, label: `${t.name}, ${thingLimits(t)}` })))
@@ -36,7 +35,7 @@ const borne = (what: unknown) => bornC(props.parts.find(p => p.name.toLowerCase(
         />
       </div>
       <div class="grid gap-3 sm:grid-cols-[3fr_2fr_3fr]">
-        <FieldFrame :id="id" label="From"><input :id="id" v-model="local" type="datetime-local" class="entry" /></FieldFrame>
+        <MomentField v-model="local" label="From" />
         <TextField name="hours" label="Hours" numeric /><TextField name="roomL" label="Room, l" numeric hint="Length × width × height in cm, by 1000" />
       </div>
       <div v-if="thingOf(values.thingId)?.maxC != null" class="grid gap-3 sm:grid-cols-3">

@@ -12,8 +12,6 @@ import { shelfUnits } from '#core/cleaning/shelf'
         numeric
       /><TextField name="lowAt" label="Wanted from" numeric hint="This much down" />
     </div>
-    <div class="grid gap-3 sm:grid-cols-2">
-      <TextField name="openedOn" label="Opened on" type="date" /><TextField name="useBy" label="Use by" type="date" />
-    </div>
+    <div class="grid gap-3 sm:grid-cols-2"><DayField name="openedOn" label="Opened on" /><DayField name="useBy" label="Use by" /></div>
   </div>
 </template>

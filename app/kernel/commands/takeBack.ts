@@ -8,6 +8,11 @@ const inverses: Partial<Record<CommandName, (input: object) => { name: CommandNa
     const { onBench } = input as { onBench: boolean }
     return { name: 'put-on-bench', input: { onBench: !onBench }, says: onBench ? 'Put on the bench.' : 'Taken off the bench.' }
   },
+  'tally-soak': input => {
+    const { passes, failures } = input as { passes: number; failures: number }
+    const one = failures ? 'A failed pass counted.' : 'A pass counted.'
+    return { name: 'untally-soak', input, says: passes === 1 ? one : `${passes} passes counted, ${failures} failed.` }
+  },
   'finish-job': input => ({ name: 'reopen-job', input: { jobId: (input as { jobId: number }).jobId }, says: 'Marked as done.' }),
 }
 
@@ -19,6 +24,7 @@ export const useTakeBack = defineStore('take-back', () => {
   const api = useApi()
   const changes = useChanges()
   const session = useSession()
+  const saving = useSaving()
   const offered = shallowRef<{ says: string; undo?: () => Promise<CommandAnswer> }>()
   const busy = ref(false)
   let timer: ReturnType<typeof setTimeout> | undefined
@@ -41,9 +47,11 @@ export const useTakeBack = defineStore('take-back', () => {
     if (!asked || busy.value) return
     busy.value = true
     try {
-      const { change } = await asked()
-      show({ says: 'Undone.' })
-      if (change) await changes.take(change)
+      await saving.during(async () => {
+        const { change } = await asked()
+        show({ says: 'Undone.' })
+        if (change) await changes.take(change)
+      })
     } catch (error) {
       if (!(error instanceof ApiError)) throw error
       show({ says: [error.message, ...(error.answer.because ?? [])].join(' ') })

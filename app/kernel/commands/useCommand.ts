@@ -18,6 +18,7 @@ export function useCommand<N extends CommandName>(name: MaybeRefOrGetter<N>, tag
   const changes = useChanges()
   const outbox = useOutbox()
   const back = useTakeBack()
+  const saving = useSaving()
   const busy = ref(false)
   const saved = ref(false)
   /** It could not be sent, and waits in the outbox. */
@@ -60,7 +61,7 @@ export function useCommand<N extends CommandName>(name: MaybeRefOrGetter<N>, tag
    * @returns the result when it was kept; the messages by field when the input was refused; that it waits, when it could not be sent now and will be;
    * nothing when something else was in the way
    */
-  async function submitCommand(input: CommandRequest<N>): Promise<{ result?: unknown; fields?: Record<string, string>; waits?: boolean }> {
+  async function submit(input: CommandRequest<N>): Promise<{ result?: unknown; fields?: Record<string, string>; waits?: boolean }> {
     busy.value = true
     waits.value = false
     failure.value = ''
@@ -95,6 +96,8 @@ export function useCommand<N extends CommandName>(name: MaybeRefOrGetter<N>, tag
       busy.value = false
     }
   }
+
+  const submitCommand = (input: CommandRequest<N>) => saving.during(() => submit(input))
 
   return { submitCommand, busy, saved, waits, failure, because, question, stale, unanswered }
 }

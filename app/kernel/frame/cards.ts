@@ -57,3 +57,46 @@ export const cardsOf: Record<Stage, Record<string, readonly string[]>> = {
     'As found, as released': ['outcome', 'before and after', 'passport', 'label inside'],
   },
 }
+
+/** The card where a next move is done, by its code; what would open the gate is answered under its facts, what takes two is a start. */
+const cardOfMove: Record<string, string> = {
+  'consent': 'Consent of its owner',
+  'look': 'Assemblies',
+  'grade-again': 'Assemblies',
+  'look-decides': 'Damage',
+  'corrosion-grows': 'Damage',
+  'fixing-missing': 'Opening',
+  'interventions': 'Before us',
+  'checks': 'Checks',
+  'path': 'Its path',
+  'hazards': 'Hazards',
+  'battery-home': 'Batteries',
+  'battery-sister': 'Batteries',
+  'battery-replace': 'Batteries',
+  'rail-drift': 'Rails',
+  'contamination': 'What got in',
+  'wait.contamination': 'What got in',
+  'cleaning-step': 'Plan',
+  'count-parts-back': 'Small parts',
+  'seal-copper': 'Bare copper',
+  'booking-over': 'Tanks and ovens',
+  'measure-colour': 'Whitening',
+  'wait-over': 'Waits',
+  'weigh': 'Drying',
+  'probe': 'Probing',
+  'patch': 'Probing',
+  'part': 'Parts wanted',
+  'bulletin': 'Faults',
+  'fault-new': 'Faults',
+  'fault-basics': 'Faults',
+  'fault-open': 'Faults',
+  'sign-off': 'Sign-off',
+  'life': 'Its life',
+}
+const usualCard: Partial<Record<Stage, string>> = { 'make-safe': 'Facts', 'prove': 'Rails' }
+
+/** Where a move is done, for an address: its stage, and its card where one is known. */
+export function placeOf({ code, stage, pair }: { code: string; stage: Stage; pair?: boolean }): { stage: Stage; card?: string } {
+  const card = cardOfMove[code] ?? (pair ? 'First start' : usualCard[stage])
+  return card && card in cardsOf[stage] ? { stage, card } : { stage }
+}

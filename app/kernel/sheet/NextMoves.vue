@@ -64,7 +64,7 @@ const mayBegin = (move: SheetHead['moves'][number]) =>
     <EmptyPlace v-if="!sheet.moves.length" :says="sheet.waits.length ? 'Nothing to do until the wait is over.' : 'Nothing is left to do.'" />
     <ol v-else-if="moves.length" class="grid divide-y divide-line">
       <li v-for="move in all ? moves : moves.slice(0, shownAtFirst)" :key="move.code + move.says" class="py-2 first:pt-0">
-        <NuxtLink :to="{ query: { stage: move.stage } }" class="block min-h-6 font-semibold text-ink">{{ move.says }}</NuxtLink>
+        <NuxtLink :to="{ query: { ...placeOf(move) } }" class="block min-h-6 font-semibold text-ink">{{ move.says }}</NuxtLink>
         <details>
           <summary class="hint min-h-6 cursor-pointer">By {{ move.who }}</summary>
           <p class="hint">{{ move.why }} <WhoCould :skill="move.skill" /></p>

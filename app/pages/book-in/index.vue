@@ -90,7 +90,7 @@ watch(sending, now => !now && bookedAs.value && !refused.value && void open())
               </div>
             </OneCard>
             <OneCard title="When it last ran">
-              <TextField name="lastPowered" label="Last powered" hint="A year, month or day: 1998, 1998-05 or 1998-05-17" />
+              <DayField name="lastPowered" label="Last powered" rough hint="A year, month or day: 1998, May 1998 or 17 May 1998" />
               <TextField name="lastPoweredBy" label="By whom" />
               <TextField name="lastPoweredWhat" label="What happened" :lines="2" />
             </OneCard>

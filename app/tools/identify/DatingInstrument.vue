@@ -55,9 +55,9 @@ const { result, at } = useInstrument(
         <textarea id="codes" v-model="typed" class="entry figure" rows="8" :aria-describedby="described" :aria-invalid="!!at('codes')" />
       </FieldFrame>
       <div class="grid gap-3">
-        <FieldFrame id="notBefore" label="Not before"><input id="notBefore" v-model="bound.notBefore" type="date" class="entry figure" /></FieldFrame>
+        <FieldFrame id="notBefore" label="Not before"><DayInput id="notBefore" v-model="bound.notBefore" label="Not before" /></FieldFrame>
         <FieldFrame id="notAfter" label="Not after" :message="at('bounds.0')"
-          ><input id="notAfter" v-model="bound.notAfter" type="date" class="entry figure" :aria-invalid="!!at('bounds.0')"
+          ><DayInput id="notAfter" v-model="bound.notAfter" label="Not after" :invalid="!!at('bounds.0')"
         /></FieldFrame>
       </div>
       <FieldFrame id="why" label="Because of" hint="A stamped date, a board issue, a change of name"

@@ -4,6 +4,7 @@ import { isHandiwork } from '#core/power/mended'
 import { allowedWith, judgeSigner } from '#core/retest/sign-off'
 import { planSoak } from '#core/retest/soak'
 import { type CommandInput, may } from '#shared/chapters/index'
+import { millisecondsInMinute } from 'date-fns/constants'
 import { and, eq, isNull, ne } from 'drizzle-orm'
 import type { MachineFile } from '../../kernel/file'
 import type { Tx } from '../../kernel/history/journal'
@@ -85,6 +86,26 @@ export function tallySoak(work: MachineWork, { soakId, passes, failures }: Comma
     .run()
   const { verdict } = planSoak({ ...soak, secondsAPass: undefined, ...now })
   work.write('soak.tallied', { what: soak.what, passes, failures, all: now.passes, allFailures: now.failures, verdict })
+}
+
+/** So long after it a tally may be thought better of; later a failure that was seen is a failure. */
+const thoughtBetterOfMs = 2 * millisecondsInMinute
+
+/** Takes the newest tally back, as long as nothing was tallied since. @throws NotNow once there is something newer, or it is too long ago */
+export function untallySoak(work: MachineWork, { soakId, passes, failures }: CommandInput<'untally-soak'>): void {
+  const soak = soakOf(work, soakId)
+  const [newest, before = { passes: 0, failures: 0 }] = soak.tallies.toReversed()
+  if (newest?.passes !== before.passes + passes || newest.failures !== before.failures + failures)
+    throw new NotNow('Something else has been tallied since. Add what is missing, or end this soak and begin another.')
+  if (Date.parse(work.at) - Date.parse(newest.at) > thoughtBetterOfMs)
+    throw new NotNow('That was more than two minutes ago. What was counted wrongly ends the soak: end it and begin another.')
+  const tallies = soak.tallies.slice(0, -1)
+  work.tx
+    .update(soaks)
+    .set({ passes: before.passes, failures: before.failures, lastAt: tallies.at(-1)?.at ?? soak.startedAt, tallies })
+    .where(eq(soaks.id, soakId))
+    .run()
+  work.write('soak.untallied', { what: soak.what, passes, failures, all: before.passes, allFailures: before.failures })
 }
 
 /** Every second one of the older half goes, where there are too many; failures keep theirs. */

@@ -3,7 +3,7 @@ import * as schema from './schema'
 import { facts } from './facts'
 import { provingView } from './view'
 import { changeBuildUp, endBuildUp, planBuildUpNow, stepBuildUp } from './building'
-import { beginSoak, endBecause, endSoak, openSoakLog, saySoakLog, signOff, tallySoak } from './carry-out'
+import { beginSoak, endBecause, endSoak, openSoakLog, saySoakLog, signOff, tallySoak, untallySoak } from './carry-out'
 import { rows } from './rows'
 import { beginTestSheet, faultFromLine, lookTestLine, setTestLines } from './testing'
 
@@ -32,6 +32,7 @@ export const provingChapter = serverChapter({
     'fault-from-line': faultFromLine,
     'begin-soak': beginSoak,
     'tally-soak': tallySoak,
+    'untally-soak': untallySoak,
     'open-soak-log': openSoakLog,
     'say-soak-log': saySoakLog,
     'end-soak': endSoak,

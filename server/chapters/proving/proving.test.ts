@@ -39,6 +39,25 @@ it('a soak stands against the sign-off until it is passed, and is kept whatever 
   expect(sheet(tag).soaks).toMatchObject([{ passes: 380, failures: 0 }])
 })
 
+it('a tally is taken back at once, as long as it is the newest; a failure that was seen stays', () => {
+  const tag = on.bookIn({})
+  const soakId = begin(tag)
+  const tally = (passes: number, failures: number, take = '') => perform(tag, `${take}tally-soak` as 'tally-soak', { soakId, passes, failures } as never)
+  tally(30, 0)
+  tally(1, 1)
+  expect(() => tally(1, 0, 'un')).toThrow('Something else has been tallied')
+  tally(1, 1, 'un')
+  expect(sheet(tag).soaks).toMatchObject([{ passes: 30, failures: 0 }])
+  expect(() => tally(1, 1, 'un')).toThrow('Something else has been tallied')
+  tally(30, 0, 'un')
+  expect(sheet(tag).soaks).toMatchObject([{ passes: 0, failures: 0 }])
+  expect(() => tally(0, 0, 'un')).toThrow('Something else has been tallied')
+  tally(1, 1)
+  on.now = new Date(on.now.getTime() + 121_000)
+  expect(() => tally(1, 1, 'un')).toThrow('more than two minutes ago')
+  expect(against(tag)).toMatchObject({ level: 'stop', says: 'Soak failed: Memory test.' })
+})
+
 it('one failure says not cured, and keeps it from being signed off', () => {
   const tag = on.bookIn({})
   const soakId = begin(tag)

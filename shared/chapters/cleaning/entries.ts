@@ -1,3 +1,4 @@
+import { writtenDay } from '#core/kernel/days'
 import { fixed } from '#core/kernel/figure'
 import { decimals } from '#core/kernel/figure'
 import { z } from 'zod'
@@ -116,7 +117,7 @@ export const entries = {
   ),
   'whitening.ended': entry(
     z.object({ name: s, outcome: s, relookOn: s.nullable() }),
-    d => `Whitening of ${d.name} ended: ${ending(d.outcome)}${d.relookOn ? ` To be looked at again on ${d.relookOn}.` : ''}`,
+    d => `Whitening of ${d.name} ended: ${ending(d.outcome)}${d.relookOn ? ` To be looked at again on ${writtenDay(d.relookOn)}.` : ''}`,
     shown,
     d => besideCleaning(d.outcome),
   ),

@@ -1,3 +1,4 @@
+import { writtenDay } from '#core/kernel/days'
 import { z } from 'zod'
 import { touchesSupply } from '#core/power/mended'
 import { closed, ending, entry, observed, quote, shown } from '../../kernel/contract'
@@ -62,7 +63,7 @@ export const entries = {
   ),
   'fault.reported': entry(
     z.object({ symptom: s, firstSeen: s, stopsMachine: b }),
-    d => `Fault reported: ${d.symptom}${d.firstSeen && `, first seen ${d.firstSeen}`}${d.stopsMachine ? '; it stops the machine' : ''}.`,
+    d => `Fault reported: ${d.symptom}${d.firstSeen && `, first seen ${writtenDay(d.firstSeen)}`}${d.stopsMachine ? '; it stops the machine' : ''}.`,
     shown,
     d => [d.symptom],
   ),

@@ -67,6 +67,8 @@ export const onMachine = {
     atTheBench,
     z.object({ soakId: id, passes: whole('Passes', 100_000).pipe(z.number().min(1, 'Passes: one at least.')), failures: whole('How many failed', 100_000) }),
   ),
+  /** The tally before, taken back at once. */
+  'untally-soak': command(atTheBench, z.object({ soakId: id, passes: whole('Passes', 100_000), failures: whole('How many failed', 100_000) })),
   'end-soak': command(atTheBench, z.object({ soakId: id, note: optionalText('Why it ends', 200) })),
 } as const
 

@@ -20,6 +20,11 @@ export const entries = {
     d => `Soak, ${d.what}: ${d.passes} passes, ${d.failures} failed; ${d.allFailures} of ${d.all} by now, ${verdicts[d.verdict] ?? d.verdict}.`,
     shown,
   ),
+  'soak.untallied': entry(
+    z.object({ what: s, passes: n, failures: n, all: n, allFailures: n }),
+    d => `Soak, ${d.what}: taken back at once, ${d.passes} ${d.passes === 1 ? 'pass' : 'passes'}, ${d.failures} failed; ${d.allFailures} of ${d.all} by now.`,
+    shown,
+  ),
   'soak.ended': entry(
     z.object({ what: s, passes: n, failures: n, verdict: s, note: s }),
     d => `Soak ended, ${d.what}: ${d.failures} of ${d.passes} failed, ${verdicts[d.verdict] ?? d.verdict}. ${d.note && ending(d.note)}`.trim(),

@@ -69,11 +69,15 @@ const watching = (script: string) => `
   watcher.observe(document, { subtree: true, childList: true, attributes: true, characterData: true })
   again()`
 
+/** Nobody goes on while what they pressed last is on its way: the form it stood in may close, and the next press falls elsewhere. */
+const answeredFirst = `if (document.querySelector('[data-saving]')) return null`
+
 /**
  * A script that gives where to press what another finds: its middle, in sight and with nothing over it. What is pressed instead,
- * because the page moved meanwhile, is kept from hearing of it, and \`besideIt\` says so.
+ * because the page moved meanwhile, is kept from hearing of it; \`besideIt\` says so, and whether the page moved between down and up.
  */
 const pressing = (script: string) => `
+  ${answeredFirst}
   const target = (function () { ${script} })(...arguments)
   if (!target) return null
   target.scrollIntoView({ block: 'center', behavior: 'instant' })
@@ -82,14 +86,16 @@ const pressing = (script: string) => `
   const at = { x: box.x + box.width / 2, y: box.y + box.height / 2 }
   if (!target.contains(document.elementFromPoint(at.x, at.y))) return null
   const kinds = ['pointerdown', 'mousedown', 'pointerup', 'mouseup', 'click']
-  let beside = false
+  let beside, pressed = false
   const guard = event => {
-    if (event.type === 'pointerdown' && !(beside = !target.contains(event.target))) return window.besideIt()
+    if (event.type === 'pointerdown') beside = !target.contains(event.target)
+    if (event.type === 'click') pressed ||= target.contains(event.target)
+    if (!beside) return
     event.stopImmediatePropagation()
     event.preventDefault()
   }
   window.besideIt?.()
-  window.besideIt = () => { kinds.forEach(kind => removeEventListener(kind, guard, true)); return beside }
+  window.besideIt = () => { kinds.forEach(kind => removeEventListener(kind, guard, true)); return !pressed && (beside || target.isConnected) }
   kinds.forEach(kind => addEventListener(kind, guard, true))
   return at`
 
@@ -186,7 +192,10 @@ export class Visitor {
     free.push(this.browser)
   }
 
-  open = (path: string) => this.driver.get(this.address + path)
+  async open(path: string) {
+    await this.until(`${answeredFirst}; return true`, [], 'what was pressed last was not answered')
+    await this.driver.get(this.address + path)
+  }
 
   size = (width: number, height: number) =>
     (this.driver as chrome.Driver).sendDevToolsCommand('Emulation.setDeviceMetricsOverride', { width, height, deviceScaleFactor: 1, mobile: false })
@@ -253,7 +262,8 @@ export class Visitor {
     // A page that is drawn anew between the cursor and the text takes the text from neither; then it is typed again.
     for (let tries = 0; tries < 3; tries++) {
       const takes = await this.until<'parts' | 'text'>(
-        `const e = (function () { ${finder} })(...arguments); if (!e) return null
+        `${answeredFirst}
+         const e = (function () { ${finder} })(...arguments); if (!e) return null
          e.focus(); e.scrollIntoView({ block: 'center' }); if (/^(date|time|datetime-local|month|week)$/.test(e.type)) return 'parts'; e.select(); return 'text'`,
         field,
         `field “${label}”${within ? ` in ${within}` : ''} was not found`,
