@@ -85,9 +85,9 @@ it('the palette offers every card of a stage by its name, and no other', () => {
   const named = readdirSync('app/chapters', { recursive: true, encoding: 'utf8' })
     .filter(f => f.endsWith('Card.vue'))
     .flatMap(f => {
-      const head = /<OneCard\b(.*?)(?<!=)>/s.exec(readFileSync(join('app/chapters', f), 'utf8'))?.[1] ?? ''
+      const heads = [...readFileSync(join('app/chapters', f), 'utf8').matchAll(/<OneCard\b(.*?)(?<!=)>/gs)].map(([, head = '']) => head)
       // Without a state it is no part of a stage's index.
-      return /\s:?state=/.test(head) ? (/\sshort="([^"]+)"/.exec(head)?.[1] ?? /\stitle="([^"]+)"/.exec(head)?.[1] ?? []) : []
+      return heads.filter(head => /\s:?state=/.test(head)).flatMap(head => /\sshort="([^"]+)"/.exec(head)?.[1] ?? /\stitle="([^"]+)"/.exec(head)?.[1] ?? [])
     })
   const offered = Object.values(cardsOf).flatMap(cards => Object.keys(cards))
   expect(named.length).toBeGreaterThan(35)

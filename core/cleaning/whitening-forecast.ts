@@ -410,8 +410,9 @@ function firstBelow(value: (at: number) => number, goal: number, now: number): n
   return high
 }
 
+/** As far as the curve is worth drawing: what lies beyond once and a half again of what was measured nobody can see from here. */
 function curveOf(fit: Approach, now: number): WhiteningResult['curve'] {
-  const end = Math.max(now * 1.6, now + Math.min(fit.tau * 2, horizonHours), 8)
+  const end = Math.max(now * 1.6, now + Math.min(fit.tau * 2, now * 1.5), 8)
   return Array.from({ length: 41 }, (_, i) => ({ hours: (end * i) / 40, ...fit.valueAt((end * i) / 40) }))
 }
 const hours = (h: number) => (h < 1 ? `${Math.max(1, Math.round(h * 60))} min` : `${significant(h, 2)} h`)

@@ -1,3 +1,4 @@
+import { dayOf } from '../kernel/days'
 import { decimals, significant } from '../kernel/figure'
 import { type Finding, finding } from '../kernel/finding'
 
@@ -71,7 +72,7 @@ export function compareVisits(before: Visit, after: Visit): Growth {
   const { change, error, unit } = changeOf(before, after)
   const figure = (n: number) => (unit === 'mm²' ? String(significant(n)) : String(decimals(n, 1)))
   const facts = [
-    `${decimals(before.areaPct, 1)} % on ${before.at.slice(0, 10)}, ${decimals(after.areaPct, 1)} % on ${after.at.slice(0, 10)}${changeMm2 === null ? '' : `; ${figure(changeMm2)} mm²`}.`,
+    `${decimals(before.areaPct, 1)} % on ${dayOf(before.at)}, ${decimals(after.areaPct, 1)} % on ${dayOf(after.at)}${changeMm2 === null ? '' : `; ${figure(changeMm2)} mm²`}.`,
     `The two measurements together are good to ${figure(error)} ${unit}, with what their outlines and scales may be off.`,
   ]
   const says = `${figure(Math.abs(change))} ${unit} ${change < 0 ? 'less' : 'more'}`

@@ -5,7 +5,7 @@ import { assess } from '../planning/assess'
 import { proposedRole, roleOf } from './assembly-roles'
 import { type Visit, compareVisits } from './corrosion-growth'
 import { rateCorrosion, rateMeasured, ratingBands, rustBands } from './corrosion-rating'
-import { gradeAgainst } from './grades'
+import { type Presence, gradeAgainst } from './grades'
 import { type DamageSeen, impliedChecks } from './implied-checks'
 import { type Scale, judgeScale, measureMark, mmPerPx, shareOfPicture } from './marks'
 import { type Criterion, type Path, type TriageInput, significanceCriteria, triage } from './triage'
@@ -15,10 +15,16 @@ const of = (record: Partial<MachineRecord>) => assess({ ...settled, ...record } 
 const move = (code: string, record: Partial<MachineRecord>) => of(record).moves.find(m => m.code === code)
 
 describe('looking', () => {
-  const part = (name: string, presence: 'present' | 'missing' | 'not-looked', grade: number | null = null, id = 1) => ({ id, name, presence, grade })
+  const part = (name: string, presence: Presence, grade: number | null = null, id = 1) => ({ id, name, presence, grade })
   it('is done with an assembly that is missing, or there and graded', () => {
     const steps = (...assemblies: ReturnType<typeof part>[]) => of({ assemblies }).run[1]!.steps.map(s => s.done)
-    expect(steps(part('A', 'missing'), part('B', 'present', 0), part('C', 'present'), part('D', 'not-looked'))).toEqual([true, true, false, false])
+    expect(steps(part('A', 'missing'), part('B', 'present', 0), part('C', 'present'), part('D', 'not-looked'), part('E', 'never'))).toEqual([
+      true,
+      true,
+      false,
+      false,
+      true,
+    ])
     const unseen = move('look', { assemblies: [part('A', 'missing'), part('C', 'present'), part('D', 'not-looked')] })
     expect([unseen?.says, unseen?.why]).toEqual(['Look at: C, D', '2 of 3 assemblies have no grade yet.'])
     expect(move('look', { assemblies: [part('A', 'missing')] })).toBeUndefined()

@@ -15,9 +15,18 @@ export function gradeAgainst(grade: number | null, damages: readonly { kind: Dam
   return grade === 0 && severe ? `Severe damage is marked on it: ${damageKinds[severe.kind].toLowerCase()}, ${severe.where}. It cannot be sound.` : null
 }
 
-export const presences = ['present', 'missing', 'not-looked'] as const
+/** What was never there is no loss: it weighs nothing, and nobody looks for it. */
+export const presences = ['present', 'missing', 'never', 'not-looked'] as const
 export type Presence = (typeof presences)[number]
-export const presenceNames: Record<Presence, string> = { 'present': 'Present', 'missing': 'Missing', 'not-looked': 'Not yet looked at' }
+export const presenceNames: Record<Presence, string> = {
+  'present': 'Present',
+  'missing': 'Missing',
+  'never': 'Never had one',
+  'not-looked': 'Not yet looked at',
+}
+
+/** Whether there is nothing of it to look at, to clean or to connect. */
+export const isAway = (presence: Presence): boolean => presence === 'missing' || presence === 'never'
 
 /** Parts of a machine when its model has no template of its own. */
 export const defaultAssemblies = ['Supply', 'Main board', 'Keyboard', 'Drives', 'Display', 'Case'] as const

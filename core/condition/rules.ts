@@ -3,7 +3,7 @@ import { move, someOf } from '../kernel/move'
 import { step } from '../kernel/step'
 import type { DamageKind, Severity } from './damage'
 import { type Visit, compareVisits } from './corrosion-growth'
-import { type Presence, gradeAgainst } from './grades'
+import { type Presence, gradeAgainst, isAway } from './grades'
 import { impliedChecks } from './implied-checks'
 import type { InterventionKind, InterventionState } from './interventions'
 
@@ -31,7 +31,7 @@ export interface ConditionFacts {
 }
 
 /** An assembly is done once it was found missing, or found present and graded. */
-export const lookedAt = (a: ConditionFacts['assemblies'][number]) => a.presence === 'missing' || (a.presence === 'present' && a.grade !== null)
+export const lookedAt = (a: ConditionFacts['assemblies'][number]) => isAway(a.presence) || (a.presence === 'present' && a.grade !== null)
 
 /** Damage with the name of its assembly; empty where it belongs to the machine as a whole. */
 export const damagesNamed = ({ assemblies, damages }: Pick<ConditionRecord, 'assemblies' | 'damages'>) =>

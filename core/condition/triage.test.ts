@@ -137,6 +137,12 @@ it('ranges the wrong way round and marks outside 0 to 3 are refused', () => {
   expect(() => triage(machine({ significance: { historic: 4, research: 0, rarity: 0, completeness: 0, show: 0 } }))).toThrow(/From 0/)
 })
 
+it('what a machine never had changes nothing', () => {
+  const bare = { ...triage(machine()), findings: [] }
+  const never = machine({ assemblies: [...machine().assemblies, { name: 'Sound card', presence: 'never', grade: null, irreplaceable: true }] })
+  expect({ ...triage(never), findings: [] }).toEqual(bare)
+})
+
 it('what nobody has looked at is not sound, and what is all missing is no display', () => {
   const unseen = machine({ assemblies: machine().assemblies.map(a => ({ ...a, presence: 'not-looked', grade: null })) })
   expect(triage(unseen).findings[0]).toMatchObject({ level: 'care', says: 'Nobody has looked at it: no path is supported yet.' })

@@ -93,8 +93,9 @@ const list = (names: string[]) => names.map(lower).join(', ')
  * @throws InputError for ranges the wrong way round, or significance outside 0 to 3
  * Weights are the authors' judgement, common practice, no source: they are meant to be argued with.
  */
-export function triage(input: TriageInput): TriageResult {
-  check(input)
+export function triage(asked: TriageInput): TriageResult {
+  check(asked)
+  const input = { ...asked, assemblies: asked.assemblies.filter(a => a.presence !== 'never') }
   const ranked = rank(input)
   const first = ranked[0]!
   const unseen = notSeen(input)

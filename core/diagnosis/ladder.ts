@@ -78,6 +78,15 @@ export const observations = {
 export type Observation = keyof typeof observations
 export const observationNames = Object.keys(observations) as Observation[]
 
+/**
+ * What the rails on record say to the ladder: each in order under load, or one below its limits; nothing where they say neither, as what was read
+ * without a load proves none.
+ */
+export function railsOnRecord(rails: readonly { verdict: string; deviationPct?: number; deciding?: { load: string } }[]): Observation | null {
+  if (rails.some(r => r.verdict === 'out' && (r.deviationPct ?? 0) < 0)) return 'rail-low'
+  return rails.length && rails.every(r => r.verdict === 'good' && r.deciding?.load === 'loaded') ? 'rails-good' : null
+}
+
 export interface LadderRule {
   when: Observation
   proves?: readonly Rung[]

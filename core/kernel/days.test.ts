@@ -1,5 +1,7 @@
 import { expect, it } from 'vitest'
-import { readDay, readMoment, readTime, writtenDay, writtenMoment } from './days'
+import { writtenDay, writtenMoment } from './days'
+import { readDay, readMoment } from './read-day'
+import { readTime } from './time-of-day'
 
 const today = '2026-11-30'
 

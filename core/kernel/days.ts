@@ -1,84 +1,11 @@
-import { addDays, closestTo, format, isValid, parse, parseISO } from 'date-fns'
+import { format, isValid, parseISO } from 'date-fns'
 import { millisecondsInDay } from 'date-fns/constants'
 
 /** Whole days between two instants. */
 export const daysBetween = (from: string, to: string) => Math.floor((Date.parse(to) - Date.parse(from)) / millisecondsInDay)
 
 /** A day, month or year as ISO writes it: 1998, 1998-05, 1998-05-17. */
-type IsoDay = string
-
-/** How a day is written, the day before the month wherever both are figures; those of a year alone and a month are for days that are known roughly. */
-const dayForms = ['yyyy-MM-dd', 'd MMM yyyy', 'd MMMM yyyy', 'd.M.yyyy', 'd/M/yyyy']
-const yearlessForms = ['d MMM', 'd MMMM', 'd.M.', 'd/M']
-const monthForms = ['yyyy-MM', 'MMM yyyy', 'MMMM yyyy', 'M/yyyy']
-const spokenDays: Record<string, number> = { today: 0, tonight: 0, yesterday: -1, tomorrow: 1 }
-
-const readAs = (text: string, form: string, around: Date) => {
-  const read = parse(text, form, around)
-  return isValid(read) && read.getFullYear() > 999 ? read : undefined
-}
-
-/**
- * A day as people write or say it, from a field: `today`, `28 Nov`, `28.11.2026`, `2026-11-28`; where no year is said, the one that brings it nearest.
- * @param today the day it is on the wall, as ISO writes it
- * @param rough whether a month or a year alone is enough
- * @returns the day as ISO writes it, or nothing where it cannot be read or is in no calendar
- */
-export function readDay(text: string, today: IsoDay, rough = false): IsoDay | undefined {
-  const said = text
-    .trim()
-    .toLowerCase()
-    .replace(/\s+/g, ' ')
-    .replace(/,/g, '')
-    .replace(/\bsept\b/, 'sep')
-  const now = parseISO(today)
-  if (said in spokenDays) return format(addDays(now, spokenDays[said]!), 'yyyy-MM-dd')
-  for (const form of dayForms) {
-    const day = readAs(said, form, now)
-    if (day) return format(day, 'yyyy-MM-dd')
-  }
-  for (const form of yearlessForms) {
-    const years = [-1, 0, 1].map(n => readAs(`${said} ${now.getFullYear() + n}`, `${form} yyyy`, now)).filter(day => day !== undefined)
-    const nearest = closestTo(now, years)
-    if (nearest) return format(nearest, 'yyyy-MM-dd')
-  }
-  if (!rough) return undefined
-  if (/^\d{4}$/.test(said)) return said
-  const month = monthForms.map(form => readAs(said, form, now)).find(day => day !== undefined)
-  return month && format(month, 'yyyy-MM')
-}
-
-/**
- * A time of the day from a field, on a clock of 24 hours: `21:30`, `2130`, `9`, `9.30 pm`.
- * @returns as `HH:mm`, or nothing where it cannot be read
- */
-export function readTime(text: string): string | undefined {
-  const parts = /^(\d{1,2})(?:[:.h]?([0-5]\d))?\s*(am|pm|h)?$/i.exec(text.trim())
-  if (!parts) return undefined
-  const half = parts[3]?.toLowerCase()
-  const hour = Number(parts[1])
-  const noon = half === 'am' || half === 'pm'
-  if (noon ? hour < 1 || hour > 12 : hour > 23) return undefined
-  const hours = noon ? (hour % 12) + (half === 'pm' ? 12 : 0) : hour
-  return `${String(hours).padStart(2, '0')}:${parts[2] ?? '00'}`
-}
-
-/**
- * A day and a time from a field: `28 Nov 21:30`, `tomorrow 8:00`, `2026-11-28T21:30`; a time alone is of today.
- * @returns as `yyyy-MM-ddTHH:mm`, on the clock that says what today is, or nothing where it cannot be read
- */
-export function readMoment(text: string, today: IsoDay): string | undefined {
-  const said = text.trim()
-  // The year of a day is no time of it.
-  if (readDay(said, today)) return undefined
-  const alone = said.includes(':') || /[ap]m$/i.test(said) ? readTime(said) : undefined
-  if (alone) return `${today}T${alone}`
-  // The time is what stands last; of "9.30 pm" that is two words.
-  const parts = /^(.+?)(?:,?\s+(?:at\s+)?|T)(\d{1,2}(?:[:.h]?[0-5]\d)?\s*(?:am|pm|h)?)$/i.exec(said)
-  const day = parts && readDay(parts[1]!, today)
-  const time = parts && readTime(parts[2]!)
-  return day && time ? `${day}T${time}` : undefined
-}
+export type IsoDay = string
 
 /** A day, month or year as it is shown everywhere: 28 Nov 2026, May 1998, 1998; what is no such is shown as it stands. */
 export function writtenDay(iso: IsoDay): string {
@@ -90,3 +17,5 @@ export function writtenDay(iso: IsoDay): string {
 
 /** A moment on a clock of the wall, `2026-11-28T21:30`, as it is shown: 28 Nov 2026 21:30. */
 export const writtenMoment = (local: string) => `${writtenDay(local.slice(0, 10))} ${local.slice(11, 16)}`
+/** The day of an instant in UTC, as it is written in a sentence. */
+export const dayOf = (instant: string) => writtenDay(instant.slice(0, 10))

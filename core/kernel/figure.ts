@@ -6,3 +6,5 @@ export const decimals = (value: number, places: number): number => Number(value.
 export const written = (value: number | string): string => String(value).replace('-', '−')
 /** A figure with just so many decimals, as it is written; what rounds to nothing has no sign. */
 export const fixed = (value: number, places: number): string => written((Number(value.toFixed(places)) || 0).toFixed(places))
+/** How many of something, in words: no photographs, 1 photograph, 3 photographs. @param many the plural, where it is not made with an s */
+export const counted = (n: number, one: string, many = `${one}s`): string => `${n || 'no'} ${n === 1 ? one : many}`

@@ -58,6 +58,6 @@ describe('what is noticed', () => {
       'At a start: an odd sound was noticed.',
       'At a start: something else was noticed.',
     ])
-    expect(witnessed([run('smell')], '2026-03-01T19:00:00Z')).toEqual([{ says: 'Smell in a start on 2026-03-01', at: '2026-03-01T19:00:00Z' }])
+    expect(witnessed([run('smell')], '2026-03-01T19:00:00Z')).toEqual([{ says: 'Smell in a start on 1 Mar 2026', at: '2026-03-01T19:00:00Z' }])
   })
 })

@@ -1,3 +1,4 @@
+import { dayOf } from '../kernel/days'
 import { type Finding, commonPractice, finding } from '../kernel/finding'
 import { type Heard, heard, slug } from '../kernel/heard'
 import { type Load, loadWords, shownRail, volts } from './rails'
@@ -51,7 +52,7 @@ export function overvoltages(rails: readonly { name: string; nominalV: number; t
           `rail.overvoltage.${slug(name)}`,
           `${shownRail(name)} has carried ${volts(worst.valueV)}${reversed ? ', the wrong way round' : ''}.`,
           [
-            `Read ${loadWords[worst.load]} on ${worst.at.slice(0, 10)}; ${volts(nominalV)} is expected.`,
+            `Read ${loadWords[worst.load]} on ${dayOf(worst.at)}; ${volts(nominalV)} is expected.`,
             'A good reading since does not say why. What it feeds may be harmed, and it may come again.',
           ],
           commonPractice,

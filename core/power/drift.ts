@@ -1,3 +1,4 @@
+import { dayOf } from '../kernel/days'
 import { type Finding, commonPractice, finding } from '../kernel/finding'
 import { type Load, loadWords, shownRail, volts } from './rails'
 
@@ -41,7 +42,7 @@ function trendOf(name: string, nominalV: number, tolerancePct: number, visits: r
   return finding(
     'care',
     'rail.trend',
-    `${shownRail(name)} goes one way: ${movedPct.toFixed(1)} % over ${count} visits since ${first.at.slice(0, 10)}, ${volts(first.valueV)} then, ${volts(last.valueV)} now, ${loadWords[last.load]}.`,
+    `${shownRail(name)} goes one way: ${movedPct.toFixed(1)} % over ${count} visits since ${dayOf(first.at)}, ${volts(first.valueV)} then, ${volts(last.valueV)} now, ${loadWords[last.load]}.`,
     [
       'Each step was small; together they lead away from nominal.',
       'A regulator, a sense resistor or a filter capacitor changes; so does a meter with a weak battery.',
@@ -85,7 +86,7 @@ export function driftOf({ name, nominalV, tolerancePct, readings }: DriftInput):
   const movedPct = ((last.valueV - before.valueV) / Math.abs(nominalV)) * 100
   if (Math.abs(movedPct) < tolerancePct * noticeableShare - 1e-9) return trendOf(name, nominalV, tolerancePct, visits)
   const away = Math.abs(last.valueV - nominalV) > Math.abs(before.valueV - nominalV)
-  const says = `${shownRail(name)} has moved by ${Math.abs(movedPct).toFixed(1)} % since ${before.at.slice(0, 10)}: ${volts(before.valueV)} then, ${volts(last.valueV)} now, ${loadWords[last.load]}.`
+  const says = `${shownRail(name)} has moved by ${Math.abs(movedPct).toFixed(1)} % since ${dayOf(before.at)}: ${volts(before.valueV)} then, ${volts(last.valueV)} now, ${loadWords[last.load]}.`
   return away
     ? finding(
         'care',

@@ -39,7 +39,7 @@ describe('a rail over time', () => {
     ])
     // Back over nominal to as far on the other side is no trend away from it.
     expect([over(4.96, 5.0, 5.04), over(4.96, 5.0, 5.05), over(5.2, 5.15, 5.1), over(5, 5, 5)]).toEqual([undefined, 'rail.trend', undefined, undefined])
-    expect(driftOf(five([5.2, 5, 5.04, 5.08].map((v, i) => visit(days[i]!, v))))?.says).toContain('1.6 % over 3 visits since 2026-02-01, 5 V then, 5.08 V now')
+    expect(driftOf(five([5.2, 5, 5.04, 5.08].map((v, i) => visit(days[i]!, v))))?.says).toContain('1.6 % over 3 visits since 1 Feb 2026, 5 V then, 5.08 V now')
   })
   it('counts the last reading of a day, under the load of the newest', () => {
     const readings = [visit(days[0]!, 4.6), visit(days[0]!, 5), visit(days[1]!, 4.6, 'unloaded'), visit(days[2]!, 5)]

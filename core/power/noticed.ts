@@ -1,3 +1,4 @@
+import { dayOf } from '../kernel/days'
 import { type Finding, commonPractice, finding } from '../kernel/finding'
 import type { Alarm } from './alarms'
 import type { StartSample } from './start-watch'
@@ -49,7 +50,7 @@ export function alarmsOfRuns(runs: readonly Pick<RunDone, 'called' | 'noticed'>[
           'stop',
           `start.noticed.${what}`,
           `At a start: ${noticed[what].says.charAt(0).toLowerCase()}${noticed[what].says.slice(1)}`,
-          `On ${at.slice(0, 10)}.`,
+          `On ${dayOf(at)}.`,
           commonPractice,
         ),
       })),
@@ -62,4 +63,4 @@ export const hazardsNoticed = (runs: readonly Pick<RunDone, 'noticed'>[]): Notic
 
 /** The same as the register of hazards hears it. */
 export const witnessed = (runs: readonly Pick<RunDone, 'noticed'>[], at: string): { says: string; at: string }[] =>
-  hazardsNoticed(runs).map(what => ({ says: `${what.charAt(0).toUpperCase()}${what.slice(1)} in a start on ${at.slice(0, 10)}`, at }))
+  hazardsNoticed(runs).map(what => ({ says: `${what.charAt(0).toUpperCase()}${what.slice(1)} in a start on ${dayOf(at)}`, at }))

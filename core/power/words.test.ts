@@ -300,9 +300,9 @@ describe('over time', () => {
   it('an alarm with its worst and its newest, and a drift from the visit before', () => {
     const read = (valueV: number, day: number, load: Load = 'loaded') => ({ rail: '+5 V', valueV, load, at: `2026-03-0${day}T10:00:00Z` })
     const [alarm] = overvoltages([{ name: '+5 V', nominalV: 5 }], [read(9, 1, 'unloaded'), read(9, 2), read(6, 3)])
-    expect([alarm?.at.slice(8, 10), alarm?.finding.because[0]]).toEqual(['03', 'Read under load on 2026-03-02; 5 V is expected.'])
+    expect([alarm?.at.slice(8, 10), alarm?.finding.because[0]]).toEqual(['03', 'Read under load on 2 Mar 2026; 5 V is expected.'])
     expect(standingAlarms([alarm!, { ...alarm!, key: 'other' }], [{ key: 'other', says: '', at: '2026-03-09' }]).map(a => a.key)).toEqual(['overvoltage:+5 V'])
-    expect(driftOf({ name: '+5 V', nominalV: 5, tolerancePct: 5, readings: [read(5, 1), read(5, 2), read(5.2, 3)] })?.says).toContain('since 2026-03-02')
+    expect(driftOf({ name: '+5 V', nominalV: 5, tolerancePct: 5, readings: [read(5, 1), read(5, 2), read(5.2, 3)] })?.says).toContain('since 2 Mar 2026')
   })
   it('a bench supply says what belongs there, and how to set it', () => {
     const heard = (more: object, rest: object = {}) =>

@@ -266,6 +266,8 @@ it('what was settled stands until something newer speaks, and evidence is told i
     seen: true,
   })
   const [missing] = hazardsOf({ ...nothing, assemblies: [{ name: 'Blower', presence: 'missing' }] } as HazardSigns, [])
+  // What it never had is neither missing nor there.
+  for (const name of ['Blower', 'Picture tube']) expect(hazardsOf({ ...nothing, assemblies: [{ name, presence: 'never' }] } as HazardSigns, [])).toEqual([])
   expect(missing).toMatchObject({ kind: 'missing-fan', evidence: ['Missing: blower.'], settled: false, seen: true })
   const [tube] = hazardsOf({ ...nothing, facts: { pictureTube: 'open' } }, [])
   expect(tube!.evidence).toEqual([expect.stringMatching(/^Facts for power: /)])

@@ -1,6 +1,6 @@
 import type { InterventionKind, InterventionState } from '../condition/interventions'
 import type { DamageSeen } from '../condition/implied-checks'
-import type { Presence } from '../condition/grades'
+import { type Presence, isAway } from '../condition/grades'
 import { type Attributes, type Level, commonPractice, finding, orderOf } from '../kernel/finding'
 import type { CautionName } from './cautions'
 import { type Configuration, isConnected } from './configuration'
@@ -265,7 +265,7 @@ const sisters = ({ sistersLeaked = 0 }: HazardSigns): Sign[] =>
 const part =
   (words: RegExp) =>
   ({ assemblies }: HazardSigns): Sign[] =>
-    assemblies.filter(a => a.presence !== 'missing' && words.test(a.name)).map(a => ({ weight: 'known', says: `It has one: ${a.name.toLowerCase()}.` }))
+    assemblies.filter(a => !isAway(a.presence) && words.test(a.name)).map(a => ({ weight: 'known', says: `It has one: ${a.name.toLowerCase()}.` }))
 
 /** Whether a model is known for batteries that leak. */
 export const leakingBatteryKnown = (knownFaults: readonly string[]): boolean => knownFaults.some(f => /batter|barrel/i.test(f) && /leak/i.test(f))

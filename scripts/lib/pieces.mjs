@@ -6,13 +6,16 @@ const room = name => fileURLToPath(new URL(`../../${name}`, import.meta.url))
 const underKernel =
   /\/core\/(kernel\/(days|figure|quantity|finding|input-error|stages|skills)|safety\/(cautions|gate-words|growing-harm)|condition\/damage)\.ts|\/shared\/kernel\/(answers|roles|history-parts|photograph-sizes)\.ts/
 /** Of the kernel of the app, what not every page shows. */
-const seldom = /LineChart|QrCode|MachineFinder|useBeside|kernel\/sheet\//
+const seldom = /LineChart|QrCode|MachineFinder|useBeside|Day(Calendar|Field|Input)|MomentField|kernel\/sheet\//
+/** Of the packages, what only those ask for who read days as they are typed; and the list of all, which would bring them along. */
+const readingDays = /\/date-fns\/(index|parse\.|parse\/|closestTo|eachDay|endOf|set(Day|ISO|Week)|addMonths|transpose|getISODay)/
 
 /**
  * The file of the application that a module goes into, with what it imports; nothing where it goes with whoever asks for it.
  * What goes into the kernel imports none of the contracts, which stand on it: two pieces that wait for each other start no page.
  */
 export function pieceOf(id) {
+  if (readingDays.test(id)) return 'days'
   if (/node_modules\/(vue|@vue|vue-router|pinia|@pinia|@vueuse|@headlessui|date-fns|@date-fns|uuid)\//.test(id))
     return /combobox/.test(id) ? 'finder' : 'vendor'
   if (/@tanstack\/(vue-virtual|virtual-core)/.test(id)) return 'finder'

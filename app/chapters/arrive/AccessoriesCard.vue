@@ -14,7 +14,7 @@ const { submitCommand: want, busy, failure } = useCommand('want-part', () => pro
   <OneCard
     title="Came with it"
     :state="sheet.accessories.length && missing.every(m => m.wanted) ? 'done' : 'open'"
-    :result="sheet.accessories.map(a => a.name).join(', ')"
+    :result="sheet.accessories.map(a => a.name).join(', ') || 'Nothing noted'"
     stays
   >
     <EmptyPlace v-if="!sheet.accessories.length" says="Nothing noted. Count the supply, leads, manuals, media and packing." />

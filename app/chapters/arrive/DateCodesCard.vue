@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { counted } from '#core/kernel/figure'
 import type { SheetOf } from '#shared/chapters/index'
 
 /** Date codes off the chips, each with what it reads as. */
@@ -7,7 +8,13 @@ const session = useSession()
 </script>
 
 <template>
-  <OneCard title="Date codes" :state="sheet.dateCodes.length ? 'done' : 'open'" stays hint="The machine is as young as its youngest original part.">
+  <OneCard
+    title="Date codes"
+    :state="sheet.dateCodes.length ? 'done' : 'open'"
+    :result="counted(sheet.dateCodes.length, 'code')"
+    stays
+    hint="The machine is as young as its youngest original part."
+  >
     <EmptyPlace v-if="!sheet.dateCodes.length" says="No code read yet. Most are four digits: year and week." />
     <ul v-else class="grid gap-2">
       <li v-for="code in sheet.dateCodes" :key="code.id" class="flex flex-wrap items-baseline gap-x-3">

@@ -45,7 +45,7 @@ const rows = computed(() => {
 </script>
 
 <template>
-  <OneCard title="What it is" state="done" stays>
+  <OneCard title="What it is" state="done" :result="[sheet.identity.name, sheet.identity.serial].filter(Boolean).join(', ')" stays>
     <template v-if="session.may('correct-identity')" #aside
       ><button type="button" class="button button-quiet" :aria-expanded="editing" @click="editing = !editing">
         <PhPencilSimple aria-hidden="true" />{{ editing ? 'Leave it' : 'Correct it' }}

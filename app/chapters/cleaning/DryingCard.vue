@@ -43,6 +43,7 @@ const pointsOf = (d: Drying) => d.weighings.map((w): [number, number] => [(Date.
         v-if="one.weighings.length > 1"
         :series="[{ name: 'mass', points: pointsOf(one), dots: true }]"
         unit="g"
+        x-unit="h"
         :told="`${one.what}: ${one.weighings.length} weighings`"
       />
       <FindingList :findings="one.findings" />

@@ -33,7 +33,11 @@ const state = computed(() => (unplanned.value ? 'none' : cleaning.value.guesses.
     hint="Check before you enter it: the wrong bath ruins what it should save."
     :state="state"
     :later="sheet.cleaning.steps.length > 0"
-    :result="`${cleaning.parts.length} said${cleaning.guesses.length ? `, ${cleaning.guesses.length} only guessed from their names` : ''}`"
+    :result="
+      [cleaning.parts.length && `${cleaning.parts.length} said`, cleaning.guesses.length && `${cleaning.guesses.length} only guessed from their names`]
+        .filter(Boolean)
+        .join(', ')
+    "
   >
     <p v-if="cleaning.sisters.length && session.may('take-over-parts')" class="flex flex-wrap items-baseline gap-x-3">
       <span class="hint">Sisters of which it is known:</span>

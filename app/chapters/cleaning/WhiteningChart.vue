@@ -16,5 +16,5 @@ const told = computed(
 </script>
 
 <template>
-  <LineChart :series="series" :spread="spread" unit="" :lines="[{ at: goalB, says: 'goal' }]" :told="told" />
+  <LineChart :series="series" :spread="spread" unit="Δb*" x-unit="h" :lines="[{ at: goalB, says: 'goal' }]" :told="told" />
 </template>

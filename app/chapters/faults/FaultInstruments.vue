@@ -22,6 +22,8 @@ const known = computed(() => {
     'signals/capture': undefined,
   }[which.value]
 })
+/** The ladder begins with what the rails were read to be. */
+const read = computed(() => (which.value === 'diagnosis/ladder' ? { rails: props.sheet.railsOnRecord } : {}))
 const keepsMap = computed(
   () => map.value && props.sheet.modelId !== null && session.may('keep-bench-map') && JSON.stringify(map.value) !== JSON.stringify(known.value),
 )
@@ -31,7 +33,7 @@ const { submitCommand: keepMap, busy, failure } = useCommand('keep-bench-map', (
 <template>
   <div class="grid gap-3">
     <SelectField v-model="which" label="Instrument" :options="options" />
-    <component :is="instruments[which]" :key="which" class="grid-cols-1!" blank :known="known" @input="input = $event" @map="map = $event" />
+    <component :is="instruments[which]" :key="which" class="grid-cols-1!" blank :known="known" v-bind="read" @input="input = $event" @map="map = $event" />
     <p v-if="keepsMap" class="flex flex-wrap items-center gap-3">
       <button
         type="button"

@@ -2,14 +2,16 @@
 import type { SheetOf } from '#shared/chapters/index'
 
 /** Faults, what was observed about each, and what was done. */
-defineProps<{ sheet: SheetOf<'faults'> }>()
+const props = defineProps<{ sheet: SheetOf<'faults'> }>()
 const session = useSession()
+const standing = computed(() => props.sheet.faults.filter(f => f.open && f.leftAs !== 'known').length)
 </script>
 
 <template>
   <OneCard
     title="Faults"
-    :state="sheet.faults.some(f => f.open && f.leftAs !== 'known') ? 'open' : sheet.faults.length ? 'done' : 'none'"
+    :state="standing ? 'open' : sheet.faults.length ? 'done' : 'none'"
+    :result="standing ? `${standing} open` : sheet.faults.length ? 'None open' : 'None reported'"
     stays
     hint="Rails first, then clock and reset, then is the processor executing, then memory, video, ports. After battery damage, suspect the damaged zone first."
   >

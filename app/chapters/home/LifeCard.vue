@@ -21,7 +21,13 @@ const worthSaying = (f: Finding) => f.heard !== 'elsewhere'
 </script>
 
 <template>
-  <OneCard title="Its life" :state="sheet.life ? 'done' : 'open'" stays hint="Where it will go, and how it will be used.">
+  <OneCard
+    title="Its life"
+    :state="sheet.life ? 'done' : 'open'"
+    :result="sheet.life ? lifeNames[sheet.life].title : 'Not chosen yet'"
+    stays
+    hint="Where it will go, and how it will be used."
+  >
     <ul class="grid gap-2">
       <li
         v-for="{ life, findings, refused } in judged"

@@ -13,7 +13,13 @@ const volts = (v: number) => `${written(decimals(v, 3))} V`
 </script>
 
 <template>
-  <OneCard title="As found, as released" :state="sheet.stage === 'home' ? 'done' : 'none'" stays hint="How it arrived, how it leaves, and what it took.">
+  <OneCard
+    title="As found, as released"
+    :state="sheet.stage === 'home' ? 'done' : 'none'"
+    :result="sheet.stage === 'home' ? 'Both sides' : 'As it stands now'"
+    stays
+    hint="How it arrived, how it leaves, and what it took."
+  >
     <FindingList :findings="outcome.findings" />
     <div class="overflow-x-auto">
       <table class="w-full text-left text-[0.9375rem]" aria-label="As found and as released">

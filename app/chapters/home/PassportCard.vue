@@ -11,12 +11,24 @@ const archive = computed(() => `/api/machines/${encodeURIComponent(props.sheet.t
 </script>
 
 <template>
-  <OneCard title="Label inside" hint="Date, what was replaced, what is kept, and a code that opens its passport." stays>
+  <OneCard
+    title="Label inside"
+    state="none"
+    result="To print and put in"
+    hint="Date, what was replaced, what is kept, and a code that opens its passport."
+    stays
+  >
     <p>
       <NuxtLink :to="`/m/${sheet.tag}/label`" class="button button-main"><PhPrinter aria-hidden="true" />Open the label</NuxtLink>
     </p>
   </OneCard>
-  <OneCard title="Passport" hint="The public record: identity, history, faults and parts wanted. No donor, owner, price, place or person." stays>
+  <OneCard
+    title="Passport"
+    :state="sheet.passport.on ? 'done' : 'none'"
+    :result="sheet.passport.on ? 'Anyone with its link can read it' : 'Switched off'"
+    hint="The public record: identity, history, faults and parts wanted. No donor, owner, price, place or person."
+    stays
+  >
     <template v-if="sheet.passport.on"
       ><p>Anyone with this link can read it:</p>
       <p>
@@ -47,6 +59,8 @@ const archive = computed(() => `/api/machines/${encodeURIComponent(props.sheet.t
   <OneCard
     v-if="session.may('switch-passport')"
     title="The record as a file"
+    state="none"
+    result="To download"
     hint="JSON, readings as CSV, photographs, and the journal with its hashes, in one zip."
     stays
   >

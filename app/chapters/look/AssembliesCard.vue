@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { counted } from '#core/kernel/figure'
 import { assemblyRoles, proposedRole } from '#core/condition/assembly-roles'
 import { grades, presenceNames } from '#core/condition/grades'
 import type { MachineSheet, SheetOf } from '#shared/chapters/index'
@@ -15,7 +16,7 @@ const gradeChoices = [...grades.map(g => ({ value: g.grade as number | null, lab
 const words = { presence: 'Presence', grade: 'Grade', note: 'Note', role: 'What it is for' }
 
 /** Missing weighs like the worst grade; what nobody has looked at comes after everything that somebody has. */
-const rank = ({ presence, grade }: Assembly) => (presence === 'missing' ? 3.5 : (grade ?? (presence === 'present' ? -0.5 : -1)))
+const rank = ({ presence, grade }: Assembly) => (presence === 'missing' ? 3.5 : presence === 'never' ? -2 : (grade ?? (presence === 'present' ? -0.5 : -1)))
 const tiles = computed(() => [...props.sheet.assemblies].sort((a, b) => rank(b) - rank(a)))
 const unseen = computed(() => props.sheet.assemblies.filter(a => a.presence === 'not-looked').length)
 const damagesOn = ({ id }: Assembly) => [...new Set(props.sheet.damages.filter(d => d.assemblyId === id).map(d => d.kind))]
@@ -35,6 +36,7 @@ const verdict = ({ presence, grade }: Assembly) =>
   <OneCard
     title="Assemblies"
     :state="unseen ? 'open' : 'done'"
+    :result="unseen ? `${unseen} of ${sheet.assemblies.length} not looked at yet` : counted(sheet.assemblies.length, 'assembly', 'assemblies')"
     stays
     :hint="
       unseen ? `Worst first. Not yet looked at: ${unseen} of ${sheet.assemblies.length}.` : 'Worst first; grade them one by one: the outside tells you little.'

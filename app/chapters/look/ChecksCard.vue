@@ -9,6 +9,11 @@ const settling = ref<string>()
 const open = computed(() => props.sheet.checks.filter(c => !c.done))
 const done = computed(() => props.sheet.checks.filter(c => c.done))
 /** One reason is given once, over the checks that share it. */
+const result = computed(() =>
+  open.value.length
+    ? `${open.value.length} of ${props.sheet.checks.length} to do`
+    : `All ${done.value.length} done, ${done.value.filter(c => c.done!.outcome === 'found').length} with something found`,
+)
 const groups = computed(() => [...new Set(open.value.map(c => c.why))].map(why => ({ why, checks: open.value.filter(c => c.why === why) })))
 </script>
 
@@ -19,7 +24,7 @@ const groups = computed(() => [...new Set(open.value.map(c => c.why))].map(why =
     short="Checks"
     :hint="open.length ? `${open.length} to do.` : 'All done.'"
     :state="open.length ? 'open' : 'done'"
-    :result="`All ${done.length} done, ${done.filter(c => c.done!.outcome === 'found').length} with something found`"
+    :result="result"
   >
     <section v-for="group in groups" :key="group.why" class="grid gap-1">
       <p class="hint">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { counted } from '#core/kernel/figure'
 import { damageKinds, severityNames } from '#core/condition/damage'
 import type { SheetOf } from '#shared/chapters/index'
 
@@ -12,6 +13,7 @@ const severityInk = { slight: 'text-note', clear: 'text-care', severe: 'text-sto
   <OneCard
     title="Damage"
     :state="sheet.damages.length ? 'done' : 'open'"
+    :result="counted(sheet.damages.length, 'mark')"
     stays
     hint="Look under the battery, the keyboard connector and the sockets, on both sides of the board."
   >

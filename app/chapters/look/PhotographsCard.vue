@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { counted } from '#core/kernel/figure'
 import { useDropZone } from '@vueuse/core'
 import { photographUrl } from '#shared/chapters/look/index'
 import type { SheetOf } from '#shared/chapters/index'
@@ -23,6 +24,7 @@ function corrodedOn(photographId: number) {
     <OneCard
       title="Photographs"
       :state="sheet.photographs.length ? 'done' : 'open'"
+      :result="counted(sheet.photographs.length, 'photograph')"
       stays
       hint="Before you touch anything: wiring, orientation, screws that differ."
       :class="isOverDropZone && 'outline-3 outline-enamel'"

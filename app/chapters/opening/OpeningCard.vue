@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { type OpeningState, fixingWords } from '#core/opening/reassembly'
+import { counted } from '#core/kernel/figure'
 import type { MachineSheet, SheetOf } from '#shared/chapters/index'
 
 /** How it came apart, step by step, and read backwards how it goes together again. */
@@ -11,6 +12,10 @@ const { submitCommand: reuse, busy: reusing, failure } = useCommand('reuse-openi
 const empty = { what: '', fixings: [], connectors: [], hides: '', hazard: '', photographId: null }
 const steps = computed(() => props.sheet.opening.steps)
 const done = computed(() => steps.value.filter(s => s.state !== 'ahead'))
+const undone = computed(() => steps.value.filter(s => s.state === 'undone').length)
+const result = computed(() =>
+  done.value.length ? `${counted(done.value.length, 'step')}, ${undone.value ? `${undone.value} not yet back` : 'all back together'}` : 'Nothing undone yet',
+)
 const ahead = computed(() => steps.value.find(s => s.state === 'ahead'))
 const stateWords: Record<OpeningState, string> = { ahead: 'Ahead', undone: 'Undone', back: 'Together again' }
 const inks: Record<OpeningState, string> = { ahead: 'text-note', undone: 'text-care', back: 'text-fine' }
@@ -32,7 +37,7 @@ const shown = (field: string, value: unknown) => (field === 'fixings' ? (value a
     title="Opening record"
     short="Opening"
     :state="done.some(s => s.state === 'undone') ? 'open' : done.length ? 'done' : 'open'"
-    :result="`${done.length} steps, all back together`"
+    :result="result"
     :hint="
       done.length ? `${sheet.opening.out} fixings out, ${sheet.opening.back} counted back.` : 'Steps in order, so that somebody else can put it back together.'
     "

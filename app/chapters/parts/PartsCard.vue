@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { counted } from '#core/kernel/figure'
 import type { SheetOf } from '#shared/chapters/index'
 import { partOutcomeNames } from '#shared/chapters/parts/index'
 
@@ -9,7 +10,12 @@ const { submitCommand: settle, busy, failure, stale } = useCommand('settle-part'
 </script>
 
 <template>
-  <OneCard title="Parts wanted" :state="sheet.parts.some(p => p.outcome === 'wanted') ? 'open' : sheet.parts.length ? 'done' : 'none'" stays>
+  <OneCard
+    title="Parts wanted"
+    :state="sheet.parts.some(p => p.outcome === 'wanted') ? 'open' : sheet.parts.length ? 'done' : 'none'"
+    :result="`${counted(sheet.parts.filter(p => p.outcome === 'wanted').length, 'part')} wanted`"
+    stays
+  >
     <EmptyPlace v-if="!sheet.parts.length" says="No parts wanted. A part you add here appears under Parts for everybody." />
     <ul v-else class="grid divide-y divide-line">
       <li v-for="part in sheet.parts" :key="part.id" class="flex flex-wrap items-center gap-x-3 gap-y-1 py-1.5">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { isAway } from '#core/condition/grades'
 import { inletName } from '#core/power/bench'
 import { shownRail } from '#core/power/rails'
 import { type ConfigurationKind, configurationKinds, configurationKindNames, mayBeOut } from '#core/safety/configuration'
@@ -16,7 +17,7 @@ const lines = computed(() =>
 )
 const initial = computed(() => ({ ...props.sheet.power.configuration, bench: lines.value }))
 const kinds = configurationKindNames.map(value => ({ value, label: configurationKinds[value].title }))
-const parts = computed(() => props.sheet.assemblies.filter(a => a.presence !== 'missing').map(a => ({ value: a.name, label: a.name })))
+const parts = computed(() => props.sheet.assemblies.filter(a => !isAway(a.presence)).map(a => ({ value: a.name, label: a.name })))
 const words = { kind: 'What is connected', out: 'What is out', bench: 'The bench supply' }
 </script>
 

@@ -28,6 +28,10 @@ function hintOf(name: (typeof enteredFactNames)[number]) {
 }
 /** How many facts nobody has answered, by looking or by measuring. */
 const open = computed(() => enteredFactNames.filter(name => props.sheet.power.facts[name] === undefined).length)
+const result = computed(
+  () =>
+    `${open.value ? `${open.value} of ${enteredFactNames.length} not answered` : `All ${enteredFactNames.length} answered`}, ${props.sheet.power.inspectedBy ? `inspected by ${props.sheet.power.inspectedBy}` : 'nobody has signed for them'}`,
+)
 const complete = computed(() => open.value === 0 && props.sheet.power.inspectedBy !== '')
 /** What was answered when the card was opened is one line, the worst first, until somebody presses it; nothing folds under somebody's hands. */
 const answered = enteredFactNames.flatMap(name => {
@@ -51,7 +55,7 @@ const options = (name: (typeof enteredFactNames)[number]) => Object.entries(powe
     short="Facts"
     :hint="`Unplugged, covers off. ${open ? `${open} of ${enteredFactNames.length} not looked at yet; leave those out.` : ''}`"
     :state="complete ? 'done' : 'open'"
-    :result="`All ${enteredFactNames.length} answered, inspected by ${sheet.power.inspectedBy}`"
+    :result="result"
   >
     <div class="grid gap-2 sm:grid-cols-2">
       <CautionNote about="mains" />

@@ -78,6 +78,7 @@ const result = computed(
           v-if="one.readings > 1"
           :series="[{ name: '°C', points: one.samples.map(s => [s.atSeconds / 60, s.celsius]) }]"
           unit="°C"
+          x-unit="min"
           :lines="[
             { at: warmParts[one.part].usualC, says: 'usual' },
             { at: warmParts[one.part].hotC, says: 'off' },
@@ -109,6 +110,7 @@ const result = computed(
           <LineChart
             :series="[{ name: chosen.title, points: samples.map(s => [s.atSeconds / 60, s.celsius]) }]"
             unit="°C"
+            x-unit="min"
             :told="`${chosen.title}: ${samples.length} readings`"
           />
           <CommandForm

@@ -22,7 +22,9 @@ const initial = computed(() => ({
   rising: false,
 }))
 const state = computed(() => (rails.value.length && rails.value.every(r => r.last?.verdict === 'plausible') ? 'done' : 'open'))
-const result = computed(() => rails.value.map(r => `${shownRail(r.rail)} ${r.last ? ohms(r.last.ohm) : 'not measured'}`).join(', '))
+const result = computed(
+  () => rails.value.map(r => `${shownRail(r.rail)} ${r.last ? ohms(r.last.ohm) : 'not measured'}`).join(', ') || 'No rails are known for it',
+)
 const yesNo = (no: string, yes: string) => [
   { value: false, label: no },
   { value: true, label: yes },

@@ -29,6 +29,7 @@ const overTime = (rail: string) =>
   <OneCard
     title="Rails"
     :state="sheet.rails?.verdict === 'good' ? 'done' : 'open'"
+    :result="sheet.rails?.findings[0]?.says ?? 'None expected yet'"
     stays
     hint="Before power: resistance of every rail to ground. Then a load attached, the switch on the lead, one hand, the meter already on the rail."
   >

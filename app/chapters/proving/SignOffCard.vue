@@ -12,7 +12,7 @@ const tested = computed(() => (props.sheet.testSheet ? testedWords(props.sheet.t
 </script>
 
 <template>
-  <OneCard title="Sign-off" :state="sheet.signOff.standing ? 'done' : 'open'" stays>
+  <OneCard title="Sign-off" :state="sheet.signOff.standing ? 'done' : 'open'" :result="sheet.signOff.standing ? 'Signed off' : 'Not signed off'" stays>
     <div v-if="sheet.signOff.standing" class="border-l-4 border-fine bg-fine-wash px-3 py-2">
       <p>
         <strong>Signed off{{ sheet.signOff.standing.limits ? `, ${limitWords(sheet.signOff.standing.limits)}` : '' }}</strong> by

@@ -81,6 +81,7 @@ const asBefore = ({ passes, result: { failureRate } }: (typeof soaks.value)[numb
             { name: 'As before', points: asBefore(soak) },
           ]"
           unit="failures"
+          x-unit="passes"
           :told="told(soak)"
         />
         <FindingList :findings="soak.result.findings" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { counted } from '#core/kernel/figure'
 import { firstStartDone } from '#core/safety/first-start'
 import { gateWords, mayBeStarted } from '#core/safety/gate-words'
 import { loadWords, loads } from '#core/power/rails'
@@ -46,7 +47,7 @@ const done = computed(() => firstStartDone(power.value.facts.rails, ended.value[
 const state = computed(() => (running.value ? 'open' : !allowed.value ? 'none' : done.value ? 'done' : 'open'))
 const result = computed(() =>
   allowed.value
-    ? `Rails read; ${ended.value.length === 1 ? 'one attended start' : `${ended.value.length} attended starts`} so far`
+    ? `Rails read; ${counted(ended.value.length, 'attended start')} so far`
     : `Not yet: ${gateWords[power.value.inForce].title.toLowerCase()}${ended.value.length ? `; ${ended.value.length} before` : ''}`,
 )
 // Once it runs, the form is gone, and whoever sent it goes on to the start; others find the way there in its place.

@@ -48,6 +48,7 @@ const words: Record<StartPhase, string> = { 'ready': 'Not on yet', 'countdown': 
       v-if="phase !== 'countdown' && phase !== 'ready'"
       :series="[{ name: frame.rail, points: trace, dots: !frame.plan.byMeter }]"
       unit="V"
+      x-unit="s"
       :band="[limits.lowV, limits.highV]"
       :window-seconds="60"
       :x-to="onSeconds"

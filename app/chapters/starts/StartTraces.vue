@@ -58,6 +58,7 @@ const shown = computed(() => props.starts.map(start => ({ ...start, rails: rails
               <span class="figure font-semibold">{{ shownRail(rail.rail) }}</span><LineChart
                 :series="[{ name: rail.rail, points: rail.points, dots: rail.points.length < 12 }]"
                 unit="V"
+                x-unit="s"
                 :band="[rail.lowV, rail.highV]"
                 :told="`${rail.rail} over ${start.onSeconds.toFixed(0)} seconds, last ${rail.points.at(-1)![1].toFixed(2)} V`"
               />

@@ -18,7 +18,13 @@ const shown = (field: string, value: unknown) =>
 </script>
 
 <template>
-  <OneCard title="Consent of its owner" :state="consent ? 'done' : 'open'" stays :hint="`It belongs to ${sheet.identity.owner}.`">
+  <OneCard
+    title="Consent of its owner"
+    :state="consent ? 'done' : 'open'"
+    :result="consent ? `Agreed with ${consent.agreedWith}` : 'Nothing agreed yet'"
+    stays
+    :hint="`It belongs to ${sheet.identity.owner}.`"
+  >
     <EmptyPlace v-if="!consent" says="No consent has been recorded. Until then nothing is spent on it, and every step is asked for." />
     <template v-else>
       <ul class="grid gap-0.5 sm:grid-cols-2">

@@ -26,7 +26,7 @@ const initial = computed(() => ({
   <OneCard
     title="Letters to its owner"
     :state="sheet.stewardship.letters.length ? 'done' : 'none'"
-    result="No letter yet"
+    :result="sheet.stewardship.letters.at(-1)?.subject ?? 'No letter yet'"
     :stays="sheet.stewardship.letters.length > 0"
     hint="What is asked here is waited for; until the answer comes, it rests."
   >

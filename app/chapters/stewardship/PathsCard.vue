@@ -14,7 +14,9 @@ const choices = computed(() => props.sheet.triage?.paths.map(p => ({ value: p.pa
     title="Its path"
     hint="A recommendation with its reasons; people decide."
     :state="sheet.appraisal?.path ? 'done' : 'open'"
-    :result="sheet.appraisal?.path ? `${paths[sheet.appraisal.path].title}. ${sheet.appraisal.pathReason}` : ''"
+    :result="
+      sheet.appraisal?.path ? `${paths[sheet.appraisal.path].title}. ${sheet.appraisal.pathReason}` : sheet.triage ? 'Not chosen yet' : 'Not appraised yet'
+    "
   >
     <template v-if="session.may('appraise') && sheet.triage" #aside
       ><button type="button" class="button button-quiet" :aria-expanded="appraising" @click="appraising = !appraising">

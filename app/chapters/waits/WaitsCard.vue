@@ -22,7 +22,13 @@ const letStand = (waitId: number, kind: WaitKind) => void sayKind({ waitId, kind
 </script>
 
 <template>
-  <OneCard title="Waits" :state="sheet.waits.length ? 'open' : 'none'" stays hint="They run on while the bench sleeps.">
+  <OneCard
+    title="Waits"
+    :state="sheet.waits.length ? 'open' : 'none'"
+    :result="sheet.waits.length ? sheet.waits.map(w => w.what).join('; ') : 'None'"
+    stays
+    hint="They run on while the bench sleeps."
+  >
     <CautionNote about="wet" />
     <EmptyPlace v-if="!sheet.waits.length" says="Nothing is being waited for." />
     <ul v-else class="grid divide-y divide-line">

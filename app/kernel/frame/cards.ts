@@ -54,7 +54,10 @@ export const cardsOf: Record<Stage, Record<string, readonly string[]>> = {
     'Its life': ['gallery', 'store', 'handling'],
     'Before visitors': ['demonstration', 'hours'],
     'Originals kept': ['bags', 'removed parts'],
-    'As found, as released': ['outcome', 'before and after', 'passport', 'label inside'],
+    'As found, as released': ['outcome', 'before and after'],
+    'Label inside': ['print', 'label'],
+    'Passport': ['public', 'qr'],
+    'The record as a file': ['download', 'zip', 'archive'],
   },
 }
 

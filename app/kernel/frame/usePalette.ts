@@ -33,7 +33,7 @@ const fits = ({ says, also = [] }: PaletteAction, begins: string) =>
 
 /**
  * What can be done that begins with what was typed: with the open machine first (its bench sheets, stages and cards), then the places, what the bench does
- * from everywhere, and the instruments.
+ * from everywhere, the people, and the instruments.
  */
 export function usePalette() {
   const route = useRoute()
@@ -75,7 +75,12 @@ export function usePalette() {
       },
       { says: 'Sign out', also: ['log out', 'leave'], of: 'do', act: () => void session.signOut().then(async () => void (await navigateTo('/sign-in'))) },
     ]
+    const ofPeople = session.crew.map(({ id, name }) => ({
+      says: name,
+      of: 'machines they worked on',
+      act: () => void navigateTo({ path: '/store', query: { person: String(id) } }),
+    }))
     const ofTools = (instruments.value ?? []).map(({ id, title }) => ({ says: title, of: 'instrument', act: () => void navigateTo(`/tools/${id}`) }))
-    return [...ofMachine, ...ofPlaces, ...fromEverywhere, ...ofTools].filter(a => fits(a, begins)).slice(0, mostOffered)
+    return [...ofMachine, ...ofPlaces, ...fromEverywhere, ...ofPeople, ...ofTools].filter(a => fits(a, begins)).slice(0, mostOffered)
   }
 }

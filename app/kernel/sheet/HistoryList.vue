@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { refDebounced } from '@vueuse/core'
-import { type HistoryPart, historyPartNames, historyParts } from '#shared/kernel/history-parts'
+import { type HistoryPart, historyPartNames, historyParts, inRows } from '#shared/kernel/history-parts'
 import type { HistoryLine, SheetHead } from '#shared/kernel/machine'
 
 /** The history, newest first; an observation can be struck with a reason, and stays in sight. */
 const props = defineProps<{ sheet: SheetHead }>()
 const session = useSession()
 const times = useTimes()
-const shownAtFirst = 6
+const shownAtFirst = window.matchMedia('(max-width: 899px)').matches ? 3 : 6
 const all = ref(false)
 const striking = ref<HistoryLine>()
 const part = ref<HistoryPart>()
@@ -24,7 +24,17 @@ const {
   () => ({ part: part.value, find: find.value.trim() }),
 )
 const id = useId()
-const lines = computed(() => (all.value ? fetched.value : fetched.value.slice(0, shownAtFirst)))
+/** What is looked for stands whole; else what was said many times in a row, as of a probe sheet, is one line until it is unfolded. */
+const rows = computed(() => (narrowed.value ? fetched.value.map(line => [line]) : inRows(fetched.value)))
+const unfolded = ref(new Set<number>())
+const lines = computed(() =>
+  (all.value ? rows.value : rows.value.slice(0, shownAtFirst)).flatMap(row => {
+    const [newest] = row
+    const more = row.length - 1
+    if (!more || unfolded.value.has(newest!.id)) return row.map(line => ({ ...line, more: 0, since: '' }))
+    return [{ ...newest!, more, since: row.at(-1)!.at }]
+  }),
+)
 </script>
 
 <template>
@@ -60,6 +70,11 @@ const lines = computed(() => (all.value ? fetched.value : fetched.value.slice(0,
             Strike
           </button>
         </p>
+        <p v-if="line.more">
+          <button type="button" class="button button-quiet min-[900px]:min-h-7! min-[900px]:py-0!" @click="unfolded.add(line.id)">
+            {{ line.more }} more like it, since {{ times.exact(line.since) }}
+          </button>
+        </p>
         <CommandForm
           v-if="striking?.id === line.id"
           command="strike-entry"
@@ -74,7 +89,7 @@ const lines = computed(() => (all.value ? fetched.value : fetched.value.slice(0,
       </li>
     </ol>
     <p v-if="trouble" role="alert" class="text-stop">{{ trouble }}</p>
-    <div v-if="fetched.length > shownAtFirst" class="flex flex-wrap gap-2">
+    <div v-if="rows.length > shownAtFirst" class="flex flex-wrap gap-2">
       <button v-if="all && hasMore" type="button" class="button button-quiet" @click="more">Show older ones</button>
       <button type="button" class="button button-quiet" @click="all = !all">
         {{ all ? 'Show the newest' : hasMore ? 'Show more' : `Show all ${fetched.length}` }}

@@ -10,6 +10,8 @@ export interface StagePart {
   title: string
   state: CardState
   result: string
+  /** Unfolded when the stage was opened, with something left to do. */
+  tall: boolean
   show: () => void
   card: HTMLElement | null
 }

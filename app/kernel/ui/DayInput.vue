@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/vue'
-import { readDay, readMoment, writtenDay, writtenMoment } from '#core/kernel/days'
+import { writtenDay, writtenMoment } from '#core/kernel/days'
+import { readDay, readMoment } from '#core/kernel/read-day'
 import { PhCalendarBlank } from '~/kernel/signs/icons'
 
 /**
@@ -60,7 +61,7 @@ function choose(day: string, close: () => void) {
       @blur="leave"
       @keydown.enter="leave"
     />
-    <Popover v-slot="{ close }" as="template">
+    <Popover v-slot="{ close }" class="contents">
       <PopoverButton class="button -ml-px" :aria-label="`${label}: choose a day`"><PhCalendarBlank aria-hidden="true" /></PopoverButton>
       <PopoverPanel class="absolute top-full left-0 z-40 mt-1 w-72 max-w-[90vw] border border-edge bg-card p-2 shadow-lg">
         <LazyDayCalendar :chosen="(value ?? '').slice(0, 10)" :today="today" @choose="day => choose(day, close)" />

@@ -20,19 +20,19 @@ const props = defineProps<{
   /** How much of the end is shown, in seconds; everything where it is left out. */
   windowSeconds?: number
   xTo?: number
+  /** What the figures along the bottom are, where they are no instants. */
+  xUnit?: string
 }>()
 use([LineChart, GridComponent, LegendComponent, MarkAreaComponent, MarkLineComponent, TooltipComponent, SVGRenderer])
 const ink = useChartInk()
 const inks = ['ink', 'note', 'rust', 'verdigris']
 
 const option = computed(() => {
-  const ys = [
-    ...props.series.flatMap(s => s.points.map(p => p[1])),
-    ...(props.band ?? []),
-    ...(props.lines ?? []).map(l => l.at),
-    ...(props.spread ?? []).flatMap(s => [s.low, s.high]),
-  ]
-  const [low, high] = [Math.min(...ys), Math.max(...ys)]
+  const ys = [...props.series.flatMap(s => s.points.map(p => p[1])), ...(props.band ?? []), ...(props.lines ?? []).map(l => l.at)]
+  // The scale is that of the figures; of a wash that knows nothing it shows as much again, and the rest runs out of the picture.
+  const [least, most] = [Math.min(...ys), Math.max(...ys)]
+  const seen = (props.spread ?? []).flatMap(s => [Math.max(s.low, 2 * least - most), Math.min(s.high, 2 * most - least)])
+  const [low, high] = [Math.min(least, ...seen), Math.max(most, ...seen)]
   const margin = (high - low || Math.abs(high) || 1) * 0.12
   const xTo = props.xTo ?? 0
   const axis = {
@@ -43,17 +43,21 @@ const option = computed(() => {
   const nice = (v: number) => written(significant(v))
   return {
     animation: false,
-    grid: { left: 56, right: 16, top: props.series.length > 1 ? 28 : 12, bottom: 26 },
+    grid: { left: 56, right: 16, top: props.series.length > 1 ? 28 : 20, bottom: 26 },
     ...(props.series.length > 1 ? { legend: { top: 0, textStyle: { color: ink('ink-2') }, itemHeight: 8 } } : {}),
     tooltip: { ...plainTooltip, trigger: 'axis', valueFormatter: (v: number) => `${decimals(v, 3)} ${props.unit}` },
     xAxis: {
       type: props.time ? 'time' : 'value',
       ...axis,
       splitLine: { show: false },
+      ...(props.xUnit ? { axisLabel: { ...axis.axisLabel, formatter: (v: number) => `${written(significant(v))} ${props.xUnit}` } } : {}),
       ...(props.windowSeconds ? { min: Math.max(0, xTo - props.windowSeconds), max: Math.max(props.windowSeconds, xTo) } : {}),
     },
     yAxis: {
       type: 'value',
+      name: props.unit,
+      nameGap: 6,
+      nameTextStyle: { color: ink('ink-2'), align: 'right' },
       min: significant(low - margin),
       max: significant(high + margin),
       ...axis,

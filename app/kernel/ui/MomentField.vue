@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { readMoment } from '#core/kernel/days'
+import { readMoment } from '#core/kernel/read-day'
 
 /** A day and a time on the collection's clock, as `2026-11-28T21:30`; beside a form's own fields, since the form sends the instant it means. */
 defineProps<{ label: string; hint?: string }>()

@@ -22,8 +22,11 @@ const props = defineProps<{
   stays?: boolean
 }>()
 const id = useId()
-const folds = computed(() => props.state !== undefined && !props.stays)
-const open = ref(!folds.value || (props.state === 'open' && !props.later))
+const parts = inject(stagePartsKey, undefined)
+// On a phone one card is tall, the first in which something is left to do; of the others the line with their result stands.
+const small = window.matchMedia('(max-width: 899px)').matches && parts !== undefined
+const folds = computed(() => props.state !== undefined && (small || !props.stays))
+const open = ref(!folds.value || (props.state === 'open' && !props.later && !(small && parts?.some(part => part.tall))))
 const card = useTemplateRef<HTMLElement>('card')
 
 /** Brings it into sight, unfolded, with the cursor on its heading. */
@@ -35,9 +38,15 @@ function show() {
     ;(heading?.querySelector('button') ?? heading)?.focus({ preventScroll: true })
   })
 }
-const parts = inject(stagePartsKey, undefined)
 if (parts && props.state !== undefined) {
-  const part = reactive({ title: props.short ?? props.title, state: computed(() => props.state!), result: computed(() => props.result ?? ''), show, card })
+  const part = reactive({
+    title: props.short ?? props.title,
+    tall: open.value,
+    state: computed(() => props.state!),
+    result: computed(() => props.result ?? ''),
+    show,
+    card,
+  })
   parts.push(part)
   onUnmounted(() => parts.splice(parts.indexOf(part), 1))
 }
@@ -64,8 +73,8 @@ if (parts && props.state !== undefined) {
         <p v-if="hint && open" class="hint">{{ hint }}</p>
       </div>
       <slot v-if="open" name="aside" />
-      <p v-else class="flex min-w-0 items-center gap-2 text-ink-2">
-        <span class="line-clamp-2 leading-tight">{{ result }}</span><StateMark v-if="state" :state="state" />
+      <p v-else class="ml-auto flex min-w-0 items-center gap-2 text-ink-2">
+        <span class="line-clamp-2 leading-tight first-letter:uppercase">{{ result }}</span><StateMark v-if="state" :state="state" />
       </p>
     </header>
     <slot v-if="open" />

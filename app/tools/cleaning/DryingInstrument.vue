@@ -63,7 +63,7 @@ const shown = computed(() => (result.value ? rows().map((w): [number, number] =>
             <dd class="reading">{{ three(result.weighAgainAtHours) }} h</dd>
           </div>
         </dl>
-        <LineChart v-if="shown.length > 1" :series="[{ name: 'mass', points: shown, dots: true }]" unit="g" :told="`${shown.length} weighings`" />
+        <LineChart v-if="shown.length > 1" :series="[{ name: 'mass', points: shown, dots: true }]" unit="g" x-unit="h" :told="`${shown.length} weighings`" />
         <FindingList :findings="result.findings" />
       </template>
       <EmptyPlace v-else says="Type the weighings, and you will see how dry it is." />

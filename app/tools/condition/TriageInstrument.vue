@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { PhPlus, PhX } from '~/kernel/signs/icons'
-import { type Presence, grades, presenceNames } from '#core/condition/grades'
+import { type Presence, grades, presenceNames, presences } from '#core/condition/grades'
 import { type Criterion, significanceCriteria, triage } from '#core/condition/triage'
 import { parseQuantity, unitOfName } from '#core/kernel/quantity'
 import { conditionTriage } from '#shared/tools/condition/triage'
@@ -39,9 +39,10 @@ const states = [
   ...grades.map(g => ({ value: String(g.grade), label: `${g.grade} ${g.title}` })),
   { value: 'present', label: 'No grade yet' },
   { value: 'missing', label: presenceNames.missing },
+  { value: 'never', label: presenceNames.never },
   { value: 'not-looked', label: presenceNames['not-looked'] },
 ]
-const presenceOf = (found: string): Presence => (found === 'missing' || found === 'not-looked' ? found : 'present')
+const presenceOf = (found: string): Presence => presences.find(presence => presence === found) ?? 'present'
 const read = (field: keyof typeof typed) => parseQuantity(typed[field], unitOfName(field), field)
 const { result, at } = useInstrument(
   () => ({

@@ -4,11 +4,11 @@ import type { BenchMapOf } from '#shared/chapters/faults/index'
 import { diagnosisLadder } from '#shared/tools/diagnosis/ladder'
 
 /** What was seen and heard, pressed; the rungs from the rails up, with what each is known to be. */
-const { known, blank } = defineProps<{ known?: BenchMapOf<'ladder'>; blank?: boolean }>()
+const { known, blank, rails } = defineProps<{ known?: BenchMapOf<'ladder'>; blank?: boolean; rails?: Observation | null }>()
 const emit = defineEmits<{ input: [input: Record<string, unknown> | undefined] }>()
 const { example } = diagnosisLadder
 const machine = ref<MachineClass>(known?.machine ?? example.machine)
-const seen = ref<Observation[]>(blank ? [] : [...example.seen])
+const seen = ref<Observation[]>(rails ? [rails] : blank ? [] : [...example.seen])
 const { result } = useInstrument(
   () => ({ machine: machine.value, seen: [...seen.value], ...(known?.more.length ? { more: known.more } : {}) }),
   climb,
@@ -38,6 +38,7 @@ const inks = { works: 'text-fine', suspect: 'text-care', contradicted: 'text-sto
           {{ says }}
         </button>
       </div>
+      <p v-if="rails && seen.includes(rails)" class="hint">“{{ observations[rails] }}” is as its rails were read last.</p>
       <p v-if="known?.more.length" class="hint">With {{ known.more.length === 1 ? 'a rule' : `${known.more.length} rules` }} of this model.</p>
       <p><button type="button" class="button button-quiet" :disabled="!seen.length" @click="seen = []">Nothing seen yet</button></p>
       <CautionNote about="mains" />

@@ -1,6 +1,7 @@
 import { millisecondsInHour } from 'date-fns/constants'
 import { looksAfter, nextCleaningStep } from '#core/cleaning/contamination'
 import { guessMaterials, guessSoils, patinaLeft, planCleaning } from '#core/cleaning/plan'
+import { isAway } from '#core/condition/grades'
 import { judgeSeries, wetNow } from '#core/cleaning/rules'
 import type { ViewOf } from '#shared/chapters/index'
 import { and, count, eq, gt, isNotNull, ne } from 'drizzle-orm'
@@ -68,7 +69,7 @@ export function cleaningView({ tx, file, now }: ViewInput): ViewOf<'cleaning'> {
 function guessesOf({ assemblies, cleaningParts: said, damages, batteries, power }: MachineFile) {
   const leaked = batteries.some(b => b.state !== 'sound' && b.state !== 'doubtful') || power.batteryHasLeaked ? ('alkali' as const) : null
   return assemblies
-    .filter(a => a.presence !== 'missing' && !said.some(p => p.name === a.name))
+    .filter(a => !isAway(a.presence) && !said.some(p => p.name === a.name))
     .map(a => ({
       name: a.name,
       materials: guessMaterials(a.name),

@@ -1,5 +1,6 @@
 import { backToBasics } from '#core/diagnosis/back-to-basics'
 import { type EndedFault, likelyCauses, mentions } from '#core/diagnosis/causes'
+import { railsOnRecord } from '#core/diagnosis/ladder'
 import { basicsAround } from '#core/diagnosis/rules'
 import { explained } from '#core/continuity/explained'
 import { type FaultsOfModel, Repair, SwapTrial } from '#shared/chapters/faults/index'
@@ -88,7 +89,7 @@ function brokenFunctionsOf(tx: Tx, { probeSheets }: MachineFile): ViewOf<'faults
 }
 
 /** Faults with what was observed, tried, thought and repaired. */
-export function faultsView({ tx, file }: ViewInput): ViewOf<'faults'> {
+export function faultsView({ tx, file, assessment }: ViewInput): ViewOf<'faults'> {
   const around = basicsAround(file)
   const ended = endedOf(tx, file.machine.modelId)
   return {
@@ -96,6 +97,7 @@ export function faultsView({ tx, file }: ViewInput): ViewOf<'faults'> {
     sisterFaults: sisterFaultsOf(tx, file.machine),
     codes: codesOf(tx, file.machine.modelId),
     modelId: file.machine.modelId,
+    railsOnRecord: railsOnRecord(assessment.known.railsResult?.rails ?? []),
     ...benchMapsOf(tx, file.machine.modelId),
     brokenFunctions: brokenFunctionsOf(tx, file),
     partPriors: ownPriors(tx),

@@ -9,6 +9,7 @@ import { gradeAgainst } from '#core/condition/grades'
 import { checkMark, mmPerPx } from '#core/condition/marks'
 import { InputError } from '#core/kernel/input-error'
 import type { CommandInput } from '#shared/chapters/index'
+import type { CheckOutcome } from '#shared/chapters/look/index'
 import { Assembly, Damage, Intervention, Photograph } from '#shared/chapters/look/index'
 import { and, eq, isNull } from 'drizzle-orm'
 import { NotFound, NotNow } from '../../kernel/refusals'
@@ -97,11 +98,29 @@ const openChecks = (file: MachineFile) => checksOf(file).filter(c => !file.check
 
 /** Says what came of a check that damage implied. @throws NotNow when nothing implies it any more, or somebody has done it */
 export function settleCheck(work: MachineWork, { code, outcome, note }: CommandInput<'settle-check'>): void {
-  const { tx, machine, at, person, write } = work
   const check = openChecks(work.file()).find(c => c.code === code)
   if (!check) throw new NotNow('Somebody has done this check already, or nothing asks for it any more.')
-  const { id } = tx.insert(checksDone).values({ machineId: machine.id, code, outcome, note, at, byWhom: person.name }).returning().get()
-  write('check.settled', { says: check.says, outcome, note }, { subject: { table: 'checks_done', id } })
+  keepSettled(work, check, { outcome, note })
+}
+
+function keepSettled(
+  { tx, machine, at, person, write }: MachineWork,
+  { code, says }: { code: string; says: string },
+  found: { outcome: CheckOutcome; note: string },
+) {
+  const { id } = tx
+    .insert(checksDone)
+    .values({ machineId: machine.id, code, ...found, at, byWhom: person.name })
+    .returning()
+    .get()
+  write('check.settled', { says, ...found }, { subject: { table: 'checks_done', id } })
+}
+
+/** Places that were looked at elsewhere, and found clean, are checks of a rule that nobody has to do again; where two assemblies ask for one, neither is. */
+export function lookedAtElsewhere(work: MachineWork, { rule, places, note }: { rule: string; places: readonly string[]; note: string }): void {
+  const asked = openChecks(work.file()).filter(check => check.rule === rule)
+  for (const check of asked)
+    if (places.includes(check.look) && asked.filter(other => other.look === check.look).length === 1) keepSettled(work, check, { outcome: 'nothing', note })
 }
 
 export function logIntervention(work: MachineWork, { understood, ...found }: CommandInput<'log-intervention'>): void {

@@ -1,6 +1,6 @@
 import { InputError } from '#core/kernel/input-error'
 import { type Battery, foundStates, hasLeaked } from '#core/power/battery'
-import { checkHomeStep } from '#core/power/battery-home'
+import { batteryRule, checkHomeStep } from '#core/power/battery-home'
 import { inletName } from '#core/power/bench'
 import { judgeOffState } from '#core/power/off-state'
 import { overvoltages } from '#core/power/alarms'
@@ -21,7 +21,7 @@ import { rowOf } from '../../kernel/row-of'
 import { machines, sayings } from '../../kernel/trunk'
 import { expectVersion } from '../../kernel/versions'
 import type { MachineWork } from '../../kernel/work'
-import { assemblies } from '../look/index'
+import { assemblies, lookedAtElsewhere } from '../look/index'
 import { crewOf, requireSkill } from '../people/index'
 import { practiceOf } from '../practice/index'
 import type { MachineFile } from '../../kernel/file'
@@ -292,6 +292,7 @@ export function stepBattery(work: MachineWork, { batteryId, version, step, looke
     .where(eq(batteries.id, batteryId))
     .run()
   write('battery.stepped', { where: before.where, step })
+  lookedAtElsewhere(work, { rule: batteryRule, places: lookedAt, note: `Battery ${before.where}: the place counts as clean` })
 }
 
 /** Says what an alarm was and what was done about it; what was measured until now counts as explained. @throws NotNow where none of that name stands */

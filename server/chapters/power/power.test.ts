@@ -150,7 +150,12 @@ describe('the gate', () => {
       expect(sheet(tag).power).toMatchObject({ inForce: 'keep-off', facts: { battery: 'residue' } })
     }
     expect(() => go('clean', placesToLook.slice(1))).toThrow(/Not looked at yet: look under the keyboard connector/)
+    perform(tag, 'record-damage', { kind: 'crust', where: 'beside the battery', severity: 'slight', photographId: null })
+    const asked = () => sheet(tag).checks.filter(c => !c.done && placesToLook.some(place => c.says.toLowerCase().endsWith(place.toLowerCase()))).length
+    expect(asked()).toBeGreaterThan(0)
     go('clean', [...placesToLook])
+    // What was looked at there is looked at under Look too.
+    expect(asked()).toBe(0)
     expect(sheet(tag).power).toMatchObject({ inForce: 'guarded-start', facts: { battery: 'out' }, batteries: [{ next: null }] })
     const { version: home } = sheet(tag).power.batteries[0]!
     change({ state: 'clean', version: home, replacement: { how: 'diode-cell', chemistry: 'lithium-coin', diode: false } })
@@ -267,7 +272,7 @@ describe('a start', () => {
     ])
     expect(seen.rails?.verdict).toBe('good')
     expect(seen.hazards[0]).toMatchObject({ kind: 'smoke', state: 'present' })
-    expect(seen.faults[0]).toMatchObject({ symptom: 'Smoke was noticed at a start on 2026-03-03', stopsMachine: true })
+    expect(seen.faults[0]).toMatchObject({ symptom: 'Smoke was noticed at a start on 3 Mar 2026', stopsMachine: true })
     expect([seen.power.inForce, seen.moves[0]?.code]).toEqual(['keep-off', 'gate.hazard.smoke'])
     // An answer does not take it back; what somebody found does.
     perform(tag, 'assess-power', { version: seen.power.version, facts: { ...seen.power.entered, smoke: 'traced' }, inspectedById: on.ilka.id })

@@ -1,3 +1,4 @@
+import { dayOf } from '#core/kernel/days'
 import { readableRails, startChecksOf } from '#core/power/rules'
 import { recordOf } from '../../kernel/assembled'
 import { expectedRailsOf, schoolOf, verdictWith } from '../power/index'
@@ -130,7 +131,7 @@ export function endStart(work: MachineWork): void {
   }
   for (const what of hazardsNoticed(runs))
     reportFault(work, {
-      symptom: `${noticed[what].says.replace(/\.$/, '')} at a start on ${work.at.slice(0, 10)}`,
+      symptom: `${noticed[what].says.replace(/\.$/, '')} at a start on ${dayOf(work.at)}`,
       firstSeen: work.at.slice(0, 10),
       stopsMachine: true,
     })

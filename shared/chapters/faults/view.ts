@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { attemptAreas } from '#core/diagnosis/back-to-basics'
+import { observationNames } from '#core/diagnosis/ladder'
 import { Finding } from '../../kernel/shapes'
 import { leftAsWords, theoryStates } from './commands'
 import { Repair } from './rows'
@@ -21,6 +22,8 @@ export const view = z.object({
   benchMaps: BenchMaps,
   /** Which version of each map it is; none where there is no map yet. */
   benchMapVersions: z.record(s, n),
+  /** What its rails, as they were read, say to the ladder. */
+  railsOnRecord: z.enum(observationNames).nullable(),
   /** What the model is known for. */
   knownFaults: z.array(s),
   /** What machines of the same model had, and what it turned out to be; the newest. */

@@ -1,5 +1,5 @@
 import { millisecondsInDay, millisecondsInHour } from 'date-fns/constants'
-import { readTime } from '#core/kernel/days'
+import { readTime } from '#core/kernel/time-of-day'
 
 /** How long somebody stays tonight, as a field for the time holds it, and the instant that is meant by it. */
 export function useStay() {

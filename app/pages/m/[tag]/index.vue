@@ -43,9 +43,9 @@ const { submitCommand: bench, busy: benching } = useCommand('put-on-bench', tag)
 
 const panels = useAskedPanel()
 watch(tag, () => (panels.asked.value = undefined))
-/** Opens a stage and puts the cursor into the first field of one of its forms. */
-async function begin(stage: Stage, form: string) {
-  await view(stage)
+/** Opens a card of a stage and puts the cursor into the first field of one of its forms. */
+async function begin(stage: Stage, card: string, form: string) {
+  await router.push({ query: { stage, card } })
   panels.asked.value = form
 }
 const sheets = useBenchSheets()
@@ -54,7 +54,7 @@ useShortcuts([
   { key: 'r', says: 'Take a reading', act: () => (sheets.open.value = 'reading') },
   { key: 'f', says: 'Report a fault', act: () => (sheets.open.value = 'fault') },
   { key: 'p', says: 'Add photographs', act: () => (sheets.open.value = 'photograph') },
-  { key: 'w', says: 'Start a wait', act: () => void begin('clean', 'Start a wait') },
+  { key: 'w', says: 'Start a wait', act: () => void begin('clean', 'Waits', 'Start a wait') },
 ])
 </script>
 
