@@ -9,6 +9,7 @@ const times = useTimes()
 const bench = useBenchSheets()
 const back = useTakeBack()
 const saving = useSaving()
+const outbox = useOutbox()
 bench.sheets.value = benchSheets
 const { running } = useRunningStarts()
 const changes = useChanges()
@@ -40,6 +41,9 @@ useShortcuts([
     <TopBar @shelf="drawer = true" />
     <p v-if="!connected" role="status" class="no-print border-b border-care bg-care-wash px-4 py-1">
       The connection was lost; looking for it again. What you type is kept.<template v-if="lostAt"> What you see is as of {{ times.moment(lostAt) }}.</template>
+    </p>
+    <p v-if="outbox.heldByPage.length" role="alert" class="no-print border-b border-stop bg-stop-wash px-4 py-1">
+      <strong>This browser cannot keep what waits.</strong> Leave this page open until it is sent, or write it down.
     </p>
     <p v-if="session.clockBehindMinutes" role="alert" class="no-print border-b border-stop bg-stop-wash px-4 py-1">
       <strong>The clock of the bench stands behind its newest entry, by {{ minutesInWords(session.clockBehindMinutes) }}.</strong> Waits, dates and starts are

@@ -20,7 +20,8 @@ const print = () => window.print()
   <div class="grid max-w-4xl gap-4">
     <div class="no-print flex flex-wrap items-center gap-3">
       <h1>Arrival labels</h1>
-      <NuxtLink to="/store">Store</NuxtLink
+      <NuxtLink v-if="tags.length === 1" :to="`/m/${tags[0]}`">Back to {{ tags[0] }}</NuxtLink
+      ><NuxtLink v-else to="/store">Store</NuxtLink
       ><button v-if="tags.length" type="button" class="button button-main" @click="print"><PhPrinter aria-hidden="true" />Print</button
       ><PrintLabels kind="arrival" :tags="tags" />
     </div>

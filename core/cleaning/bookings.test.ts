@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { type Booking, type BookingInput, type SharedThing, bornC, judgeBooking } from './bookings'
+import { type Booking, type BookingInput, type SharedThing, bornC, judgeBooking, litresOf } from './bookings'
 import { judgeMaterial, runsLow, takeFrom } from './shelf'
 
 // The rules are common practice, no source; room and warmth are checked hour by hour, reckoned apart.
@@ -122,3 +122,13 @@ describe('the shelf', () => {
     expect(() => takeFrom(vinegar, 100.5)).toThrow('the shelf has 100 ml of Vinegar')
   })
 })
+
+it.each([
+  ['30 × 20 × 10', 6],
+  ['30x20x10 cm', 6],
+  ['45,5 cm * 32 cm * 8.5 cm', 12.376],
+  ['12', undefined],
+  ['30 × 20', undefined],
+  ['30 × 20 × 10 × 5', undefined],
+  ['30 × −20 × 10', undefined],
+])('the room of %s is %s litres', (lengths, litres) => expect(litresOf(lengths)).toBe(litres))

@@ -1,4 +1,4 @@
-import { significant } from '../kernel/figure'
+import { decimals, significant } from '../kernel/figure'
 import { type Finding, commonPractice, finding } from '../kernel/finding'
 import { InputError } from '../kernel/input-error'
 import type { Material } from './words'
@@ -192,3 +192,13 @@ const bearsC: Record<Material, number> = {
 }
 /** How warm a part may get for hours: what bears least decides; of what nobody knows, 40 °C. */
 export const bornC = (made: readonly Material[]): number => Math.min(...(made.length ? made.map(m => bearsC[m]) : [40]))
+
+/**
+ * The room that something takes, from its three lengths in centimetres: `30 × 20 × 10`, with or without their unit.
+ * @returns litres, or nothing where it is no three lengths
+ */
+export function litresOf(lengths: string): number | undefined {
+  const parts = /^(\d+(?:[.,]\d+)?)\s*(?:cm)?\s*[x×*]\s*(\d+(?:[.,]\d+)?)\s*(?:cm)?\s*[x×*]\s*(\d+(?:[.,]\d+)?)\s*(?:cm)?$/i.exec(lengths.trim())
+  if (!parts) return undefined
+  return decimals(parts.slice(1).reduce((product, length) => product * Number(length.replace(',', '.')), 1) / 1000, 3)
+}

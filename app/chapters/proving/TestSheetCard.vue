@@ -63,7 +63,12 @@ const over = (line: number) => !!states.value[line]?.until && states.value[line]
     <template v-if="test">
       <FindingList :findings="judged!.findings" />
       <ol class="grid divide-y divide-line border-y border-line" aria-label="Test lines">
-        <li v-for="(line, i) in test.lines" :key="line.says" class="grid gap-x-4 gap-y-1 py-2 lg:grid-cols-[minmax(0,1fr)_auto]" :aria-label="line.says">
+        <li
+          v-for="(line, i) in test.lines"
+          :key="line.says"
+          class="grid gap-x-4 gap-y-1 py-2 lg:grid-cols-[minmax(15rem,1fr)_minmax(0,max-content)]"
+          :aria-label="line.says"
+        >
           <div>
             <p class="flex flex-wrap items-baseline gap-x-2">
               <strong>{{ line.says }}</strong><span class="font-semibold" :class="inks[states[i]!.state]">{{ words[states[i]!.state] }}</span

@@ -36,7 +36,7 @@ const borne = (what: unknown) => bornC(props.parts.find(p => p.name.toLowerCase(
       </div>
       <div class="grid gap-3 sm:grid-cols-[3fr_2fr_3fr]">
         <MomentField v-model="local" label="From" />
-        <TextField name="hours" label="Hours" numeric /><TextField name="roomL" label="Room, l" numeric hint="Length × width × height in cm, by 1000" />
+        <TextField name="hours" label="Hours" numeric /><TextField name="roomL" label="Room, l" hint="Litres, or its lengths in cm: 30 × 20 × 10" />
       </div>
       <div v-if="thingOf(values.thingId)?.maxC != null" class="grid gap-3 sm:grid-cols-3">
         <TextField name="maxC" label="Not warmer than, °C" numeric :hint="`For hours it bears about ${borne(values.what)} °C`" /><TextField

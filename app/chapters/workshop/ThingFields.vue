@@ -7,7 +7,7 @@ import { thingKinds } from '#core/cleaning/bookings'
     <div class="grid gap-3 sm:grid-cols-2"><TextField name="name" label="Name" /><TextField name="place" label="Location" /></div>
     <ChoiceField name="kind" label="What it is" :options="choicesOf(thingKinds)" />
     <div class="grid gap-3 sm:grid-cols-3">
-      <TextField name="roomL" label="Room inside, l" numeric hint="Length × width × height in cm, by 1000" /><TextField
+      <TextField name="roomL" label="Room inside, l" hint="Litres, or its lengths in cm: 60 × 40 × 30" /><TextField
         name="minC"
         label="Held at least at, °C"
         numeric

@@ -1,3 +1,4 @@
+import { useEventListener } from '@vueuse/core'
 import { createStore, del, entries, set } from 'idb-keyval'
 import { defineStore } from 'pinia'
 import type { CommandName } from '#shared/chapters/index'
@@ -64,6 +65,17 @@ export const useOutbox = defineStore('outbox', () => {
   const waiting = computed(() => mine.value.filter(w => !w.refused))
   const refused = computed(() => mine.value.filter(w => w.refused))
 
+  /** What this browser could not keep, as when its disk is full or it keeps nothing of this site: it is lost with the page, and whoever said it is told. */
+  const heldByPage = ref<string[]>([])
+  useEventListener('beforeunload', event => {
+    if (heldByPage.value.length) event.preventDefault()
+  })
+  function keep(one: Waiting) {
+    const hold = () => void (heldByPage.value.includes(one.id) || heldByPage.value.push(one.id))
+    if (kept) set(one.id, one, kept).catch(hold)
+    else hold()
+  }
+
   /** What an earlier page left behind. */
   const opened = (async () => {
     const earlier = kept ? await entries<string, Waiting>(kept).catch(() => []) : []
@@ -75,13 +87,14 @@ export const useOutbox = defineStore('outbox', () => {
     if (!waits(name) || !session.person) return false
     const plain = { ...one, name, personId: session.person.id, at: clock.now.toISOString(), input: JSON.parse(JSON.stringify(one.input)) as object }
     all.value.push(plain)
-    quietly(kept && set(plain.id, plain, kept))
+    keep(plain)
     setTimeout(() => void send(), tryEveryMs)
     return true
   }
 
   function gone(id: string) {
     all.value = all.value.filter(w => w.id !== id)
+    heldByPage.value = heldByPage.value.filter(held => held !== id)
     quietly(kept && del(id, kept))
   }
 
@@ -104,6 +117,7 @@ export const useOutbox = defineStore('outbox', () => {
         if ([0, 401, 429, 502, 503, 504].includes(error.status)) return void setTimeout(() => void send(), tryEveryMs)
         const told = { ...next, refused: wordsOfRefusal(error.answer) }
         all.value = all.value.map(w => (w.id === told.id ? told : w))
+        // Where this cannot be kept, it lies there as it was, and is refused anew.
         quietly(kept && set(told.id, toRaw(told), kept))
       }
     }
@@ -111,10 +125,15 @@ export const useOutbox = defineStore('outbox', () => {
   let sending: Promise<void> | undefined
   /** Sends what waits, one after the other; what is refused is told, and what comes after it goes on. @returns once nothing waits, or nothing can be sent */
   const send = (): Promise<void> => (sending ??= sendAll().finally(() => (sending = undefined)))
-  return { waiting, refused, put, send, discard: gone }
+  return { waiting, refused, heldByPage, put, send, discard: gone }
 })
 
 const wordsOfRefusal = (answer: ErrorAnswer['error']) => [answer.message, ...Object.values(answer.fields ?? {}), ...(answer.because ?? [])].join(' ')
+/** What was said, in the figures and words that were typed: for whoever has to enter it again. */
+export const saidIn = (input: object): string =>
+  Object.values(input)
+    .filter(value => (typeof value === 'string' && value !== '') || typeof value === 'number')
+    .join(', ')
 export const waitingWords = (name: MayWait) => mayWait[name]
 /** Said where something may not wait, while what was said before it still does: a danger among that is heard before anything is begun. */
 export const othersFirst = 'What you said before waits to be sent first. Try again in a moment.'

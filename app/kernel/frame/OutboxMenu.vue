@@ -33,6 +33,7 @@ const words = computed(() =>
               ><NuxtLink :to="one.tag ? `/m/${one.tag}` : '/'" class="font-semibold">{{ waitingWords(one.name) }}</NuxtLink
               ><TagTape v-if="one.tag" :tag="one.tag" small /><span class="hint ml-auto">{{ times.moment(one.at) }}</span></span
             >
+            <span v-if="saidIn(one.input)" class="figure text-sm">{{ saidIn(one.input) }}</span>
             <span class="text-stop">{{ one.refused }}</span>
             <span
               ><button type="button" class="text-sm underline" @click="outbox.discard(one.id)">

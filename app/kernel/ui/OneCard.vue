@@ -27,6 +27,8 @@ const parts = inject(stagePartsKey, undefined)
 const small = window.matchMedia('(max-width: 899px)').matches && parts !== undefined
 const folds = computed(() => props.state !== undefined && (small || !props.stays))
 const open = ref(!folds.value || (props.state === 'open' && !props.later && !(small && parts?.some(part => part.tall))))
+// What cannot be folded any more is open: it would have nothing to be opened by.
+watch(folds, now => !now && (open.value = true))
 const card = useTemplateRef<HTMLElement>('card')
 
 /** Brings it into sight, unfolded, with the cursor on its heading. */

@@ -1,10 +1,14 @@
-import { thingKinds } from '#core/cleaning/bookings'
+import { litresOf, thingKinds } from '#core/cleaning/bookings'
 import { shelfUnits } from '#core/cleaning/shelf'
 import { z } from 'zod'
 import { bounded, keysOf, oneOf, optionalBounded, optionalQuantity, optionalText, quantity, text } from '../../kernel/fields'
 import { row } from '../../kernel/row'
 
-export const roomL = quantity('l', 'Room in l', { above: 0, upTo: 5000 })
+/** Litres, or the three lengths that make them. */
+export const roomL = z.preprocess(
+  given => (typeof given === 'string' ? (litresOf(given) ?? given) : given),
+  quantity('l', 'Room in l', { above: 0, upTo: 5000 }),
+)
 export const warmth = (what: string) => optionalQuantity('°C', what, { above: -30, upTo: 250 })
 const day = (what: string) =>
   z

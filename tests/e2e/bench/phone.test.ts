@@ -86,13 +86,13 @@ it('what is said while the network is away waits in the browser, over a reload, 
 it('a reading waits too; what may not wait stays where it was typed', async () => {
   await rua.open(`/m/${await application.tagOf('Slipway')}?stage=mend`)
   await rua.press('Reading')
-  await rua.fill('Reading in volts', '11.9', 'Reading')
+  await rua.fill('Reading in volts', '5.07', 'Reading')
   await network(true)
   await rua.press('Save reading', 'Reading')
   await rua.sees('1 waiting')
   await rua.press('Close')
   await network(false)
-  await rua.driver.wait(async () => (await application.historyOf('Slipway')).includes('11.9'), 45_000, 'the reading did not arrive')
+  await rua.driver.wait(async () => (await application.historyOf('Slipway')).includes('5.07 V'), 45_000, 'the reading did not arrive')
   await rua.seesNoMore('1 waiting')
   await rua.open('/book-in')
   await rua.fill('Model or description', 'a box with lamps')
@@ -103,4 +103,33 @@ it('a reading waits too; what may not wait stays where it was typed', async () =
   await rua.sees('cannot be reached')
   expect(await rua.valueOf('Model or description')).toBe('a box with lamps')
   await network(false)
+})
+
+it('a browser that can keep nothing says so while something waits in the page alone', async () => {
+  const tools = rua.driver as chrome.Driver
+  const { identifier } = (await tools.sendAndGetDevToolsCommand('Page.addScriptToEvaluateOnNewDocument', {
+    source: `IDBObjectStore.prototype.put = () => { throw new DOMException('The disk is full.', 'QuotaExceededError') }`,
+  })) as unknown as { identifier: string }
+  await rua.open(`/m/${await application.tagOf('Slipway')}`)
+  await rua.press('Fault')
+  await rua.fill('Symptom', 'Two keys stick')
+  await rua.choose('Does it stop the machine?', 'No')
+  await network(true)
+  await rua.press('Report')
+  await rua.sees('This browser cannot keep what waits.')
+  await network(false)
+  await rua.seesNoMore('This browser cannot keep what waits.')
+  expect(await application.historyOf('Slipway')).toContain('Two keys stick')
+  await tools.sendDevToolsCommand('Page.removeScriptToEvaluateOnNewDocument', { identifier })
+})
+
+it('one card of a stage is tall, the others say in a line what came of them, and open by a press', async () => {
+  await rua.open(`/m/${await application.tagOf('Harbour office')}?stage=prove`)
+  await rua.sees('Soak', 'Not signed off')
+  const tall = () => rua.driver.executeScript<string[]>(`return [...document.querySelectorAll('.stage h2 [aria-expanded=true]')].map(h => h.innerText.trim())`)
+  const first = await tall()
+  expect(first).toHaveLength(1)
+  await rua.press('Sign-off', 'Sign-off')
+  await rua.sees('What was tested')
+  expect(await tall()).toEqual([...first, 'Sign-off'])
 })

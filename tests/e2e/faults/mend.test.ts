@@ -198,6 +198,12 @@ it('a soak is tallied by presses, goes on after a reload and a restart, and is d
   await joaquim.sees('380 clean passes are wanted.', 'Soak not finished: Memory test, cover on.')
   await joaquim.press('It passed')
   await joaquim.sees('Go on: 379 clean passes are left.')
+  // Pressed beside what was meant, and taken back at once.
+  await joaquim.press('It failed')
+  await joaquim.mayUndo('A failed pass counted.')
+  await joaquim.sees('Not cured.')
+  await joaquim.press('Undo')
+  await joaquim.sees('Undone.', 'Go on: 379 clean passes are left.')
   await application.restart()
   await joaquim.open(path)
   await joaquim.sees('Go on: 379 clean passes are left.')

@@ -1,3 +1,4 @@
+import { Key } from 'selenium-webdriver'
 import { expect, it } from 'vitest'
 import { atTheBench } from '../support/bench'
 
@@ -110,6 +111,12 @@ it('a machine goes from the back door to a printed label', async () => {
   await ilka.choose('What kind of wait', 'The post')
   await ilka.fill('What it waits for', 'wet wipes for the case')
   await ilka.sees('It keeps nothing off.')
+  // A day is typed as it is said, and another is chosen from its month by keys.
+  await ilka.fill('Until', 'tomorrow 9:00', 'Start a wait')
+  await ilka.press('Until: choose a day', 'Start a wait')
+  await ilka.keys(Key.PAGE_DOWN, Key.ARROW_RIGHT, Key.ENTER)
+  expect(await ilka.valueOf('Until', 'Start a wait')).toMatch(/^\d{1,2} [A-Z][a-z]{2} 20\d\d 09:00$/)
+  await ilka.press('In 8 h', 'Start a wait')
   await ilka.press('Start the wait', 'Start a wait')
   await ilka.sees('Wait started: wet wipes for the case.', 'Not the post?')
   await ilka.press('Not the post?')
