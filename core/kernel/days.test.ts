@@ -61,8 +61,8 @@ it.each([
 ])('reads the moment %s', (text, moment) => expect(readMoment(text, today)).toBe(moment))
 
 it('what is shown is read back as the same', () => {
-  for (const day of ['2026-11-28', '1998-05', '1998', '2024-02-29']) expect(readDay(writtenDay(day), today, true)).toBe(day)
+  for (const day of ['2026-11-28', '1998-05', '1998', '2024-02-29', '2026-09-01', '2026-09']) expect(readDay(writtenDay(day), today, true)).toBe(day)
   expect(writtenMoment('2026-03-04T08:05')).toBe('4 Mar 2026 08:05')
   expect(readMoment(writtenMoment('2026-03-04T08:05'), today)).toBe('2026-03-04T08:05')
-  expect(writtenDay('soon')).toBe('soon')
+  expect(['soon', '2026-13-01', '2026-02'].map(writtenDay)).toEqual(['soon', '2026-13-01', 'Feb 2026'])
 })

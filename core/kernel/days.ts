@@ -1,4 +1,3 @@
-import { format, isValid, parseISO } from 'date-fns'
 import { millisecondsInDay } from 'date-fns/constants'
 
 /** Whole days between two instants. */
@@ -7,12 +6,18 @@ export const daysBetween = (from: string, to: string) => Math.floor((Date.parse(
 /** A day, month or year as ISO writes it: 1998, 1998-05, 1998-05-17. */
 export type IsoDay = string
 
+const written = (parts: Intl.DateTimeFormatOptions) => new Intl.DateTimeFormat('en-GB', { timeZone: 'UTC', ...parts })
+const forms: Record<number, Intl.DateTimeFormat> = {
+  4: written({ year: 'numeric' }),
+  7: written({ month: 'short', year: 'numeric' }),
+  10: written({ day: 'numeric', month: 'short', year: 'numeric' }),
+}
+
 /** A day, month or year as it is shown everywhere: 28 Nov 2026, May 1998, 1998; what is no such is shown as it stands. */
 export function writtenDay(iso: IsoDay): string {
-  const forms: Record<number, string> = { 4: 'yyyy', 7: 'MMM yyyy', 10: 'd MMM yyyy' }
   const form = /^\d{4}(-\d\d){0,2}$/.test(iso) ? forms[iso.length] : undefined
-  const day = parseISO(iso)
-  return form && isValid(day) ? format(day, form) : iso
+  const day = Date.parse(`${iso}-01-01`.slice(0, 10))
+  return form && !Number.isNaN(day) ? form.format(day) : iso
 }
 
 /** A moment on a clock of the wall, `2026-11-28T21:30`, as it is shown: 28 Nov 2026 21:30. */
