@@ -2,7 +2,8 @@ import { readFileSync, readdirSync } from 'node:fs'
 import { join } from 'node:path'
 import { ESLint } from 'eslint'
 import { expect, it } from 'vitest'
-import { cardsOf } from '../app/kernel/frame/cards'
+import type { Stage } from '#core/kernel/stages'
+import { cardsOf, placeOf } from '../app/kernel/frame/cards'
 import { circlesIn, importGraph, runsWith, unsaidUses } from './lib/imports'
 import { pieceOf } from './lib/pieces.mjs'
 
@@ -92,4 +93,13 @@ it('the palette offers every card of a stage by its name, and no other', () => {
   const offered = Object.values(cardsOf).flatMap(cards => Object.keys(cards))
   expect(named.length).toBeGreaterThan(35)
   expect([...new Set(named)].sort()).toEqual(offered.sort())
+})
+
+it('a next move opens at the card where it is done', () => {
+  const moves = readdirSync('core', { recursive: true, encoding: 'utf8' })
+    .filter(f => f.endsWith('rules.ts'))
+    .flatMap(f => [...readFileSync(join('core', f), 'utf8').matchAll(/\bmove\(\s*'[a-z-]+',\s*'([a-z.-]+)',\s*'([a-z-]+)'/g)])
+    .map(([, code = '', stage = '']) => ({ code, stage: stage as Stage }))
+  expect(moves.length).toBeGreaterThan(25)
+  expect(moves.filter(move => !placeOf(move).card)).toEqual([])
 })

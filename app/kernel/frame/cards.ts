@@ -84,6 +84,7 @@ const cardOfMove: Record<string, string> = {
   'seal-copper': 'Bare copper',
   'booking-over': 'Tanks and ovens',
   'measure-colour': 'Whitening',
+  'relook': 'Whitening',
   'wait-over': 'Waits',
   'weigh': 'Drying',
   'probe': 'Probing',
@@ -95,6 +96,7 @@ const cardOfMove: Record<string, string> = {
   'fault-open': 'Faults',
   'sign-off': 'Sign-off',
   'life': 'Its life',
+  'take-away': 'Its life',
 }
 const usualCard: Partial<Record<Stage, string>> = { 'make-safe': 'Facts', 'prove': 'Rails' }
 
