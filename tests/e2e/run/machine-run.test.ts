@@ -114,6 +114,8 @@ it('a machine goes from the back door to a printed label', async () => {
   // A day is typed as it is said, and another is chosen from its month by keys.
   await ilka.fill('Until', 'tomorrow 9:00', 'Start a wait')
   await ilka.press('Until: choose a day', 'Start a wait')
+  // The library's own posts around an open panel hand the cursor on; nobody stands on them.
+  expect((await ilka.violations()).filter(v => !v.includes('headlessui-focus-sentinel'))).toEqual([])
   await ilka.keys(Key.PAGE_DOWN, Key.ARROW_RIGHT, Key.ENTER)
   expect(await ilka.valueOf('Until', 'Start a wait')).toMatch(/^\d{1,2} [A-Z][a-z]{2} 20\d\d 09:00$/)
   await ilka.press('In 8 h', 'Start a wait')
