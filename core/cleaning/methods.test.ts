@@ -25,6 +25,13 @@ describe('the table of methods', () => {
       }
   })
 
+  it('warns of a method wherever it may be taken, and of none that may not', () => {
+    for (const material of materialNames)
+      for (const soil of soilNames)
+        for (const { method, suits, cautions } of best(material, soil))
+          expect(cautions, `${method}, ${material}, ${soil}`).toEqual(['never', 'no-use'].includes(suits) ? [] : (methodTable[method].caution ?? []))
+  })
+
   it('never offers what its own rows forbid, whatever works and whatever the school', () => {
     const wrong: string[] = []
     for (const material of materialNames)

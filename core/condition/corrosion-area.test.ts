@@ -131,8 +131,27 @@ it.each([
     },
     'outline',
   ],
+  [
+    {
+      corroded: [[0, 0]],
+      sound: [[0, 0]],
+      outline: [
+        [0, 0],
+        [1, 1.01],
+        [1, 0],
+      ],
+    },
+    'outline',
+  ],
 ])('refuses %j at %s', (samples, field) => {
   expect(() => measureCorrosionNow(image, { outline: [], ...samples } as unknown as CorrosionSamples)).toThrow(expect.objectContaining({ field }) as Error)
+})
+
+it('a picture of fifty megapixels is measured, and one row more is not', () => {
+  const of = (height: number) => () =>
+    measureCorrosionNow({ width: 10_000, height, data: new Uint8Array(0) }, { outline: [], corroded: [[0, 0]], sound: [[1, 1]] } as unknown as CorrosionSamples)
+  expect(of(5000)).toThrow('not whole')
+  expect(of(5001)).toThrow('larger than 50 megapixels')
 })
 
 it.each([

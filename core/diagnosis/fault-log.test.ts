@@ -53,6 +53,13 @@ it('causes of faults with a symptom in common are counted, whatever their capita
     { cause: 'Line fuse', right: 1, of: 3, machines: ['B'] },
   ])
   expect(likelyCauses([], ended)).toHaveLength(3)
+  // A machine that had it twice is named once; of causes as frequent the first by name leads.
+  const again = [...ended, { symptoms: ['black'], cause: 'Line fuse', machine: 'B' }, { symptoms: ['black'], cause: 'Coil', machine: 'E' }]
+  expect(likelyCauses(['black'], again).map(c => [c.cause, c.right, c.machines.join()])).toEqual([
+    ['IC7 dead.', 2, 'A,B'],
+    ['Line fuse', 2, 'B'],
+    ['Coil', 1, 'E'],
+  ])
   expect(likelyCauses(['smoke'], ended)).toEqual([])
 })
 
