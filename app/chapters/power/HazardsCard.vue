@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { counted } from '#core/kernel/figure'
 import { type HazardKind, type HazardState, hazardKindNames, hazardKinds, hazardStateNames, skillToSettle } from '#core/safety/hazards'
 import type { SheetOf } from '#shared/chapters/index'
 
@@ -17,7 +18,11 @@ const others = computed(() =>
 const openOnes = computed(() => props.sheet.hazards.filter(h => h.state === 'present' || h.state === 'suspected'))
 const state = computed(() => (openOnes.value.length || props.sheet.sayings.length ? 'open' : props.sheet.hazards.length ? 'done' : 'none'))
 const result = computed(
-  () => props.sheet.hazards.map(h => `${hazardKinds[h.kind].title}: ${hazardStateNames[h.state].toLowerCase()}`).join('; ') || 'Nothing points to one',
+  () =>
+    [
+      ...(props.sheet.sayings.length ? [`${counted(props.sheet.sayings.length, 'sentence')} to be looked at`] : []),
+      ...props.sheet.hazards.map(h => `${hazardKinds[h.kind].title}: ${hazardStateNames[h.state].toLowerCase()}`),
+    ].join('; ') || 'Nothing points to one',
 )
 const signs = ({ by, at, evidence }: (typeof props.sheet.hazards)[number]) =>
   by ? `${by}, ${times.day(at)}` : evidence.length === 1 ? evidence[0] : `${evidence.length} signs of it`

@@ -47,7 +47,7 @@ const done = computed(() => firstStartDone(power.value.facts.rails, ended.value[
 const state = computed(() => (running.value ? 'open' : !allowed.value ? 'none' : done.value ? 'done' : 'open'))
 const result = computed(() =>
   allowed.value
-    ? `Rails read; ${counted(ended.value.length, 'attended start')} so far`
+    ? `${done.value ? 'Rails read' : 'Not done'}; ${counted(ended.value.length, 'attended start')} so far`
     : `Not yet: ${gateWords[power.value.inForce].title.toLowerCase()}${ended.value.length ? `; ${ended.value.length} before` : ''}`,
 )
 // Once it runs, the form is gone, and whoever sent it goes on to the start; others find the way there in its place.

@@ -29,7 +29,12 @@ const state = computed(() => {
 })
 /** What it is fed from comes after what was looked at. */
 const factsOpen = computed(() => props.sheet.power.gate.verdict === 'not-yet-assessed' || props.sheet.power.gate.verdict === 'keep-off')
-const result = computed(() => used.value?.supply.name ?? (inlet.value ? `Wants ${labelWords(inlet.value)}` : 'Takes mains itself'))
+const result = computed(() => {
+  const fit = { yes: '', no: ', which does not suit', unknown: ', not known to suit' } as Record<string, string>
+  if (used.value) return `${used.value.supply.name}${fit[used.value.match.suits] ?? fit.unknown}`
+  if (inlet.value) return `Wants ${labelWords(inlet.value)}`
+  return props.sheet.power.takesMains ? 'Takes mains itself' : 'Nobody has said what its inlet needs'
+})
 const initial = computed(() => ({ inlet: typedInlet(inlet.value ?? {}) }))
 </script>
 

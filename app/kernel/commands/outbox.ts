@@ -71,7 +71,8 @@ export const useOutbox = defineStore('outbox', () => {
     if (heldByPage.value.length) event.preventDefault()
   })
   function keep(one: Waiting) {
-    const hold = () => void (heldByPage.value.includes(one.id) || heldByPage.value.push(one.id))
+    // It may be gone by then: sent, or discarded.
+    const hold = () => void (all.value.some(w => w.id === one.id) && heldByPage.value.push(one.id))
     if (kept) set(one.id, one, kept).catch(hold)
     else hold()
   }

@@ -7,7 +7,7 @@ import type { HistoryLine, SheetHead } from '#shared/kernel/machine'
 const props = defineProps<{ sheet: SheetHead }>()
 const session = useSession()
 const times = useTimes()
-const shownAtFirst = window.matchMedia('(max-width: 899px)').matches ? 3 : 6
+const shownAtFirst = onPhone() ? 3 : 6
 const all = ref(false)
 const striking = ref<HistoryLine>()
 const part = ref<HistoryPart>()

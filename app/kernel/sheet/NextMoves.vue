@@ -4,7 +4,7 @@ import type { SheetHead } from '#shared/kernel/machine'
 
 /** What to do next with this machine, each with its reason and who can do it; then what is being waited for. */
 const props = defineProps<{ sheet: SheetHead; viewed: Stage }>()
-const shownAtFirst = window.matchMedia('(max-width: 899px)').matches ? 2 : 4
+const shownAtFirst = onPhone() ? 2 : 4
 const all = ref(false)
 /** What would open the gate stands in the gate's own card while that is open. */
 const saidThere = (move: SheetHead['moves'][number]) => props.viewed === 'make-safe' && (move.band === 'keeps-off' || move.band === 'guarded')

@@ -24,7 +24,7 @@ const props = defineProps<{
 const id = useId()
 const parts = inject(stagePartsKey, undefined)
 // On a phone one card is tall, the first in which something is left to do; of the others the line with their result stands.
-const small = window.matchMedia('(max-width: 899px)').matches && parts !== undefined
+const small = onPhone() && parts !== undefined
 const folds = computed(() => props.state !== undefined && (small || !props.stays))
 const open = ref(!folds.value || (props.state === 'open' && !props.later && !(small && parts?.some(part => part.tall))))
 // What cannot be folded any more is open: it would have nothing to be opened by.

@@ -1,6 +1,4 @@
 <script setup lang="ts">
-import { useField } from 'vee-validate'
-
 /** A line or several lines of text in a form. */
 const props = defineProps<{
   name: string
@@ -14,16 +12,12 @@ const props = defineProps<{
   /** Whether the figure may be below zero; phones have no minus on their pad of figures. */
   signed?: boolean
 }>()
-const isNeeded = inject(neededKey, () => false)
 const id = useId()
-const { value, errorMessage, handleBlur, meta } = useField<string | number | null>(() => props.name, undefined, { validateOnValueUpdate: true })
-const form = useFormContext()
-// A message comes once the field was left or the form was sent, not while the first letters are typed.
-const message = computed(() => ((meta.touched && meta.dirty) || form.sent.value ? errorMessage.value : undefined))
+const { value, message, handleBlur, needed } = useTypedField<string | number | null>(() => props.name)
 </script>
 
 <template>
-  <FieldFrame :id="id" v-slot="{ described }" :label="label" :hint="hint" :message="message" :needed="isNeeded(name)">
+  <FieldFrame :id="id" v-slot="{ described }" :label="label" :hint="hint" :message="message" :needed="needed">
     <textarea
       v-if="lines"
       :id="id"
@@ -32,7 +26,7 @@ const message = computed(() => ((meta.touched && meta.dirty) || form.sent.value 
       :rows="lines"
       :aria-describedby="described"
       :aria-invalid="!!message"
-      :aria-required="isNeeded(name) || undefined"
+      :aria-required="needed || undefined"
       @blur="handleBlur"
     />
     <input
@@ -47,7 +41,7 @@ const message = computed(() => ((meta.touched && meta.dirty) || form.sent.value 
       :aria-describedby="described"
       :aria-invalid="!!message"
       :autocomplete="autocomplete ?? 'off'"
-      :aria-required="isNeeded(name) || undefined"
+      :aria-required="needed || undefined"
       @blur="handleBlur"
     />
     <MinusKey v-if="signed" :label="label" @turned="value = turned(value)" />
