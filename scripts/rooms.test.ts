@@ -4,7 +4,7 @@ import { ESLint } from 'eslint'
 import { expect, it } from 'vitest'
 import type { Stage } from '#core/kernel/stages'
 import { cardsOf, placeOf } from '../app/kernel/frame/cards'
-import { circlesIn, importGraph, runsWith, unsaidUses } from './lib/imports'
+import { circlesIn, importGraph, runsWith, unaskedExports, unsaidUses } from './lib/imports'
 import { pieceOf } from './lib/pieces.mjs'
 
 const eslint = new ESLint()
@@ -80,6 +80,10 @@ it('files hardly import each other in a circle, and no kernel knows what stands 
 
 it('what a chapter uses of another stands among its imports, though Nuxt would find it by its name', () => {
   expect(unsaidUses()).toEqual([])
+})
+
+it('nothing is handed out that nobody asks for', () => {
+  expect(unaskedExports()).toEqual([])
 })
 
 it('the palette offers every card of a stage by its name, and no other', () => {

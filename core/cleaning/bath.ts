@@ -11,7 +11,6 @@ export const strengthKinds = {
   'grams-per-litre': { title: 'Grams per litre', unit: 'g/l' },
 } as const
 export type StrengthKind = keyof typeof strengthKinds
-export const strengthKindNames = Object.keys(strengthKinds) as StrengthKind[]
 
 export interface BathInput {
   strength: { kind: StrengthKind; value: number }

@@ -2,8 +2,10 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { type StrengthKind, mixBath } from './bath'
 import { chemicals } from './chemicals'
-import { neutralise, residueSourceNames } from './neutralise'
+import { type ResidueSource, neutralise, residueSources } from './neutralise'
 import { byMass, dilutePeroxide, gPer100mlOfMass, percentOfVolumes, volumesOfPercent } from './peroxide'
+
+const sources = Object.keys(residueSources) as ResidueSource[]
 
 /** Standard atomic weights, abridged. Source: IUPAC, from memory. */
 const u = { H: 1.008, C: 12.011, O: 15.999, Na: 22.99, S: 32.06, K: 39.098 }
@@ -52,7 +54,7 @@ describe('what neutralises what leaked', () => {
   })
 
   it('names what is poisonous and what burns, for each source', () => {
-    const said = (source: (typeof residueSourceNames)[number]) => {
+    const said = (source: ResidueSource) => {
       const { findings, never, rinse } = neutralise({ source, amountG: 1 })
       return `${findings.map(f => `${f.says} ${f.because.join(' ')}`).join(' ')} never ${never.join(' ')} rinse ${rinse}`
     }
@@ -70,7 +72,7 @@ describe('what neutralises what leaked', () => {
 
   it('never names an agent that it forbids', () => {
     const words = { 'vinegar': /vinegar/i, 'citric-acid': /citric/i, 'bicarbonate': /bicarbonate/i }
-    for (const source of residueSourceNames) {
+    for (const source of sources) {
       const { doses, never } = neutralise({ source, amountG: 1 })
       for (const { agent } of doses) expect(never.some(n => words[agent].test(n))).toBe(false)
     }

@@ -40,7 +40,7 @@ const usualErrorG = 0.1
 const usualLeftG = 0.2
 /** No more than this is forecast: what takes longer wants another way of drying. */
 const horizonHours = 24 * 60
-export const fewestWeighings = 4
+const fewestWeighings = 4
 
 /**
  * From a series of weighings: what it weighs dry, how quickly it dries, and when too little water is left to matter.

@@ -2,10 +2,12 @@ import { describe, expect, it } from 'vitest'
 import { mixBath } from './bath'
 import { type Booking, bornC, judgeBooking } from './bookings'
 import { judgeDrying } from './drying'
-import { type NeutraliseInput, neutralise, residueSourceNames } from './neutralise'
+import { type NeutraliseInput, type ResidueSource, neutralise, residueSources } from './neutralise'
 import { dilutePeroxide } from './peroxide'
 import { type PlanPart, guessMaterials, guessSoils, patinaLeft, planCleaning, waitAfter } from './plan'
 import { amountWords, judgeMaterial, takeFrom } from './shelf'
+
+const sources = Object.keys(residueSources) as ResidueSource[]
 
 // Doses, places and plans at the edges of what is taken. Common practice, no source, unless one is named.
 const refused = (judge: () => unknown, field: string | null) => {
@@ -59,10 +61,9 @@ describe('what neutralises', () => {
     expect(
       [vinegar!.practicalG / vinegar!.exactG, vinegar!.exactMl / vinegar!.exactG, vinegar!.practicalMl / vinegar!.exactMl].map(v => Math.round(v * 1e6) / 1e6),
     ).toEqual([3, 10, 3])
-    const stops = residueSourceNames.filter(source => neutralise({ source }).findings.some(f => f.level === 'stop'))
+    const stops = sources.filter(source => neutralise({ source }).findings.some(f => f.level === 'stop'))
     expect(stops).toEqual(['lithium', 'lithium-ion', 'lithium-thionyl', 'oil-capacitor', 'unknown'])
-    for (const source of residueSourceNames)
-      for (const f of neutralise({ source }).findings) expect(f.because.every(Boolean) && f.because.length > 0).toBe(true)
+    for (const source of sources) for (const f of neutralise({ source }).findings) expect(f.because.every(Boolean) && f.because.length > 0).toBe(true)
   })
 })
 

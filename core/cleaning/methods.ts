@@ -40,7 +40,7 @@ export interface MethodsResult {
 /** Methods in which the whole part gets wet. */
 export const immersive: readonly Method[] = ['soapy-water', 'wet-wash', 'ultrasonic', 'rust-remover']
 const boardLike: readonly Material[] = ['bare-board', 'masked-board', 'gold-contacts', 'tin-contacts']
-export const boardMethod = { spot: 'solvent-wipe', wash: 'wet-wash', ultrasonic: 'ultrasonic' } as const satisfies Record<CleaningSchools['boards'], Method>
+const boardMethod = { spot: 'solvent-wipe', wash: 'wet-wash', ultrasonic: 'ultrasonic' } as const satisfies Record<CleaningSchools['boards'], Method>
 
 /** Methods that touch only the place they are meant for; whatever else the part is made of is not harmed by them. */
 const local: readonly Method[] = ['brush', 'air', 'solvent-wipe']

@@ -60,7 +60,6 @@ export const residueSources = {
   'unknown': { title: 'Not known', kind: 'unknown', electrolyte: null, says: 'Alkali needs acid and acid needs alkali; the wrong one makes it worse.' },
 } as const satisfies Record<string, { title: string; kind: string; electrolyte: keyof typeof chemicals | null; says: string }>
 export type ResidueSource = keyof typeof residueSources
-export const residueSourceNames = Object.keys(residueSources) as ResidueSource[]
 
 export interface NeutraliseInput {
   source: ResidueSource

@@ -52,7 +52,7 @@ export interface PatchResult {
 }
 
 /** Fewer pixels than this are a detail, not a surface. */
-export const fewestPixels = 400
+const fewestPixels = 400
 /** A channel at its end says nothing; more than this share of them, and the mean is wrong. */
 const mostClipped = 0.005
 /** Darker than this the noise of the camera and its coding decide. Linear share of full light. */

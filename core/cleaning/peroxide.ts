@@ -9,7 +9,7 @@ const litrePerMol = 22.414
  * One volume of oxygen from one volume of solution: 2 H₂O₂ → O₂ + 2 H₂O, so 2·34.015/22.414 = 3.035 g to the litre.
  * Source: the gas law.
  */
-export const gPerLPerVolume = (2 * chemicals.h2o2.gPerMol) / litrePerMol
+const gPerLPerVolume = (2 * chemicals.h2o2.gPerMol) / litrePerMol
 /** The trade's round figures for volume strengths, in per cent. Common practice, no source. */
 const roundFigures: Record<number, number> = { 10: 3, 20: 6, 30: 9, 40: 12, 100: 30, 130: 35 }
 /** Above this it is no household strength: it burns skin white and feeds fires. Source: EU 2019/1148, limit for the general public, 12 % w/w, from memory. */

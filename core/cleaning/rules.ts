@@ -84,7 +84,7 @@ export const judgeSeries = ({ startedAt, weighings, errorG, leftG }: Drying, now
   })
 
 /** @param now instant in UTC with milliseconds, as the waits have it */
-export const cleaningFacts = (record: CleaningRecord, now: string): CleaningFacts => {
+const cleaningFacts = (record: CleaningRecord, now: string): CleaningFacts => {
   const { cleanings, waits, bookings, contaminations, dryings, bareCoppers, countedParts, cleaningSteps, whitenings } = record
   const wet = wetNow({ waits, dryings, bookings }, now).length > 0
   const done = cleaningSteps.filter(s => s.state === 'done').length

@@ -52,7 +52,7 @@ export interface WhiteningResult {
 
 export const usualGoalB = 1
 /** Three points make a curve. */
-export const fewestColours = 3
+const fewestColours = 3
 /** Where nothing is known: this long at most, and measure. Eight hours under cream in a box are a clear change: common practice, no source. */
 const firstHours = 4
 /** No part is taken to lose more of its b* in an hour than this before it has shown its own pace. Common practice, no source. */

@@ -55,10 +55,10 @@ export interface CorrosionScores {
 
 export const defaultThreshold = 0.5
 /** On made-up boards with known areas, evenly lit and in focus, the method is good to this many percentage points; it never claims better. */
-export const leastErrorPct = 1.5
+const leastErrorPct = 1.5
 /** An outline with fewer pixels than this is no area to measure. */
-export const leastInsidePx = 30
-export const largestMegapixels = 50
+const leastInsidePx = 30
+const largestMegapixels = 50
 
 /** Spots nearer than this have the same colour for the eye of a camera. */
 const leastSeparation = 0.02

@@ -29,7 +29,7 @@ export interface Scale {
 export const leastPoints: Record<MarkForm, number> = { polygon: 3, line: 2, point: 1 }
 
 /** A finger or a mouse meets a point to about two pixels of the photograph as it is shown, 2000 px wide; common practice, no source. */
-export const pointingErrorShare = 2 / 2000
+const pointingErrorShare = 2 / 2000
 
 const inPixels = ([x, y]: Point, { widthPx, heightPx }: PixelSize): [number, number] => [x * widthPx, y * heightPx]
 
@@ -61,7 +61,7 @@ export function mmPerPx(scale: Scale, size: PixelSize): number {
 }
 
 /** How far a measured length may be off because of pointing alone, in per cent. */
-export function scaleErrorPct(scale: Scale, size: PixelSize): number {
+function scaleErrorPct(scale: Scale, size: PixelSize): number {
   const error = pointingErrorShare * Math.max(size.widthPx, size.heightPx) * Math.SQRT2
   return (error / lengthPx([scale.from, scale.to], size)) * 100
 }

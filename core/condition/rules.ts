@@ -40,7 +40,7 @@ export const damagesNamed = ({ assemblies, damages }: Pick<ConditionRecord, 'ass
 /** The checks that the damage of one machine implies. */
 export const checksOf = (record: Pick<ConditionRecord, 'assemblies' | 'damages'>) => impliedChecks(damagesNamed(record))
 
-export const conditionFacts = (record: ConditionRecord): ConditionFacts => ({
+const conditionFacts = (record: ConditionRecord): ConditionFacts => ({
   assemblies: record.assemblies.map(({ name, presence, grade }) => ({ name, presence, grade })),
   checks: checksOf(record).map(({ code, says, why }) => ({ says, why, done: record.checksDone.some(c => c.code === code) })),
   interventionsOpen: record.interventions.filter(i => i.state === 'not-understood').length,

@@ -4,7 +4,7 @@ import type { KeepOut } from './patch-plan'
 /** What a wire keeps clear of. */
 export const areaKinds = ['socket', 'hole', 'slot', 'hot', 'via'] as const
 export type AreaKind = (typeof areaKinds)[number]
-export const areaKindNames: Record<AreaKind, string> = { socket: 'A socket', hole: 'A mounting hole', slot: 'A slot', hot: 'A hot part', via: 'A bare via' }
+const areaKindNames: Record<AreaKind, string> = { socket: 'A socket', hole: 'A mounting hole', slot: 'A slot', hot: 'A hot part', via: 'A bare via' }
 
 /** A part of the board, in mm seen from the front; a via has no size. */
 export interface BoardArea {

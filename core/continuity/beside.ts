@@ -7,7 +7,7 @@ import { type BoardPin, distanceMm, hasPlace, pinName } from './board'
 export const neighbourMm = 2.7
 
 /** Whether two pins lie side by side; without places, the next number of the same part does. */
-export const sideBySide = (a: BoardPin, b: BoardPin) =>
+const sideBySide = (a: BoardPin, b: BoardPin) =>
   hasPlace(a) && hasPlace(b) ? distanceMm(a, b) <= neighbourMm : a.part === b.part && Math.abs(Number(a.pin) - Number(b.pin)) === 1
 
 export interface NetBeside {

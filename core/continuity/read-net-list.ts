@@ -6,7 +6,7 @@ import { readIpc356 } from './read-ipc356'
 import { readTable } from './read-table'
 
 /** Larger files are no net lists of one board. */
-export const largestNetListBytes = 60_000_000
+const largestNetListBytes = 60_000_000
 
 /**
  * Reads nets and pins from whatever file there is, told by its content: a bare-board net list in columns, a board or a net list in

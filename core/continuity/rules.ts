@@ -22,7 +22,7 @@ export interface ContinuityFacts {
   brokenNets: string[]
 }
 
-export const continuityFacts = ({ probeSheets }: ContinuityRecord): ContinuityFacts => ({
+const continuityFacts = ({ probeSheets }: ContinuityRecord): ContinuityFacts => ({
   probing: probeSheets.filter(s => !s.endedAt && s.answered < s.total).map(s => ({ title: s.title, left: s.total - s.answered, total: s.total })),
   brokenNets: [...new Set(probeSheets.flatMap(s => s.broken))],
 })

@@ -6,7 +6,7 @@ export const bases = ['hex', 'octal', 'decimal'] as const
 export type Base = (typeof bases)[number]
 const radix: Record<Base, number> = { hex: 16, octal: 8, decimal: 10 }
 const digits: Record<Base, RegExp> = { hex: /^[0-9a-f]+$/i, octal: /^[0-7]+$/, decimal: /^\d+$/ }
-export const mostBits = 40
+const mostBits = 40
 
 /**
  * Reads an address or a value as it is written there: `17760000`, `0x3FE000`, `$C000`, `0FFh`, `0o177`; a sign of its own base goes before the base.

@@ -51,7 +51,7 @@ export const basicsAround = ({ damages, readings, probeSheets }: Around) => ({
   zoneProbed: probeSheets.length > 0 && probeSheets.every(s => s.answered >= s.total),
 })
 
-export const diagnosisFacts = (record: DiagnosisRecord & Around): DiagnosisFacts => {
+const diagnosisFacts = (record: DiagnosisRecord & Around): DiagnosisFacts => {
   const around = basicsAround(record)
   return {
     faults: record.faults.map(({ symptom, symptoms, stopsMachine, open, leftAs, observations, repairs, attempts, theories }) => {

@@ -4,7 +4,7 @@ import { type DatedPart, type DatingInput, dateMachine } from './dating'
 import { claimKindOf, claimOutcomes, proposedClaimKind } from './claim-outcomes'
 import { compareKit, isMedia } from './kit'
 import { lookAlikes } from './look-alike'
-import { nextTag, numberOf, tagFrame, tagOf } from './tag'
+import { numberOf, tagFrame, tagOf } from './tag'
 import { isTypeNumber } from './type-numbers'
 import { monthSpan, weekSpan, weeksInYear } from './week-date'
 
@@ -156,7 +156,7 @@ describe('names and numbers', () => {
       0,
       0,
     ])
-    expect([nextTag('{n}-{year}', 2026, ['7-2026', '9-2025']), nextTag('A{n:2}', 2026, [])]).toEqual(['8-2026', 'A01'])
+    expect([tagOf(tagFrame('{n}-{year}', 2026), 8), tagOf(tagFrame('A{n:2}', 2026), 1)]).toEqual(['8-2026', 'A01'])
   })
   it('that look alike are the nearest first, and never another number or issue', () => {
     expect(lookAlikes('Gannett', ['Gannet', 'Gannets', 'Gannett'])).toEqual(['Gannet', 'Gannets'])

@@ -16,7 +16,7 @@ export interface IdentifyFacts {
   accessoriesNoted: boolean
 }
 
-export const identifyFacts = ({ machine, modelKnown, accessories }: IdentifyRecord): IdentifyFacts => ({
+const identifyFacts = ({ machine, modelKnown, accessories }: IdentifyRecord): IdentifyFacts => ({
   identified: modelKnown || machine.maker !== '',
   provenanceKnown: machine.fromWhom !== '',
   lastPoweredKnown: machine.lastPowered !== '' || machine.lastPoweredWhat !== '',

@@ -37,9 +37,3 @@ export function numberOf({ before, after }: TagFrame, tag: string): number {
   const middle = tag.startsWith(before) && tag.endsWith(after) ? tag.slice(before.length, tag.length - after.length) : ''
   return /^\d+$/.test(middle) ? Number(middle) : 0
 }
-
-/** The next tag after those in use. */
-export function nextTag(pattern: string, year: number, inUse: readonly string[]): string {
-  const frame = tagFrame(pattern, year)
-  return tagOf(frame, Math.max(0, ...inUse.map(tag => numberOf(frame, tag))) + 1)
-}

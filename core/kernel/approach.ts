@@ -60,7 +60,7 @@ const powerLaw = (power: number): ApproachShape => ({ kind: 'power', parts: [u =
 const slab = (u: number) =>
   u < 0.5 ? 1 - 4 * Math.sqrt(Math.max(0, u) / Math.PI ** 3) : (8 / Math.PI ** 2) * (Math.exp(-u) + Math.exp(-9 * u) / 9 + Math.exp(-25 * u) / 25)
 /** Real parts and wet boards seldom are one exponential: they begin late, drag on (Kohlrausch 1854), or have a slow remainder. */
-export const approachShapes: readonly ApproachShape[] = [
+const approachShapes: readonly ApproachShape[] = [
   { kind: 'exponential', parts: [quick], penalty: 0 },
   ...[0.9, 0.8, 0.7, 0.6, 0.5, 1.15, 1.35].map(stretched),
   ...[0.05, 0.1, 0.17, 0.25, 0.33, 0.42, 0.52, 0.65, 0.8].map(late),

@@ -15,12 +15,12 @@ export interface OpeningFacts {
   stepsUndone: number
 }
 
-export const openingFacts = ({ openingSteps }: OpeningRecord): OpeningFacts => ({
+const openingFacts = ({ openingSteps }: OpeningRecord): OpeningFacts => ({
   fixingsMissing: reassemble([...openingSteps]).uneven.missing.map(f => ({ says: f.says, where: f.because[0] ?? '' })),
   stepsUndone: openingSteps.filter(s => s.state === 'undone').length,
 })
 /** What is said where the record cannot be read. */
-export const openingUnknown: OpeningFacts = { fixingsMissing: [], stepsUndone: 0 }
+const openingUnknown: OpeningFacts = { fixingsMissing: [], stepsUndone: 0 }
 
 /**
  * What the gate hears of the opening record: a fixing that is missing may lie in the machine; steps that are undone, and fixings left over,

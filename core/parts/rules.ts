@@ -9,7 +9,7 @@ export interface PartsFacts {
   wantedParts: { name: string; stopsStart: boolean }[]
 }
 
-export const partsFacts = ({ partNeeds }: PartsRecord): PartsFacts => ({
+const partsFacts = ({ partNeeds }: PartsRecord): PartsFacts => ({
   wantedParts: partNeeds.filter(p => p.outcome === 'wanted').map(({ name, stopsStart }) => ({ name, stopsStart })),
 })
 

@@ -46,7 +46,7 @@ export interface DischargeResult {
 export const touchLimitV = 60
 /** Enough to burn, melt and throw metal. Source: IEC 60950-1, hazardous energy level, from memory. */
 export const hazardousEnergyJ = 20
-export const defaultSafeVoltageV = 12
+const defaultSafeVoltageV = 12
 const proposedSeconds = 5
 /** More than this through a tool sparks and pits the terminals; common practice, no source. */
 const sparkA = 1

@@ -196,7 +196,7 @@ export const driftsOf = (record: Pick<PowerRecord, 'expectedRails' | 'configurat
   })
 
 /** Everything that was measured once and may have done harm, while nobody has explained it; in whatever configuration it was measured. */
-export const alarmsOf = (record: PowerRecord): Alarm[] =>
+const alarmsOf = (record: PowerRecord): Alarm[] =>
   standingAlarms([...overvoltages(railsRead(record), record.readings), ...heatAlarms(record.temperatures), ...record.startAlarms], record.explanations)
 
 /** Names that rails were measured under and are expected by no more. */
@@ -335,7 +335,7 @@ export function shortUnproved(answer: string | undefined, rails: readonly { rail
 }
 
 /** What is known of power where the record cannot be read at all. */
-export const powerUnknown: PowerFactsKnown = {
+const powerUnknown: PowerFactsKnown = {
   measured: {},
   railsResult: null,
   rails: [],

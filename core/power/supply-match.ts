@@ -76,7 +76,7 @@ export interface SupplyMatchResult {
 /** Sizes that differ by less are one; common practice, no source. */
 const plugSlackMm = 0.25
 /** A transformer without a regulator gives so much more with nothing attached; common practice, no source. */
-export const unloadedFactor = 1.4
+const unloadedFactor = 1.4
 /** What a regulator inside bears above the nominal voltage before it; common practice, no source. */
 const headroomInside = 0.3
 const defaultTolerancePct = 5

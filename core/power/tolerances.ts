@@ -10,7 +10,7 @@ export interface RailTolerance {
 
 const designGuide = 'ATX12V power supply design guide, from memory'
 
-export const railTolerances: RailTolerance[] = [
+const railTolerances: RailTolerance[] = [
   { nominalV: 3.3, tolerancePct: 5, source: designGuide },
   { nominalV: 5, tolerancePct: 5, source: `${designGuide}; 74-series logic 4.75–5.25 V, data books, from memory` },
   { nominalV: 12, tolerancePct: 5, source: designGuide },

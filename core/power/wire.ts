@@ -1,6 +1,6 @@
 /** Round copper wire by American gauge. Source: ASTM B258: gauge 36 is 0.127 mm, and each gauge is 92^(1/39) thicker than the next. */
-export const gaugeDiameterMm = (gauge: number) => 0.127 * 92 ** ((36 - gauge) / 39)
-export const areaMm2Of = (diameterMm: number) => (Math.PI * diameterMm ** 2) / 4
+const gaugeDiameterMm = (gauge: number) => 0.127 * 92 ** ((36 - gauge) / 39)
+const areaMm2Of = (diameterMm: number) => (Math.PI * diameterMm ** 2) / 4
 
 /** Resistivity of annealed copper at 20 °C, and how it rises. Source: IEC 60028. */
 export const copperOhmMm2PerM = 1 / 58

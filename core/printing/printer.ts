@@ -38,7 +38,7 @@ export function judgePrinter({ state, reasons, accepting, formats }: PrinterSeen
   return { ready: true, says: state === 'processing' ? 'The printer is at work.' : 'The printer is ready.' }
 }
 
-export const printFormats = ['application/pdf', 'image/png'] as const
+const printFormats = ['application/pdf', 'image/png'] as const
 export type PrintFormat = (typeof printFormats)[number]
 /** PDF where it is taken, else PNG. */
 export const formatFor = (formats: readonly string[]): PrintFormat | undefined => printFormats.find(f => formats.includes(f))

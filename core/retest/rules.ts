@@ -76,7 +76,7 @@ function buildUpFacts(buildUp: RetestRecord['buildUp']): RetestFacts['buildUp'] 
   return { done: verdict === 'done', back: amiss !== null, says: amiss ? amiss.says : adds ? `Next goes in: ${adds}.` : '' }
 }
 
-export function retestFacts(
+function retestFacts(
   { signOff: standing, soaks: kept, buildUp: rising, testSheet: sheet, lifeSince, damages, faults }: RetestRecord & Around,
   known: Known,
 ): RetestFacts {

@@ -101,7 +101,7 @@ const registerOf = (record: SafetyRecord & FaultWords, facts: PowerFacts, answer
  * The gate and the hazards of one machine.
  * @param found what other disciplines found of it and the gate hears
  */
-export function safetyFacts(
+function safetyFacts(
   record: SafetyRecord & FaultWords,
   { measured, measuredAt, stepsUndone }: PowerFactsKnown & OpeningFacts,
   found: readonly Heard[],

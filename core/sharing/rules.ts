@@ -6,7 +6,7 @@ export interface SharingRecord {
   unreadBulletins: readonly { happens: string; seeBy: string }[]
 }
 export type SharingFacts = SharingRecord
-export const sharingFacts = ({ unreadBulletins }: SharingRecord): SharingFacts => ({ unreadBulletins })
+const sharingFacts = ({ unreadBulletins }: SharingRecord): SharingFacts => ({ unreadBulletins })
 
 declare module '../kernel/machine' {
   interface MachineRecord extends SharingRecord {}

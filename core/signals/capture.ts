@@ -30,7 +30,7 @@ export interface Capture {
 }
 
 export const mostLines = 128
-export const mostChanges = 5_000_000
+const mostChanges = 5_000_000
 const mostProblems = 50
 
 /** Grows as a capture is read; what does not change is not kept twice. */

@@ -24,7 +24,7 @@ export interface StewardshipFacts {
   lookNext: { name: string; why: string } | null
 }
 
-export const stewardshipFacts = ({ ours, consent, appraisal, triage: input }: StewardshipRecord): StewardshipFacts => {
+const stewardshipFacts = ({ ours, consent, appraisal, triage: input }: StewardshipRecord): StewardshipFacts => {
   const pathChosen = (appraisal?.path ?? null) !== null
   const look = input && !pathChosen ? triage(input).nextLooks[0] : undefined
   return {

@@ -31,7 +31,7 @@ export interface Board {
 }
 
 /** One pin pitch, 2.54 mm. */
-export const pitchPx = 22
+const pitchPx = 22
 
 function chip({ x, y, pins, text, code = '', socketed, wide }: Chip): string {
   const [length, width] = [(pins / 2) * pitchPx, (wide ? 6 : 3) * pitchPx]

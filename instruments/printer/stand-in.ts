@@ -32,7 +32,7 @@ interface Asked {
 const largest = 20_000_000
 
 /** Where the attributes of a message end and its document begins. Source: RFC 8010, 3.1. */
-export function documentOf(message: Buffer): Buffer {
+function documentOf(message: Buffer): Buffer {
   let at = 8
   while (at < message.length) {
     const tag = message[at]!

@@ -3,7 +3,7 @@ import sharp from 'sharp'
 import { InputError } from '#core/kernel/input-error'
 
 /** What a picture may be, told by its content and before anything of it is unpacked. */
-export const acceptedPictures = ['image/jpeg', 'image/png', 'image/webp']
+const acceptedPictures = ['image/jpeg', 'image/png', 'image/webp']
 /** No camera or scanner makes a longer side; a strip of millions of pixels by a few fills the memory row by row. */
 const longestSidePx = 30_000
 

@@ -2,7 +2,7 @@ import { ZodError } from 'zod'
 import { InputError } from '#core/kernel/input-error'
 import type { ErrorAnswer } from '#shared/kernel/answers'
 
-export const notJson = () => new InputError('', '', 'The request is not JSON. Send a JSON object.')
+const notJson = () => new InputError('', '', 'The request is not JSON. Send a JSON object.')
 
 /** The body of a request as JSON; an empty one says nothing. @throws InputError */
 export function jsonOf(body: string): unknown {

@@ -155,13 +155,13 @@ export async function readText(event: H3Event, largestBytes?: number): Promise<s
 }
 
 /** The body, read as JSON. @throws TooLarge, InputError */
-export const readJson = async (event: H3Event, largestBytes?: number): Promise<unknown> => jsonOf(await readText(event, largestBytes))
+const readJson = async (event: H3Event, largestBytes?: number): Promise<unknown> => jsonOf(await readText(event, largestBytes))
 
 /**
  * The id that a command brings along, so that a repeated request is carried out once; a new one where it brings none.
  * @throws InputError for an id that is no UUID
  */
-export function commandId(event: H3Event): string | undefined {
+function commandId(event: H3Event): string | undefined {
   const given = getHeader(event, commandIdHeader)
   if (given !== undefined && !isUuid(given)) throw new InputError(commandIdHeader, given.slice(0, 60), 'The id of a command is a UUID.')
   return given

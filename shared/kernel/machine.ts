@@ -15,7 +15,7 @@ const b = z.boolean()
 /** `said` where a person chose the kind; else words propose it. */
 export const WaitView = z.object({ id, what: s, startedAt: s, until: s, over: b, kind: z.enum(waitKindNames as ['wet', ...typeof waitKindNames]), said: b })
 export type WaitView = z.infer<typeof WaitView>
-export const NextMoveView = z.object({
+const NextMoveView = z.object({
   band: z.enum(bands),
   code: s,
   says: s,
@@ -27,7 +27,7 @@ export const NextMoveView = z.object({
   pair: z.literal(true).optional(),
 })
 /** What somebody has in hand on it just now. */
-export const InHand = z.object({ jobId: id, says: s, by: s, since: s })
+const InHand = z.object({ jobId: id, says: s, by: s, since: s })
 export type InHand = z.infer<typeof InHand>
 const stageProgress = { stage: z.enum(stages), title: s, done: z.number(), of: z.number(), share: z.number() }
 const StageView = z.object({ ...stageProgress, steps: z.array(z.object({ says: s, done: b })) })

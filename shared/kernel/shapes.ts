@@ -69,7 +69,7 @@ export const JudgedRail = z.object({
 })
 
 /** A point as shares of width and height. */
-export const PointShape = z.tuple([z.number().min(0).max(1), z.number().min(0).max(1)]).readonly()
+const PointShape = z.tuple([z.number().min(0).max(1), z.number().min(0).max(1)]).readonly()
 export const MarkShape = z.object({ form: z.enum(markForms), points: z.array(PointShape).min(1).max(2000) })
 export const ScaleShape = z.object({ from: PointShape, to: PointShape, distanceMm: z.number().positive().max(5000) })
 
@@ -120,7 +120,7 @@ export const TriageInputShape = z.object({
   currency: z.string().max(3).optional(),
 })
 
-export const FixingShape = z.object({ count: z.number(), head: z.string(), lengthMm: z.number().nullable(), tray: z.string(), back: z.number().nullable() })
+const FixingShape = z.object({ count: z.number(), head: z.string(), lengthMm: z.number().nullable(), tray: z.string(), back: z.number().nullable() })
 export const OpeningStepShape = z.object({
   step: z.number(),
   what: z.string(),

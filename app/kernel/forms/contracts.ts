@@ -7,7 +7,7 @@ import type { CommandName, commands } from '#shared/chapters/index'
 const here = shallowRef<typeof commands>()
 let coming: Promise<typeof commands> | undefined
 
-export const contractsFetched = () =>
+const contractsFetched = () =>
   (coming ??= import('#shared/chapters/index').then(
     all => (here.value = all.commands),
     error => {

@@ -2,7 +2,7 @@ import type { TypedSchema } from 'vee-validate'
 import type { z } from 'zod'
 
 /** A path as the forms write it: rows in brackets. Written otherwise, the next check would take its own message back. */
-export const formPath = (path: readonly PropertyKey[]) =>
+const formPath = (path: readonly PropertyKey[]) =>
   path.map((part, i) => (typeof part === 'number' ? `[${part}]` : i ? `.${String(part)}` : String(part))).join('')
 
 /**

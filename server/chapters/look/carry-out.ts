@@ -20,7 +20,7 @@ import { assemblies, checksDone, corrosions, damages, files, interventions, phot
 
 const assemblyOf = (work: MachineWork, id: number) => rowOf(work, assemblies, id, 'assembly')
 /** The name of an assembly of this machine; empty for the machine as a whole. @throws NotFound */
-export const assemblyName = (work: MachineWork, id: number | null) => (id === null ? '' : assemblyOf(work, id).name)
+const assemblyName = (work: MachineWork, id: number | null) => (id === null ? '' : assemblyOf(work, id).name)
 
 export function addAssembly({ tx, machine, write }: MachineWork, { name }: CommandInput<'add-assembly'>): void {
   const there = tx

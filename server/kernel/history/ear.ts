@@ -36,7 +36,7 @@ export function hear(tx: Tx, { id, machineId, kind, data, at, by }: Entry): void
 const piece = 2000
 
 /** Reads the next entries of former days, for a collection that was kept before anybody listened; an entry that was heard already is left. */
-export function hearFormer(tx: Tx, after: number): { last: number; more: boolean } {
+function hearFormer(tx: Tx, after: number): { last: number; more: boolean } {
   const entries = tx
     .select({ id: journal.id, machineId: journal.machineId, kind: journal.kind, data: journal.data, at: journal.at, by: journal.by })
     .from(journal)

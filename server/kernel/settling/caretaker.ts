@@ -62,7 +62,7 @@ function settleScope(bench: Bench, row: SettlingRow): void {
 }
 
 /** One slice of whatever waits. @returns whether more may be waiting */
-export function workSlice(bench: Bench): boolean {
+function workSlice(bench: Bench): boolean {
   const sliced = assembled().chapters.map(c => c.slice?.(bench) ?? false)
   const scope = firstSettling(bench.db)
   if (scope) settleScope(bench, scope)

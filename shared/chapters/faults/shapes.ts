@@ -39,7 +39,7 @@ const lines = (label: string, most: number) =>
     .max(most, `${label}: up to ${most.toLocaleString('en-GB')} characters, please.`)
 const Rung = z.enum(rungs)
 /** What a model adds to the ladder. */
-export const LadderRuleShape = z.object({
+const LadderRuleShape = z.object({
   when: z.enum(observationNames as [LadderRule['when'], ...LadderRule['when'][]]),
   proves: z.array(Rung).max(rungs.length).default([]),
   suspects: z.array(Rung).max(rungs.length).default([]),

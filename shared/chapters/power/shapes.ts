@@ -56,7 +56,7 @@ export const BatteryTyped = {
   charging: oneOf(chargings, 'The circuit'),
 }
 
-export const ReplacementTyped = z.object({
+const ReplacementTyped = z.object({
   how: oneOf(replacementNames as ['none', ...typeof replacementNames], 'In its place'),
   chemistry,
   cells: bounded('Cells of the replacement', { above: 0, upTo: 24 }).pipe(z.number().int('Cells of the replacement: a whole number, please.')).default(1),

@@ -3,7 +3,7 @@ import { labelKinds } from './commands'
 
 const s = z.string()
 /** `held`: a person says what is to happen. */
-export const printStates = ['waiting', 'sending', 'sent', 'printed', 'held'] as const
+const printStates = ['waiting', 'sending', 'sent', 'printed', 'held'] as const
 export type PrintState = (typeof printStates)[number]
 
 /** The printer as the server sees it, and what waits for it. */
