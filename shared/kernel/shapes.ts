@@ -3,7 +3,6 @@ import { presences } from '#core/condition/grades'
 import { markForms } from '#core/condition/marks'
 import { type Path, paths } from '#core/condition/triage'
 import { concerns, levels } from '#core/kernel/finding'
-import { openingStates } from '#core/opening/reassembly'
 import { loads, railVerdicts } from '#core/power/rails'
 import { gateVerdicts } from '#core/safety/gate-words'
 import { type HazardKind, hazardKindNames, hazardStates } from '#core/safety/hazards'
@@ -120,17 +119,7 @@ export const TriageInputShape = z.object({
   currency: z.string().max(3).optional(),
 })
 
-const FixingShape = z.object({ count: z.number(), head: z.string(), lengthMm: z.number().nullable(), tray: z.string(), back: z.number().nullable() })
-export const OpeningStepShape = z.object({
-  step: z.number(),
-  what: z.string(),
-  state: z.enum(openingStates),
-  fixings: z.array(FixingShape),
-  connectors: z.array(z.string()),
-  hides: z.string(),
-  hazard: z.string(),
-})
-
+export const FixingShape = z.object({ count: z.number(), head: z.string(), lengthMm: z.number().nullable(), tray: z.string(), back: z.number().nullable() })
 const day = z.string()
 export const DatingShape = z.object({
   interval: z.object({ notBefore: day, notAfter: day }).nullable(),

@@ -83,8 +83,14 @@ export const entryExamples: { [K in EntryKind]: [EntryData<K>, string] } = {
     'The gate went from Keep off to Guarded start: The rails have not been read yet.',
   ],
   'configuration.set': [{ configuration: { kind: 'partly', out: ['Drive A', 'Drive B'] } }, 'What is connected: Some of it out; out: Drive A, Drive B.'],
-  'battery.recorded': [{ where: 'IC3', chemistry: 'nickel-cadmium', state: 'leaking', fitted: true }, 'Battery, IC3, nickel-cadmium: leaking, still in.'],
-  'battery.changed': [{ where: 'IC3', state: 'sound', fitted: false }, 'Battery, IC3: now no leak seen, out.'],
+  'battery.recorded': [
+    { where: 'IC3', chemistry: 'nickel-cadmium', cells: 3, year: 1991, state: 'leaking', fitted: true, charging: 'yes' },
+    'Battery, IC3, nickel-cadmium: leaking, still in.',
+  ],
+  'battery.changed': [
+    { where: 'IC3', chemistry: 'nickel-cadmium', cells: 3, year: 1991, state: 'sound', fitted: false, charging: 'yes' },
+    'Battery, IC3: now no leak seen, out.',
+  ],
   'battery.stepped': [{ where: 'IC3', step: 'rinsed' }, 'Battery, IC3, clean-up: rinsed.'],
   'alarm.explained': [{ alarm: '+5 V has carried 8.4 V.', says: 'Regulator replaced' }, 'Explained: +5 V has carried 8.4 V. Regulator replaced.'],
   'battery.replaced': [
@@ -287,7 +293,16 @@ export const entryExamples: { [K in EntryKind]: [EntryData<K>, string] } = {
   'result.pinned': [{ tool: 'identify/date-code', title: 'Date code', says: 'Most likely week 35 of 1982.' }, 'Date code: Most likely week 35 of 1982.'],
   'entry.struck': [{ entryId: 7, reason: 'wrong rail' }, 'Entry 7 struck: wrong rail.'],
   'practice.set': [
-    { name: 'Skerrow Head', school: 'caps-first', numbering: 'SH-{n}', zone: 'UTC' },
+    {
+      name: 'Skerrow Head',
+      school: 'caps-first',
+      numbering: 'SH-{n}',
+      zone: 'UTC',
+      currency: 'EUR',
+      batterySchool: 'remote-holder',
+      boardSchool: 'spot',
+      plasticSchool: 'leave',
+    },
     'Practice of Skerrow Head: caps first, numbering SH-{n}, zone UTC.',
   ],
   'job.started': [{ says: 'Look at: Drive B', hands: ['Maeve', 'Rua'], guessMinutes: 40 }, 'Maeve and Rua took in hand: Look at: Drive B.'],

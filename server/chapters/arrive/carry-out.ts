@@ -2,7 +2,7 @@ import { defaultAssemblies } from '#core/condition/grades'
 import { readDateCode } from '#core/identify/date-code'
 import { tagFrame, tagOf } from '#core/identify/tag'
 import { InputError } from '#core/kernel/input-error'
-import { ClaimJudged } from '#shared/chapters/arrive/index'
+import { ClaimJudged, Identity } from '#shared/chapters/arrive/index'
 import type { CommandInput } from '#shared/chapters/index'
 import type { Progress } from '#shared/kernel/answers'
 import { and, asc, eq, gte, isNotNull, isNull, lt, sql } from 'drizzle-orm'
@@ -37,7 +37,7 @@ const identityFields = {
   lastPowered: 'last powered',
   lastPoweredBy: 'powered by',
   lastPoweredWhat: 'what happened',
-} as const
+} as const satisfies Record<(typeof Identity.names)[number], string>
 
 const unknownModel = 'Model: it is not in the list any more. Choose another, or type it in.'
 
@@ -194,9 +194,9 @@ const modelCalled = ({ tx }: Work, { name, maker }: { name: string; maker: strin
 
 export function correctIdentity(work: MachineWork, { version, ...input }: CommandInput<'correct-identity'>): void {
   const { machine, tx } = work
-  expectVersion(work, machine, version, machine.version, Object.keys(identityFields))
+  expectVersion(work, machine, version, machine.version, Identity.names)
   notInFuture(input.lastPowered, work.now)
-  const changes = (Object.keys(identityFields) as (keyof typeof identityFields)[])
+  const changes = Identity.names
     .filter(field => machine[field] !== input[field])
     .map(field => ({ field: identityFields[field], from: String(machine[field] ?? ''), to: String(input[field] ?? '') }))
   if (!changes.length) return

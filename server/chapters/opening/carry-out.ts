@@ -1,6 +1,7 @@
 import { InputError } from '#core/kernel/input-error'
 import { fixingWords } from '#core/opening/reassembly'
 import type { CommandInput } from '#shared/chapters/index'
+import { OpeningStep } from '#shared/chapters/opening/index'
 import { asc, eq } from 'drizzle-orm'
 import { NotNow } from '../../kernel/refusals'
 import { rowOf } from '../../kernel/row-of'
@@ -41,7 +42,7 @@ export function recordOpeningStep(work: MachineWork, { fixings, photographId, ..
 /** Corrects a step, or does one that was ahead. */
 export function changeOpeningStep(work: MachineWork, { stepId, version, fixings, ...input }: CommandInput<'change-opening-step'>): void {
   const before = stepOf(work, stepId)
-  expectVersion(work, before, version, before.version, ['what', 'fixings', 'connectors', 'hides', 'hazard'])
+  expectVersion(work, before, version, before.version, OpeningStep.names)
   if (before.state === 'back') throw new NotNow('This step is together again. What was counted back stands.')
   if (input.photographId !== null) photographOf(work, input.photographId)
   const inFront = recordOf(work, work.machine.id).find(s => s.state === 'ahead' && s.step < before.step)
@@ -65,14 +66,11 @@ export function reuseOpening(work: MachineWork, { fromTag }: CommandInput<'reuse
   if (!steps.length) throw new NotNow(`${fromTag} has no opening record.`)
   tx.insert(openingSteps)
     .values(
-      steps.map(({ step, what, fixings, connectors, hides, hazard }) => ({
+      steps.map(sister => ({
         machineId: machine.id,
-        step,
-        what,
-        fixings: notCounted(fixings),
-        connectors,
-        hides,
-        hazard,
+        step: sister.step,
+        ...OpeningStep.of(sister),
+        fixings: notCounted(sister.fixings),
         state: 'ahead' as const,
       })),
     )

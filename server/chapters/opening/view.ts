@@ -1,6 +1,7 @@
 import { machines } from '../../kernel/trunk'
 import { reassemble } from '#core/opening/reassembly'
 import type { ViewOf } from '#shared/chapters/index'
+import { OpeningStep } from '#shared/chapters/opening/index'
 import { and, asc, count, eq, ne } from 'drizzle-orm'
 import type { MachineFile, ViewInput } from '../../kernel/file'
 import type { Tx } from '../../kernel/history/journal'
@@ -27,17 +28,13 @@ export function openingView({ tx, file }: ViewInput): ViewOf<'opening'> {
   const { steps, findings, out, back } = reassemble(file.openingSteps)
   return {
     opening: {
-      steps: file.openingSteps.map(({ id, version, step, what, state, fixings, connectors, hides, hazard, photographId }) => ({
+      steps: file.openingSteps.map(({ id, version, step, state, photographId, ...undone }) => ({
         id,
         version,
         step,
-        what,
         state,
-        fixings,
-        connectors,
-        hides,
-        hazard,
         photographId,
+        ...OpeningStep.of(undone),
         findings: steps.find(s => s.step === step)?.findings ?? [],
       })),
       findings,

@@ -1,6 +1,7 @@
 import { v7 as uuidv7 } from 'uuid'
 import { InputError } from '#core/kernel/input-error'
 import { skills, type Skill, whoCould } from '#core/kernel/skills'
+import { PracticeRow } from '#shared/chapters/practice/index'
 import type { CommandInput } from '#shared/chapters/index'
 import { FirstStart } from '#shared/chapters/people/index'
 import { and, eq, ne } from 'drizzle-orm'
@@ -47,16 +48,18 @@ export function firstStart({ db, now }: Bench, input: Omit<z.output<typeof First
     tx => {
       expectNobody(tx)
       const set = { name: input.collection, school: 'caps-first' as const, numbering: 'M-{year}-{n:3}', zone: Intl.DateTimeFormat().resolvedOptions().timeZone }
-      tx.insert(practice)
+      const stands = tx
+        .insert(practice)
         .values({ id: 1, ...set })
-        .run()
+        .returning()
+        .get()
       const person = tx
         .insert(people)
         .values({ uid: uuidv7(), name: input.name, signInName: input.signInName, passwordHash: input.passwordHash, role: 'coordinator' })
         .returning()
         .get()
       const entry = { chain: collectionChain, machineId: null, at, personId: person.id, by: person.name }
-      append(tx, { ...entry, kind: 'practice.set', data: set })
+      append(tx, { ...entry, kind: 'practice.set', data: PracticeRow.of(stands) })
       append(tx, { ...entry, kind: 'person.added', data: { name: person.name, role: person.role } })
       return person
     },

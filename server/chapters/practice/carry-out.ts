@@ -1,6 +1,7 @@
 import { checkTagPattern } from '#core/identify/tag'
 import { InputError } from '#core/kernel/input-error'
 import type { CommandInput } from '#shared/chapters/index'
+import { PracticeRow } from '#shared/chapters/practice/index'
 import { eq } from 'drizzle-orm'
 import type { Tx } from '../../kernel/history/journal'
 import { clockConfirmed, minutesBehind } from '../../kernel/history/clock-behind'
@@ -26,7 +27,7 @@ export function practiceOf(tx: Tx): typeof practice.$inferSelect {
 
 export function setPractice(work: Work, { version, ...input }: CommandInput<'set-practice'>): void {
   const before = practiceOf(work.tx)
-  expectVersion(work, before, version, before.version, ['name', 'school', 'numbering', 'zone', 'currency', 'batterySchool', 'boardSchool', 'plasticSchool'])
+  expectVersion(work, before, version, before.version, PracticeRow.names)
   checkTagPattern(input.numbering)
   if (!knownZone(input.zone)) throw new InputError('zone', input.zone, 'Time zone: not known here. Write it as Europe/Lisbon.')
   work.tx

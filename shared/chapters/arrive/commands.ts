@@ -2,26 +2,10 @@ import { z } from 'zod'
 import { readDateCode } from '#core/identify/date-code'
 import { stages } from '#core/kernel/stages'
 import { command } from '../../kernel/contract'
-import { found, id, oneOf, optionalQuantity, optionalText, roughDay, text, version } from '../../kernel/fields'
+import { found, id, oneOf, optionalText, text, version } from '../../kernel/fields'
 import { atTheBench } from '../../kernel/roles'
-import { acquisitions, notOurs } from '../../kernel/acquisitions'
-import { ClaimJudged } from './rows'
-
-const identity = {
-  name: text('Model or description', 80),
-  maker: optionalText('Maker', 80),
-  nickname: optionalText('Nickname', 60),
-  serial: optionalText('Serial number', 60),
-  variant: optionalText('Board issue or variant', 60),
-  weightKg: optionalQuantity('kg', 'Weight', { above: 0, upTo: 2000 }),
-  place: optionalText('Location', 120),
-  acquired: oneOf(acquisitions, 'How it came'),
-  fromWhom: optionalText('From whom', 120),
-  owner: optionalText('Whose it is', 120),
-  lastPowered: roughDay('Last powered'),
-  lastPoweredBy: optionalText('By whom', 120),
-  lastPoweredWhat: optionalText('What happened', 500),
-}
+import { notOurs } from '../../kernel/acquisitions'
+import { ClaimJudged, Identity } from './rows'
 
 /** Whoever gave, sold or lent it is named; what was found has no giver. Said together with whatever else is missing. */
 const giver = { path: ['fromWhom'], message: 'From whom: type something here. Only what was found needs no giver.', when: () => true }
@@ -43,7 +27,7 @@ const DateCodeRead = z.object({ part: optionalText('Part', 60), code: dateCode, 
 
 export const BookIn = z
   .object({
-    ...identity,
+    ...Identity.typed,
     modelId: id.nullable().default(null),
     claims: z.array(text('Claim', 500)).max(20, 'Claims: twenty at most.').default([]),
     accessories: z.array(text('What came with it', 120)).max(60, 'What came with it: sixty at most.').default([]),
@@ -64,7 +48,7 @@ export const onMachine = {
   'correct-identity': command(
     atTheBench,
     z
-      .object({ version, ...identity, found })
+      .object({ version, ...Identity.typed, found })
       .refine(giverNamed, giver)
       .refine(ownerNamed, owner),
     { opens: 'saying' },

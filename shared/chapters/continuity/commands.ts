@@ -4,6 +4,7 @@ import { contacts } from '#core/continuity/contact'
 import { command } from '../../kernel/contract'
 import { bounded, id, meterReading, oneOf, optionalText, quantity, text, version } from '../../kernel/fields'
 import { atTheBench } from '../../kernel/roles'
+import { Board } from './rows'
 import { PinRows } from './shapes'
 
 const mm = z.number().min(-5000).max(5000)
@@ -81,14 +82,7 @@ export const onMachine = {
 export const onCollection = {
   'add-board': command(
     atTheBench,
-    z.object({
-      modelId: id,
-      name: text('Board', 60),
-      issue: optionalText('Issue', 40),
-      fileName: optionalText('File', 120),
-      format: optionalText('Format', 30),
-      rows: PinRows,
-    }),
+    z.object({ modelId: id, ...Board.typed, fileName: optionalText('File', 120), format: optionalText('Format', 30), rows: PinRows }),
     // Thirty thousand pins with their places.
     { largestBodyBytes: 5_000_000 },
   ),
@@ -127,5 +121,5 @@ export const onCollection = {
     }),
   ),
   'strike-board-pin': command(atTheBench, z.object({ boardId: id, pin: Pin, reason: text('What is wrong', 200) })),
-  'change-board': command(atTheBench, z.object({ boardId: id, version, name: text('Board', 60), issue: optionalText('Issue', 40), active: z.boolean() })),
+  'change-board': command(atTheBench, z.object({ boardId: id, version, ...Board.typed, active: z.boolean() })),
 } as const

@@ -3,6 +3,7 @@ import { z } from 'zod'
 import { type Contact, contactNames } from '#core/continuity/contact'
 import { closed, ending, entry, shown } from '../../kernel/contract'
 import { word } from '../../kernel/fields'
+import { Board } from './rows'
 
 const s = z.string()
 const n = z.number()
@@ -11,7 +12,7 @@ const ohms = (ohm: number | null) => (ohm === null ? '' : `, ${significant(ohm)}
 
 export const entries = {
   'board.added': entry(
-    z.object({ model: s, name: s, issue: s, pins: n, nets: n, file: s }),
+    z.object({ model: s, ...Board.said, pins: n, nets: n, file: s }),
     d => `Board of ${d.model}: ${d.name}${d.issue && `, issue ${d.issue}`}, ${d.nets} nets and ${d.pins} pins${d.file && ` from ${d.file}`}.`,
     closed,
   ),
@@ -24,7 +25,7 @@ export const entries = {
   ),
   'board.pin-struck': entry(z.object({ name: s, pin: s, reason: s }), d => `${d.name}: ${d.pin} is not as the file has it. ${ending(d.reason)}`, closed),
   'board.changed': entry(
-    z.object({ name: s, issue: s, active: b }),
+    z.object({ ...Board.said, active: b }),
     d => `Board ${d.name}${d.issue && `, issue ${d.issue}`} ${d.active ? 'was changed' : 'is used no more'}.`,
     closed,
   ),

@@ -3,13 +3,14 @@ import { contacts } from '#core/continuity/contact'
 import { netStates } from '#core/continuity/net-state'
 import { probeKinds } from '#core/continuity/probe-plan'
 import { Area } from './commands'
+import { Board } from './rows'
 
 const id = z.number()
 const n = z.number()
 const s = z.string()
 const b = z.boolean()
 
-const BoardLine = z.object({ id, name: s, issue: s, nets: n, pins: n })
+const BoardLine = z.object({ id, ...Board.seen, nets: n, pins: n })
 const Short = z.object({ nets: z.tuple([s, s]), supply: b })
 const SheetLine = z.object({
   id,

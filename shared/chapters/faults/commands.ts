@@ -1,39 +1,28 @@
 import { z } from 'zod'
 import { attemptAreas } from '#core/diagnosis/back-to-basics'
 import { partKindNames } from '#core/diagnosis/part-priors'
-import { symptomWords } from '#core/diagnosis/symptoms'
 import { command } from '../../kernel/contract'
 import { found, id, oneOf, optionalQuantity, optionalText, roughDay, text, version } from '../../kernel/fields'
 import { atTheBench } from '../../kernel/roles'
-import { Repair } from './rows'
+import { Fault, Repair } from './rows'
 import { BenchMap, SwapParts, SwapTrial, faultInstrumentIds } from './shapes'
 
-const symptoms = z.array(oneOf(symptomWords as [string, ...string[]], 'Symptom')).max(12)
 /** How a theory can come to stand. */
 export const theoryStates = ['held', 'struck', 'confirmed'] as const
 /** Why a fault stays open and is worked on no more, or only when it shows. */
 export const leftAsWords = ['', 'known', 'came-back'] as const
 
 export const onMachine = {
-  'report-fault': command(
-    atTheBench,
-    z.object({
-      symptom: text('Symptom', 200),
-      firstSeen: roughDay('First seen'),
-      stopsMachine: z.boolean('Say whether it stops the machine.'),
-      symptoms: symptoms.default([]),
-      conditions: optionalText('Conditions', 300),
-    }),
-  ),
+  'report-fault': command(atTheBench, z.object({ ...Fault.typed, firstSeen: roughDay('First seen') })),
   'change-fault': command(
     atTheBench,
     z.object({
       faultId: id,
       version,
-      symptom: text('Symptom', 200),
-      stopsMachine: z.boolean(),
-      symptoms: symptoms.optional(),
-      conditions: z.string().trim().max(300, 'Conditions: at most 300 characters, please.').optional(),
+      ...Fault.typed,
+      // Whoever says nothing of them leaves them as they are.
+      symptoms: Fault.typed.symptoms.unwrap().optional(),
+      conditions: Fault.typed.conditions.unwrap().optional(),
       found,
     }),
     { opens: 'saying' },

@@ -1,6 +1,18 @@
+import { symptomWords } from '#core/diagnosis/symptoms'
 import { z } from 'zod'
-import { optionalText, text } from '../../kernel/fields'
+import { oneOf, optionalText, text } from '../../kernel/fields'
 import { row } from '../../kernel/row'
+
+/** What is wrong, as somebody saw it. */
+export const Fault = row({
+  symptom: text('Symptom', 200),
+  stopsMachine: z.boolean('Say whether it stops the machine.'),
+  symptoms: z
+    .array(oneOf(symptomWords as [string, ...string[]], 'Symptom'))
+    .max(12)
+    .default([]),
+  conditions: optionalText('Conditions', 300),
+})
 
 /** What was done about a fault; the first entries knew no part, and nobody was asked what it touched. */
 export const Repair = row(

@@ -3,7 +3,7 @@ import { attemptAreas } from '#core/diagnosis/back-to-basics'
 import { observationNames } from '#core/diagnosis/ladder'
 import { Finding } from '../../kernel/shapes'
 import { leftAsWords, theoryStates } from './commands'
-import { Repair } from './rows'
+import { Fault, Repair } from './rows'
 import { BenchMaps, SwapPartShape, SwapTrial } from './shapes'
 
 const id = z.number()
@@ -36,11 +36,8 @@ export const view = z.object({
     z.object({
       id,
       version: n,
-      symptom: s,
-      symptoms: z.array(s),
-      conditions: s,
+      ...Fault.seen,
       firstSeen: s,
-      stopsMachine: b,
       open: b,
       leftAs: z.enum(leftAsWords),
       cause: s,

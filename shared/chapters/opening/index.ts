@@ -5,3 +5,4 @@ import { view } from './view'
 
 /** The opening record; read backwards it is the reassembly. */
 export const opening = chapter({ name: 'opening', onMachine, entries, view })
+export * from './rows'

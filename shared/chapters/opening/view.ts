@@ -1,12 +1,26 @@
 import { z } from 'zod'
-import { Finding, OpeningStepShape } from '../../kernel/shapes'
+import { openingStates } from '#core/opening/reassembly'
+import { Finding, FixingShape } from '../../kernel/shapes'
+import { OpeningStep } from './rows'
 
 const id = z.number()
 const s = z.string()
 
 export const view = z.object({
   opening: z.object({
-    steps: z.array(OpeningStepShape.extend({ id, version: z.number(), photographId: z.number().nullable(), findings: z.array(Finding) })),
+    steps: z.array(
+      z.object({
+        id,
+        version: z.number(),
+        step: z.number(),
+        state: z.enum(openingStates),
+        ...OpeningStep.seen,
+        /** With what was counted back. */
+        fixings: z.array(FixingShape),
+        photographId: z.number().nullable(),
+        findings: z.array(Finding),
+      }),
+    ),
     findings: z.array(Finding),
     out: z.number(),
     back: z.number(),

@@ -7,7 +7,7 @@ import { found, id, meterReading, oneOf, optionalQuantity, optionalText, quantit
 import { atTheBench, coordinator } from '../../kernel/roles'
 import { ExpectedRails, HazardShape, PowerFactsShape, SchoolShape } from '../../kernel/shapes'
 import { InletTyped } from '../supplies/index'
-import { BatteryTyped, BenchTyped, ConfigurationTyped, WarmTyped, ReplacementChosen, TemperatureTyped, WarmLog, configurationHolds } from './shapes'
+import { Battery, BenchTyped, ConfigurationTyped, WarmTyped, ReplacementChosen, TemperatureTyped, WarmLog, configurationHolds } from './shapes'
 
 export const onMachine = {
   'assess-power': command(atTheBench, z.object({ version, facts: PowerFactsShape.omit({ rails: true }), inspectedById: id.nullable() })),
@@ -23,8 +23,8 @@ export const onMachine = {
   'set-configuration': command(atTheBench, z.object({ version, ...ConfigurationTyped, bench: BenchTyped }).superRefine(configurationHolds), {
     opens: 'choice',
   }),
-  'record-battery': command(atTheBench, z.object(BatteryTyped)),
-  'change-battery': command(atTheBench, z.object({ batteryId: id, version, ...BatteryTyped, replacement: ReplacementChosen })),
+  'record-battery': command(atTheBench, z.object(Battery.typed)),
+  'change-battery': command(atTheBench, z.object({ batteryId: id, version, ...Battery.typed, replacement: ReplacementChosen })),
   'step-battery': command(
     atTheBench,
     z.object({ batteryId: id, version, step: oneOf(homeSteps, 'Step'), lookedAt: z.array(z.string().max(120)).max(40).default([]) }),

@@ -9,7 +9,7 @@ import { gateWords } from '#core/safety/gate-words'
 import { type HazardKind, type HazardState, hazardKinds, hazardStateNames } from '#core/safety/hazards'
 import { type PowerFactName, factValue, powerFacts, schoolNames } from '#core/safety/power-facts'
 import { closed, ending, entry, observed, quote, shown } from '../../kernel/contract'
-import { ConfigurationShape } from './shapes'
+import { Battery, ConfigurationShape } from './shapes'
 
 const s = z.string()
 const n = z.number()
@@ -54,12 +54,12 @@ export const entries = {
     shown,
   ),
   'battery.recorded': entry(
-    z.object({ where: s, chemistry: word<Chemistry>(), state: word<BatteryState>(), fitted: b }),
+    z.object(Battery.said),
     d => `Battery, ${d.where}, ${chemistries[d.chemistry].title.toLowerCase()}: ${batteryStateNames[d.state].toLowerCase()}, ${d.fitted ? 'still in' : 'out'}.`,
     observed,
   ),
   'battery.changed': entry(
-    z.object({ where: s, state: word<BatteryState>(), fitted: b }),
+    z.object(Battery.said),
     d => `Battery, ${d.where}: now ${batteryStateNames[d.state].toLowerCase()}, ${d.fitted ? 'still in' : 'out'}.`,
     shown,
   ),

@@ -5,10 +5,10 @@ import { batteryStates, chargings, chemistryNames, replacementNames } from '#cor
 import { warmPartNames } from '#core/power/temperature'
 import { checkConfiguration, configurationKindNames } from '#core/safety/configuration'
 import { bounded, oneOf, optionalBounded, optionalQuantity, optionalText, quantity, text } from '../../kernel/fields'
+import { row } from '../../kernel/row'
 import { Finding } from '../../kernel/shapes'
 
 const s = z.string()
-const b = z.boolean()
 
 export const ConfigurationTyped = {
   kind: oneOf(configurationKindNames as ['whole', ...typeof configurationKindNames], 'Configuration'),
@@ -46,15 +46,19 @@ export const configurationHolds = (typed: z.output<typeof ConfigurationShape>, c
 
 const chemistry = oneOf(chemistryNames as ['unknown', ...typeof chemistryNames], 'Chemistry')
 
-export const BatteryTyped = {
-  where: text('Where', 120),
-  chemistry,
-  cells: bounded('Cells', { above: 0, upTo: 24 }).pipe(z.number().int('Cells: a whole number, please.')).default(1),
-  year: optionalBounded('Year on it', { above: 1949, upTo: 2100 }),
-  state: oneOf(batteryStates, 'State'),
-  fitted: z.boolean(),
-  charging: oneOf(chargings, 'The circuit'),
-}
+/** A battery or a cell; the first entries said of a change neither what it is of nor how many cells it has. */
+export const Battery = row(
+  {
+    where: text('Where', 120),
+    chemistry,
+    cells: bounded('Cells', { above: 0, upTo: 24 }).pipe(z.number().int('Cells: a whole number, please.')).default(1),
+    year: optionalBounded('Year on it', { above: 1949, upTo: 2100 }),
+    state: oneOf(batteryStates, 'State'),
+    fitted: z.boolean(),
+    charging: oneOf(chargings, 'The circuit'),
+  },
+  { chemistry: 'unknown', cells: 1, year: null, charging: 'unknown' },
+)
 
 const ReplacementTyped = z.object({
   how: oneOf(replacementNames as ['none', ...typeof replacementNames], 'In its place'),
@@ -85,13 +89,7 @@ export const WarmLog = z
 export const BatteryView = z.object({
   id: z.number(),
   version: z.number(),
-  where: s,
-  chemistry,
-  cells: z.number(),
-  year: z.number().nullable(),
-  state: z.enum(batteryStates),
-  fitted: b,
-  charging: z.enum(chargings),
+  ...Battery.seen,
   replacement: ReplacementTyped.nullable(),
   /** Next step of the clean-up, where it has leaked. */
   next: z.object({ step: z.enum(homeSteps), do: s }).nullable(),

@@ -1,14 +1,14 @@
 import { z } from 'zod'
-import { word } from '../../kernel/fields'
 import { schoolNames } from '#core/safety/power-facts'
 import { closed, entry } from '../../kernel/contract'
+import { PracticeRow } from './rows'
 
 const s = z.string()
 const n = z.number()
 
 export const entries = {
   'practice.set': entry(
-    z.object({ name: s, school: word<keyof typeof schoolNames>(), numbering: s, zone: s }),
+    z.object(PracticeRow.said),
     d => `Practice of ${d.name}: ${schoolNames[d.school].title.toLowerCase()}, numbering ${d.numbering}, zone ${d.zone}.`,
     closed,
   ),

@@ -6,3 +6,4 @@ import { entries } from './entries'
 export const practice = chapter({ name: 'practice', onCollection, entries })
 export * from './backups'
 export { Practice } from './view'
+export * from './rows'

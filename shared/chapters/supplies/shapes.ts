@@ -1,13 +1,12 @@
 import { z } from 'zod'
 import { currentKinds, polarities } from '#core/power/supply-match'
-import { oneOf, optionalQuantity, quantity } from '../../kernel/fields'
-
-const s = z.string()
-const b = z.boolean()
+import { oneOf, optionalQuantity, optionalText, quantity, text } from '../../kernel/fields'
+import { row } from '../../kernel/row'
 
 export const maybe = <T extends z.ZodType>(shape: T) => shape.nullable().default(null)
 
-type Given<T> = { [K in keyof T]: null extends T[K] ? Exclude<T[K], null> | undefined : T[K] }
+type Left<T> = { [K in keyof T]: null extends T[K] ? K : never }[keyof T]
+type Given<T> = Omit<T, Left<T>> & { [K in Left<T>]?: Exclude<T[K], null> }
 
 /** What was left out is left out, not nothing: the core asks for it that way. */
 const withoutNulls = <T extends object>(typed: T) => Object.fromEntries(Object.entries(typed).filter(([, value]) => value !== null)) as Given<T>
@@ -29,7 +28,7 @@ export const InletTyped = z
   })
   .transform(withoutNulls)
 
-export const SupplyTyped = z
+const SupplyTyped = z
   .object({
     voltageV: quantity('V', 'Voltage', { above: 0, upTo: 300 }),
     kind: maybe(oneOf(currentKinds, 'AC or DC')),
@@ -41,13 +40,9 @@ export const SupplyTyped = z
   })
   .transform(withoutNulls)
 
-export const SupplyView = z.object({
-  id: z.number(),
-  version: z.number(),
-  name: s,
-  place: s,
-  label: z.custom<import('#core/power/supply-match').Supply>(),
-  active: b,
-})
+/** A supply of the collection, with what stands on its label and what was measured of it. */
+export const SupplyRow = row({ name: text('Name on its tag', 60), place: optionalText('Where it lies', 120), label: SupplyTyped })
+
+export const SupplyView = z.object({ id: z.number(), version: z.number(), ...SupplyRow.seen, active: z.boolean() })
 
 export type SupplyView = z.infer<typeof SupplyView>
