@@ -3,7 +3,7 @@ import { type NextMove, bands, move, someOf } from '../kernel/move'
 import { bestAssignment } from './assignment'
 import { type EveningMachine, eveningOffers } from './evening-jobs'
 import { type EveningTold, eveningStory } from './evening-story'
-import { enoughTimed, guessAgainstOutcome, guessMinutes, kindOfJob, needsPower, onlyWaits } from './job-minutes'
+import { enoughTimed, findsSomething, guessAgainstOutcome, guessMinutes, kindOfJob, needsPower, onlyWaits } from './job-minutes'
 import { type EveningJob, type Hand, dealTonight } from './tonight'
 
 // How an evening is dealt out, each thing that speaks for a job tried alone. Our own rules, from common practice, no source.
@@ -220,6 +220,7 @@ describe('how long a job takes', () => {
     expect(['look', 'gate.rails', 'gate.rails.5-v', 'nobody-knows'].map(c => guessMinutes(c, []).minutes)).toEqual([40, 45, 45, 30])
     expect(kindOfJob('gate.battery.in')).toBe('gate.battery')
     expect(['fault-open', 'look', 'nobody-knows', 'soak'].map(needsPower)).toEqual([true, false, false, true])
+    expect(['fault-open', 'look', 'nobody-knows', 'gate.rails.+5', 'move-on'].map(findsSomething)).toEqual([true, true, false, true, false])
     expect(['wait.contamination.dirt', 'look', 'nobody-knows'].map(onlyWaits)).toEqual([true, false, false])
   })
   it('is the median of what it took here, in fives, and five at least', () => {

@@ -2,10 +2,10 @@ import { median } from 'simple-statistics'
 
 /**
  * What is known of moves by their kind: how long one takes at first, in minutes, until jobs of its kind have been timed here; whether it is done with
- * the machine running, at least in part; whether it can only be waited for.
+ * the machine running, at least in part; whether it can only be waited for; whether it is done to find something out.
  * Our own guesses, from common practice, no source: they only have to be right enough for an evening to be dealt out.
  */
-const jobKinds: Record<string, { minutes: number; powered?: true; waits?: true }> = {
+const jobKinds: Record<string, { minutes: number; finds?: true; powered?: true; waits?: true }> = {
   'take-away': { minutes: 10 },
   'corrosion-grows': { minutes: 40 },
   'battery-sister': { minutes: 45 },
@@ -14,33 +14,33 @@ const jobKinds: Record<string, { minutes: number; powered?: true; waits?: true }
   'fixing-missing': { minutes: 20 },
   'consent': { minutes: 15 },
   'wait-over': { minutes: 20 },
-  'look': { minutes: 40 },
-  'grade-again': { minutes: 15 },
-  'checks': { minutes: 30 },
-  'interventions': { minutes: 30 },
+  'look': { minutes: 40, finds: true },
+  'grade-again': { minutes: 15, finds: true },
+  'checks': { minutes: 30, finds: true },
+  'interventions': { minutes: 30, finds: true },
   'path': { minutes: 15 },
   'assess': { minutes: 30 },
-  'hazards': { minutes: 25 },
+  'hazards': { minutes: 25, finds: true },
   'part': { minutes: 20 },
-  'fault-new': { minutes: 45, powered: true },
-  'fault-open': { minutes: 60, powered: true },
-  'fault-basics': { minutes: 60, powered: true },
-  'rail-drift': { minutes: 40, powered: true },
+  'fault-new': { minutes: 45, finds: true, powered: true },
+  'fault-open': { minutes: 60, finds: true, powered: true },
+  'fault-basics': { minutes: 60, finds: true, powered: true },
+  'rail-drift': { minutes: 40, finds: true, powered: true },
   'soak': { minutes: 30, powered: true },
   'build-up': { minutes: 40, powered: true },
-  'test-sheet': { minutes: 45, powered: true },
-  'retest-due': { minutes: 45, powered: true },
-  'bulletin': { minutes: 15 },
+  'test-sheet': { minutes: 45, finds: true, powered: true },
+  'retest-due': { minutes: 45, finds: true, powered: true },
+  'bulletin': { minutes: 15, finds: true },
   'sign-off': { minutes: 30, powered: true },
   'life': { minutes: 10 },
   'move-on': { minutes: 5 },
-  'retest': { minutes: 40, powered: true },
+  'retest': { minutes: 40, finds: true, powered: true },
   'contamination': { minutes: 40 },
   'weigh': { minutes: 10 },
   'measure-colour': { minutes: 15 },
   'cleaning-step': { minutes: 40 },
-  'relook': { minutes: 10 },
-  'gate.rails': { minutes: 45 },
+  'relook': { minutes: 10, finds: true },
+  'gate.rails': { minutes: 45, finds: true },
   'wait.contamination': { minutes: 40, waits: true },
 }
 const otherwise = 30
@@ -52,6 +52,8 @@ export const kindOfJob = (code: string): string => code.split('.').slice(0, 2).j
 export const needsPower = (code: string): boolean => jobKinds[kindOfJob(code)]?.powered ?? false
 /** Whether it can only be waited for. */
 export const onlyWaits = (code: string): boolean => jobKinds[kindOfJob(code)]?.waits ?? false
+/** Whether it is done to find something out: whoever ends it is asked what was found. */
+export const findsSomething = (code: string): boolean => jobKinds[kindOfJob(code)]?.finds ?? false
 
 /** So many timed jobs of a kind are needed before their median counts. */
 export const enoughTimed = 3

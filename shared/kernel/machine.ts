@@ -27,7 +27,7 @@ const NextMoveView = z.object({
   pair: z.literal(true).optional(),
 })
 /** What somebody has in hand on it just now. */
-const InHand = z.object({ jobId: id, says: s, by: s, since: s })
+const InHand = z.object({ jobId: id, says: s, finds: b, by: s, since: s })
 export type InHand = z.infer<typeof InHand>
 const stageProgress = { stage: z.enum(stages), title: s, done: z.number(), of: z.number(), share: z.number() }
 const StageView = z.object({ ...stageProgress, steps: z.array(z.object({ says: s, done: b })) })

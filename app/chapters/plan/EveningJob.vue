@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PhCaretRight, PhCheck, PhHandArrowUp, PhPlay } from '~/kernel/signs/icons'
+import { PhCaretRight, PhPlay } from '~/kernel/signs/icons'
 import { sameEvening } from '#core/planning/evening-day'
 import type { EveningJobView } from '#shared/chapters/plan/index'
 
@@ -9,9 +9,7 @@ const session = useSession()
 const times = useTimes()
 const clock = useClock()
 const open = ref(false)
-const handing = ref(false)
 const { submitCommand: start, busy: starting, failure: notStarted } = useCommand('start-job', () => props.job.tag)
-const { submitCommand: finish, busy: finishing, failure: notFinished } = useCommand('finish-job', () => props.job.tag)
 const mine = computed(() => props.job.hands.some(h => h.id === session.person?.id))
 const others = computed(() => props.job.hands.filter(h => h.id !== session.person?.id))
 const running = computed(() => (props.job.startedAt ? Math.max(0, Math.floor((clock.now.getTime() - Date.parse(props.job.startedAt)) / 60_000)) : 0))
@@ -46,44 +44,25 @@ const begin = () => start({ code: props.job.code, says: props.job.says, withId: 
     <p v-if="job.pair" class="text-sm">It takes two: {{ job.hands[0]?.name ?? 'one' }} at the switch, {{ job.hands[1]?.name ?? 'one' }} at the probe.</p>
     <p v-if="job.note && job.state !== 'done'" class="border-l-4 border-note bg-note-wash px-2 text-[0.9375rem]">{{ job.note }}</p>
     <div v-if="job.state !== 'done'" class="flex flex-wrap items-center gap-x-1">
-      <template v-if="job.state === 'in-hand'">
-        <button v-if="session.may('finish-job')" type="button" class="button min-[900px]:min-h-8!" :disabled="finishing" @click="finish({ jobId: job.id })">
-          <PhCheck aria-hidden="true" />Done<span class="sr-only">{{ ` ${job.says}` }}</span>
+      <JobInHand v-if="job.state === 'in-hand'" :tag="job.tag" :job-id="job.id" :says="job.says" :finds="job.finds">
+        <button type="button" class="button button-quiet min-[900px]:min-h-8! font-normal!" :aria-expanded="open" @click="open = !open">
+          <PhCaretRight aria-hidden="true" :class="open && 'rotate-90'" />Why
         </button>
-        <button
-          v-if="session.may('hand-on-job')"
-          type="button"
-          class="button button-quiet min-[900px]:min-h-8!"
-          :aria-expanded="handing"
-          @click="handing = !handing"
-        >
-          <PhHandArrowUp aria-hidden="true" />Hand on<span class="sr-only">{{ ` ${job.says}` }}</span>
+      </JobInHand>
+      <template v-else>
+        <button v-if="session.may('start-job')" type="button" class="button min-[900px]:min-h-8!" :disabled="starting" @click="begin">
+          <PhPlay aria-hidden="true" />{{ mine || !job.hands.length ? 'Start' : 'Take it over' }}<span class="sr-only">{{ ` ${job.says}` }}</span>
+        </button>
+        <button type="button" class="button button-quiet min-[900px]:min-h-8! font-normal!" :aria-expanded="open" @click="open = !open">
+          <PhCaretRight aria-hidden="true" :class="open && 'rotate-90'" />Why
         </button>
       </template>
-      <button v-else-if="session.may('start-job')" type="button" class="button min-[900px]:min-h-8!" :disabled="starting" @click="begin">
-        <PhPlay aria-hidden="true" />{{ mine || !job.hands.length ? 'Start' : 'Take it over' }}<span class="sr-only">{{ ` ${job.says}` }}</span>
-      </button>
-      <button type="button" class="button button-quiet min-[900px]:min-h-8! font-normal!" :aria-expanded="open" @click="open = !open">
-        <PhCaretRight aria-hidden="true" :class="open && 'rotate-90'" />Why
-      </button>
     </div>
     <div v-if="open" class="hint">
       <p>{{ job.why }}</p>
       <p v-for="fact in job.because" :key="fact">{{ fact }}</p>
       <p>{{ job.guessMinutes }} minutes, {{ job.basis }}.</p>
     </div>
-    <p v-if="notStarted || notFinished" role="alert" class="text-stop">{{ notStarted || notFinished }}</p>
-    <LazyCommandForm
-      v-if="handing && job.state === 'in-hand'"
-      command="hand-on-job"
-      :machine="job.tag"
-      :initial="{ note: '' }"
-      :fixed="{ jobId: job.id }"
-      label="Hand over the job"
-      submit="Hand it on"
-      class="bg-mat p-2"
-      @done="handing = false"
-      ><LazyTextField name="note" label="For the next person" hint="How far you got, where things are, what not to do" :lines="2"
-    /></LazyCommandForm>
+    <p v-if="notStarted" role="alert" class="text-stop">{{ notStarted }}</p>
   </li>
 </template>

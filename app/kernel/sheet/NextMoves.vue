@@ -12,8 +12,6 @@ const moves = computed(() => props.sheet.moves.filter(m => !saidThere(m)))
 const elsewhere = computed(() => props.sheet.moves.length - moves.value.length)
 const session = useSession()
 const { submitCommand: start, busy, failure } = useCommand('start-job', () => props.sheet.tag)
-const { submitCommand: finish } = useCommand('finish-job', () => props.sheet.tag)
-const handing = ref<number>()
 /** Alone one begins what takes one; who is with somebody at a start is said on Today. */
 const mayBegin = (move: SheetHead['moves'][number]) =>
   session.may('start-job') &&
@@ -30,29 +28,7 @@ const mayBegin = (move: SheetHead['moves'][number]) =>
         <p>
           <strong>{{ job.by }}</strong> has in hand: {{ job.says }}
         </p>
-        <p class="flex flex-wrap gap-1">
-          <button v-if="session.may('finish-job')" type="button" class="button min-[900px]:min-h-8!" @click="finish({ jobId: job.jobId })">Done</button>
-          <button
-            v-if="session.may('hand-on-job')"
-            type="button"
-            class="button button-quiet min-[900px]:min-h-8!"
-            :aria-expanded="handing === job.jobId"
-            @click="handing = handing === job.jobId ? undefined : job.jobId"
-          >
-            Hand on
-          </button>
-        </p>
-        <CommandForm
-          v-if="handing === job.jobId"
-          command="hand-on-job"
-          :machine="sheet.tag"
-          :initial="{ note: '' }"
-          :fixed="{ jobId: job.jobId }"
-          label="Hand over the job"
-          submit="Hand it on"
-          @done="handing = undefined"
-          ><TextField name="note" label="For the next person" :lines="2"
-        /></CommandForm>
+        <div class="flex flex-wrap gap-1"><JobInHand :tag="sheet.tag" :job-id="job.jobId" :says="job.says" :finds="job.finds" /></div>
       </li>
     </ul>
     <ul v-if="sheet.handedOn.length" class="grid gap-2">

@@ -1,7 +1,7 @@
 import { and, eq, gte, inArray, lt, ne, or } from 'drizzle-orm'
 import { eveningSpan } from '#core/planning/evening-day'
 import { type EveningTold, eveningStory } from '#core/planning/evening-story'
-import { guessAgainstOutcome } from '#core/planning/job-minutes'
+import { findsSomething, guessAgainstOutcome } from '#core/planning/job-minutes'
 import type { GateVerdict } from '#core/safety/gate-words'
 import type { EveningJobView, EveningStory, EveningView } from '#shared/chapters/plan/index'
 import type { MachineSummary, SheetHead } from '#shared/kernel/machine'
@@ -51,12 +51,14 @@ const inOrder = (a: EveningJobView, b: EveningJobView) =>
 function jobView(job: typeof eveningJobs.$inferSelect, { tag, name, nickname, place, gate, overruled }: MachineSummary): Omit<EveningJobView, 'notesBeside'> {
   const { id, stage, code, says, why, because, hands, pair, guessMinutes, basis, startsAt, state, startedAt, endedAt, takenMinutes, note } = job
   const own = { id, stage, code, says, why, because, hands, pair, guessMinutes, basis, startsAt, state, startedAt, endedAt, takenMinutes, note }
-  return { ...own, tag, name, nickname, place, gate, overruled }
+  return { ...own, finds: findsSomething(code), tag, name, nickname, place, gate, overruled }
 }
 
 /** What is in hand on a machine, and what was handed on; for its head and its summary. */
 export const inHandOn = ({ jobs }: MachineFile): SheetHead['inHand'] =>
-  jobs.filter(j => j.state === 'in-hand').map(j => ({ jobId: j.id, says: j.says, by: j.hands.map(h => h.name).join(' and '), since: j.startedAt ?? '' }))
+  jobs
+    .filter(j => j.state === 'in-hand')
+    .map(j => ({ jobId: j.id, says: j.says, finds: findsSomething(j.code), by: j.hands.map(h => h.name).join(' and '), since: j.startedAt ?? '' }))
 export const handedOnOf = ({ jobs }: MachineFile): SheetHead['handedOn'] =>
   jobs.filter(j => j.note && j.state !== 'in-hand').map(j => ({ jobId: j.id, code: j.code, says: j.says, note: j.note, by: j.notedBy, at: j.notedAt ?? '' }))
 

@@ -35,6 +35,8 @@ export interface EveningJobView {
   startedAt: string | null
   endedAt: string | null
   takenMinutes: number
+  /** Done to find something out: whoever ends it is asked what was found. */
+  finds: boolean
   /** What whoever had it before wrote for whoever comes next. */
   note: string
   /** What was handed over of the same machine with other jobs. */

@@ -26,7 +26,7 @@ it('an evening is dealt out to three people, handed on, done, printed and told',
   // A start takes two at once.
   expect(jobs.filter(j => j.pair).every(j => j.hands.length === 2)).toBe(true)
 
-  const mine = jobs.find(j => j.hands.length === 1 && j.hands[0]!.name === 'Maeve Corrigan')!
+  const mine = jobs.find(j => j.finds && j.hands.length === 1 && j.hands[0]!.name === 'Maeve Corrigan')!
   await maeve.press(`Start ${mine.says}`, 'My jobs')
   await baraka.open(`/m/${mine.tag}`)
   await baraka.sees(`Maeve Corrigan has in hand: ${mine.says}`)
@@ -39,7 +39,10 @@ it('an evening is dealt out to three people, handed on, done, printed and told',
   await baraka.sees('Handed on, nobody’s yet', 'The lid is off, screws in tray B')
   await baraka.press(`Start ${mine.says}`, 'Handed on')
   await baraka.press(`Done ${mine.says}`, 'My jobs')
+  await baraka.fill('What was found', 'The screws are of three lengths')
+  await baraka.press('Save, and it is done')
   await ilka.sees('1 of', 'done in')
+  expect(await application.historyOf(mine.nickname)).toContain('The screws are of three lengths')
 
   await ilka.press('Sheet to print')
   await ilka.sees('Maeve Corrigan', 'Look again before power.')
@@ -67,6 +70,7 @@ it('whoever goes home hands on first; what is dealt is read by axe without a wor
   await maeve.press('Maeve Corrigan goes home')
   await maeve.sees('Maeve Corrigan still has something in hand', next.says)
   await maeve.press(`Done ${next.says}`, 'My jobs')
+  if (next.finds) await maeve.press('Nothing beyond what is on record')
   await maeve.press('Maeve Corrigan goes home')
   await maeve.sees('I am here')
   expect(await ilka.violations()).toEqual([])
