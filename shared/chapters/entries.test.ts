@@ -5,7 +5,7 @@ import { type EntryKind, entries, isOpen, isStrikeable, publicSentenceOf, senten
 
 /** Kinds whose words nobody listens to as they are written, and why. */
 const notListenedTo = {
-  'names of things, people and places': `machine.booked-in provenance.recorded identity.corrected assembly.added scale.set portrait.chosen model.added model.changed
+  'names of things, people and places': `machine.booked-in provenance.recorded identity.corrected model.joined assembly.added scale.set portrait.chosen model.added model.changed
     passport.pictures bag.ended thing.added thing.changed shelf.added shelf.changed shelf.used booking.made booking.ended board.added board.pairs
     board.part-typed board.noted board.pin-struck board.changed board.registered probe.begun list.kept list.dropped person.forgotten person.renamed
     person.password-changed supply.added supply.changed configuration.set rails.expected fault.parts build-up.planned build-up.changed`,

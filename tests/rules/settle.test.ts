@@ -198,6 +198,21 @@ describe('what many machines rest on', () => {
     settledWhole()
   })
 
+  it('a model that came after its machine holds for it once somebody says so, and opens nothing that it closed', () => {
+    const tag = bookIn({ weightKg: '8' })
+    expect(sheet(tag).joins).toBeNull()
+    const modelId = addModel()
+    expect(sheet(tag)).toMatchObject({ joins: { modelId, name: 'Petrel 8S' }, expectedRails: [] })
+    const another = addModel({ name: 'Petrel 8', rails: [] })
+    expect(() => perform(tag, 'join-model', { modelId: another })).toThrow('Correct either first')
+    const before = sheet(tag).gate.inForce
+    perform(tag, 'join-model', { modelId })
+    expect(sheet(tag)).toMatchObject({ joins: null, expectedRails: [{ name: '+5 V' }] })
+    expect(sheet(tag).gate.inForce).toBe(before)
+    expect(() => perform(tag, 'join-model', { modelId })).toThrow('of a known model already')
+    settledWhole()
+  })
+
   it('rails that no reading can be held against are refused, and where they stand already they stop their own machine alone', () => {
     const twice = [
       { name: '+5 V', nominalV: 5 },

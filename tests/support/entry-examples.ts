@@ -8,6 +8,7 @@ export const entryExamples: { [K in EntryKind]: [EntryData<K>, string] } = {
     'Lent to us, from the keepers’ trust; it belongs to the keepers’ trust.',
   ],
   'identity.corrected': [{ changes: [{ field: 'serial number', from: '', to: '17' }] }, 'Identity corrected: serial number “nothing” to “17”.'],
+  'model.joined': [{ name: 'Petrel 8S' }, 'It is one of the model Petrel 8S: what is known of that model holds for it.'],
   'claim.recorded': [{ says: 'only a fuse', byWhom: 'the giver' }, 'Claimed by the giver: “only a fuse”'],
   'claim.judged': [{ says: 'only a fuse', verdict: 'refuted', because: 'both fuses whole', kind: 'fuse' }, 'Claim “only a fuse”: refuted. both fuses whole.'],
   'last-powered.recorded': [{ when: '', byWhom: '', what: 'smoked' }, 'Last powered at a time nobody knows: smoked.'],

@@ -86,6 +86,21 @@ const rows = computed(() => {
         <dd :class="row.value === 'Not noted' && 'text-ink-2'">{{ row.value }}</dd>
       </div>
     </dl>
+    <CommandForm
+      v-if="sheet.joins && session.may('join-model')"
+      command="join-model"
+      :machine="sheet.tag"
+      :initial="{}"
+      :fixed="{ modelId: sheet.joins.modelId }"
+      label="Its model"
+      :submit="`It is a ${sheet.joins.name}`"
+      class="border-l-4 border-note bg-note-wash p-2"
+    >
+      <p>
+        <NuxtLink :to="`/models/${sheet.joins.modelId}`">{{ sheet.joins.name }}</NuxtLink> is among the models now. Once you say that this is one, its rails,
+        its inlet and what it is known for hold here too, and the gate is looked at again.
+      </p>
+    </CommandForm>
     <div v-if="sheet.sisters.length" class="border-t border-line pt-2">
       <p class="hint">Sisters in the collection</p>
       <p class="flex flex-wrap gap-x-4 gap-y-1">

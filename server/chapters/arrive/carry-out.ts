@@ -9,7 +9,7 @@ import { and, asc, eq, gte, isNotNull, isNull, lt, sql } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
 import { sliceMs } from '../../kernel/settling/caretaker'
 import type { Tx } from '../../kernel/history/journal'
-import { NotFound } from '../../kernel/refusals'
+import { NotFound, NotNow } from '../../kernel/refusals'
 import { rowOf } from '../../kernel/row-of'
 import { machines } from '../../kernel/trunk'
 import { expectVersion } from '../../kernel/versions'
@@ -17,7 +17,7 @@ import { carryOut } from '../../kernel/carry-out'
 import type { Bench, MachineWork, Work } from '../../kernel/work'
 import { workOn } from '../../kernel/work-on'
 import { assemblies } from '../look/index'
-import { models } from '../models/index'
+import { modelCalled, models } from '../models/index'
 import { powerAssessments } from '../power/index'
 import { practiceOf } from '../practice/index'
 import { accessories, claims, dateCodes, lotRows, lots } from './schema'
@@ -184,14 +184,6 @@ function notInFuture(day: string, now: Date) {
     throw new InputError('lastPowered', day, 'Last powered: that day has not come yet. Write a day in the past, or leave it empty.')
 }
 
-/** The model that goes by exactly this name and maker. */
-const modelCalled = ({ tx }: Work, { name, maker }: { name: string; maker: string }) =>
-  tx
-    .select()
-    .from(models)
-    .where(and(eq(models.name, name), eq(models.maker, maker)))
-    .get()
-
 export function correctIdentity(work: MachineWork, { version, ...input }: CommandInput<'correct-identity'>): void {
   const { machine, tx } = work
   expectVersion(work, machine, version, machine.version, Identity.names)
@@ -202,10 +194,22 @@ export function correctIdentity(work: MachineWork, { version, ...input }: Comman
   if (!changes.length) return
   const renamed = changes.some(c => c.field === identityFields.name || c.field === identityFields.maker)
   tx.update(machines)
-    .set({ ...input, ...(renamed ? { modelId: modelCalled(work, input)?.id ?? null } : {}), version: machine.version + 1 })
+    .set({ ...input, ...(renamed ? { modelId: modelCalled(tx, input)?.id ?? null } : {}), version: machine.version + 1 })
     .where(eq(machines.id, machine.id))
     .run()
   work.write('identity.corrected', { changes })
+}
+
+/** What is known of its model holds from now on, its rails and its inlet among it. @throws InputError for a model of another name, NotNow where it has one */
+export function joinModel({ tx, machine, write }: MachineWork, { modelId }: CommandInput<'join-model'>): void {
+  if (machine.modelId !== null) throw new NotNow('It is of a known model already. Correct its name if that is the wrong one.')
+  const model = modelCalled(tx, machine)
+  if (!model || model.id !== modelId) throw new InputError('modelId', modelId, 'Model: its name and maker are not this machine’s. Correct either first.')
+  tx.update(machines)
+    .set({ modelId, version: machine.version + 1 })
+    .where(eq(machines.id, machine.id))
+    .run()
+  write('model.joined', { name: model.name })
 }
 
 export function addClaim({ tx, machine, at, write }: MachineWork, input: CommandInput<'add-claim'>): void {

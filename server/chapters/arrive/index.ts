@@ -8,6 +8,7 @@ import {
   bookInLot,
   bookSlice,
   correctIdentity,
+  joinModel,
   judgeClaim,
   keepDateCode,
   moveToPlace,
@@ -28,6 +29,7 @@ export const arriveChapter = serverChapter({
   view: arriveView,
   onMachine: {
     'correct-identity': correctIdentity,
+    'join-model': joinModel,
     'add-claim': addClaim,
     'judge-claim': judgeClaim,
     'note-accessory': noteAccessory,

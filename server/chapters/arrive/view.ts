@@ -9,6 +9,7 @@ import type { MachineFile, ViewInput } from '../../kernel/file'
 import type { Tx } from '../../kernel/history/journal'
 import { remembered } from '../../kernel/remembered'
 import { machineSummaries, machines } from '../../kernel/trunk'
+import { modelCalled } from '../models/index'
 import { claims } from './schema'
 
 /** How many sisters a sheet names. */
@@ -48,6 +49,12 @@ export const datingOf = (file: MachineFile) =>
       })
     : null
 
+/** A model that came to be known under its name and maker after it was booked in. */
+function modelOutThere(tx: Tx, { machine }: MachineFile) {
+  const model = machine.modelId === null ? modelCalled(tx, machine) : undefined
+  return model ? { modelId: model.id, name: model.name } : null
+}
+
 /** Machines of the same model, those with a battery that leaked first. */
 function sistersNamed(tx: Tx, { machine }: MachineFile) {
   if (machine.modelId === null) return []
@@ -64,6 +71,7 @@ function sistersNamed(tx: Tx, { machine }: MachineFile) {
 /** What was said of it, what came with it, and when it was made. */
 export const arriveView = ({ tx, file }: ViewInput): ViewOf<'arrive'> => ({
   about: file.model?.about ?? '',
+  joins: modelOutThere(tx, file),
   sisters: sistersNamed(tx, file),
   sistersInAll: file.sisters.all,
   claims: file.claims.map(c => ({ id: c.id, version: c.version, says: c.says, byWhom: c.byWhom, ...ClaimJudged.of(c) })),

@@ -5,6 +5,7 @@ import { and, eq, ne } from 'drizzle-orm'
 import { NotFound } from '../../kernel/refusals'
 import { expectVersion } from '../../kernel/versions'
 import type { Work } from '../../kernel/work'
+import type { Tx } from '../../kernel/history/journal'
 import { models } from '../../kernel/trunk'
 
 function refuseTwice({ tx }: Work, maker: string, name: string, except = 0) {
@@ -40,3 +41,11 @@ export function changeModel(work: Work, { modelId, version, ...model }: CommandI
   work.write('model.changed', { maker: model.maker, name: model.name })
   work.affects({ of: 'model', id: modelId })
 }
+
+/** The model that goes by exactly this name and maker. */
+export const modelCalled = (tx: Tx, { name, maker }: { name: string; maker: string }) =>
+  tx
+    .select()
+    .from(models)
+    .where(and(eq(models.name, name), eq(models.maker, maker)))
+    .get()

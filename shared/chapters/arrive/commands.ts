@@ -53,6 +53,8 @@ export const onMachine = {
       .refine(ownerNamed, owner),
     { opens: 'saying' },
   ),
+  /** It is one of a model that came to be known under just its name and maker after it was booked in. */
+  'join-model': command(atTheBench, z.object({ modelId: id, found }), { opens: 'saying' }),
   'add-claim': command(atTheBench, z.object({ says: text('Claim', 500), byWhom: optionalText('By whom', 120) })),
   'judge-claim': command(atTheBench, z.object({ claimId: id, version, ...ClaimJudged.typed })),
   'note-accessory': command(atTheBench, z.object({ name: text('What came with it', 120) })),

@@ -49,6 +49,7 @@ export const entries = {
         }),
     },
   ),
+  'model.joined': entry(z.object({ name: s }), d => `It is one of the model ${d.name}: what is known of that model holds for it.`, shown),
   'claim.recorded': entry(z.object({ says: s, byWhom: s }), d => `Claimed${d.byWhom && ` by ${d.byWhom}`}: ${quote(d.says)}`, {
     open: false,
     strikeable: true,

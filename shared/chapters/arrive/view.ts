@@ -8,6 +8,8 @@ const b = z.boolean()
 
 export const view = z.object({
   about: s,
+  /** A model of just its name and maker that it has not been joined to. */
+  joins: z.object({ modelId: id, name: s }).nullable(),
   sisters: z.array(z.object({ tag: s, nickname: s, batteryLeaked: b, signedOff: b })),
   /** How many there are; those named are the most telling. */
   sistersInAll: z.number(),
