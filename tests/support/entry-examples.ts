@@ -132,7 +132,7 @@ export const entryExamples: { [K in EntryKind]: [EntryData<K>, string] } = {
   'contamination.found': [{ kind: 'liquid', where: 'main board', says: 'A tide line' }, 'Liquid found, main board: A tide line.'],
   'contamination.stepped': [{ kind: 'liquid', where: 'main board', step: 'gone' }, 'Liquid, main board: looked at again: gone.'],
   'drying.started': [{ what: 'Main board', massG: 332.14 }, 'Laid out to dry: Main board, 332.14 g.'],
-  'drying.weighed': [{ what: 'Main board', massG: 321.3, says: 'Still drying.' }, 'Weighed Main board: 321.3 g. Still drying.'],
+  'drying.weighed': [{ what: 'Main board', massG: 321.3, says: 'Still drying.', weighedAt: null }, 'Weighed Main board: 321.3 g. Still drying.'],
   'drying.ended': [{ what: 'Main board', reason: '' }, 'Dry by its mass: Main board.'],
   'whitening.followed': [
     { name: 'Bezel, left half', goalB: 1, l: 74.2, a: 2.4, b: 24.1 },

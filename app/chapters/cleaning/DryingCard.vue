@@ -15,6 +15,10 @@ const state = computed(() => (running.value.length ? 'open' : all.value.length ?
 const result = computed(() =>
   (running.value[0] ?? ended.value.at(-1)) ? all.value.map(d => `${d.what}: ${dryingWords[d.state].toLowerCase()}`).join('; ') : 'Nothing is laid out',
 )
+const clock = useClock()
+/** When it lay on the scales, where that was before it is typed; by drying. */
+const earlier = ref<Record<number, string>>({})
+const earlierAt = (id: number) => (earlier.value[id] ? (times.instantOf(earlier.value[id]) ?? null) : null)
 type Drying = (typeof all.value)[number]
 const pointsOf = (d: Drying) => d.weighings.map((w): [number, number] => [(Date.parse(w.at) - Date.parse(d.startedAt)) / millisecondsInHour, w.massG])
 </script>
@@ -52,11 +56,16 @@ const pointsOf = (d: Drying) => d.weighings.map((w): [number, number] => [(Date.
           command="weigh"
           :machine="sheet.tag"
           :initial="{ massG: '' as never }"
-          :fixed="{ dryingId: one.id }"
+          :fixed="{ dryingId: one.id, weighedAt: earlierAt(one.id) }"
           label="Weigh it"
           submit="Save weighing"
-          ><TextField name="massG" label="Mass in g" numeric
-        /></CommandForm>
+          @done="delete earlier[one.id]"
+          ><TextField name="massG" label="Mass in g" numeric />
+          <MomentField v-if="one.id in earlier" :model-value="earlier[one.id]!" label="Weighed at" @update:model-value="at => (earlier[one.id] = at)" />
+          <button v-else type="button" class="button button-quiet justify-self-start" @click="earlier[one.id] = times.localOf(clock.now)">
+            Weighed earlier
+          </button></CommandForm
+        >
         <CommandForm
           command="end-drying"
           :machine="sheet.tag"

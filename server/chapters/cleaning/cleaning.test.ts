@@ -130,6 +130,13 @@ it('a part dries by its mass: taken up early it is remembered, laid out again an
   const early = dry([2, 2, 4])
   expect(sheet(tag).gate.inForce).toBe('keep-off')
   expect(() => perform(tag, 'end-drying', { dryingId: early, reason: '' })).toThrow('not dry by its mass')
+  const weighedAt = (hoursAgo: number) => () =>
+    perform(tag, 'weigh', { dryingId: early, massG: 302, weighedAt: new Date(on.now.getTime() - hoursAgo * 3_600_000).toISOString() })
+  hours(3)
+  expect(weighedAt(-1)).toThrow('that has not come yet')
+  expect(weighedAt(3)).toThrow('a later weighing is on record')
+  weighedAt(1)()
+  expect(sheet(tag).cleaning.dryings[0]!.weighings.at(-1)).toMatchObject({ massG: 302, at: new Date(on.now.getTime() - 3_600_000).toISOString() })
   perform(tag, 'end-drying', { dryingId: early, reason: 'Wanted tonight' })
   expect(sheet(tag).cleaning.dryings[0]!.endedWet).toBe('Wanted tonight')
   const late = dry([2, 2, 4, 8, 14, 14, 28, 28, 50, 50])

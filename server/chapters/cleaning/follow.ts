@@ -32,12 +32,19 @@ function runningDrying({ machine, file }: MachineWork, dryingId: number) {
   return facts(kept).dryings[at]!
 }
 
-export function weigh(work: MachineWork, { dryingId, massG }: CommandInput<'weigh'>): void {
-  const { tx, machine, at, write } = work
+/** A weighing, of now or of an earlier hour. @throws InputError for one that has not come yet, or lies before another that is kept */
+export function weigh(work: MachineWork, { dryingId, massG, weighedAt }: CommandInput<'weigh'>): void {
+  const { tx, machine, write } = work
   const drying = runningDrying(work, dryingId)
-  const { state } = judgeSeries({ ...drying, weighings: [...drying.weighings, { at, massG }] }, at)
+  const newest = drying.weighings.reduce((latest, w) => (w.at > latest ? w.at : latest), drying.startedAt)
+  if (weighedAt && weighedAt > work.at)
+    throw new InputError('weighedAt', weighedAt, 'Weighed at: that has not come yet. Give the time when it lay on the scales.')
+  if (weighedAt && weighedAt <= newest)
+    throw new InputError('weighedAt', weighedAt, 'Weighed at: a later weighing is on record already. Give a time after it, or strike that one first.')
+  const at = weighedAt ?? work.at
+  const { state } = judgeSeries({ ...drying, weighings: [...drying.weighings, { at, massG }] }, work.at)
   const { id } = tx.insert(weighings).values({ machineId: machine.id, dryingId, massG, at }).returning().get()
-  write('drying.weighed', { what: drying.what, massG, says: `${dryingWords[state]}.` }, { subject: { table: 'weighings', id } })
+  write('drying.weighed', { what: drying.what, massG, says: `${dryingWords[state]}.`, weighedAt }, { subject: { table: 'weighings', id } })
 }
 
 /** Taken up: freely once it is dry by its mass, before that with a reason that the gate remembers. */

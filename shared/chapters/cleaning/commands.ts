@@ -3,7 +3,7 @@ import { contaminationKinds, contaminationSteps } from '#core/cleaning/contamina
 import { mostSunDays } from '#core/cleaning/sun-hours'
 import { boardSchools, materials, methods, plasticSchools, soils, workings } from '#core/cleaning/words'
 import { command } from '../../kernel/contract'
-import { bounded, id, keysOf, oneOf, optionalQuantity, optionalText, quantity, text, version } from '../../kernel/fields'
+import { bounded, id, instant, keysOf, oneOf, optionalQuantity, optionalText, quantity, text, version } from '../../kernel/fields'
 import { atTheBench } from '../../kernel/roles'
 import { Used } from '../workshop/index'
 import { breakageOutcomes, exposureKinds, sealants } from './words'
@@ -127,7 +127,8 @@ export const onMachine = {
       leftG: quantity('g', 'Water that may be left, g', { above: 0, upTo: 1000 }).default(0.2),
     }),
   ),
-  'weigh': command(atTheBench, z.object({ dryingId: id, massG: grams('Mass in g') })),
+  /** `weighedAt` where it lay on the scales before it is typed. */
+  'weigh': command(atTheBench, z.object({ dryingId: id, massG: grams('Mass in g'), weighedAt: instant('Weighed at').nullable().default(null) })),
   'end-drying': command(atTheBench, z.object({ dryingId: id, reason: optionalText('Why finish early', 300) })),
 
   'follow-whitening': command(

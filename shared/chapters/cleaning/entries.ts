@@ -78,7 +78,11 @@ export const entries = {
     d => [d.note],
   ),
   'drying.started': entry(z.object({ what: s, massG: n }), d => `Laid out to dry: ${d.what}, ${grams(d.massG)}.`, shown),
-  'drying.weighed': entry(z.object({ what: s, massG: n, says: s }), d => `Weighed ${d.what}: ${grams(d.massG)}. ${d.says}`, observed),
+  'drying.weighed': entry(
+    z.object({ what: s, massG: n, says: s, weighedAt: s.nullable().default(null) }),
+    d => `Weighed ${d.what}${d.weighedAt ? ' before it was typed' : ''}: ${grams(d.massG)}. ${d.says}`,
+    observed,
+  ),
   'drying.ended': entry(
     z.object({ what: s, reason: s }),
     d => (d.reason ? `Taken up before it was dry by its mass: ${d.what}; ${ending(d.reason)}` : `Dry by its mass: ${d.what}.`),
