@@ -6,7 +6,7 @@
 import { mkdirSync, readFileSync, readdirSync, rmSync } from 'node:fs'
 import { dirname, join, resolve } from 'node:path'
 import { parseArgs } from 'node:util'
-import { Worker } from 'node:worker_threads'
+import { type ChildProcess, fork } from 'node:child_process'
 import { build } from 'esbuild'
 import { seeded } from '#core/kernel/random'
 import { type Mutant, switched } from './mutants'
@@ -19,7 +19,7 @@ const { values } = parseArgs({
 const strict = ['core/safety', 'core/power', 'core/planning', 'core/retest']
 const mostShare = { strict: 0.05, other: 0.15 }
 /** What the tests may take over one turn, and when nothing comes back from it: in shares of what all of them took, for a machine may be slow. */
-const [patience, neverEnds] = [0.15, 1]
+const [patience, neverEnds] = [0.15, 0.4]
 
 const places = values.in.split(',')
 const ours = readdirSync('core', { recursive: true, encoding: 'utf8' }).map(f => join('core', f))
@@ -68,23 +68,25 @@ const imports = ['tests/support/seeded.ts', ...tests].map(f => `import './${f}'`
 const bundle = await bundled('tests', `${imports}\nexport { registered } from 'vitest'`)
 const program = await bundled('worker', readFileSync('scripts/mutate/worker.ts', 'utf8'))
 
-const employ = () => new Worker(program, { workerData: { bundle } })
-const answer = <T>(worker: Worker, question: unknown, waitMs = Infinity) =>
-  new Promise<T | 'never ends'>((done, fail) => {
-    const timer = Number.isFinite(waitMs) ? setTimeout(() => done('never ends'), waitMs) : undefined
-    worker.once('error', fail)
-    worker.once('message', (said: T) => {
+/** A process of its own: some wrong turns end it, and not by an error that could be caught. */
+const employ = () => fork(program, [bundle], { execArgv: [], stdio: ['ignore', 'inherit', 'ignore', 'ipc'] })
+const answer = <T>(worker: ChildProcess, question: object | string, waitMs = Infinity) =>
+  new Promise<T | 'never ends'>(done => {
+    const timer = Number.isFinite(waitMs) ? setTimeout(() => over('never ends'), waitMs) : undefined
+    const gone = () => over('never ends')
+    function over(said: T | 'never ends') {
       clearTimeout(timer)
-      worker.off('error', fail)
+      worker.off('exit', gone).off('message', over)
       done(said)
-    })
-    worker.postMessage(question)
+    }
+    worker.once('exit', gone).once('message', over)
+    worker.send(question)
   })
 
 const began = Date.now()
 const scout = employ()
 const passed = (await answer<Passed>(scout, 'look around')) as Passed
-await scout.terminate()
+scout.kill()
 if (passed.failed.length) {
   console.error(`These fail as they are:\n${passed.failed.join('\n')}`)
   process.exit(1)
@@ -111,16 +113,14 @@ async function work() {
     const turn = chosen[next++]!
     if (Date.now() - told > 30_000) console.log(`${next} of ${chosen.length}, ${survived.length} survived`, (told = Date.now()) && '')
     const order = orderOf(turn)
-    const found = order.length
-      ? await answer<{ by?: string }>(worker, { turn, order }, Math.max(allMs * neverEnds, 30_000)).catch(() => 'never ends' as const)
-      : {}
+    const found = order.length ? await answer<{ by?: string }>(worker, { turn, order }, Math.max(allMs * neverEnds, 30_000)) : {}
     // What never ends, or takes the process with it, is noticed too.
     if (found === 'never ends') {
-      await worker.terminate()
+      worker.kill('SIGKILL')
       worker = employ()
     } else if (!found.by) survived.push(turn)
   }
-  await worker.terminate()
+  worker.kill()
 }
 await Promise.all([work(), work()])
 

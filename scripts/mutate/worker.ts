@@ -1,10 +1,9 @@
 /** Reads the tests anew for each wrong turn and runs those that come past it, the quickest first, until one notices. */
 import { readFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
-import { parentPort, workerData } from 'node:worker_threads'
 import { Script } from 'node:vm'
 
-const { bundle } = workerData as { bundle: string }
+const bundle = process.argv[2]!
 const script = new Script(`(function (require, module, exports, wrongTurn) {${readFileSync(bundle, 'utf8')}\n})`, { filename: bundle })
 const require = createRequire(bundle)
 
@@ -70,7 +69,7 @@ async function noticedBy(turn: number, order: readonly number[]): Promise<string
   return undefined
 }
 
-parentPort!.on('message', (asked: { turn: number; order: number[] } | 'look around') => {
-  if (asked === 'look around') void lookAround().then(passed => parentPort!.postMessage(passed))
-  else void noticedBy(asked.turn, asked.order).then(name => parentPort!.postMessage({ turn: asked.turn, by: name }))
+process.on('message', (asked: { turn: number; order: number[] } | 'look around') => {
+  if (asked === 'look around') void lookAround().then(passed => process.send!(passed))
+  else void noticedBy(asked.turn, asked.order).then(name => process.send!({ turn: asked.turn, by: name }))
 })

@@ -4,7 +4,8 @@ import type { CommandRequest } from '#shared/chapters/index'
 import type { ThingView } from '#shared/chapters/workshop/index'
 
 /** Every tank, oven, box and lamp, with the week ahead of it. */
-defineProps<{ things: ThingView[] }>()
+const props = defineProps<{ things: ThingView[] }>()
+const usable = computed(() => props.things.filter(t => t.active))
 const session = useSession()
 const times = useTimes()
 const clock = useClock()
@@ -18,11 +19,11 @@ const words = { name: 'Name', kind: 'What it is', place: 'Where', roomL: 'Room',
 </script>
 
 <template>
-  <OneCard
-    title="Tanks, ovens and lamps"
-    hint="The days ahead. A place is booked from a machine’s sheet, under Clean; two share only where room, warmth and bath fit."
-  >
-    <EmptyPlace v-if="!things.length" says="No shared equipment yet. Once a tank or an oven is listed here, it can be booked from a machine’s sheet." />
+  <OneCard title="Tanks, ovens and lamps" hint="The days ahead. Two share a place only where room, warmth and bath fit.">
+    <EmptyPlace
+      v-if="!things.length"
+      says="No shared equipment yet. Once a tank or an oven is listed here, it can be booked, here or from a machine’s sheet."
+    />
     <ul v-else class="grid gap-2">
       <ChangeableRow v-for="thing in things" :key="thing.id" :name="thing.name" :may="session.may('change-thing')" :gone="thing.active ? '' : 'Gone'">
         <h3>{{ thing.name }}</h3>
@@ -59,6 +60,9 @@ const words = { name: 'Name', kind: 'What it is', place: 'Where', roomL: 'Room',
         </template>
       </ChangeableRow>
     </ul>
+    <AddPanel v-if="usable.length && session.may('book-thing')" v-slot="{ close }" label="Book a place"
+      ><BookFromHere :things="usable" @done="close()"
+    /></AddPanel>
     <AddPanel v-if="session.may('add-thing')" v-slot="{ close }" label="Add a tank, an oven or a lamp"
       ><CommandForm command="add-thing" :initial="blank" label="Add something to share" submit="Add" @done="close()"><ThingFields /></CommandForm
     ></AddPanel>
