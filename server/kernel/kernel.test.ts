@@ -161,6 +161,12 @@ describe('waits and parts', () => {
     const waitId = sheet(tag).waits[0]!.id
     perform(tag, 'end-wait', { waitId })
     expect(() => perform(tag, 'end-wait', { waitId })).toThrow(NotNow)
+    expect(sheet(tag).waits).toEqual([])
+    // Ended by a press too many, it goes on as it was, and can be ended again.
+    perform(tag, 'resume-wait', { waitId })
+    expect(() => perform(tag, 'resume-wait', { waitId })).toThrow(NotNow)
+    expect(sheet(tag).waits).toMatchObject([{ id: waitId, over: true }])
+    perform(tag, 'end-wait', { waitId })
   })
 
   it('lists wanted parts, those that stop a start first', () => {

@@ -308,6 +308,7 @@ export const entryExamples: { [K in EntryKind]: [EntryData<K>, string] } = {
   ],
   'job.started': [{ says: 'Look at: Drive B', hands: ['Maeve', 'Rua'], guessMinutes: 40 }, 'Maeve and Rua took in hand: Look at: Drive B.'],
   'job.done': [{ says: 'Look at: Drive B', hands: ['Maeve'], minutes: 35, did: 'two springs gone' }, 'Done in 35 min: Look at: Drive B. two springs gone.'],
+  'wait.resumed': [{ what: 'Main board in the oven' }, 'Not over after all: Main board in the oven.'],
   'job.reopened': [{ says: 'Measure the rails' }, 'Not done after all: Measure the rails.'],
   'job.handed-on': [{ says: 'Look at: Drive B', note: 'lid is off' }, 'Handed on: Look at: Drive B. “lid is off”'],
   'evening.here': [{ name: 'Maeve', day: '2026-03-03', until: '2026-03-03T21:30:00.000Z' }, 'Maeve is here on 2026-03-03.'],

@@ -1,9 +1,10 @@
 import { defineStore } from 'pinia'
 import type { CommandName } from '#shared/chapters/index'
+import { type PartOutcome, partOutcomeNames } from '#shared/chapters/parts/words'
 import type { CommandAnswer } from '#shared/kernel/answers'
 
 /** What undoes an act that is no observation: the command, and what it asks for, from what the act was given. */
-const inverses: Partial<Record<CommandName, (input: object) => { name: CommandName; input: object; says: string }>> = {
+const inverses: Partial<Record<CommandName, (input: object) => { name: CommandName; input: object; says: string } | undefined>> = {
   'put-on-bench': input => {
     const { onBench } = input as { onBench: boolean }
     return { name: 'put-on-bench', input: { onBench: !onBench }, says: onBench ? 'Put on the bench.' : 'Taken off the bench.' }
@@ -12,6 +13,13 @@ const inverses: Partial<Record<CommandName, (input: object) => { name: CommandNa
     const { passes, failures } = input as { passes: number; failures: number }
     const one = failures ? 'A failed pass counted.' : 'A pass counted.'
     return { name: 'untally-soak', input, says: passes === 1 ? one : `${passes} passes counted, ${failures} failed.` }
+  },
+  'end-wait': input => ({ name: 'resume-wait', input: { waitId: (input as { waitId: number }).waitId }, says: 'Wait ended.' }),
+  'settle-part': input => {
+    const { partId, version, outcome } = input as { partId: number; version: number; outcome: PartOutcome }
+    // What it was before is known of what was wanted alone.
+    const says = `${partOutcomeNames[outcome]}.`
+    return outcome === 'wanted' ? undefined : { name: 'settle-part', input: { partId, version: version + 1, outcome: 'wanted' }, says }
   },
   'finish-job': input => ({ name: 'reopen-job', input: { jobId: (input as { jobId: number }).jobId }, says: 'Marked as done.' }),
 }

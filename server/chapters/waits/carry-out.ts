@@ -33,6 +33,14 @@ export function setWaitKind(work: MachineWork, { waitId, kind, found }: CommandI
   work.write('wait.kind-said', { what: wait.what, kind, ...(found ? { found } : {}) })
 }
 
+/** Takes the end of a wait back. @throws NotFound, NotNow while it goes on */
+export function resumeWait(work: MachineWork, { waitId }: CommandInput<'resume-wait'>): void {
+  const wait = rowOf(work, waits, waitId, 'wait')
+  if (!wait.endedAt) throw new NotNow('This wait goes on already.')
+  work.tx.update(waits).set({ endedAt: null }).where(eq(waits.id, waitId)).run()
+  work.write('wait.resumed', { what: wait.what })
+}
+
 /** Ends a wait. What is wet, hot or away until then ends early only with a reason, and is wet until somebody has looked. */
 export function endWait(work: MachineWork, { waitId, found = '' }: { waitId: number; found?: string }): void {
   const { tx, at, write } = work

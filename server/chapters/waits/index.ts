@@ -1,7 +1,7 @@
 import { serverChapter } from '../../kernel/chapter'
 import * as schema from './schema'
 import { waitKindOf } from '#core/cleaning/wait-kinds'
-import { endWait, setWaitKind, startWait } from './carry-out'
+import { endWait, resumeWait, setWaitKind, startWait } from './carry-out'
 import { rows } from './rows'
 
 /** Waits: what can be done, and what is loaded with a machine. */
@@ -16,7 +16,7 @@ export const waitsChapter = serverChapter({
   },
   card: { nextWaitAt: ({ waits }) => waits.map(w => w.until).sort()[0] ?? null, waits: ({ waits }) => waits.length },
   schema,
-  onMachine: { 'start-wait': startWait, 'set-wait-kind': setWaitKind, 'end-wait': endWait },
+  onMachine: { 'start-wait': startWait, 'set-wait-kind': setWaitKind, 'end-wait': endWait, 'resume-wait': resumeWait },
   rows,
 })
 export * from './carry-out'

@@ -29,4 +29,5 @@ export const entries = {
     // What was taken up wet is wet until somebody has looked.
     d => (d.wet ? [`Still wet when the wait was ended early: ${d.what}`] : []),
   ),
+  'wait.resumed': entry(z.object({ what: s }), d => `Not over after all: ${ending(d.what)}`, { open: () => 'A wait was not over after all.' }),
 } as const

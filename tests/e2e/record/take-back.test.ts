@@ -21,6 +21,19 @@ it('an act of one press is undone by the next', async () => {
   await ilka.press('Take off the bench')
 })
 
+it('what was wanted is wanted again when it was settled by a press too many', async () => {
+  await ilka.open(`/m/${await application.tagOf('Slipway')}?stage=mend`)
+  await ilka.press('Add a part')
+  await ilka.fill('Part', 'Rubber foot', 'Add a part')
+  await ilka.press('Add to the list')
+  await ilka.press('Found and fitted', 'Parts wanted')
+  await ilka.mayUndo('Found and fitted.')
+  await ilka.press('Undo')
+  await ilka.sees('Undone.')
+  await ilka.press('No longer needed', 'Parts wanted')
+  await ilka.mayUndo('No longer needed.')
+})
+
 it('a reading that was typed wrongly is struck beside where it was saved, and stays in the history as struck', async () => {
   await ilka.size(390, 844)
   await ilka.open(`/m/${await application.tagOf('Harbour office')}`)
