@@ -1,3 +1,4 @@
+import type { LifeEvent } from '#core/planning/life-line'
 import type { MachineSummary } from './machine'
 
 /** A page of a list, and how many there are in all. */
@@ -24,6 +25,14 @@ export interface LiveChange {
   machines: MachineSummary[]
   /** How far the machines of a job lot, or those that a change of the collection affects, have been seen to. */
   progress?: Progress
+}
+
+/** What a machine's line of time is drawn from. */
+export interface LifeView {
+  bookedInAt: string
+  /** Days between which it was made, as far as its parts tell. */
+  made: { notBefore: string; notAfter: string } | null
+  events: LifeEvent[]
 }
 
 /** So many summaries go with one change; whoever shows more fetches them. */

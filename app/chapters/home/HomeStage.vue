@@ -6,6 +6,7 @@ defineProps<{ sheet: SheetOf<'home'> }>()
 
 <template>
   <StageFrame>
+    <LineOfTime :tag="sheet.tag" />
     <div class="grid items-start gap-4 lg:grid-cols-2">
       <div class="grid gap-4"><LifeCard :sheet="sheet" /><DemonstrationsCard :sheet="sheet" /><BagsCard :sheet="sheet" /></div>
       <div class="grid gap-4"><OutcomeCard :sheet="sheet" /><PassportCard :sheet="sheet" /></div>

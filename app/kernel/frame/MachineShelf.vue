@@ -9,6 +9,12 @@ const { list, trouble } = useMachineList(shelfQuery)
 const beyond = computed(() => (list.value ? list.value.total - list.value.rows.length : 0))
 const { runningOn } = useRunningStarts()
 const route = useRoute()
+/** The face of the machine that the mouse or the cursor is on, beside the shelf and level with its name. */
+const face = ref<{ hash: string; left: number; top: number }>()
+function look(event: Event, hash: string | null) {
+  const { right, top } = (event.currentTarget as HTMLElement).getBoundingClientRect()
+  face.value = hash ? { hash, left: right + 12, top: Math.min(top, innerHeight - 150) } : undefined
+}
 const initials = (names: string) =>
   names
     .split(' and ')
@@ -32,6 +38,10 @@ const initials = (names: string) =>
       :title="`${machine.tag}, ${machine.name}`"
       class="flex min-h-8 items-center gap-2 border border-transparent px-2 text-ink no-underline hover:border-line hover:bg-card max-[899px]:min-h-11"
       :class="route.params.tag === machine.tag && 'border-enamel! bg-card'"
+      @mouseenter="look($event, machine.portrait)"
+      @focus="look($event, machine.portrait)"
+      @mouseleave="face = undefined"
+      @blur="face = undefined"
     >
       <GateSign :verdict="machine.gate" :overruled="machine.overruled" small bare class="shrink-0" />
       <span class="truncate">{{ machine.nickname || machine.name }}</span>
@@ -48,5 +58,11 @@ const initials = (names: string) =>
       </span>
     </NuxtLink>
     <NuxtLink v-if="beyond > 0" :to="{ path: '/store', query: { bench: 'on' } }" class="px-2 py-1.5">{{ beyond }} more in the store</NuxtLink>
+    <MachineFace
+      v-if="face"
+      :hash="face.hash"
+      class="pointer-events-none fixed z-30 h-32 w-44 max-[899px]:hidden"
+      :style="{ left: `${face.left}px`, top: `${face.top}px` }"
+    />
   </nav>
 </template>

@@ -1,7 +1,7 @@
 import { useQuery } from '@pinia/colada'
 import { useTimeoutFn } from '@vueuse/core'
 import type { ChapterName, SheetOf } from '#shared/chapters/index'
-import type { Page } from '#shared/kernel/answers'
+import type { LifeView, Page } from '#shared/kernel/answers'
 import type { HistoryPart } from '#shared/kernel/history-parts'
 import type { HistoryLine, MachineSummary, TodayView } from '#shared/kernel/machine'
 import type { ListQuery } from './lists'
@@ -66,6 +66,16 @@ export function useCollection<T>(name: MaybeRefOrGetter<readonly (string | numbe
 }
 
 const piece = 50
+/** What happened to a machine, for its line of time. */
+export function useLife(tag: MaybeRefOrGetter<string>) {
+  const api = useApi()
+  const looked = useQuery<LifeView>({
+    key: () => ['machine', toValue(tag), 'life'],
+    query: () => api.get<LifeView>(`/api/machines/${encodeURIComponent(toValue(tag))}/life`),
+  })
+  return { life: looked.data, trouble: troubleOf(looked) }
+}
+
 export interface HistoryNarrowing {
   part?: HistoryPart
   find?: string
