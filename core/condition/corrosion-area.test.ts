@@ -54,6 +54,22 @@ it('says what it did not see or know, and is the less sure for it', async () => 
   expect(() => measured(board, [...dot]).areaAt(0.5)).toThrow(expect.objectContaining({ field: 'outline' }) as Error)
 })
 
+it('a spot where a lamp has burnt the picture out is named by its number, on the glare and on its rim', async () => {
+  const board = await madeUpBoard('crust on copper', 400, 300, 20, 11)
+  const burnt = { ...board, data: board.data.slice() }
+  for (let y = 140; y < 160; y++) burnt.data.fill(255, (y * 400 + 190) * 4, (y * 400 + 210) * 4)
+  const spots = (more: Partial<CorrosionSamples>) => () => measureCorrosionNow(burnt, { ...samplesOf(board), ...more })
+  const [glare, rim, beside] = [
+    [0.5, 0.5],
+    [0.47, 0.5],
+    [0.4, 0.5],
+  ] as const
+  for (const at of [glare, rim])
+    expect(spots({ corroded: [...board.corroded, at] })).toThrow(expect.objectContaining({ field: `corroded.${board.corroded.length}` }) as Error)
+  expect(spots({ sound: [glare, ...board.sound] })).toThrow('Spot 1 of sound surface lies where a lamp has burnt the picture out.')
+  expect(spots({ corroded: [...board.corroded, beside] })).not.toThrow('burnt')
+})
+
 it('counts inside the outline alone, and a higher threshold never finds more', async () => {
   const board = await madeUpBoard('rust on steel', 400, 300, 20, 7)
   const half = measured(board, [

@@ -80,8 +80,15 @@ export function* measureCorrosion(pixels: Pixels, samples: CorrosionSamples): Ge
   if (separation < leastSeparation)
     throw new InputError('corroded', samples.corroded, 'A spot of corrosion and a spot of sound surface have the same colour. Touch spots that look different.')
 
-  const { blind, blindSpot } = yield* burntOut(pixels, samples)
-  if (blindSpot) throw new InputError(blindSpot, samples, 'A spot is where a lamp has burnt out the picture. Touch another place.')
+  const { blind, isBlind } = yield* burntOut(pixels)
+  for (const field of ['corroded', 'sound'] as const)
+    for (const [i, spot] of samples[field].entries())
+      if (isBlind(spot))
+        throw new InputError(
+          `${field}.${i}`,
+          spot,
+          `Spot ${i + 1} of ${surfaceNames[field]} lies where a lamp has burnt the picture out. Take it away, and touch another place.`,
+        )
   const scores = new Uint8Array(width * height)
   const scoreOfShade = new Uint8Array(shades ** 3)
   const inside = new Uint32Array(shades ** 3)
@@ -118,11 +125,10 @@ export function* measureCorrosion(pixels: Pixels, samples: CorrosionSamples): Ge
 /** Levels from which on all three channels are burnt out. */
 const burntLevel = 250
 
-/** Where a lamp has burnt the picture out, with a rim around it that its light has reached; and whether a spot lies there. */
-function* burntOut(
-  { width, height, data }: Pixels,
-  { corroded, sound }: CorrosionSamples,
-): Generator<number, { blind: Uint8Array; blindSpot: 'corroded' | 'sound' | null }> {
+const surfaceNames = { corroded: 'corrosion', sound: 'sound surface' } as const
+
+/** Where a lamp has burnt the picture out, with a rim around it that its light has reached. */
+function* burntOut({ width, height, data }: Pixels): Generator<number, { blind: Uint8Array; isBlind: (spot: Point) => boolean }> {
   const blind = new Uint8Array(width * height)
   const rim = Math.max(3, Math.round(0.012 * Math.sqrt(width * height)))
   for (let y = 0; y < height; y++) {
@@ -135,7 +141,7 @@ function* burntOut(
     if (y % rowsATurn === rowsATurn - 1) yield (0.2 * (y + 1)) / height
   }
   const isBlind = ([x, y]: Point) => blind[Math.min(height - 1, Math.floor(y * height)) * width + Math.min(width - 1, Math.floor(x * width))] === 1
-  return { blind, blindSpot: corroded.some(isBlind) ? 'corroded' : sound.some(isBlind) ? 'sound' : null }
+  return { blind, isBlind }
 }
 
 /** A single burnt pixel is noise: those beside and below it are not. */

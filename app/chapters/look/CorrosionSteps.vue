@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { PhX } from '~/kernel/signs/icons'
 import type { Drawing } from '~/chapters/look/composables/useDrawing'
 import type { useCorrosion } from '~/chapters/look/composables/useCorrosion'
 
@@ -55,8 +56,14 @@ function touch(kind: (typeof kinds)[number]) {
           >
             {{ drawing.purpose.value === kind.purpose ? 'Enough' : 'Touch' }}<span class="sr-only"> {{ kind.name }}</span>
           </button>
-          <button v-if="kind.spots.value.length" type="button" class="button button-quiet" @click="kind.spots.value = kind.spots.value.slice(0, -1)">
-            Undo last point<span class="sr-only"> of {{ kind.name }}</span>
+          <button
+            v-for="(_, nth) in kind.spots.value"
+            :key="nth"
+            type="button"
+            class="button button-quiet min-[900px]:min-h-7! min-[900px]:px-1.5! min-[900px]:py-0!"
+            @click="kind.spots.value = kind.spots.value.filter((_spot, i) => i !== nth)"
+          >
+            <span class="figure">{{ nth + 1 }}</span><PhX aria-hidden="true" /><span class="sr-only">: take this spot of {{ kind.name }} away</span>
           </button>
         </p>
         <p v-if="drawing.purpose.value === kind.purpose" role="status" class="hint">Press spots of {{ kind.name }} on the photograph, in light and in shade.</p>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { decimals } from '#core/kernel/figure'
 import type Konva from 'konva'
-import { Circle, Group, Image as KonvaImage, Layer, Line, Path, Stage, useImage } from 'vue-konva'
+import { Circle, Group, Image as KonvaImage, Layer, Line, Path, Stage, Text, useImage } from 'vue-konva'
 import { PhArrowsOut, PhMagnifyingGlassMinus, PhMagnifyingGlassPlus } from '~/kernel/signs/icons'
 import { useElementSize } from '@vueuse/core'
 import type { MarkForm, Point } from '#core/condition/marks'
@@ -17,6 +17,8 @@ export interface PhotoShape {
 export interface PhotoSpot {
   at: Point
   ink: string
+  /** Its number among its like. */
+  number: number
 }
 
 /**
@@ -190,19 +192,21 @@ const middle = (points: readonly Point[]): Point => [
               <Path :config="{ data: shape.glyph, x: -8, y: -8, stroke: shape.ink, strokeWidth: 1.5, lineCap: 'round', lineJoin: 'round' }" />
             </Group>
           </Group>
-          <Circle
-            v-for="(spot, i) in spots ?? []"
-            :key="`spot-${i}`"
-            :config="{
-              x: inPx(spot.at)[0],
-              y: inPx(spot.at)[1],
-              radius: onScreen(6),
-              stroke: spot.ink,
-              strokeWidth: onScreen(2.5),
-              fill: casing,
-              listening: false,
-            }"
-          />
+          <Group v-for="(spot, i) in spots ?? []" :key="`spot-${i}`" :config="{ x: inPx(spot.at)[0], y: inPx(spot.at)[1], listening: false }">
+            <Circle :config="{ radius: onScreen(6), stroke: spot.ink, strokeWidth: onScreen(2.5), fill: casing }" />
+            <Text
+              :config="{
+                x: onScreen(9),
+                y: -onScreen(7),
+                text: String(spot.number),
+                fontSize: onScreen(14),
+                fontStyle: 'bold',
+                fill: spot.ink,
+                shadowColor: '#000',
+                shadowBlur: onScreen(3),
+              }"
+            />
+          </Group>
           <Group v-if="drawing && crossShown" :config="{ x: inPx(cross)[0], y: inPx(cross)[1], listening: false }">
             <Line
               v-for="(points, i) in [

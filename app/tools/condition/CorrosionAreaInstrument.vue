@@ -39,7 +39,7 @@ const shapes = computed<PhotoShape[]>(() =>
 const draft = computed<PhotoShape | null>(() =>
   drawing.active.value && drawing.form.value !== 'point' ? { key: 'draft', form: drawing.form.value, points: drawing.points.value, ink: '#FFFFFF' } : null,
 )
-const spots = computed(() => [...corrosion.corroded.value.map(at => ({ at, ink: '#FF40C8' })), ...corrosion.sound.value.map(at => ({ at, ink: '#39D98A' }))])
+const spots = computed(() => corrosion.numberedSpots.value)
 /** With the width of the picture in millimetres, an area has square millimetres. */
 function mm2({ corrodedPx }: CorrosionArea) {
   const width = Number(widthMm.value.replace(',', '.'))

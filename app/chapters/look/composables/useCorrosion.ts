@@ -94,5 +94,13 @@ export function useCorrosion(picture: () => Promise<Blob>) {
     forget()
   }
 
-  return { outline, corroded, sound, threshold, progress, area, overlay, trouble, current, measure, cancel, begin, inputs }
+  /** As they are drawn: each with its number among its like, by which a message names it. */
+  const numberedSpots = computed(() =>
+    [
+      { spots: corroded.value, ink: '#FF40C8' },
+      { spots: sound.value, ink: '#39D98A' },
+    ].flatMap(({ spots, ink }) => spots.map((at, i) => ({ at, ink, number: i + 1 }))),
+  )
+
+  return { outline, corroded, sound, numberedSpots, threshold, progress, area, overlay, trouble, current, measure, cancel, begin, inputs }
 }

@@ -57,11 +57,7 @@ const shapes = computed<PhotoShape[]>(() => {
 const draft = computed<PhotoShape | null>(() =>
   drawing.active.value && drawing.form.value !== 'point' ? { key: 'draft', form: drawing.form.value, points: drawing.points.value, ink: '#FFFFFF' } : null,
 )
-const spots = computed(() =>
-  mode.value === 'corrosion'
-    ? [...corrosion.corroded.value.map(at => ({ at, ink: '#FF40C8' })), ...corrosion.sound.value.map(at => ({ at, ink: '#39D98A' }))]
-    : [],
-)
+const spots = computed(() => (mode.value === 'corrosion' ? corrosion.numberedSpots.value : []))
 const others = computed(() => sheet.value?.photographs.filter(p => p.id !== photograph.value?.id) ?? [])
 /** Photographs of the same assembly are what one wants beside it; the others come after. */
 const comparable = computed(() =>
