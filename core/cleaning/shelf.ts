@@ -1,3 +1,4 @@
+import { writtenDay } from '../kernel/days'
 import { significant } from '../kernel/figure'
 import { type Finding, commonPractice, finding } from '../kernel/finding'
 import { InputError } from '../kernel/input-error'
@@ -30,7 +31,7 @@ export function judgeMaterial(one: ShelfMaterial, today: string): Finding[] {
       finding(
         'care',
         'shelf.past',
-        `${one.name} is past its day, ${one.useBy}.`,
+        `${one.name} is past its day, ${writtenDay(one.useBy)}.`,
         'It may be weaker than its label, or spoiled. Try it where nothing is lost, or measure its strength, before a dose is worked out from the label.',
         commonPractice,
       ),

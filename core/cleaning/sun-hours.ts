@@ -1,3 +1,4 @@
+import { writtenDay } from '../kernel/days'
 import { decimals } from '../kernel/figure'
 import { InputError } from '../kernel/input-error'
 
@@ -47,7 +48,7 @@ export function readSunHours(rows: readonly (readonly string[])[]): SunReading {
     if (!hoursCell || !(hours >= 0 && hours <= 24)) return wrong(i + 2, `“${hoursCell.slice(0, 40)}” is no number of hours from 0 to 24.`)
     sums.set(day, (sums.get(day) ?? 0) + hours)
   })
-  for (const [day, hours] of sums) if (hours > 24) wrong(0, `${day}: its lines add up to ${decimals(hours, 1)} h, more than a day has.`)
+  for (const [day, hours] of sums) if (hours > 24) wrong(0, `${writtenDay(day)}: its lines add up to ${decimals(hours, 1)} h, more than a day has.`)
   const days = [...sums].filter(([, hours]) => hours > 0 && hours <= 24).map(([day, hours]) => ({ day, hours }))
   if (days.length > mostSunDays) throw new InputError('file', days.length, `Up to ${mostSunDays} days at once, please; these are ${days.length}.`)
   return { days: days.sort((a, b) => a.day.localeCompare(b.day)), problems }

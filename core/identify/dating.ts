@@ -174,7 +174,7 @@ function standsApart({ parts, before, gapDays }: Apart, inAll: number, lagWeeks:
         `The parts tell two dates: ${inAll - parts.length} up to ${before.reading.says}, and ${parts.length} from ${parts[0]!.reading.says} on.`,
         [
           'A board of two issues, an upgrade, or a service that changed many: look at the younger ones for rework, sockets and another hand.',
-          `If they came later, it was first made about ${quarterOf(weeksAfter(before.reading.lastDay, lagWeeks))}.`,
+          `If they came later, it was first made about ${quarterWords(weeksAfter(before.reading.lastDay, lagWeeks))}.`,
         ],
         commonPractice,
       ),
@@ -319,7 +319,7 @@ function verdict(interval: DatingResult['interval'], likely: string | undefined,
     finding(
       youngest ? (doubtful || kept.length < fewParts ? 'care' : 'fine') : 'note',
       'dating.made',
-      `Made between ${writtenDay(interval.notBefore)} and ${writtenDay(interval.notAfter)}${likely ? `, most likely in ${quarterOf(likely)}` : ''}.`,
+      `Made between ${writtenDay(interval.notBefore)} and ${writtenDay(interval.notAfter)}${likely ? `, most likely in ${quarterWords(likely)}` : ''}.`,
       because,
       commonPractice,
     ),
@@ -340,6 +340,8 @@ function verdict(interval: DatingResult['interval'], likely: string | undefined,
 const named = (part: DatedPart) => (part.place ? `${part.code} on ${part.place}` : part.code)
 const asDay = (date: Date) => formatISO(date, { representation: 'date' })
 const weeksAfter = (day: string, weeks: number) => asDay(addWeeks(new UTCDate(`${day}T00:00:00Z`), weeks))
+const quarters = ['January to March', 'April to June', 'July to September', 'October to December']
+const quarterWords = (day: string) => `${quarters[getQuarter(parseISO(day)) - 1]} ${day.slice(0, 4)}`
 const quarterOf = (day: string) => `${day.slice(0, 4)}-Q${getQuarter(parseISO(day))}`
 const latestDay = (...days: (string | undefined)[]) =>
   days

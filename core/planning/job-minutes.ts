@@ -24,6 +24,7 @@ const jobKinds: Record<string, { minutes: number; finds?: true; powered?: true; 
   'part': { minutes: 20 },
   'fault-new': { minutes: 45, finds: true, powered: true },
   'fault-open': { minutes: 60, finds: true, powered: true },
+  'fault.stops': { minutes: 30, finds: true },
   'fault-basics': { minutes: 60, finds: true, powered: true },
   'rail-drift': { minutes: 40, finds: true, powered: true },
   'soak': { minutes: 30, powered: true },

@@ -32,7 +32,7 @@ const used = computed(() => [...new Set(line.value?.marks.map(m => m.what))].map
     <p v-if="trouble" role="alert" class="text-stop">{{ trouble }}</p>
     <p v-else-if="!line || !life" class="hint" role="status">Fetching…</p>
     <template v-else>
-      <div aria-hidden="true" class="relative h-24">
+      <div aria-hidden="true" class="relative" :class="[line.marks.length || line.made ? 'h-18' : 'h-12', line.stages.length && 'sm:h-24']">
         <template v-if="line.made">
           <span class="absolute top-9 h-px bg-edge" :style="{ left: at(line.made.to), width: at(line.cameAt - line.made.to) }" />
           <span class="absolute top-7.5 h-3 bg-tape" :style="{ left: at(line.made.from), width: at(line.made.to - line.made.from), minWidth: '6px' }" />

@@ -31,7 +31,7 @@ const words = { name: 'Name', kind: 'What it is', place: 'Where', roomL: 'Room',
         ><span class="hint">{{ [thing.place, thing.limits].filter(Boolean).join('; ') }}</span>
         <template #below>
           <ThingTimeline v-if="thing.active" :thing="thing" :from="since" :days="4" class="max-[899px]:hidden" />
-          <ul v-if="thing.bookings.length" class="text-[0.9375rem]">
+          <ul v-if="thing.bookings.length" class="grid gap-1 text-[0.9375rem]">
             <li v-for="one in thing.bookings" :key="one.id" class="flex flex-wrap items-baseline gap-x-2">
               <TagTape :tag="one.tag" small /><NuxtLink
                 :to="{ path: `/m/${one.tag}`, query: { stage: 'clean' } }"

@@ -58,11 +58,12 @@ const initials = (names: string) =>
       </span>
     </NuxtLink>
     <NuxtLink v-if="beyond > 0" :to="{ path: '/store', query: { bench: 'on' } }" class="px-2 py-1.5">{{ beyond }} more in the store</NuxtLink>
-    <MachineFace
-      v-if="face"
-      :hash="face.hash"
-      class="pointer-events-none fixed z-30 h-32 w-44 max-[899px]:hidden"
-      :style="{ left: `${face.left}px`, top: `${face.top}px` }"
-    />
+    <Teleport to="body"
+      ><MachineFace
+        v-if="face"
+        :hash="face.hash"
+        class="no-print pointer-events-none fixed z-40 h-32 w-44 shadow-lg max-[899px]:hidden"
+        :style="{ left: `${face.left}px`, top: `${face.top}px` }"
+    /></Teleport>
   </nav>
 </template>

@@ -1,3 +1,4 @@
+import { writtenDay } from '#core/kernel/days'
 import { millisecondsInHour } from 'date-fns/constants'
 import { and, eq, inArray } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
@@ -159,7 +160,7 @@ export function tellEvening(work: Work, { day, lines, to }: CommandInput<'tell-e
   const { tx, at, person } = work
   const uid = uuidv7()
   tx.insert(eveningLetters)
-    .values({ uid, day, subject: `${practiceOf(tx).name}: the evening of ${day}`, lines, to, at, byWhom: person.name })
+    .values({ uid, day, subject: `${practiceOf(tx).name}: the evening of ${writtenDay(day)}`, lines, to, at, byWhom: person.name })
     .run()
   work.write('evening.told', { day, to })
   return { uid }

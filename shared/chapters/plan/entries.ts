@@ -1,3 +1,5 @@
+import { writtenDay } from '#core/kernel/days'
+import { counted } from '#core/kernel/figure'
 import { z } from 'zod'
 import { closed, ending, entry, quote } from '../../kernel/contract'
 
@@ -19,8 +21,12 @@ export const entries = {
     closed,
     d => [d.note],
   ),
-  'evening.here': entry(z.object({ name: s, day: s, until: s }), d => `${d.name} is here on ${d.day}.`, closed),
-  'evening.left': entry(z.object({ name: s, day: s }), d => `${d.name} went home on ${d.day}.`, closed),
-  'evening.dealt': entry(z.object({ day: s, people: n, jobs: n }), d => `The evening of ${d.day} was dealt out: ${d.jobs} jobs, ${d.people} people.`, closed),
-  'evening.told': entry(z.object({ day: s, to: s }), d => `The story of ${d.day} was written${d.to && ` to ${d.to}`}.`, closed),
+  'evening.here': entry(z.object({ name: s, day: s, until: s }), d => `${d.name} is here on ${writtenDay(d.day)}.`, closed),
+  'evening.left': entry(z.object({ name: s, day: s }), d => `${d.name} went home on ${writtenDay(d.day)}.`, closed),
+  'evening.dealt': entry(
+    z.object({ day: s, people: n, jobs: n }),
+    d => `The evening of ${writtenDay(d.day)} was dealt out: ${counted(d.jobs, 'job')}, ${counted(d.people, 'person', 'people')}.`,
+    closed,
+  ),
+  'evening.told': entry(z.object({ day: s, to: s }), d => `The story of ${writtenDay(d.day)} was written${d.to && ` to ${d.to}`}.`, closed),
 } as const

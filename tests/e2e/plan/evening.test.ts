@@ -26,7 +26,7 @@ it('an evening is dealt out to three people, handed on, done, printed and told',
   // A start takes two at once.
   expect(jobs.filter(j => j.pair).every(j => j.hands.length === 2)).toBe(true)
 
-  const mine = jobs.find(j => j.finds && j.hands.length === 1 && j.hands[0]!.name === 'Maeve Corrigan')!
+  const mine = jobs.find(j => !j.finds && j.hands.length === 1 && j.hands[0]!.name === 'Maeve Corrigan')!
   await maeve.press(`Start ${mine.says}`, 'My jobs')
   await baraka.open(`/m/${mine.tag}`)
   await baraka.sees(`Maeve Corrigan has in hand: ${mine.says}`)
@@ -39,10 +39,16 @@ it('an evening is dealt out to three people, handed on, done, printed and told',
   await baraka.sees('Handed on, nobody’s yet', 'The lid is off, screws in tray B')
   await baraka.press(`Start ${mine.says}`, 'Handed on')
   await baraka.press(`Done ${mine.says}`, 'My jobs')
-  await baraka.fill('What was found', 'The screws are of three lengths')
-  await baraka.press('Save, and it is done')
   await ilka.sees('1 of', 'done in')
-  expect(await application.historyOf(mine.nickname)).toContain('The screws are of three lengths')
+  // What is done to find something out asks what was found.
+  const sought = jobs.find(j => j.finds && j.id !== mine.id)!
+  const finder = { 'Ilka Brandvold': ilka, 'Maeve Corrigan': maeve, 'Baraka Otieno': baraka }[sought.hands[0]!.name]!
+  await finder.press(`Start ${sought.says}`, 'My jobs')
+  await finder.press(`Done ${sought.says}`, 'My jobs')
+  await finder.fill('What was found', 'The screws are of three lengths')
+  await finder.press('Save, and it is done')
+  await ilka.sees('2 of')
+  expect(await application.historyOf(sought.nickname)).toContain('The screws are of three lengths')
 
   await ilka.press('Sheet to print')
   await ilka.sees('Maeve Corrigan', 'Look again before power.')
