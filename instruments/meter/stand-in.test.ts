@@ -95,7 +95,7 @@ describe('the probes on a simulated board', () => {
 
   it('read what its faults are, wobble where it is cracked, and leave it for the rails', async () => {
     const desk = deskAt((await begin({ scenario: 'board-battery' })).port)
-    const between = (a: string, b: string, beyond = false) => desk.read('ohms', { sheetId: 7, a, b, beyond, nets })
+    const between = (a: string, b: string, beyond = false) => desk.read('ohms', { sheetId: 7, a, b, beyond, lifted: false, nets })
     expect(await between('U1.0', 'U1.1')).toMatchObject({ overload: true, settled: true })
     const crack = standIn.faults().find(f => f.kind === 'crack')!
     const other = nets()
@@ -105,6 +105,11 @@ describe('the probes on a simulated board', () => {
     expect(await between(crack.pin, other, true)).toMatchObject({ overload: true, settled: true })
     const gone = standIn.faults().find(f => f.kind === 'break')!
     expect(await between(gone.a, gone.b)).toMatchObject({ overload: true })
+    // Lifted, they are on nothing, whatever pair is in hand.
+    expect(await desk.read('ohms', { sheetId: 7, a: crack.pin, b: crack.pin, beyond: false, lifted: true, nets })).toMatchObject({
+      overload: true,
+      settled: true,
+    })
     expect(await desk.read('ohms')).toMatchObject({ overload: false, value: expect.closeTo(380, -1) as number })
     expect(standIn.faults()).toEqual([])
   })

@@ -77,7 +77,7 @@ export async function startStandIn({
   const sockets = new Set<Socket>()
   const set = { scenario, what: 'VOLT:DC' as FunctionName, nominalV: 5, loaded: false, onSince: null as number | null }
   /** A board under the probes, where there is one: its nets by name, and the two pins. */
-  const board = { nets: new Map<string, SimulatedNet & { pins: string[] }>(), at: null as { a: string; b: string; beyond: boolean } | null }
+  const board = { nets: new Map<string, SimulatedNet & { pins: string[] }>(), at: null as { a: string; b: string; beyond: boolean } | 'lifted' | null }
   let simulated: ReturnType<typeof simulatedBoard> | undefined
   const onBoard = () => (simulated ??= simulatedBoard([...board.nets.values()], isBoardTrouble(set.scenario) ? set.scenario : 'board-whole', seed))
   const onSeconds = () => (set.onSince === null ? null : (now() - set.onSince) / 1000)
@@ -92,7 +92,7 @@ export async function startStandIn({
     const manner = machine.manner(set.scenario, onSeconds())
     // While the machine is on, or another thing than ohms is asked, the probes are where they were for the rails.
     if (board.at && onSeconds() === null && functions[set.what] === 'ohm') {
-      const ohm = onBoard().measure(board.at.a, board.at.b, board.at)
+      const ohm = board.at === 'lifted' ? null : onBoard().measure(board.at.a, board.at.b, board.at)
       return { manner, text: ohm === null ? infinity : figure(ohm) }
     }
     const value = machine.see(set.scenario, { nominalV: set.nominalV, onSeconds: onSeconds(), loaded: set.loaded })[functions[set.what]]
@@ -170,6 +170,7 @@ export async function startStandIn({
       }
       case 'SIM:BOAR:PROB': {
         const [a, b, beyond] = argument.split(',')
+        if (argument === 'OFF') return void (board.at = 'lifted')
         if (!a || !b) return wrong(-224, 'Illegal parameter value')
         board.at = { a, b, beyond: beyond === '1' }
         return

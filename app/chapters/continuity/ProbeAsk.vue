@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { type Contact, contactNames } from '#core/continuity/contact'
+import { spokenPin } from '#core/continuity/hands-free'
 import type { BoardPicture, ProbeCheck } from '#shared/chapters/continuity/index'
 import { useMeter } from '../meter/index'
 
@@ -34,6 +35,23 @@ const expected = computed(() => {
 const where = (end: ProbeCheck['a']) =>
   [end.side === 'both' ? '' : `on the ${end.side}`, end.socketed ? 'in a socket: probe beyond it' : ''].filter(Boolean).join(', ')
 const keys: Contact[] = ['joined', 'high', 'open', 'wobbling']
+const {
+  on: handsFree,
+  told: handsFreeSays,
+  asItIs,
+  speak,
+} = useHandsFree(
+  meter,
+  () => props.check,
+  () => beyond.value,
+  figure => emit('send', figure),
+)
+// What was taken is read out before the next pair is.
+watch(
+  () => props.last?.id,
+  () => handsFree.value && props.last && speak(`${contactNames[props.last.contact]}. ${spokenPin(props.check.a.name)}, to ${spokenPin(props.check.b.name)}.`),
+  { flush: 'post' },
+)
 async function fromMeter() {
   const figure = await meter.read('ohms', { checkId: props.check.id, beyond: beyond.value })
   if (figure !== undefined) emit('send', figure)
@@ -73,8 +91,17 @@ async function fromMeter() {
           <button v-if="meter.there.value" type="button" class="button" :disabled="busy || meter.busy.value" @click="fromMeter">
             {{ meter.busy.value ? 'Waiting for a steady reading…' : 'Take it from the meter' }}
           </button>
+          <button v-if="meter.there.value" type="button" class="button" :aria-pressed="handsFree" @click="handsFree = !handsFree">Hands-free</button>
           <span class="hint">{{ meter.told.value }}</span>
         </p>
+        <div v-if="handsFree" class="grid gap-1 border-l-4 border-note bg-note-wash px-3 py-2">
+          <p role="status" class="font-semibold">{{ handsFreeSays }}</p>
+          <p class="hint">
+            An open net is never taken by itself: probes in the air read the same. Press this, or Page Down (a foot switch can send it), to take what the meter
+            shows. Page Up reads the pair out again.
+          </p>
+          <button type="button" class="button min-h-14 justify-center" :disabled="busy" @click="asItIs()">Take it as it is</button>
+        </div>
         <p class="hint">A buzzer sounds up to some tens of ohms, so a reading tells you more. Press lightly: a finger can close a crack.</p>
         <label class="flex min-h-11 items-center gap-2"
           ><input v-model="beyond" type="checkbox" class="h-5 w-5 accent-enamel" />Probed beyond the socket, without pressing on the pin</label

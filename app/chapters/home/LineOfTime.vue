@@ -2,7 +2,7 @@
 import { type LifeEvent, lifeLine } from '#core/planning/life-line'
 import { stageNames } from '#core/kernel/stages'
 import { gateWords } from '#core/safety/gate-words'
-import { PhLightning, PhPushPin, PhSealCheck, PhWarning, PhWrench, PhX } from '~/kernel/signs/icons'
+import { PhCheck, PhLightning, PhPushPin, PhWarning, PhWrench, PhX } from '~/kernel/signs/icons'
 
 /** A machine's life as a line: when it was made, when it came, what the gate said since, and what happened. */
 const props = defineProps<{ tag: string }>()
@@ -17,7 +17,7 @@ const signs: Partial<Record<LifeEvent['what'], { icon: typeof PhX; says: string;
   'start': { icon: PhLightning, says: 'A start', ink: 'text-care' },
   'fault': { icon: PhWarning, says: 'A fault', ink: 'text-stop' },
   'repair': { icon: PhWrench, says: 'A repair', ink: 'text-note' },
-  'signed-off': { icon: PhSealCheck, says: 'Signed off', ink: 'text-fine' },
+  'signed-off': { icon: PhCheck, says: 'Signed off', ink: 'text-fine' },
   'sign-off-ended': { icon: PhX, says: 'Sign-off ended', ink: 'text-stop' },
   'life': { icon: PhPushPin, says: 'Its life was chosen', ink: 'text-ink' },
 }

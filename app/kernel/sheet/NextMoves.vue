@@ -28,7 +28,7 @@ const mayBegin = (move: SheetHead['moves'][number]) =>
         <p>
           <strong>{{ job.by }}</strong> has in hand: {{ job.says }}
         </p>
-        <div class="flex flex-wrap gap-1"><JobInHand :tag="sheet.tag" :job-id="job.jobId" :says="job.says" :finds="job.finds" /></div>
+        <div class="flex flex-wrap gap-1"><LazyJobInHand :tag="sheet.tag" :job-id="job.jobId" :says="job.says" :finds="job.finds" /></div>
       </li>
     </ul>
     <ul v-if="sheet.handedOn.length" class="grid gap-2">

@@ -5,5 +5,5 @@ import { probesOf } from '../../chapters/continuity/index'
 export default defineAnswer(async event => {
   await requireLeave(event, 'take-reading')
   const { what, probing } = await readInput(event, MeterQuestion)
-  return await useMeterDesk().read(what, probing && { ...probesOf(useBench().db, probing.checkId), beyond: probing.beyond })
+  return await useMeterDesk().read(what, probing && { ...probesOf(useBench().db, probing.checkId), beyond: probing.beyond, lifted: probing.lifted })
 })

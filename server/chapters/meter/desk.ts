@@ -172,7 +172,7 @@ export class MeterDesk {
       const answer = await client.measure(what)
       if (answer.kind === 'nonsense') throw new MeterTrouble('nonsense', answer.text)
       values.push(answer.kind === 'overload' ? null : answer.value)
-      if (standsStill(values, what, probed ? probingReadings : 1)) {
+      if (standsStill(values, what, probed && !probed.lifted ? probingReadings : 1)) {
         const value = values.at(-1)!
         return value === null
           ? told('ready', what, { overload: true, settled: true, says: overloadSays(what) })

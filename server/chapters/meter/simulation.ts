@@ -19,6 +19,8 @@ export interface ProbedPins {
   a: string
   b: string
   beyond: boolean
+  /** They were lifted off them, or are to be. */
+  lifted: boolean
   /** The nets of its sheet, asked for once a sheet. */
   nets: () => { name: string; supply: boolean; pins: string[] }[]
 }
@@ -35,7 +37,7 @@ export async function placeProbes(client: ScpiClient, probed: ProbedPins | undef
     if (told.delete(client)) await client.tell('SIM:BOAR:CLE')
     return
   }
-  const { sheetId, a, b, beyond, nets } = probed
+  const { sheetId, a, b, beyond, lifted, nets } = probed
   if (told.get(client) !== sheetId) {
     await client.tell('SIM:BOAR:CLE')
     for (const { name, supply, pins } of nets())
@@ -43,5 +45,5 @@ export async function placeProbes(client: ScpiClient, probed: ProbedPins | undef
         await client.tell(`SIM:BOAR:NET ${[word(name), supply ? 1 : 0, ...pins.slice(i, i + pinsToALine).map(word)].join()}`)
     told.set(client, sheetId)
   }
-  await client.tell(`SIM:BOAR:PROB ${[word(a), word(b), beyond ? 1 : 0].join()}`)
+  await client.tell(lifted ? 'SIM:BOAR:PROB OFF' : `SIM:BOAR:PROB ${[word(a), word(b), beyond ? 1 : 0].join()}`)
 }

@@ -10,7 +10,9 @@ const state = z.enum(Object.keys(meterStates) as [MeterState, ...MeterState[]])
 export const MeterQuestion = z.object({
   what: z.enum(meterFunctionNames as [MeterFunction, ...MeterFunction[]]),
   /** The check whose two pins the probes are on: its figure has to stand still for longer, and a simulated board has to know. */
-  probing: z.object({ checkId: z.number().int().positive(), beyond: z.boolean() }).optional(),
+  probing: z
+    .object({ checkId: z.number().int().positive(), beyond: z.boolean(), /** They are to be lifted off them. */ lifted: z.boolean().default(false) })
+    .optional(),
 })
 
 /** What the stand-in of the meter is told of the machine that it simulates. */

@@ -21,10 +21,10 @@ export function useMeter() {
   const worded = (value: number | null) => (value === null ? 'OL' : String(significant(value, 5)))
 
   /**
-   * @param probing the check whose pins the probes are on: then figures that do not agree are all told
+   * @param probing the check whose pins the probes are on, or are to be lifted off: then figures that do not agree are all told
    * @returns the figure once it stands still, `OL` for open or overload, nothing where there is none
    */
-  async function read(what: MeterFunction, probing?: { checkId: number; beyond: boolean }): Promise<string | undefined> {
+  async function read(what: MeterFunction, probing?: { checkId: number; beyond: boolean; lifted?: boolean }): Promise<string | undefined> {
     busy.value = true
     told.value = ''
     try {
