@@ -73,6 +73,14 @@ async function fromMeter() {
     </div>
     <div class="grid items-start gap-4" :class="pictures.length ? 'lg:grid-cols-[minmax(0,1fr)_26rem]' : ''">
       <form class="grid gap-3" @submit.prevent="typed.trim() && emit('send', typed)">
+        <div v-if="handsFree" class="grid gap-2 border-l-4 border-note bg-note-wash px-3 py-2">
+          <p role="status" class="font-semibold">{{ handsFreeSays }}</p>
+          <button type="button" class="button min-h-14 justify-center" :disabled="busy" @click="asItIs()">Take it as it is</button>
+          <p class="hint">
+            An open net is never taken by itself: probes in the air read the same. Press this, or Page Down (a foot switch can send it). Page Up reads the pair
+            out again.
+          </p>
+        </div>
         <FieldFrame :id="id" v-slot="{ described }" label="Reading in Ω" hint="OL for open; or j, h, o, w for what you heard" :message="failure">
           <input
             :id="id"
@@ -94,14 +102,6 @@ async function fromMeter() {
           <button v-if="meter.there.value" type="button" class="button" :aria-pressed="handsFree" @click="handsFree = !handsFree">Hands-free</button>
           <span class="hint">{{ meter.told.value }}</span>
         </p>
-        <div v-if="handsFree" class="grid gap-1 border-l-4 border-note bg-note-wash px-3 py-2">
-          <p role="status" class="font-semibold">{{ handsFreeSays }}</p>
-          <p class="hint">
-            An open net is never taken by itself: probes in the air read the same. Press this, or Page Down (a foot switch can send it), to take what the meter
-            shows. Page Up reads the pair out again.
-          </p>
-          <button type="button" class="button min-h-14 justify-center" :disabled="busy" @click="asItIs()">Take it as it is</button>
-        </div>
         <p class="hint">A buzzer sounds up to some tens of ohms, so a reading tells you more. Press lightly: a finger can close a crack.</p>
         <label class="flex min-h-11 items-center gap-2"
           ><input v-model="beyond" type="checkbox" class="h-5 w-5 accent-enamel" />Probed beyond the socket, without pressing on the pin</label
