@@ -4,7 +4,7 @@ import type { SwapPart, SwapTest } from '#core/diagnosis/swap'
 import type { MachineSheet } from '#shared/chapters/index'
 
 /** The swap board of a fault: each trial is kept as an attempt, and what explains them all stands beside. */
-const props = defineProps<{ tag: string; fault: MachineSheet['faults'][number]; priors: MachineSheet['partPriors'] }>()
+const props = defineProps<{ tag: string; fault: MachineSheet['faults'][number]; priors: MachineSheet['partPriors']; proposed: MachineSheet['partsToSwap'] }>()
 const session = useSession()
 const tests = computed<SwapTest[]>(() => props.fault.attempts.flatMap(a => (a.trial ? [a.trial] : [])))
 /** Where nobody says how likely a part is at fault, the collection's own causes do. */
@@ -43,6 +43,10 @@ async function keepTrial(trial: SwapTest) {
     <div v-if="fault.open" class="grid w-40 gap-1">
       <label :for="id" class="font-semibold">Minutes it took</label><input :id="id" v-model="minutes" class="entry figure" inputmode="numeric" />
     </div>
+    <p v-if="!parts.length && proposed.length && fault.open && session.may('set-swap-parts')" class="border-l-4 border-note bg-note-wash px-3 py-2">
+      <button type="button" class="button" :disabled="settingParts" @click="keepParts(proposed)">Begin with the parts of this machine</button>
+      <span class="hint block">{{ proposed.map(p => p.name).join(', ') }}</span>
+    </p>
     <SwapBoard
       :parts="parts"
       :tests="tests"

@@ -217,7 +217,7 @@ const begin = (what: typeof doing.value) => (doing.value = doing.value === what 
     </details>
     <details v-if="fault.open || swaps" class="border border-line px-3 py-2" @toggle="e => (board = (e.target as HTMLDetailsElement).open)">
       <summary class="font-semibold">Swap board{{ swaps ? `: ${swaps === 1 ? '1 test' : `${swaps} tests`}` : '' }}</summary>
-      <LazyFaultSwaps v-if="board" class="pt-2" :tag="sheet.tag" :fault="fault" :priors="sheet.partPriors" />
+      <LazyFaultSwaps v-if="board" class="pt-2" :tag="sheet.tag" :fault="fault" :priors="sheet.partPriors" :proposed="sheet.partsToSwap" />
     </details>
   </article>
 </template>

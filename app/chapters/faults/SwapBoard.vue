@@ -11,7 +11,9 @@ const emit = defineEmits<{ trial: [test: SwapTest]; parts: [parts: SwapPart[]]; 
 const chosen = ref<string[]>(props.tests.at(-1)?.parts.slice() ?? props.parts.map(p => p.name))
 watch(
   () => props.parts,
-  parts => (chosen.value = chosen.value.filter(name => parts.some(p => p.name === name))),
+  // A board that was begun with the parts of the machine begins with all of them in it.
+  (parts, before) =>
+    (chosen.value = !before.length && parts.length > 1 ? parts.map(p => p.name) : chosen.value.filter(name => parts.some(p => p.name === name))),
 )
 const runs = ref('1')
 const failures = ref('')

@@ -1,3 +1,4 @@
+import { partsToSwap } from '#core/diagnosis/parts-to-swap'
 import { backToBasics } from '#core/diagnosis/back-to-basics'
 import { type EndedFault, likelyCauses, mentions } from '#core/diagnosis/causes'
 import { railsOnRecord } from '#core/diagnosis/ladder'
@@ -101,6 +102,7 @@ export function faultsView({ tx, file, assessment }: ViewInput): ViewOf<'faults'
     ...benchMapsOf(tx, file.machine.modelId),
     brokenFunctions: brokenFunctionsOf(tx, file),
     partPriors: ownPriors(tx),
+    partsToSwap: partsToSwap(file.assemblies),
     faults: file.faults.map(({ id, version, symptom, symptoms, conditions, firstSeen, stopsMachine, open, leftAs, cause, swapParts, ...of }) => ({
       id,
       version,

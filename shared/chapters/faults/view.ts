@@ -32,6 +32,8 @@ export const view = z.object({
   brokenFunctions: z.array(z.object({ net: s, does: s })),
   /** How likely parts of a kind are at fault, where the collection's own causes say something of it. */
   partPriors: z.record(s, n),
+  /** Parts of this machine, for a swap board that has none yet. */
+  partsToSwap: z.array(SwapPartShape),
   faults: z.array(
     z.object({
       id,

@@ -52,6 +52,7 @@ it('a fault with two dead chips: a theory falls to equipment that is known good,
   await joaquim.sees('Refuted: A second set is dark too')
 
   await joaquim.show('Swap board')
+  await joaquim.sees('Begin with the parts of this machine')
   for (const [name, kind, place, good] of [
     ['Board', 'Main board', '', false],
     ['Old video', 'Custom chip', 'video', false],
