@@ -3,7 +3,19 @@ import { type Finding, finding } from '../kernel/finding'
 import type { CautionName } from '../safety/cautions'
 import { methodTable } from './method-table'
 import { immersive, lookUp, rankMethods } from './methods'
-import { type CleaningSchools, type Material, type Method, type Soil, type Working, materialNames, materials, methods, soilNames, soils } from './words'
+import {
+  type CleaningSchools,
+  type Material,
+  type Method,
+  type Soil,
+  type Working,
+  isNeutralising,
+  materialNames,
+  materials,
+  methods,
+  soilNames,
+  soils,
+} from './words'
 
 /** A part of a machine as it is cleaned. */
 export interface PlanPart {
@@ -222,7 +234,7 @@ function stepsOf(part: PlanPart, schools: CleaningSchools, all: Finding[]): Plac
       wait: waitAfter(job.method, part.name),
     })
   }
-  const chemical = jobs.filter(j => j.method === 'acid-neutralise' || j.method === 'alkali-neutralise')
+  const chemical = jobs.filter(j => isNeutralising(j.method))
   if (chemical.length || jobs.some(j => j.method === 'fibre-pen' && j.materials.some(m => m.endsWith('board'))))
     put(chemical.length ? 0.5 : 5.5, 'look-again', {
       says: `Look again at ${lower(part.name)}: under sockets and the battery, on the other side, at a slant`,

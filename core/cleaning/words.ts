@@ -61,6 +61,8 @@ export const methods = {
   'whitening': 'Whitening',
 } as const
 export type Method = keyof typeof methods
+/** What takes the caustic or the acid out of a residue, wherever it is recorded. */
+export const isNeutralising = (method: Method | null): boolean => method === 'acid-neutralise' || method === 'alkali-neutralise'
 export const methodNames = Object.keys(methods) as Method[]
 
 /** Whether a part works today; nobody may have tried. */

@@ -57,7 +57,7 @@ const schools = computed(
             }}{{ personOf(step.personId) ? `; ${personOf(step.personId)}` : '' }}</span
           >
         </div>
-        <PlanStep v-if="shown === step.id" :tag="sheet.tag" :step="step" />
+        <PlanStep v-if="shown === step.id" :tag="sheet.tag" :step="step" :neutralised="sheet.cleaning.neutralisedBatteries" />
       </li>
     </ol>
     <FindingList :findings="cleaning.findings" />

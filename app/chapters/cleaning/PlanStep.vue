@@ -1,9 +1,10 @@
 <script setup lang="ts">
+import { isNeutralising } from '#core/cleaning/words'
 import type { SheetOf } from '#shared/chapters/index'
 import { UsedFromShelf } from '../workshop/index'
 
 /** The step at hand: why, its cautions, done, who takes it, or why it is left out. */
-const props = defineProps<{ tag: string; step: SheetOf<'cleaning'>['cleaning']['steps'][number] }>()
+const props = defineProps<{ tag: string; step: SheetOf<'cleaning'>['cleaning']['steps'][number]; neutralised: string[] }>()
 const session = useSession()
 const { submitCommand: done, busy, failure } = useCommand('do-cleaning-step', () => props.tag)
 const { submitCommand: give } = useCommand('give-cleaning-step', () => props.tag)
@@ -16,6 +17,9 @@ const known = computed(() => ({ stepId: props.step.id, version: props.step.versi
   <div class="grid gap-2 border-l-4 border-enamel pl-3">
     <p class="text-[0.9375rem]">{{ step.why }}</p>
     <div v-if="step.cautions.length" class="grid gap-2 sm:grid-cols-2"><CautionNote v-for="about in step.cautions" :key="about" :about="about" /></div>
+    <p v-if="isNeutralising(step.method) && neutralised.length" class="hint">
+      Neutralised under Battery already: {{ neutralised.join(', ') }}. If that was this, press Done; it is not done twice.
+    </p>
     <UsedFromShelf v-if="step.kind === 'method' && session.may('do-cleaning-step')" v-model="uses" />
     <p v-if="failure" role="alert" class="text-stop">{{ failure }}</p>
     <div v-if="session.may('do-cleaning-step')" class="flex flex-wrap items-center gap-2">

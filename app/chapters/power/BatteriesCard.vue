@@ -98,6 +98,9 @@ const says = (b: Battery) =>
           class="border-l-4 border-care bg-care-wash p-3"
         >
           <p><strong>Next in the clean-up:</strong> {{ battery.next.do }}</p>
+          <p v-if="battery.neutralisedInPlan" class="hint">
+            Done under Clean already: {{ battery.neutralisedInPlan }}. If that was this place, say so here; it is not done twice.
+          </p>
           <TicksField
             v-if="battery.next.step === 'clean'"
             name="lookedAt"

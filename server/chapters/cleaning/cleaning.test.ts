@@ -53,6 +53,20 @@ describe('the plan of a machine', () => {
     ).toEqual(['done'])
   })
 
+  it('that neutralised something says so at the battery, and the battery at the plan; neither does the other by itself', () => {
+    const tag = guarded()
+    const battery = () => sheet(tag).power.batteries[0]!
+    perform(tag, 'record-battery', { where: 'IC3', chemistry: 'nickel-cadmium', cells: 3, state: 'residue', fitted: false, charging: 'no' })
+    perform(tag, 'say-cleaning-part', part)
+    perform(tag, 'make-cleaning-plan', {})
+    expect([battery().neutralisedInPlan, sheet(tag).cleaning.neutralisedBatteries]).toEqual([null, []])
+    const [step] = sheet(tag).cleaning.steps
+    perform(tag, 'do-cleaning-step', { stepId: step!.id, version: step!.version, waitHours: null })
+    expect(battery()).toMatchObject({ state: 'residue', neutralisedInPlan: expect.stringContaining(', by Ilka') as string })
+    perform(tag, 'step-battery', { batteryId: battery().id, version: battery().version, step: 'neutralised', lookedAt: [] })
+    expect([battery().neutralisedInPlan, sheet(tag).cleaning.neutralisedBatteries]).toEqual([null, ['IC3']])
+  })
+
   it('refuses a bath that would spoil the part, with the reason, and keeps nothing of it', () => {
     const tag = bookIn()
     const { partId } = perform(tag, 'say-cleaning-part', part) as { partId: number }

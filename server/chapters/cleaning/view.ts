@@ -1,3 +1,4 @@
+import { homeSteps } from '#core/power/battery-home'
 import { millisecondsInHour } from 'date-fns/constants'
 import { looksAfter, nextCleaningStep } from '#core/cleaning/contamination'
 import { guessMaterials, guessSoils, patinaLeft, planCleaning } from '#core/cleaning/plan'
@@ -27,6 +28,7 @@ export function cleaningView({ tx, file, now }: ViewInput): ViewOf<'cleaning'> {
       parts: file.cleaningParts.map(({ machineId: _, ...part }) => part),
       guesses: guessesOf(file),
       steps: file.cleaningSteps.map(({ machineId: _, ...step }) => step),
+      neutralisedBatteries: file.batteries.filter(b => homeSteps.some(step => step === b.state)).map(b => b.where),
       findings: [...planCleaning({ parts: file.cleaningParts, schools }).findings, ...patinaLeft(file.damages)],
       sisters: sistersWithParts(tx, file),
       contaminations: file.contaminations.map(c => ({

@@ -1,3 +1,4 @@
+import { isNeutralising } from '#core/cleaning/words'
 import type { MachineRecord } from '#core/kernel/machine'
 import type { GateVerdict } from '#core/safety/gate-words'
 import { checksOf } from '#core/condition/rules'
@@ -51,21 +52,30 @@ const offStateShown = (record: MachineRecord, file: MachineFile) =>
     },
   }))
 
-const batteriesShown = ({ batteries, practice }: MachineFile, now: string) =>
-  batteriesOf(batteries, practice.batterySchool, now).map(({ id, version, where, chemistry, cells, year, state, fitted, charging, replacement, findings }) => ({
-    id,
-    version,
-    where,
-    chemistry,
-    cells,
-    year,
-    state,
-    fitted,
-    charging,
-    replacement: replacement && { ...replacement, cells: replacement.cells ?? 1, voltageV: replacement.voltageV ?? null },
-    next: nextHomeStep({ state, fitted, chemistry }),
-    findings,
-  }))
+/** The newest step of the cleaning plan that neutralised something, in words. */
+function neutralisedInPlan({ cleaningSteps }: MachineFile): string | null {
+  const step = cleaningSteps.findLast(s => s.state === 'done' && isNeutralising(s.method))
+  return step ? `${step.says}, by ${step.doneBy}` : null
+}
+
+const batteriesShown = (file: MachineFile, now: string) =>
+  batteriesOf(file.batteries, file.practice.batterySchool, now).map(
+    ({ id, version, where, chemistry, cells, year, state, fitted, charging, replacement, findings }) => ({
+      id,
+      version,
+      where,
+      chemistry,
+      cells,
+      year,
+      state,
+      fitted,
+      charging,
+      replacement: replacement && { ...replacement, cells: replacement.cells ?? 1, voltageV: replacement.voltageV ?? null },
+      next: nextHomeStep({ state, fitted, chemistry }),
+      neutralisedInPlan: nextHomeStep({ state, fitted, chemistry })?.step === 'neutralised' ? neutralisedInPlan(file) : null,
+      findings,
+    }),
+  )
 
 const temperaturesShown = (tx: Tx, machineId: number) =>
   tx

@@ -42,6 +42,8 @@ export const view = z.object({
         at: s,
       }),
     ),
+    /** Batteries whose residue is recorded as neutralised: a step of the plan may have been that. */
+    neutralisedBatteries: z.array(s),
     findings: z.array(Finding),
     sisters: z.array(z.object({ tag: s, name: s, parts: n })),
     contaminations: z.array(

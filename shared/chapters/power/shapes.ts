@@ -93,6 +93,8 @@ export const BatteryView = z.object({
   replacement: ReplacementTyped.nullable(),
   /** Next step of the clean-up, where it has leaked. */
   next: z.object({ step: z.enum(homeSteps), do: s }).nullable(),
+  /** A step of the cleaning plan that neutralised something, where that is next here: it may have been this. */
+  neutralisedInPlan: s.nullable(),
   findings: z.array(Finding),
 })
 
