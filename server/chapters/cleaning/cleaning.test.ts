@@ -129,6 +129,16 @@ it('a breakage becomes a part wanted or a repair in the same press', () => {
   expect(sheet(tag).history.filter(e => e.kind === 'breakage.logged')).toHaveLength(3)
 })
 
+it('a reading is noted by how the gate stands now, though nobody has settled it since a wait ran out', () => {
+  const tag = guarded()
+  perform(tag, 'start-wait', { what: 'Main board', kind: 'wet', until: new Date(on.now.getTime() + 3_600_000).toISOString() })
+  const take = () => perform(tag, 'take-reading', { rail: '+5 V', valueV: '5.02', load: 'loaded' })
+  expect(take).toThrow('This machine is to be kept off. Was it on?')
+  hours(2)
+  take()
+  expect(sheet(tag).readings.at(-1)).toMatchObject({ valueV: 5.02, keptOff: false })
+})
+
 it('a part dries by its mass: taken up early it is remembered, laid out again and dry it is not', () => {
   const tag = guarded()
   const dry = (more: number[]) => {

@@ -19,6 +19,7 @@ import { and, eq, isNull } from 'drizzle-orm'
 import { NotFound, NotNow } from '../../kernel/refusals'
 import { rowOf } from '../../kernel/row-of'
 import { machines, sayings } from '../../kernel/trunk'
+import { gateAsItStood } from '../../kernel/settling/as-it-stood'
 import { expectVersion } from '../../kernel/versions'
 import type { MachineWork } from '../../kernel/work'
 import { assemblies, lookedAtElsewhere } from '../look/index'
@@ -161,7 +162,7 @@ function expectMeant(file: MachineFile, { keptOff, ...reading }: RailReading & {
 /** Keeps a reading, and in the history the judgement of the moment. */
 export function takeReading(work: MachineWork, { rail, valueV, load, sure }: CommandInput<'take-reading'>): void {
   const { tx, machine, at, write } = work
-  const keptOff = work.assess().known.gateInForce === 'keep-off'
+  const keptOff = gateAsItStood(work) === 'keep-off'
   if (!sure) expectMeant(work.file(), { rail, valueV, load, keptOff, at })
   const verdict = verdictWith(work.file(), rail, { valueV, load })
   const configuration = keyOf(work.file().power.configuration)
