@@ -28,19 +28,19 @@ export function useHandsFree(meter: Meter, check: () => ProbeCheck, beyond: () =
   const told = computed(() => (!on.value ? '' : state.value.phase === 'lift' ? 'Lift the probes.' : 'Place the probes; a figure that stands still is taken.'))
   /** One question at a time: a press that falls between two looks waits for the one that is under way. */
   let asking: Promise<unknown> = Promise.resolve()
-  const ask = (lifted: boolean) => {
-    const figure = asking.then(() => meter.read('ohms', { ...probing(), lifted }))
+  const ask = (of: ReturnType<typeof probing>, lifted: boolean) => {
+    const figure = asking.then(() => meter.read('ohms', { ...of, lifted }))
     asking = figure
     return figure
   }
 
   async function follow() {
     while (on.value) {
-      const asked = check().id
-      const figure = await ask(state.value.phase === 'lift')
+      const asked = probing()
+      const figure = await ask(asked, state.value.phase === 'lift')
       if (!on.value) return
       // Somebody answered it by a key meanwhile.
-      if (check().id === asked) {
+      if (check().id === asked.checkId) {
         const next = handsFreeNext(state.value, figure)
         state.value = next.state
         if (next.taken !== undefined) send(next.taken)
@@ -48,11 +48,20 @@ export function useHandsFree(meter: Meter, check: () => ProbeCheck, beyond: () =
       await pause(figure === undefined ? pauseMs.afterTrouble : pauseMs.between)
     }
   }
+  let taking = false
+  /** A second press while the first is asked for is none; and what was read of one pair is never said of the next. */
   async function asItIs() {
-    const figure = await ask(false)
-    if (figure === undefined) return
-    state.value = handsFreeBegun
-    send(figure)
+    if (taking) return
+    taking = true
+    try {
+      const asked = probing()
+      const figure = await ask(asked, false)
+      if (figure === undefined || check().id !== asked.checkId) return
+      state.value = handsFreeBegun
+      send(figure)
+    } finally {
+      taking = false
+    }
   }
   watch(on, now => {
     state.value = handsFreeBegun
