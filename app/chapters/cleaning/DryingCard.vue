@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { millisecondsInHour } from 'date-fns/constants'
 import { dryingWords } from '#core/cleaning/drying'
+import { counted } from '#core/kernel/figure'
 import { decidingLevel } from '#core/kernel/finding'
 import type { SheetOf } from '#shared/chapters/index'
 
@@ -41,7 +42,7 @@ const pointsOf = (d: Drying) => d.weighings.map((w): [number, number] => [(Date.
       <p>
         <template v-if="one.dryAt">Dry at the latest {{ times.moment(one.dryAt) }}. </template>
         <strong>Weigh again {{ times.moment(one.weighAt) }}.</strong>
-        <span class="hint">&ensp;{{ one.weighings.length }} weighings since {{ times.moment(one.startedAt) }}.</span>
+        <span class="hint">&ensp;{{ counted(one.weighings.length, 'weighing') }} since {{ times.moment(one.startedAt) }}.</span>
       </p>
       <LineChart
         v-if="one.weighings.length > 1"
