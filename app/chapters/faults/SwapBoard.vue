@@ -18,7 +18,7 @@ watch(
 const runs = ref('1')
 const failures = ref('')
 const trusted = ref(true)
-const { result, trouble } = useSwaps(() => (props.parts.length ? { parts: props.parts, tests: props.tests } : undefined))
+const { result, weighing, trouble } = useSwaps(() => (props.parts.length ? { parts: props.parts, tests: props.tests } : undefined))
 
 /** An empty board begins with its parts; they stay in sight while they are being added. */
 const startsEmpty = !props.parts.length
@@ -89,7 +89,7 @@ const id = useId()
 
 <template>
   <div class="grid gap-4">
-    <section class="grid gap-2" aria-label="Possible causes" aria-live="polite">
+    <section class="grid gap-2" aria-label="Possible causes" aria-live="polite" :aria-busy="weighing">
       <p v-if="trouble" role="alert" class="text-stop">{{ trouble }}</p>
       <template v-else-if="result">
         <FindingList :findings="result.findings" />
@@ -106,7 +106,8 @@ const id = useId()
             <span class="hint">{{ result.next[0]!.gainBits.toFixed(2) }} bits in about {{ result.next[0]!.minutes }} min</span>
           </p>
           <p v-if="mayWrite">
-            <button type="button" class="button button-quiet" @click="takeOver(result.next[0]!)">Use this for the next test</button>
+            <button type="button" class="button button-quiet" :disabled="weighing" @click="takeOver(result.next[0]!)">Use this for the next test</button
+            ><span v-if="weighing" class="hint">&ensp;Weighing the last test…</span>
           </p>
           <details v-if="result.next.length > 1">
             <summary>Other useful tests</summary>
