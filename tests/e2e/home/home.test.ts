@@ -45,6 +45,7 @@ it('the closing letter lies in the outbox, and the label inside reads back to th
   await ilka.fill('Opening sentence', 'It runs again.', 'Write the closing letter')
   await ilka.press('Write the letter')
   await ilka.sees('Dear the pilots’ association', 'It runs again.', 'Crimp of the inlet wire, in Bag 3 of its box', 'does not say that the machine is safe')
+  await ilka.size(1280, 800)
   await ilka.open(`/m/${await application.tagOf('Weather club')}/label`)
   await ilka.sees('Replaced and repaired')
   const code = await ilka.driver.executeScript<{ x: number; y: number; width: number; height: number }>(

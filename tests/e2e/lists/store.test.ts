@@ -62,6 +62,7 @@ it('several machines are moved and put on the bench together, and get labels tha
   await expect.poll(async () => (await list('find=loft')).rows.map(m => m.tag).sort(), { timeout: 15_000 }).toEqual([first!.tag, second!.tag].sort())
   await ilka.press('Put on the bench')
   await expect.poll(async () => (await list('bench=off')).total, { timeout: 15_000 }).toBe(rows.length - 2)
+  await ilka.size(1280, 800)
   await ilka.press('Arrival labels')
   await ilka.sees(first!.tag, second!.tag, 'Do not plug in.')
   const code = await ilka.driver.findElement({ css: 'svg[role=img][aria-label^="Code that opens"]' })

@@ -134,6 +134,12 @@ async function startBrowser(): Promise<Browser> {
     '--headless=new',
     '--no-sandbox',
     '--disable-gpu',
+    // Nobody looks at most of these pages: drawn coarsely and at rest they are laid out just the same, for a sixth less work. `size` draws finely.
+    '--disable-software-rasterizer',
+    '--force-device-scale-factor=0.25',
+    '--force-prefers-reduced-motion',
+    '--disable-extensions',
+    '--disable-features=SpareRendererForSitePerProcess,Translate,MediaRouter,OptimizationHints',
     '--disable-quic',
     '--no-first-run',
     '--disable-background-networking',
