@@ -310,9 +310,7 @@ it('every change that is named brings another path to the head, and no other cha
     ]),
   )
   // A display by 0.8 while half is lost; found again, it runs.
-  expect(said({ ...fated({}, lost), ...means({ historic: 1 }) })).toEqual(
-    new Map<string, string>([['A sound one is found: part 1.', 'run-again']]),
-  )
+  expect(said({ ...fated({}, lost), ...means({ historic: 1 }) })).toEqual(new Map<string, string>([['A sound one is found: part 1.', 'run-again']]))
 })
 
 it('a look is worth what it may change, by its chances and its minutes', () => {
