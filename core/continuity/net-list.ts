@@ -18,6 +18,7 @@ export class Gathering {
   readonly problems: NetList['problems'] = []
   unconnected = 0
   private readonly seen = new Map<string, string>()
+  private full = false
 
   wrong(line: number, message: string): void {
     if (this.problems.length < mostProblems) this.problems.push({ line, message })
@@ -34,7 +35,8 @@ export class Gathering {
     if (before === pin.net) return
     if (before !== undefined) return this.wrong(line, `${name} stands in ${before} already, and here in ${pin.net}; the first is kept.`)
     if (this.pins.length >= mostPins) {
-      if (this.pins.length === mostPins) this.wrong(line, `More than ${mostPins} pins; the rest is left out.`)
+      if (!this.full) this.wrong(line, `More than ${mostPins} pins; the rest is left out.`)
+      this.full = true
       return
     }
     this.seen.set(name, pin.net)

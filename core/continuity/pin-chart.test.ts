@@ -57,6 +57,74 @@ describe('a pin chart', () => {
   ] as const)('guesses the form of %s with %i pins: %s', (part, n, form) => expect(likelyForm(part, numbered(n))).toBe(form))
 })
 
+describe('a pin chart, at its edges', () => {
+  const chart = (form: Parameters<typeof pinChart>[1], n: number) => pinChart(numbered(n), form)
+  // JEDEC MS-001 and MS-011, from memory: rows 7.62 mm apart, of the larger packages 15.24 mm; in pitches of 2.54 mm.
+  it.each([
+    [24, 3],
+    [26, 6],
+    [40, 6],
+  ])('a dual in-line package of %i pins is %i pitches wide, its rows at its sides', (n, width) => {
+    expect(chart('dual', n)).toMatchObject({ width, height: n / 2 })
+    expect([...new Set(chart('dual', n).places.map(p => p.x))]).toEqual([-width / 2, width / 2])
+  })
+  it('dual in-line packages have pins by the pair, carriers one of their sizes, others as many as they have', () => {
+    expect(chart('dual', 7).places).toHaveLength(8)
+    expect([19, 20, 21, 29, 33, 45, 53, 69].map(n => chart('carrier', n).places.length)).toEqual([20, 20, 28, 32, 44, 52, 68, 84])
+    expect(chart('carrier', 90).places).toHaveLength(90)
+    expect(chart('row', 7).places).toHaveLength(7)
+    expect(chart('row', 400).places).toHaveLength(400)
+    expect(pinChart(['1', '401'], 'row').places.map(p => p.pin)).toEqual(['1', '401'])
+    expect(chart('carrier', 44)).toMatchObject({ form: 'carrier', width: 11, height: 11 })
+  })
+  it('a header counts across, a round connector from its left in a half circle, with its words outward', () => {
+    expect(chart('header', 6).places.map(p => [p.pin, p.words, p.y])).toEqual([
+      ['1', 'left', 0.5],
+      ['3', 'left', 1.5],
+      ['5', 'left', 2.5],
+      ['2', 'right', 0.5],
+      ['4', 'right', 1.5],
+      ['6', 'right', 2.5],
+    ])
+    expect(chart('header', 5)).toMatchObject({ form: 'header', height: 3 })
+    const round = chart('round', 5)
+    expect(round).toMatchObject({ form: 'round', width: 3 })
+    expect(round.places.map(p => p.words)).toEqual(['left', 'left', 'left', 'right', 'right'])
+    expect(round.places.map(p => p.x)).toEqual(round.places.map(p => p.x).toSorted((a, b) => a - b))
+    expect(chart('round', 12).width).toBe(6)
+    expect(round.seen).not.toBe(chart('row', 5).seen)
+  })
+  it('the faces of an edge are told by letters before or instead of numbers, and by turns where there are none', () => {
+    const faces = (...pins: string[]) => pinChart(pins, 'edge').places.map(p => `${p.pin} ${p.words}`)
+    expect(faces('1', '2', 'A', 'B')).toEqual(['1 left', '2 left', 'A right', 'B right'])
+    expect(faces('1', '2', '3', '4')).toEqual(['1 left', '3 left', '2 right', '4 right'])
+    expect(faces('A1', 'B1', 'C1', 'D1').map(w => w.split(' ')[1])).toEqual(['left', 'left', 'right', 'right'])
+    // Letters on a header are no faces.
+    expect(pinChart(['A1', 'A2', 'B1', 'B2'], 'header').places.map(p => `${p.pin} ${p.words}`)).toEqual(['A1 left', 'B1 left', 'A2 right', 'B2 right'])
+  })
+  // Common practice, no source.
+  it.each([
+    ['U1', numbered(3), 'row'],
+    ['U1', numbered(4), 'dual'],
+    ['U1', numbered(64), 'dual'],
+    ['U1', numbered(65), 'row'],
+    ['U1', numbered(68), 'carrier'],
+    ['CPU', ['1', '84'], 'carrier'],
+    ['J1', numbered(8), 'row'],
+    ['J1', numbered(10), 'header'],
+    ['J1', numbered(9), 'row'],
+    ['X1', numbered(8), 'round'],
+    ['SK1', numbered(10), 'header'],
+    ['SK1', numbered(9), 'row'],
+    ['R1', numbered(4), 'row'],
+    ['RN1', numbered(5), 'dual'],
+    ['BUS', ['1', '2', 'A1', 'B1'], 'edge'],
+    ['BUS', ['A1', 'A2', 'B1'], 'edge'],
+    ['BUS', ['1', '2', 'A'], 'row'],
+    ['Q1', ['E', 'B', 'C'], 'row'],
+  ] as const)('guesses the form of %s with pins %j: %s', (part, pins, form) => expect(likelyForm(part, pins)).toBe(form))
+})
+
 describe('notes of a board', () => {
   it('say what hangs on broken nets, the closest note first', () => {
     const { functions, problems } = readFunctions(

@@ -59,10 +59,11 @@ export function netOnSheet(
   const lastWire = bridged.reduce((last, w) => (w.at > last ? w.at : last), '')
   // What was open before a wire says nothing against it, where the wire made the two one; elsewhere it stands: one wire is no other piece.
   const overcome = (c: SheetCheck) => c.contact !== 'joined' && c.at <= lastWire && joined.together(index.get(c.a) ?? 0, index.get(c.b) ?? 0)
+  // In the order in which they were read: what is open after a wire was fitted says that the wire no longer holds.
   const answers: Answer[] = [
-    ...checks.flatMap(c => (c.contact === null || overcome(c) ? [] : [{ a: c.a, b: c.b, contact: c.contact, beyond: c.beyond }])),
-    ...bridged.map(w => ({ a: w.a, b: w.b, contact: 'joined' as const, beyond: true })),
-  ]
+    ...checks.flatMap(c => (c.contact === null || overcome(c) ? [] : [{ a: c.a, b: c.b, contact: c.contact, beyond: c.beyond, at: c.at }])),
+    ...bridged.map(w => ({ a: w.a, b: w.b, contact: 'joined' as const, beyond: true, at: w.at })),
+  ].sort((p, q) => (p.at < q.at ? -1 : p.at > q.at ? 1 : 0))
   const found = netFound(ends, answers)
   const open = checks.filter(c => c.contact === null)
   const { ask } = found

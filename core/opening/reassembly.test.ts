@@ -59,3 +59,44 @@ it('counts that are no counts are refused', () => {
   expect(() => reassemble([step(1, 'Lid', 2.5, null)])).toThrow(/whole numbers/)
   expect(fixingWords({ count: 3, head: '', lengthMm: null })).toBe('3 × fixing')
 })
+
+it('what is said last: nothing undone, some of it with where its fixings lie, all back, or all back unevenly', () => {
+  const last = (...steps: OpeningStep[]) => reassemble(steps).findings.at(-1)!
+  expect(last()).toMatchObject({ level: 'note', code: 'opening.closed' })
+  const open = last(
+    step(1, 'Lid', 4, null),
+    step(2, 'Board', 5, 5),
+    step(3, 'Drive', 2, null, { fixings: [{ count: 2, head: '', lengthMm: null, tray: 'B', back: null }] }),
+  )
+  expect(open).toMatchObject({ code: 'opening.open', says: '2 of 3 steps are still undone; 6 of 11 fixings lie in trays: A, B.' })
+  const bare = step(1, 'Lid', 4, null, { fixings: [{ count: 4, head: '', lengthMm: null, tray: '', back: null }] })
+  expect(last(bare).says).toMatch(/no tray named/)
+  expect(last(step(1, 'Lid', 4, 4), step(2, 'Board', 5, 5))).toMatchObject({ level: 'fine', code: 'opening.complete' })
+  expect(last(step(1, 'Lid', 4, 4), step(2, 'Board', 5, 4))).toMatchObject({ level: 'note', code: 'opening.uneven' })
+})
+
+it('a step is back too early where one that was undone after it is not, and the earliest such pair is named', () => {
+  const order = (...steps: OpeningStep[]) =>
+    reassemble(steps)
+      .findings.filter(f => f.code === 'opening.order')
+      .map(f => f.says)
+  const [lid, board, drive] = [
+    (back: number | null) => step(1, 'Lid', 4, back),
+    (back: number | null) => step(2, 'Board', 5, back),
+    (back: number | null) => step(3, 'Drive', 2, back),
+  ]
+  expect(order(lid(null), board(5), drive(2))).toEqual([])
+  expect(order(lid(4), board(null), drive(2))).toEqual(['Step 1 is back, but step 2 is not.'])
+  expect(order(lid(4), board(5), drive(null))).toEqual(['Step 2 is back, but step 3 is not.'])
+  expect(order(lid(null), board(5), drive(null))).toEqual(['Step 2 is back, but step 3 is not.'])
+  expect(order(lid(4), board(null), drive(null))).toEqual(['Step 1 is back, but step 3 is not.'])
+  expect(order(lid(4), board(5), drive(2))).toEqual([])
+})
+
+it('only what is pressing of a step is told of the whole, and what is uneven by its kind', () => {
+  const { findings, uneven } = reassemble([step(1, 'Tail', 1, 1, { hazard: 'The tail is brittle' }), step(2, 'Board', 5, 6), step(3, 'Lid', 4, 3)])
+  expect(findings.map(f => f.code)).toEqual(['opening.missing', 'opening.too-many', 'opening.uneven'])
+  expect(uneven).toMatchObject({ missing: [{ code: 'opening.missing' }], tooMany: [{ code: 'opening.too-many' }], order: [], undone: [] })
+  expect(uneven.tooMany[0]!.because.join(' ')).toMatch(/Step 2: Board.*wrong hole/)
+  expect(reassemble([step(1, 'Lid', 4, null)]).uneven.undone).toMatchObject([{ code: 'opening.open' }])
+})

@@ -11,6 +11,8 @@ chai.use(JestAsymmetricMatchers)
 
 interface Registered {
   name: string
+  /** The folder that its file is in. */
+  folder: string
   run: () => unknown
 }
 /** Where tests put themselves while their files are read. */
@@ -32,7 +34,10 @@ function each(put: (name: string, body: () => unknown) => void) {
   return (cases: readonly unknown[]) => (name: string, body: Body) =>
     cases.forEach((one, nth) => put(`${name} ${nth + 1}`, () => body(...((Array.isArray(one) ? one : [one]) as never[]))))
 }
-const putTest = (name: string, run: () => unknown) => void registered.push({ name: [...path, name].join(' > '), run })
+/** Where the tests that are being read stand: each file says so before its first. */
+let folder = ''
+export const testsOf = (where: string) => void (folder = where)
+const putTest = (name: string, run: () => unknown) => void registered.push({ name: [...path, name].join(' > '), folder, run })
 const putGroup = (name: string, body: () => unknown) => {
   path.push(name)
   body()

@@ -18,6 +18,8 @@ const { values } = parseArgs({
 /** Decides whether a machine may be energised, or is proved: here hardly one may get through. */
 const strict = ['core/safety', 'core/power', 'core/planning', 'core/retest']
 const mostShare = { strict: 0.05, other: 0.15 }
+/** What makes up cases to practise or be tried on judges nothing. */
+const madeUp = /[/-](made-up|simulation)\.ts$/
 /** What the tests may take over one turn, and when nothing comes back from it: in shares of what all of them took, for a machine may be slow. */
 const [patience, neverEnds] = [0.15, 0.4]
 
@@ -56,7 +58,8 @@ async function bundled(name: string, contents: string) {
           onLoad({ filter: /[/\\]core[/\\].*\.ts$/ }, ({ path }) => {
             const file = path.slice(resolve('.').length + 1)
             const code = readFileSync(path, 'utf8')
-            const turns = !file.endsWith('.test.ts') && places.some(p => file.startsWith(p))
+            if (file.endsWith('.test.ts')) return { loader: 'ts', contents: `import { testsOf } from 'vitest'\ntestsOf('${dirname(file)}')\n${code}` }
+            const turns = places.some(p => file.startsWith(p)) && !madeUp.test(file)
             return { loader: 'ts', contents: turns ? switched(file, code, mutant => mutants.push(mutant) - 1) : code }
           }),
       },
@@ -98,12 +101,13 @@ const chosen = mutants.map((_, turn) => turn).filter(() => random() < Number(val
 const survived: number[] = []
 const everyTest = passed.milliseconds.map((_, nth) => nth)
 const allMs = passed.milliseconds.reduce((sum, ms) => sum + ms, 0)
-/** The tests that come past a turn, the quickest first, as far as there is patience. */
+/** The tests that come past a turn, as far as there is patience: those of its own discipline first, and of these the quickest. */
 const orderOf = (turn: number) => {
   const past = passed.by[turn] ?? []
+  const near = (nth: number) => Number(passed.folders[nth] !== dirname(mutants[turn]!.file))
   let spentMs = 0
   return (past === 'all' ? everyTest : past)
-    .toSorted((a, b) => passed.milliseconds[a]! - passed.milliseconds[b]!)
+    .toSorted((a, b) => near(a) - near(b) || passed.milliseconds[a]! - passed.milliseconds[b]!)
     .filter(nth => (spentMs += passed.milliseconds[nth]!) <= allMs * patience)
 }
 let [next, told] = [0, Date.now()]

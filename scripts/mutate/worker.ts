@@ -1,4 +1,4 @@
-/** Reads the tests anew for each wrong turn and runs those that come past it, the quickest first, until one notices. */
+/** Reads the tests anew for each wrong turn and runs those that come past it, in the order that it is told, until one notices. */
 import { readFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
 import { Script } from 'node:vm'
@@ -9,6 +9,7 @@ const require = createRequire(bundle)
 
 interface Test {
   name: string
+  folder: string
   run: () => unknown
 }
 function read(wrongTurn: (n: number) => boolean): Test[] {
@@ -21,6 +22,7 @@ export interface Passed {
   /** Which tests come past each turn; *all* where it is passed while the files are read. */
   by: Record<number, number[] | 'all'>
   milliseconds: number[]
+  folders: string[]
   failed: string[]
 }
 
@@ -48,7 +50,12 @@ async function lookAround(): Promise<Passed> {
     }
     milliseconds.push(performance.now() - began)
   }
-  return { by: Object.fromEntries(Object.entries(by).map(([n, which]) => [n, which === 'all' ? which : [...which]])), milliseconds, failed }
+  return {
+    by: Object.fromEntries(Object.entries(by).map(([n, which]) => [n, which === 'all' ? which : [...which]])),
+    milliseconds,
+    folders: tests.map(t => t.folder),
+    failed,
+  }
 }
 
 /** The name of a test that notices this turn. */
