@@ -84,7 +84,7 @@ export function matchColour({ part, reference }: ColourMatchInput): ColourMatchR
   const [deltaL, deltaB] = [part.l - reference.l, part.b - reference.b]
   const measured = `ΔE₀₀ ${deltaE.toFixed(1)} ± ${deltaEError.toFixed(1)}; lightness (ΔL*) ${signed(deltaL)}, yellowing (Δb*) ${signed(deltaB)}.`
   // Whiter is less yellow than the reference, and no darker: by more than may be error, and by enough to be seen.
-  const whiter = -deltaB > Math.max(visibleFrom.slight, deltaEError) && deltaL > -deltaEError
+  const whiter = -deltaB > Math.max(visibleFrom.slight, deltaEError) && deltaL >= -deltaEError
   const [least, most] = [deltaE - deltaEError, deltaE + deltaEError]
   const match: Match = whiter
     ? 'overdone'
