@@ -1,9 +1,10 @@
 <script setup lang="ts">
+import { brickOf } from '#core/power/brick'
 import { type Inlet, labelWords, matchSupply } from '#core/power/supply-match'
 import type { SheetOf } from '#shared/chapters/index'
 
 /** What its inlet needs, the supplies of the collection that suit, and how a bench supply is set instead. */
-const props = defineProps<{ sheet: SheetOf<'power'> }>()
+const props = defineProps<{ sheet: SheetOf<'power' | 'arrive'> }>()
 const session = useSession()
 const inlet = computed(() => props.sheet.power.inlet)
 const { submitCommand: assign, busy, failure, because } = useCommand('assign-supply', () => props.sheet.tag)
@@ -35,7 +36,9 @@ const result = computed(() => {
   if (inlet.value) return `Wants ${labelWords(inlet.value)}`
   return props.sheet.power.takesMains ? 'Takes mains itself' : 'Nobody has said what its inlet needs'
 })
-const initial = computed(() => ({ inlet: typedInlet(inlet.value ?? {}) }))
+/** What was typed at the door is not typed again. */
+const brick = computed(() => brickOf(props.sheet.accessories.map(a => a.name)))
+const initial = computed(() => ({ inlet: typedInlet(inlet.value ?? brick.value ?? {}) }))
 </script>
 
 <template>
@@ -78,7 +81,7 @@ const initial = computed(() => ({ inlet: typedInlet(inlet.value ?? {}) }))
                 :disabled="busy"
                 @click="assign({ supplyId: supply.id === sheet.power.supplyId ? null : supply.id })"
               >
-                {{ supply.id === sheet.power.supplyId ? 'Delete' : 'Use' }}<span v-if="supply.id !== sheet.power.supplyId">{{ ` ${supply.name}` }}</span>
+                {{ supply.id === sheet.power.supplyId ? 'Stop using' : 'Use' }}<span v-if="supply.id !== sheet.power.supplyId">{{ ` ${supply.name}` }}</span>
               </button></span
             >
           </div>
@@ -101,7 +104,10 @@ const initial = computed(() => ({ inlet: typedInlet(inlet.value ?? {}) }))
     <AddPanel v-if="session.may('expect-inlet')" v-slot="{ close }" :label="inlet ? 'Change what the inlet needs' : 'Say what its inlet needs'">
       <CommandForm command="expect-inlet" :machine="sheet.tag" :initial="initial" label="What the inlet needs" submit="Save" keeps @done="close()">
         <template #default="{ values }">
-          <InletFields :kind="(values.inlet as Inlet).kind" />
+          <p v-if="!inlet && brick" class="hint">
+            Filled in from “{{ brick.written }}”, which came with it. It may be another machine’s: compare it with the label beside the inlet.
+          </p>
+          <InletFields :kind="(values.inlet as Inlet).kind" :brick="brick" />
         </template>
       </CommandForm>
     </AddPanel>
