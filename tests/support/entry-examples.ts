@@ -126,6 +126,10 @@ export const entryExamples: { [K in EntryKind]: [EntryData<K>, string] } = {
   'cleaning.parts-taken-over': [{ from: 'SH-2026-004', parts: 1 }, 'Took over from SH-2026-004 what a part is made of.'],
   'cleaning.step-added': [{ says: 'Solvent wipe: keyboard' }, 'Step of cleaning added: solvent wipe: keyboard.'],
   'cleaning.step-done': [{ says: 'Brush and vacuum: case' }, 'Cleaned: brush and vacuum: case.'],
+  'cleaning.step-reopened': [
+    { says: 'Wet wash: main board', wait: 'Main board dries' },
+    'Not so after all, open again: wet wash: main board. Its wait is taken back: Main board dries.',
+  ],
   'cleaning.step-left': [{ says: 'Whitening: bezel', reason: 'It is patina' }, 'Left out: whitening: bezel; It is patina.'],
   'cleaning.step-given': [{ says: 'Soapy water: case', to: 'Rua' }, 'Rua takes: soapy water: case.'],
   'breakage.logged': [{ what: 'a clip of the lid', how: 'It came off with the tail' }, 'Broke: a clip of the lid. It came off with the tail.'],
@@ -239,6 +243,7 @@ export const entryExamples: { [K in EntryKind]: [EntryData<K>, string] } = {
   'thing.changed': [{ name: 'Long tank', kind: 'tank', active: false }, 'Tank Long tank is gone.'],
   'shelf.added': [{ name: 'White vinegar', amount: 1000, unit: 'ml' }, 'On the shelf: 1000 ml of White vinegar.'],
   'shelf.changed': [{ name: 'White vinegar', amount: 400, unit: 'ml', active: true }, 'The shelf now has 400 ml of White vinegar.'],
+  'shelf.put-back': [{ name: 'White vinegar', amount: 25, unit: 'ml', what: 'Main board' }, 'Put back 25 ml of White vinegar, not used after all: Main board.'],
   'shelf.used': [{ name: 'White vinegar', amount: 25, unit: 'ml', what: 'Main board' }, 'Used 25 ml of White vinegar: Main board.'],
   'booking.made': [{ thing: 'Oven', what: 'Main board', from: '2026-03-03T19:00:00.000Z', until: '2026-03-04T07:00:00.000Z' }, 'Booked Oven for Main board.'],
   'booking.ended': [

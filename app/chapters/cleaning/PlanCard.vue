@@ -7,6 +7,7 @@ const props = defineProps<{ sheet: SheetOf<'cleaning'> }>()
 const session = useSession()
 const times = useTimes()
 const { submitCommand: make, busy, failure } = useCommand('make-cleaning-plan', () => props.sheet.tag)
+const { submitCommand: reopen, failure: notReopened } = useCommand('reopen-cleaning-step', () => props.sheet.tag)
 const cleaning = computed(() => props.sheet.cleaning)
 const open = computed(() => cleaning.value.steps.filter(s => s.state === 'open'))
 const settled = computed(() => cleaning.value.steps.filter(s => s.state !== 'open'))
@@ -39,7 +40,7 @@ const schools = computed(
         {{ cleaning.steps.length ? 'Make a new plan' : 'Make the plan' }}
       </button>
     </template>
-    <p v-if="failure" role="alert" class="text-stop">{{ failure }}</p>
+    <p v-if="failure || notReopened" role="alert" class="text-stop">{{ failure || notReopened }}</p>
     <EmptyPlace
       v-if="!cleaning.steps.length"
       :says="
@@ -65,8 +66,20 @@ const schools = computed(
       <details v-if="settled.length">
         <summary class="font-semibold">Done or left out ({{ settled.length }})</summary>
         <ul class="pt-1">
-          <li v-for="step in settled" :key="step.id">
-            {{ step.says }} <span class="hint">{{ step.state === 'left' ? `left out: ${step.note}; ` : '' }}{{ step.doneBy }}, {{ times.day(step.at) }}</span>
+          <li v-for="step in settled" :key="step.id" class="flex flex-wrap items-baseline gap-x-3">
+            <span
+              >{{ step.says }}
+              <span class="hint">{{ step.state === 'left' ? `left out: ${step.note}; ` : '' }}{{ step.doneBy }}, {{ times.day(step.at) }}</span></span
+            >
+            <button
+              v-if="session.may('reopen-cleaning-step')"
+              type="button"
+              class="button button-quiet ml-auto"
+              :aria-label="`Open again: ${step.says}`"
+              @click="reopen({ stepId: step.id })"
+            >
+              Open again
+            </button>
           </li>
         </ul>
       </details>

@@ -21,6 +21,8 @@ const inverses: Partial<Record<CommandName, (input: object) => { name: CommandNa
     const says = `${partOutcomeNames[outcome]}.`
     return outcome === 'wanted' ? undefined : { name: 'settle-part', input: { partId, version: version + 1, outcome: 'wanted' }, says }
   },
+  'do-cleaning-step': input => ({ name: 'reopen-cleaning-step', input: { stepId: (input as { stepId: number }).stepId }, says: 'Step done.' }),
+  'leave-cleaning-step': input => ({ name: 'reopen-cleaning-step', input: { stepId: (input as { stepId: number }).stepId }, says: 'Step left out.' }),
   'finish-job': input => ({ name: 'reopen-job', input: { jobId: (input as { jobId: number }).jobId }, says: 'Marked as done.' }),
 }
 

@@ -15,8 +15,8 @@ import type { MachineWork } from '../../kernel/work'
 import { reportFault } from '../faults/index'
 import { wantPart } from '../parts/index'
 import { people } from '../people/index'
-import { waitFor } from '../waits/index'
-import { useMaterial } from '../workshop/index'
+import { takeBackWait, waitFor } from '../waits/index'
+import { putBackMaterials, useMaterial } from '../workshop/index'
 import { facts, schoolsOf } from './facts'
 import { cleaningParts, cleaningSchools, cleaningSteps, cleanings, contaminations } from './schema'
 
@@ -179,6 +179,27 @@ export function leaveCleaningStep(work: MachineWork, { stepId, version, reason }
     .where(eq(cleaningSteps.id, stepId))
     .run()
   work.write('cleaning.step-left', { says: step.says, reason })
+}
+
+/** So long a press is thought better of: then what it began by itself goes with it. */
+const atOnceMs = 60_000
+
+/**
+ * A step that was not done, or not left out, after all. Taken back at once, by whoever pressed it, the wait that the very press had begun goes too,
+ * and what it took from the shelf: all is as it was before. Later both stay, for by then something may be wet.
+ */
+export function reopenCleaningStep(work: MachineWork, { stepId }: CommandInput<'reopen-cleaning-step'>): void {
+  const { tx, at, person, write } = work
+  const step = rowOf(work, cleaningSteps, stepId, 'step of the plan')
+  if (step.state === 'open') throw new NotNow('This step is open already.')
+  tx.update(cleaningSteps)
+    .set({ state: 'open', note: '', doneBy: '', at, version: step.version + 1 })
+    .where(eq(cleaningSteps.id, stepId))
+    .run()
+  const atOnce = step.state === 'done' && step.doneBy === person.name && work.now.getTime() - Date.parse(step.at) <= atOnceMs
+  const wait = atOnce && step.waitHours !== null && takeBackWait(work, step.waitWhat, step.at)
+  if (atOnce) putBackMaterials(work, step.says, step.at)
+  write('cleaning.step-reopened', { says: step.says, ...(wait ? { wait: step.waitWhat } : {}) })
 }
 
 export function giveCleaningStep(work: MachineWork, { stepId, version, personId }: CommandInput<'give-cleaning-step'>): void {

@@ -3,6 +3,7 @@ import { type ContaminationStep, looksAfter } from '#core/cleaning/contamination
 import { type CommandRequest, commands } from '#shared/chapters/index'
 import { goodFacts as good } from '../../../tests/support/good-facts'
 import { serverBench } from '../../../tests/support/server-bench'
+import { workshopNow } from '../workshop/index'
 
 const on = serverBench()
 const { bookIn, perform, sheet } = on
@@ -83,6 +84,28 @@ describe('the plan of a machine', () => {
     const [step] = sheet(tag).cleaning.steps
     perform(tag, 'do-cleaning-step', { stepId: step!.id, version: step!.version, waitHours: null })
     expect([step!.waitHours, sheet(tag).gate.inForce]).toEqual([12, 'keep-off'])
+  })
+
+  it('takes a step back at once with the wait that it began and what it used, and later the step alone', () => {
+    const tag = guarded()
+    const { materialId } = on.collection('add-material', { name: 'Wash', unit: 'ml', amount: 500, lowAt: 400 }) as { materialId: number }
+    const shelf = () => workshopNow(on.db, on.now.toISOString().slice(0, 10)).materials.find(m => m.id === materialId)!
+    const { partId } = perform(tag, 'say-cleaning-part', { ...part, materials: ['masked-board'] }) as { partId: number }
+    perform(tag, 'add-cleaning-step', { partId, method: 'wet-wash', soil: 'grease', minutes: 40 })
+    const step = () => sheet(tag).cleaning.steps[0]!
+    const stands = () => [step().state, sheet(tag).gate.inForce, sheet(tag).waits.length, shelf().amount, shelf().wantedSince !== null]
+    const before = stands()
+    const done = () => perform(tag, 'do-cleaning-step', { stepId: step().id, version: step().version, waitHours: null, uses: [{ materialId, amount: 120 }] })
+    done()
+    expect(stands()).toEqual(['done', 'keep-off', 1, 380, true])
+    perform(tag, 'reopen-cleaning-step', { stepId: step().id })
+    expect(stands()).toEqual(before)
+    expect(() => perform(tag, 'reopen-cleaning-step', { stepId: step().id })).toThrow('open already')
+    done()
+    hours(1 / 30)
+    perform(tag, 'reopen-cleaning-step', { stepId: step().id })
+    // By then something may be wet.
+    expect(stands()).toEqual(['open', 'keep-off', 1, 380, true])
   })
 
   it('takes over what a sister is made of, but not what is on her', () => {

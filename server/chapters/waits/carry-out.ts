@@ -2,7 +2,7 @@ import { millisecondsInHour } from 'date-fns/constants'
 import { type WaitKind, keepsOff, waitKindOf } from '#core/cleaning/wait-kinds'
 import { InputError } from '#core/kernel/input-error'
 import type { CommandInput } from '#shared/chapters/index'
-import { eq } from 'drizzle-orm'
+import { and, eq, isNull } from 'drizzle-orm'
 import { NotNow } from '../../kernel/refusals'
 import { rowOf } from '../../kernel/row-of'
 import type { MachineWork } from '../../kernel/work'
@@ -24,6 +24,14 @@ function waitOf({ tx, machine }: MachineWork, waitId: number): typeof waits.$inf
   const wait = rowOf({ tx, machine }, waits, waitId, 'wait')
   if (wait.endedAt) throw new NotNow('Somebody has ended this wait already.')
   return wait
+}
+
+/**
+ * A wait that a press had begun, where that press is taken back: it never was. @returns whether there was one, begun at that instant and running still
+ */
+export function takeBackWait({ tx, machine }: MachineWork, what: string, startedAt: string): boolean {
+  const begun = and(eq(waits.machineId, machine.id), eq(waits.what, what), eq(waits.startedAt, startedAt), isNull(waits.endedAt))
+  return tx.delete(waits).where(begun).run().changes > 0
 }
 
 /** Somebody says what kind of wait it is; until then words did. */

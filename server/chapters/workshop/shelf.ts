@@ -1,9 +1,10 @@
 import { v7 as uuidv7 } from 'uuid'
 import { runsLow, takeFrom } from '#core/cleaning/shelf'
 import { InputError } from '#core/kernel/input-error'
-import type { CommandInput } from '#shared/chapters/index'
-import { eq } from 'drizzle-orm'
+import { type CommandInput, entries } from '#shared/chapters/index'
+import { and, eq } from 'drizzle-orm'
 import { NotFound, NotNow } from '../../kernel/refusals'
+import { journal } from '../../kernel/trunk'
 import { expectVersion } from '../../kernel/versions'
 import type { MachineWork, Work } from '../../kernel/work'
 import { bookingsOf } from './book'
@@ -92,4 +93,25 @@ export function useMaterial({ tx, at, write }: MachineWork, { materialId, amount
     .where(eq(shelfMaterials.id, materialId))
     .run()
   write('shelf.used', { name: material.name, amount, unit: material.unit, what })
+}
+
+/** What a job took from the shelf at an instant goes back to it, where that press is taken back. */
+export function putBackMaterials({ tx, machine, at, write }: MachineWork, what: string, takenAt: string): void {
+  const taken = tx
+    .select()
+    .from(journal)
+    .where(and(eq(journal.machineId, machine.id), eq(journal.kind, 'shelf.used'), eq(journal.at, takenAt)))
+    .all()
+    .map(entry => entries['shelf.used'].data.parse(JSON.parse(entry.data)))
+    .filter(used => used.what === what)
+  for (const { name, amount, unit } of taken) {
+    const material = tx.select().from(shelfMaterials).where(eq(shelfMaterials.name, name)).get()
+    if (!material) continue
+    const whole = material.amount + amount
+    tx.update(shelfMaterials)
+      .set({ amount: whole, version: material.version + 1, wantedSince: wantedSince({ ...material, amount: whole }, material.wantedSince, at) })
+      .where(eq(shelfMaterials.id, material.id))
+      .run()
+    write('shelf.put-back', { name, amount, unit, what })
+  }
 }

@@ -72,6 +72,8 @@ export const onMachine = {
     { asks: 'clean' },
   ),
   'leave-cleaning-step': command(atTheBench, z.object({ stepId: id, version, reason: reason('Why it is skipped') })),
+  /** Not done, or not left out, after all. */
+  'reopen-cleaning-step': command(atTheBench, z.object({ stepId: id })),
   'give-cleaning-step': command(atTheBench, z.object({ stepId: id, version, personId: id.nullable() })),
 
   /** Breakages are logged where they happen, without blame and without a name, and become what they need in the same press. */

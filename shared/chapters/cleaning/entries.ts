@@ -42,6 +42,11 @@ export const entries = {
     shown,
     d => besideCleaning(d.reason),
   ),
+  'cleaning.step-reopened': entry(
+    z.object({ says: s, wait: s.optional() }),
+    d => `Not so after all, open again: ${ending(small(d.says))}${d.wait ? ` Its wait is taken back: ${ending(d.wait)}` : ''}`,
+    shown,
+  ),
   'cleaning.step-given': entry(
     z.object({ says: s, to: s }),
     d => (d.to ? `${d.to} takes: ${ending(small(d.says))}` : `Nobody in particular takes: ${ending(small(d.says))}`),

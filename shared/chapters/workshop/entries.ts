@@ -20,6 +20,11 @@ export const entries = {
     d => (d.active ? `The shelf now has ${amountWords(d.amount, d.unit)} of ${d.name}.` : `${d.name} is no longer kept.`),
     closed,
   ),
+  'shelf.put-back': entry(
+    z.object({ name: s, amount: n, unit, what: s }),
+    d => `Put back ${amountWords(d.amount, d.unit)} of ${d.name}, not used after all: ${d.what}.`,
+    closed,
+  ),
   'shelf.used': entry(z.object({ name: s, amount: n, unit, what: s }), d => `Used ${amountWords(d.amount, d.unit)} of ${d.name}: ${d.what}.`, closed),
   'booking.made': entry(Booked, d => `Booked ${d.thing} for ${d.what}.`, closed),
   'booking.ended': entry(
