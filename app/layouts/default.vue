@@ -68,7 +68,7 @@ useShortcuts([
     </p>
     <div class="flex items-start">
       <aside
-        class="no-print sticky top-12 hidden h-[calc(100dvh-3rem)] shrink-0 overflow-y-auto border-r border-line min-[900px]:block"
+        class="no-print sticky top-12 hidden h-[calc(100dvh-3rem)] shrink-0 overflow-y-auto border-r border-line wide:block"
         :class="folded ? 'w-12' : 'w-62'"
       >
         <MachineShelf v-show="!folded" />
@@ -79,9 +79,9 @@ useShortcuts([
         </button>
       </aside>
       <!-- What is told over the bottom of the page leaves room to bring the last of it in sight. -->
-      <main id="place" class="min-w-0 flex-1 p-4" :class="back.offered ? 'pb-20 max-[899px]:pb-44' : 'max-[899px]:pb-24'"><slot /></main>
+      <main id="place" class="min-w-0 flex-1 p-4" :class="back.offered ? 'pb-20 max-wide:pb-44' : 'max-wide:pb-24'"><slot /></main>
     </div>
-    <Dialog :open="drawer" class="relative z-50 min-[900px]:hidden" @close="drawer = false">
+    <Dialog :open="drawer" class="relative z-50 wide:hidden" @close="drawer = false">
       <div class="fixed inset-0 bg-ink/40" aria-hidden="true" />
       <DialogPanel class="fixed inset-y-0 left-0 w-72 overflow-y-auto bg-mat">
         <div class="p-2"><LazyMachineFinder /></div>
@@ -91,7 +91,7 @@ useShortcuts([
     </Dialog>
     <TakeBackLine
       v-if="bench.open.value === undefined"
-      class="no-print fixed bottom-4 left-4 min-[900px]:left-66 z-30 max-w-[min(36rem,92vw)] shadow-lg max-[899px]:bottom-[calc(5rem+var(--nailed,0px))]"
+      class="no-print fixed bottom-4 left-4 wide:left-66 z-30 max-w-[min(36rem,92vw)] shadow-lg max-wide:bottom-[calc(5rem+var(--nailed,0px))]"
     />
     <BenchBar />
     <ShortcutHelp v-model:open="help" :shortcuts="active" />

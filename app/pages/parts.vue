@@ -34,28 +34,30 @@ const groups = computed(() =>
     <p v-else-if="!parts" role="status" class="hint">Fetching…</p>
     <EmptyPlace v-else-if="!parts.length && !lowOnShelf.length" says="Nothing is wanted. Parts are put on this list from a machine’s sheet, under Mend." />
     <OneCard v-for="group in groups" :key="group.title" :title="group.title">
-      <table class="w-full text-left">
-        <thead>
-          <tr class="hint">
-            <th class="py-1 pr-3 font-normal">How many</th>
-            <th class="py-1 pr-3 font-normal">Part</th>
-            <th class="py-1 pr-3 font-normal">For</th>
-            <th class="py-1 font-normal">Wanted since</th>
-          </tr>
-        </thead>
-        <tbody class="divide-y divide-line">
-          <tr v-for="part in group.parts" :key="part.id" class="align-top">
-            <td class="figure py-1.5 pr-3">{{ part.quantity }} ×</td>
-            <td class="py-1.5 pr-3 font-semibold">{{ part.name }}</td>
-            <td class="py-1.5 pr-3">
-              <NuxtLink :to="{ path: `/m/${part.tag}`, query: { stage: 'mend' } }" class="inline-flex flex-wrap items-center gap-2"
-                ><TagTape :tag="part.tag" small />{{ part.machine }}</NuxtLink
-              >
-            </td>
-            <td class="hint py-1.5">{{ times.day(part.wantedAt) }}</td>
-          </tr>
-        </tbody>
-      </table>
+      <div class="max-w-full overflow-x-auto">
+        <table class="w-full text-left">
+          <thead>
+            <tr class="hint">
+              <th class="py-1 pr-3 font-normal">How many</th>
+              <th class="py-1 pr-3 font-normal">Part</th>
+              <th class="py-1 pr-3 font-normal">For</th>
+              <th class="py-1 font-normal">Wanted since</th>
+            </tr>
+          </thead>
+          <tbody class="divide-y divide-line">
+            <tr v-for="part in group.parts" :key="part.id" class="align-top">
+              <td class="figure py-1.5 pr-3">{{ part.quantity }} ×</td>
+              <td class="py-1.5 pr-3 font-semibold">{{ part.name }}</td>
+              <td class="py-1.5 pr-3">
+                <NuxtLink :to="{ path: `/m/${part.tag}`, query: { stage: 'mend' } }" class="inline-flex flex-wrap items-center gap-2"
+                  ><TagTape :tag="part.tag" small />{{ part.machine }}</NuxtLink
+                >
+              </td>
+              <td class="hint py-1.5">{{ times.day(part.wantedAt) }}</td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
     </OneCard>
     <OneCard v-if="lowOnShelf.length" title="For the shelf" hint="Materials that run low.">
       <template #aside><NuxtLink to="/workshop" class="button button-quiet">The shelf</NuxtLink></template>

@@ -34,7 +34,7 @@ const orders = { newest: 'Newest first', oldest: 'Oldest first', harm: 'What get
       <p v-if="shown" class="hint" role="status">
         {{ counted }}<template v-if="question.find && question.sort">, best match first</template><template v-if="busy">, looking…</template>
       </p>
-      <div role="group" aria-label="Shown as" class="flex pl-px">
+      <div role="group" aria-label="Shown as" class="flex flex-wrap pl-px">
         <button
           type="button"
           class="choice gap-1"
@@ -49,19 +49,26 @@ const orders = { newest: 'Newest first', oldest: 'Oldest first', harm: 'What get
           <PhPath aria-hidden="true" />The run
         </button>
       </div>
-      <span v-if="session.may('book-in')" class="ml-auto grid grid-cols-2 gap-2 max-[899px]:text-sm"
+      <span v-if="session.may('book-in')" class="ml-auto flex flex-wrap gap-2 max-wide:text-sm"
         ><NuxtLink to="/book-in/lot" class="button"><PhRows aria-hidden="true" />Book in a job lot</NuxtLink
         ><NuxtLink to="/book-in" class="button button-main"><PhPlus aria-hidden="true" />Book in a machine</NuxtLink></span
       >
     </header>
     <div class="flex flex-wrap items-center gap-x-3 gap-y-2">
       <label for="store-find" class="sr-only">Find by name, claim, note or fault</label
-      ><input id="store-find" v-model="typed" type="search" class="entry min-w-56 flex-1" placeholder="Find by name, claim, note or fault" autocomplete="off" />
+      ><input
+        id="store-find"
+        v-model="typed"
+        type="search"
+        class="entry min-w-[min(14rem,100%)]! flex-1"
+        placeholder="Find by name, claim, note or fault"
+        autocomplete="off"
+      />
       <label for="store-order" class="sr-only">Order</label
       ><select id="store-order" class="entry w-auto!" :value="question.sort ?? 'newest'" @change="order">
         <option v-for="(title, value) in orders" :key="value" :value="value">{{ title }}</option>
       </select>
-      <a v-if="shown?.length" :href="csvPath" download class="button button-quiet max-[639px]:hidden"><PhDownloadSimple aria-hidden="true" />Download as CSV</a>
+      <a v-if="shown?.length" :href="csvPath" download class="button button-quiet max-sm:hidden"><PhDownloadSimple aria-hidden="true" />Download as CSV</a>
     </div>
     <StoreFilters :question="question" :counts="counts" :narrowed="narrowed" @set="(name, value) => set(name, value as never)" @clear="clear" />
     <KeptLists :question="question" :narrowed="narrowed" />

@@ -57,7 +57,7 @@ const state = computed(() => (unplanned.value ? 'none' : cleaning.value.guesses.
           <button
             v-if="session.may('say-cleaning-part')"
             type="button"
-            class="text-sm underline max-[899px]:min-h-11"
+            class="text-sm underline max-wide:min-h-11"
             :aria-expanded="open === key"
             @click="open = open === key ? undefined : key"
           >
@@ -66,7 +66,7 @@ const state = computed(() => (unplanned.value ? 'none' : cleaning.value.guesses.
           <button
             v-if="said && session.may('drop-cleaning-part')"
             type="button"
-            class="text-sm underline max-[899px]:min-h-11"
+            class="text-sm underline max-wide:min-h-11"
             @click="drop({ partId: part.id })"
           >
             Leave out<span class="sr-only"> {{ part.name }}</span>

@@ -50,7 +50,7 @@ const schools = computed(
     <ol v-if="open.length" class="grid divide-y divide-line border-y border-line">
       <li v-for="step in open" :key="step.id" class="grid gap-2 py-1.5">
         <div class="flex flex-wrap items-baseline gap-x-3">
-          <button type="button" class="min-w-0 flex-1 text-left font-semibold max-[899px]:min-h-11" :aria-expanded="shown === step.id" @click="at = step.id">
+          <button type="button" class="min-w-0 flex-1 text-left font-semibold max-wide:min-h-11" :aria-expanded="shown === step.id" @click="at = step.id">
             {{ step.says }}
           </button>
           <span class="hint"

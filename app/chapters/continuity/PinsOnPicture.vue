@@ -54,7 +54,7 @@ const image = computed(() => ({
         {{ picture.residualMm === null ? 'how well it fits is not known' : `fits to ${picture.residualMm.toFixed(1)} mm` }}.</span
       >
       <span v-if="inside.length < rings.length" class="text-care">One of the two lies outside the picture.</span>
-      <button type="button" class="underline max-[899px]:min-h-11" @click="near = !near">{{ near ? 'The whole picture' : 'Nearer' }}</button>
+      <button type="button" class="underline max-wide:min-h-11" @click="near = !near">{{ near ? 'The whole picture' : 'Nearer' }}</button>
     </figcaption>
   </figure>
 </template>

@@ -118,7 +118,7 @@ async function fromMeter() {
       <template v-if="last" #last>
         <span class="figure">{{ last.a }} – {{ last.b }}</span
         >: <strong>{{ contactNames[last.contact].toLowerCase() }}</strong>.
-        <button type="button" class="mr-2 underline max-[899px]:min-h-11" @click="emit('again', last.id)">Ask again</button
+        <button type="button" class="mr-2 underline max-wide:min-h-11" @click="emit('again', last.id)">Ask again</button
         ><span class="hint">{{ last.because }}</span>
       </template>
     </AnswerBar>

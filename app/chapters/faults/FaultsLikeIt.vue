@@ -16,7 +16,7 @@ const setSymptom = useSetFieldValue<string>('symptom')
       <p class="font-semibold">Known about this model</p>
       <ul>
         <li v-for="fault in sheet.knownFaults" :key="fault">
-          <button type="button" class="py-0.5 text-left underline max-[899px]:min-h-11" @click="setSymptom(fault)">{{ fault }}</button>
+          <button type="button" class="py-0.5 text-left underline max-wide:min-h-11" @click="setSymptom(fault)">{{ fault }}</button>
         </li>
       </ul>
     </template>
@@ -24,7 +24,7 @@ const setSymptom = useSetFieldValue<string>('symptom')
       <p class="font-semibold">What others of this model had</p>
       <ul>
         <li v-for="fault in sheet.sisterFaults" :key="fault.tag + fault.symptom">
-          <button type="button" class="py-0.5 text-left underline max-[899px]:min-h-11" @click="setSymptom(fault.symptom)">{{ fault.symptom }}</button>
+          <button type="button" class="py-0.5 text-left underline max-wide:min-h-11" @click="setSymptom(fault.symptom)">{{ fault.symptom }}</button>
           <span class="hint">&ensp;{{ fault.name }}; {{ fault.open ? 'still open' : fault.did ? `it was: ${fault.did}` : 'closed' }}</span>
         </li>
       </ul>

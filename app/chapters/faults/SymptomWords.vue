@@ -18,7 +18,7 @@ const toggle = (word: string) => (value.value = chosen.value.includes(word) ? ch
           v-for="(name, word) in group.words"
           :key="word"
           type="button"
-          class="button min-h-8! px-2! py-0! text-sm max-[899px]:min-h-11!"
+          class="button min-h-8! px-2! py-0! text-sm max-wide:min-h-11!"
           :class="chosen.includes(String(word)) && 'button-main'"
           :aria-pressed="chosen.includes(String(word))"
           @click="toggle(String(word))"

@@ -48,11 +48,11 @@ const used = computed(() => [...new Set(line.value?.marks.map(m => m.what))].map
         />
         <span class="absolute top-5 h-8 w-0.5 bg-ink" :style="{ left: at(line.cameAt) }" />
         <span class="hint absolute top-0 whitespace-nowrap" :style="{ left: at(line.cameAt) }">Came {{ times.day(life.bookedInAt) }}</span>
-        <span class="hint absolute top-0 right-0 max-[639px]:hidden">Now</span>
+        <span class="hint absolute top-0 right-0 max-sm:hidden">Now</span>
         <span
           v-for="stage in stageWords"
           :key="stage.at"
-          class="hint absolute top-17 border-l border-edge pl-1 whitespace-nowrap max-[639px]:hidden"
+          class="hint absolute top-17 border-l border-edge pl-1 whitespace-nowrap max-sm:hidden"
           :style="{ left: at(stage.at) }"
           >{{ stageNames[stage.stage] }}</span
         >

@@ -22,7 +22,7 @@ async function move() {
 <template>
   <section
     v-if="chosen.length"
-    class="sticky bottom-2 z-20 grid gap-2 border-2 border-enamel bg-card p-2 shadow-lg max-[899px]:bottom-18"
+    class="sticky bottom-2 z-20 grid gap-2 border-2 border-enamel bg-card p-2 shadow-lg max-wide:bottom-18"
     aria-label="Machines chosen"
   >
     <div class="flex flex-wrap items-center gap-x-3 gap-y-2">
@@ -32,26 +32,26 @@ async function move() {
         ><button type="button" class="button" @click="stop">Stop</button>
       </template>
       <template v-else>
-        <button type="button" class="button min-[900px]:min-h-8!" @click="bench(true)">Put on the bench</button>
-        <button type="button" class="button min-[900px]:min-h-8!" @click="bench(false)">Take off the bench</button>
+        <button type="button" class="button wide:min-h-8!" @click="bench(true)">Put on the bench</button>
+        <button type="button" class="button wide:min-h-8!" @click="bench(false)">Take off the bench</button>
         <form v-if="session.may('move-to-place')" class="flex items-center gap-1" @submit.prevent="move">
           <label :for="id" class="sr-only">Place for all chosen</label
           ><input :id="id" v-model="place" class="entry w-44!" placeholder="Another place" maxlength="120" /><button
             type="submit"
-            class="button min-[900px]:min-h-8!"
+            class="button wide:min-h-8!"
             :disabled="!place.trim()"
           >
             Move there
           </button>
         </form>
-        <NuxtLink :to="{ path: '/labels', query: { tags: chosen.join(',') } }" class="button min-[900px]:min-h-8!"
+        <NuxtLink :to="{ path: '/labels', query: { tags: chosen.join(',') } }" class="button wide:min-h-8!"
           ><PhTag aria-hidden="true" />Arrival labels</NuxtLink
         >
         <span class="ml-auto flex gap-1">
-          <button v-if="!allShown" type="button" class="button button-quiet min-[900px]:min-h-8!" @click="chosen = [...new Set([...chosen, ...shown])]">
+          <button v-if="!allShown" type="button" class="button button-quiet wide:min-h-8!" @click="chosen = [...new Set([...chosen, ...shown])]">
             Choose all shown
           </button>
-          <button type="button" class="button button-quiet min-[900px]:min-h-8!" @click="chosen = []">Choose none</button>
+          <button type="button" class="button button-quiet wide:min-h-8!" @click="chosen = []">Choose none</button>
         </span>
       </template>
     </div>

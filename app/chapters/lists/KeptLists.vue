@@ -32,13 +32,13 @@ const to = (list: KeptList) => ({ path: '/store', query: list.query as Record<st
           >{{ list.name }}&ensp;<span class="figure">{{ list.machines }}{{ list.atLeast ? '+' : '' }}</span></NuxtLink
         >
       </nav>
-      <button v-if="openList && session.may('drop-list')" type="button" class="button button-quiet min-[900px]:min-h-8!" @click="drop({ listId: openList.id })">
+      <button v-if="openList && session.may('drop-list')" type="button" class="button button-quiet wide:min-h-8!" @click="drop({ listId: openList.id })">
         <PhX aria-hidden="true" />Delete list
       </button>
       <button
         v-else-if="narrowed && session.may('keep-list')"
         type="button"
-        class="button button-quiet min-[900px]:min-h-8!"
+        class="button button-quiet wide:min-h-8!"
         :aria-expanded="open"
         @click="open = !open"
       >

@@ -64,10 +64,10 @@ function choose(name: keyof MachineNarrowing, options: Offered[], event: Event) 
 <template>
   <div class="grid gap-2">
     <div class="grid grid-cols-2 items-center gap-x-3 gap-y-2 sm:grid-cols-3 lg:grid-cols-6">
-      <button type="button" class="button col-span-2 min-[640px]:hidden" :aria-expanded="asked" @click="asked = !asked">
+      <button type="button" class="button col-span-2 sm:hidden" :aria-expanded="asked" @click="asked = !asked">
         <PhFunnel aria-hidden="true" />{{ narrowed ? `Narrowed by ${narrowed}` : 'Narrow it' }}
       </button>
-      <div v-for="field in unfolded ? [...first, ...more] : first" :key="field.name" class="grid min-w-0 gap-0.5" :class="!asked && 'max-[639px]:hidden'">
+      <div v-for="field in unfolded ? [...first, ...more] : first" :key="field.name" class="grid min-w-0 gap-0.5" :class="!asked && 'max-sm:hidden'">
         <label :for="`store-${field.name}`" class="sr-only">{{ field.label }}</label>
         <select
           :id="`store-${field.name}`"
@@ -82,7 +82,7 @@ function choose(name: keyof MachineNarrowing, options: Offered[], event: Event) 
           </option>
         </select>
       </div>
-      <div class="flex" :class="!asked && 'max-[639px]:hidden'">
+      <div class="flex" :class="!asked && 'max-sm:hidden'">
         <button type="button" class="button button-quiet px-1!" :aria-expanded="unfolded" @click="unfolded = !unfolded">
           <PhCaretRight aria-hidden="true" :class="unfolded && 'rotate-90'" />{{ unfolded ? 'Fewer' : 'More' }}
         </button>

@@ -59,7 +59,7 @@ const told = (machine: MachineSummary) => {
 .chip:hover {
   border-color: var(--enamel);
 }
-@media (max-width: 899px) {
+@media (width < 56.25rem) {
   .chip {
     min-height: 44px;
   }

@@ -7,7 +7,7 @@ defineProps<{ machines: MachineSummary[] }>()
 const chosen = defineModel<string[]>('chosen', { required: true })
 const session = useSession()
 const columns =
-  'max-md:grid-cols-[1.5rem_minmax(0,1fr)_auto] max-md:gap-x-2 max-md:py-1 md:grid-cols-[1.5rem_7.25rem_minmax(0,3.4fr)_9.5rem_10.5rem_minmax(0,2fr)_minmax(0,1.6fr)]'
+  'max-md:grid-cols-[1.5rem_minmax(0,1fr)_fit-content(50%)] max-md:gap-x-2 max-md:py-1 md:grid-cols-[1.5rem_7.25rem_minmax(0,3.4fr)_9.5rem_10.5rem_minmax(0,2fr)_minmax(0,1.6fr)]'
 /** So much of a passage stands before the first word found, for the word to be in sight on a narrow line. */
 const before = 14
 /** A passage with the words found in it told apart. */
@@ -50,7 +50,7 @@ function parts(found: string) {
             ><template v-if="machine.maker">, {{ machine.maker }}</template></span
           ></span
         >
-        <GateSign :verdict="machine.gate" :overruled="machine.overruled" small class="whitespace-nowrap max-md:order-2" />
+        <GateSign :verdict="machine.gate" :overruled="machine.overruled" small class="max-md:order-2 md:whitespace-nowrap" />
         <span class="flex items-end gap-2 max-md:hidden"
           ><RunStrip :run="machine.run" :current="machine.stage" small class="shrink-0" /><span class="hint truncate text-sm">{{
             machine.life && machine.stage === 'home' ? lifeNames[machine.life].title : stageNames[machine.stage]

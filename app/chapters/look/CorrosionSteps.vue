@@ -60,7 +60,7 @@ function touch(kind: (typeof kinds)[number]) {
             v-for="(_, nth) in kind.spots.value"
             :key="nth"
             type="button"
-            class="button button-quiet min-[900px]:min-h-7! min-[900px]:px-1.5! min-[900px]:py-0!"
+            class="button button-quiet wide:min-h-7! wide:px-1.5! wide:py-0!"
             @click="kind.spots.value = kind.spots.value.filter((_spot, i) => i !== nth)"
           >
             <span class="figure">{{ nth + 1 }}</span><PhX aria-hidden="true" /><span class="sr-only">: take this spot of {{ kind.name }} away</span>

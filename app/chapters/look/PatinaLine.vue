@@ -10,7 +10,7 @@ const open = ref(false)
 <template>
   <div v-if="damage.patina || (damage.mayStay && session.may('leave-as-patina'))" class="flex flex-wrap items-baseline gap-x-3">
     <span v-if="damage.patina"><strong>Stays as patina.</strong> {{ damage.patina }}</span>
-    <button v-if="session.may('leave-as-patina')" type="button" class="text-sm underline max-[899px]:min-h-11" :aria-expanded="open" @click="open = !open">
+    <button v-if="session.may('leave-as-patina')" type="button" class="text-sm underline max-wide:min-h-11" :aria-expanded="open" @click="open = !open">
       {{ damage.patina ? 'Change that' : 'Leave as patina' }}<span class="sr-only"> {{ damage.where }}</span>
     </button>
     <CommandForm

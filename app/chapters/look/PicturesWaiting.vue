@@ -18,7 +18,7 @@ onUnmounted(() => shown.value.forEach(({ url }) => URL.revokeObjectURL(url)))
           ><span class="truncate">{{ file.name }}</span
           ><button
             type="button"
-            class="ml-auto grid h-8 w-8 place-items-center max-[899px]:h-11 max-[899px]:w-11"
+            class="ml-auto grid h-8 w-8 place-items-center max-wide:h-11 max-wide:w-11"
             @click="files = files.filter((_, n) => n !== i)"
           >
             <PhX aria-hidden="true" /><span class="sr-only">Leave {{ file.name }} out</span>

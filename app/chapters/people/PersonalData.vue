@@ -12,7 +12,7 @@ const session = useSession()
       <a
         :href="`/api/people/${person.id}/kept`"
         :download="`kept-of-${person.signInName}.json`"
-        class="inline-flex min-h-8 items-center max-[899px]:min-h-11"
+        class="inline-flex min-h-8 items-center max-wide:min-h-11"
         >{{ own ? 'Download your data' : `Download the data of ${person.name}` }}</a
       >
     </p>

@@ -21,7 +21,7 @@ const deviceOf = (browser: string) =>
         <span :title="one.browser">on {{ deviceOf(one.browser) }}</span>
         <span class="hint">since {{ times.moment(one.openedAt) }}, seen {{ times.moment(one.seenAt) }}</span>
         <span v-if="one.here" class="ml-auto font-semibold">This one</span>
-        <button v-else type="button" class="button button-quiet ml-auto min-[900px]:min-h-8!" :disabled="busy" @click="end({ session: one.uid })">
+        <button v-else type="button" class="button button-quiet ml-auto wide:min-h-8!" :disabled="busy" @click="end({ session: one.uid })">
           End it <span class="sr-only">for {{ one.name }}, on {{ deviceOf(one.browser) }}</span>
         </button>
       </li>

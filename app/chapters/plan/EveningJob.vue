@@ -45,15 +45,15 @@ const begin = () => start({ code: props.job.code, says: props.job.says, withId: 
     <p v-if="job.note && job.state !== 'done'" class="border-l-4 border-note bg-note-wash px-2 text-[0.9375rem]">{{ job.note }}</p>
     <div v-if="job.state !== 'done'" class="flex flex-wrap items-center gap-x-1">
       <LazyJobInHand v-if="job.state === 'in-hand'" :tag="job.tag" :job-id="job.id" :says="job.says" :finds="job.finds">
-        <button type="button" class="button button-quiet min-[900px]:min-h-8! font-normal!" :aria-expanded="open" @click="open = !open">
+        <button type="button" class="button button-quiet wide:min-h-8! font-normal!" :aria-expanded="open" @click="open = !open">
           <PhCaretRight aria-hidden="true" :class="open && 'rotate-90'" />Why
         </button>
       </LazyJobInHand>
       <template v-else>
-        <button v-if="session.may('start-job')" type="button" class="button min-[900px]:min-h-8!" :disabled="starting" @click="begin">
+        <button v-if="session.may('start-job')" type="button" class="button wide:min-h-8!" :disabled="starting" @click="begin">
           <PhPlay aria-hidden="true" />{{ mine || !job.hands.length ? 'Start' : 'Take it over' }}<span class="sr-only">{{ ` ${job.says}` }}</span>
         </button>
-        <button type="button" class="button button-quiet min-[900px]:min-h-8! font-normal!" :aria-expanded="open" @click="open = !open">
+        <button type="button" class="button button-quiet wide:min-h-8! font-normal!" :aria-expanded="open" @click="open = !open">
           <PhCaretRight aria-hidden="true" :class="open && 'rotate-90'" />Why
         </button>
       </template>

@@ -28,7 +28,7 @@ const offered = computed(() => (coordinates.value ? absent.value : me.value ? [m
         <button
           v-if="session.may('go-home') && (coordinates || person.id === session.person?.id)"
           type="button"
-          class="button button-quiet min-[900px]:min-h-8!"
+          class="button button-quiet wide:min-h-8!"
           :aria-label="`${person.name} goes home`"
           @click="go({ personId: person.id })"
         >
@@ -36,7 +36,7 @@ const offered = computed(() => (coordinates.value ? absent.value : me.value ? [m
         </button>
       </li>
       <li v-if="dealt && offered.length && session.may('be-here')">
-        <button type="button" class="button button-quiet min-[900px]:min-h-8!" :aria-expanded="asking" @click="asking = !asking">
+        <button type="button" class="button button-quiet wide:min-h-8!" :aria-expanded="asking" @click="asking = !asking">
           <PhUserPlus aria-hidden="true" />{{ me ? 'I am here too' : 'Somebody else comes' }}
         </button>
       </li>
@@ -56,7 +56,7 @@ const offered = computed(() => (coordinates.value ? absent.value : me.value ? [m
           v-for="person in offered"
           :key="person.id"
           type="button"
-          class="button min-[900px]:min-h-8! font-normal!"
+          class="button wide:min-h-8! font-normal!"
           :disabled="busy || !readable"
           @click="come({ personId: person.id, until: until() })"
         >

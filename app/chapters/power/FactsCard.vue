@@ -85,7 +85,7 @@ const options = (name: (typeof enteredFactNames)[number]) => Object.entries(powe
                 v-for="fact in facts"
                 :key="fact.name"
                 type="button"
-                class="text-left underline decoration-dotted underline-offset-4 max-[899px]:min-h-11"
+                class="text-left underline decoration-dotted underline-offset-4 max-wide:min-h-11"
                 @click="pressed.push(fact.name)"
               >
                 {{ fact.says }}<span class="sr-only">, change it</span>

@@ -70,7 +70,7 @@ const { submitCommand: withdraw, busy: withdrawing } = useCommand('withdraw-over
         </li>
       </ul>
       <p v-if="reasons.length > shownAtFirst">
-        <button type="button" class="button button-quiet min-[900px]:min-h-8!" @click="all = !all">
+        <button type="button" class="button button-quiet wide:min-h-8!" @click="all = !all">
           {{ all ? 'Show fewer' : `Show all ${reasons.length}` }}
         </button>
       </p>

@@ -91,7 +91,7 @@ const open = (kind: HazardKind) => (settling.value = settling.value === kind ? u
           <button
             v-if="session.may('settle-hazard')"
             type="button"
-            class="shrink-0 text-sm underline max-[899px]:min-h-11"
+            class="shrink-0 text-sm underline max-wide:min-h-11"
             :aria-expanded="settling === hazard.kind"
             @click="open(hazard.kind)"
           >

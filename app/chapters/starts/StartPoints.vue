@@ -14,7 +14,7 @@ defineProps<{ frame: StartFrame; may: boolean; tell: (what: Record<string, unkno
         <span class="figure font-semibold">{{ shownRail(p.rail) }}</span><span class="hint">{{ p.point }}</span
         ><span v-if="frame.kept[p.rail] !== undefined" class="figure">{{ railFigure(frame.kept[p.rail]!) }} kept</span
         ><span v-if="p.rail === frame.rail" class="ml-auto font-semibold">Probed</span
-        ><button v-else-if="may" type="button" class="button ml-auto min-[900px]:min-h-8!" @click="tell({ do: 'probe', rail: p.rail })">
+        ><button v-else-if="may" type="button" class="button ml-auto wide:min-h-8!" @click="tell({ do: 'probe', rail: p.rail })">
           Probe {{ shownRail(p.rail) }}
         </button>
       </li>

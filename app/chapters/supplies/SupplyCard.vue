@@ -77,7 +77,7 @@ const initial = computed(() => ({ inlet: typedInlet(inlet.value ?? brick.value ?
               <button
                 v-if="session.may('assign-supply') && (match.suits !== 'no' || supply.id === sheet.power.supplyId)"
                 type="button"
-                class="button min-[900px]:min-h-8!"
+                class="button wide:min-h-8!"
                 :disabled="busy"
                 @click="assign({ supplyId: supply.id === sheet.power.supplyId ? null : supply.id })"
               >

@@ -30,12 +30,12 @@ const words = { name: 'Name', kind: 'What it is', place: 'Where', roomL: 'Room',
         <span>{{ thingKinds[thing.kind] }}, {{ thingLimits(thing) }}</span
         ><span class="hint">{{ [thing.place, thing.limits].filter(Boolean).join('; ') }}</span>
         <template #below>
-          <ThingTimeline v-if="thing.active" :thing="thing" :from="since" :days="4" class="max-[899px]:hidden" />
+          <ThingTimeline v-if="thing.active" :thing="thing" :from="since" :days="4" class="max-wide:hidden" />
           <ul v-if="thing.bookings.length" class="grid gap-1 text-[0.9375rem]">
             <li v-for="one in thing.bookings" :key="one.id" class="flex flex-wrap items-baseline gap-x-2">
               <TagTape :tag="one.tag" small /><NuxtLink
                 :to="{ path: `/m/${one.tag}`, query: { stage: 'clean' } }"
-                class="inline-flex min-h-6 items-center text-ink max-[899px]:min-h-11"
+                class="inline-flex min-h-6 items-center text-ink max-wide:min-h-11"
                 >{{ one.machine }}: {{ one.what }}</NuxtLink
               ><span class="hint"
                 >{{ times.moment(one.from) }} to {{ times.moment(one.until) }}; {{ three(one.roomL) }} l{{ one.maxC === null ? '' : `, at most ${one.maxC} °C`

@@ -66,7 +66,7 @@ watch(() => route.path, close)
   max-height: 92dvh;
   padding-bottom: calc(0.75rem + env(safe-area-inset-bottom));
 }
-@media (min-width: 900px) {
+@media (width >= 56.25rem) {
   .bar {
     display: none;
   }

@@ -78,7 +78,7 @@ function open(item: Item | null) {
         :value="item"
         as="template"
       >
-        <li class="flex items-center gap-2 px-3 py-1.5 max-[899px]:min-h-11" :class="active && 'bg-mat'">
+        <li class="flex items-center gap-2 px-3 py-1.5 max-wide:min-h-11" :class="active && 'bg-mat'">
           <template v-if="'action' in item"
             ><PhArrowRight aria-hidden="true" class="text-enamel" /><span>{{ item.action.says }}</span
             ><span class="hint ml-auto whitespace-nowrap">{{ item.action.of }}</span></template

@@ -36,7 +36,7 @@ const initials = (names: string) =>
       :to="`/m/${machine.tag}`"
       :aria-current="route.params.tag === machine.tag ? 'page' : undefined"
       :title="`${machine.tag}, ${machine.name}`"
-      class="flex min-h-8 items-center gap-2 border border-transparent px-2 text-ink no-underline hover:border-line hover:bg-card max-[899px]:min-h-11"
+      class="flex min-h-8 items-center gap-2 border border-transparent px-2 text-ink no-underline hover:border-line hover:bg-card max-wide:min-h-11"
       :class="route.params.tag === machine.tag && 'border-enamel! bg-card'"
       @mouseenter="look($event, machine.portrait)"
       @focus="look($event, machine.portrait)"
@@ -62,7 +62,7 @@ const initials = (names: string) =>
       ><MachineFace
         v-if="face"
         :hash="face.hash"
-        class="no-print pointer-events-none fixed z-40 h-32 w-44 shadow-lg max-[899px]:hidden"
+        class="no-print pointer-events-none fixed z-40 h-32 w-44 shadow-lg max-wide:hidden"
         :style="{ left: `${face.left}px`, top: `${face.top}px` }"
     /></Teleport>
   </nav>

@@ -9,7 +9,7 @@ const back = useTakeBack()
   <div role="status">
     <p v-if="back.offered" class="flex items-center gap-3 border border-edge bg-card py-1 pr-1 pl-3">
       <span class="line-clamp-2 min-w-0 flex-1">{{ back.offered.says }}</span>
-      <button v-if="back.offered.undo" type="button" class="button min-[900px]:min-h-8!" :disabled="back.busy" @click="back.undo()">
+      <button v-if="back.offered.undo" type="button" class="button wide:min-h-8!" :disabled="back.busy" @click="back.undo()">
         <PhArrowUUpLeft aria-hidden="true" />Undo
       </button>
     </p>

@@ -19,12 +19,12 @@ async function leave() {
 
 <template>
   <header class="no-print sticky top-0 z-40 border-b border-line bg-card">
-    <div class="flex min-h-12 items-center gap-x-1 px-1 min-[900px]:gap-x-4 min-[900px]:px-3">
-      <button v-if="session.person" type="button" class="button button-quiet min-[900px]:hidden" @click="$emit('shelf')">
-        <PhList aria-hidden="true" /><span class="max-[420px]:sr-only">Bench</span>
+    <div class="flex min-h-12 flex-wrap items-center gap-x-1 px-1 wide:flex-nowrap wide:gap-x-4 wide:px-3">
+      <button v-if="session.person" type="button" class="button button-quiet wide:hidden" @click="$emit('shelf')">
+        <PhList aria-hidden="true" /><span class="max-[26.25rem]:sr-only">Bench</span>
       </button>
       <NuxtLink to="/" class="font-display text-lg font-bold text-ink no-underline">Jolly Bench</NuxtLink>
-      <nav v-if="session.person" aria-label="Places" class="hidden min-[900px]:flex">
+      <nav v-if="session.person" aria-label="Places" class="hidden wide:flex">
         <NuxtLink
           v-for="place in places"
           :key="place.to"
@@ -35,7 +35,7 @@ async function leave() {
           >{{ place.name }}</NuxtLink
         >
       </nav>
-      <Menu v-if="session.person" as="div" class="relative ml-auto min-[900px]:hidden">
+      <Menu v-if="session.person" as="div" class="relative ml-auto wide:hidden">
         <MenuButton class="button button-quiet">{{ places.find(p => here(p.to))?.name ?? 'Places' }}<PhCaretDown aria-hidden="true" /></MenuButton>
         <MenuItems class="absolute right-0 z-50 mt-1 w-52 border border-edge bg-card p-1 shadow-lg" aria-label="Places">
           <MenuItem v-for="place in places" :key="place.to" v-slot="{ active }"
@@ -48,10 +48,10 @@ async function leave() {
           >
         </MenuItems>
       </Menu>
-      <div class="flex items-center gap-2 min-[900px]:ml-auto">
+      <div class="flex items-center gap-2 wide:ml-auto">
         <OutboxMenu v-if="session.person" />
         <DraftsMenu v-if="session.person" />
-        <LazyMachineFinder v-if="session.person" class="hidden min-[900px]:block" />
+        <LazyMachineFinder v-if="session.person" class="hidden wide:block" />
         <NuxtLink v-else-if="route.path !== '/sign-in'" to="/sign-in" class="button">Sign in</NuxtLink>
         <Menu v-if="session.person" as="div" class="relative">
           <MenuButton class="button button-quiet"

@@ -71,7 +71,7 @@ const lines = computed(() =>
           </button>
         </p>
         <p v-if="line.more">
-          <button type="button" class="button button-quiet min-[900px]:min-h-7! min-[900px]:py-0!" @click="unfolded.add(line.id)">
+          <button type="button" class="button button-quiet wide:min-h-7! wide:py-0!" @click="unfolded.add(line.id)">
             {{ line.more }} more like it, since {{ times.exact(line.since) }}
           </button>
         </p>

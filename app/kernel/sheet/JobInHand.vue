@@ -14,7 +14,7 @@ const nothingMore = 'Nothing found beyond what is on record'
   <button
     v-if="session.may('finish-job')"
     type="button"
-    class="button min-[900px]:min-h-8!"
+    class="button wide:min-h-8!"
     :disabled="busy"
     :aria-expanded="finds ? asking === 'found' : undefined"
     @click="finds ? toggle('found') : finish({ jobId })"
@@ -24,7 +24,7 @@ const nothingMore = 'Nothing found beyond what is on record'
   <button
     v-if="session.may('hand-on-job')"
     type="button"
-    class="button button-quiet min-[900px]:min-h-8!"
+    class="button button-quiet wide:min-h-8!"
     :aria-expanded="asking === 'hand-on'"
     @click="toggle('hand-on')"
   >

@@ -44,13 +44,7 @@ const mayBegin = (move: SheetHead['moves'][number]) =>
         <details>
           <summary class="hint min-h-6 cursor-pointer">By {{ move.who }}</summary>
           <p class="hint">{{ move.why }} <WhoCould :skill="move.skill" /></p>
-          <button
-            v-if="mayBegin(move)"
-            type="button"
-            class="button mt-1 min-[900px]:min-h-8!"
-            :disabled="busy"
-            @click="start({ code: move.code, says: move.says })"
-          >
+          <button v-if="mayBegin(move)" type="button" class="button mt-1 wide:min-h-8!" :disabled="busy" @click="start({ code: move.code, says: move.says })">
             I take this in hand
           </button>
         </details>

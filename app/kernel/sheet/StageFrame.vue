@@ -45,7 +45,7 @@ const inOrder = computed(() =>
           v-for="part in inOrder"
           :key="part.title"
           type="button"
-          class="flex min-h-8 shrink-0 items-center gap-1 px-1.5 whitespace-nowrap hover:bg-card max-[899px]:min-h-11"
+          class="flex min-h-8 shrink-0 items-center gap-1 px-1.5 whitespace-nowrap hover:bg-card max-wide:min-h-11"
           :class="part.state === 'open' ? 'font-semibold' : 'text-ink-2'"
           :title="part.result"
           @click="part.show()"
@@ -75,11 +75,11 @@ const inOrder = computed(() =>
 .stage > :deep(:not(.folded)) {
   margin-block: 0.25rem;
 }
-.stage :deep(.folded h2) {
-  white-space: nowrap;
-}
 /* Folded cards lie close together, and those of which nothing applies stand two in a row. */
-@media (min-width: 900px) {
+@media (width >= 56.25rem) {
+  .stage :deep(.folded h2) {
+    white-space: nowrap;
+  }
   .stage > :deep(.folded.idle) {
     grid-column: auto;
   }

@@ -19,12 +19,12 @@ const nextWait = computed(() => [...(props.waits ?? [])].sort((a, b) => a.until.
       <span class="absolute inset-x-0 bottom-0 bg-verdigris" :style="{ height: `${tile.share * 100}%` }" />
     </span>
   </div>
-  <div v-else class="flex items-end" role="group" aria-label="The run">
+  <div v-else class="flex flex-wrap items-end" role="group" aria-label="The run">
     <button
       v-for="(tile, i) in run"
       :key="tile.stage"
       type="button"
-      class="relative min-w-0 flex-1 overflow-hidden border border-edge bg-field text-left not-first:-ml-px"
+      class="relative min-w-[3rem] flex-1 overflow-hidden border border-edge bg-field text-left not-first:-ml-px"
       :class="[tile.stage === current ? 'h-16' : 'h-13', tile.stage === viewed && 'z-10 border-2 border-enamel']"
       :aria-pressed="tile.stage === viewed"
       :title="tile.of ? `${tile.done} of ${tile.of} steps done` : 'No steps of its own'"

@@ -30,7 +30,7 @@ watch(
 <template>
   <Disclosure :key="askedFor" v-slot="{ open: isOpen, close }" :default-open="startsOpen">
     <div>
-      <DisclosureButton class="button button-quiet min-[900px]:min-h-7! min-[900px]:py-0!"
+      <DisclosureButton class="button button-quiet wide:min-h-7! wide:py-0!"
         ><component :is="isOpen ? PhMinus : PhPlus" aria-hidden="true" />{{ label }}</DisclosureButton
       ><span v-if="draft && !isOpen" class="ml-2 bg-note-wash px-2 text-sm text-note">typed, not sent</span>
     </div>

@@ -20,13 +20,9 @@ onBeforeUnmount(() => above('0px'))
 <template>
   <div ref="place">
     <!-- As high as the bar is, so that the last of the page can be brought above it. -->
-    <div v-if="nailed" class="h-36 min-[900px]:hidden" aria-hidden="true" />
+    <div v-if="nailed" class="h-36 wide:hidden" aria-hidden="true" />
     <div class="grid gap-2 bg-card" :class="nailed && 'nailed'">
-      <p
-        v-if="$slots.last"
-        role="status"
-        class="text-[0.9375rem] max-[899px]:line-clamp-2 min-[900px]:order-2 min-[900px]:border-t min-[900px]:border-line min-[900px]:pt-2"
-      >
+      <p v-if="$slots.last" role="status" class="text-[0.9375rem] max-wide:line-clamp-2 wide:order-2 wide:border-t wide:border-line wide:pt-2">
         <slot name="last" />
       </p>
       <div class="grid auto-cols-fr grid-flow-col gap-3" role="group" :aria-label="label"><slot /></div>
@@ -35,7 +31,7 @@ onBeforeUnmount(() => above('0px'))
 </template>
 
 <style scoped>
-@media (max-width: 899px) {
+@media (width < 56.25rem) {
   .nailed {
     position: fixed;
     inset: auto 0 calc(3.6rem + env(safe-area-inset-bottom));

@@ -7,12 +7,7 @@ const open = defineModel<boolean>({ required: true })
 </script>
 
 <template>
-  <button
-    type="button"
-    class="grid h-6 w-6 shrink-0 place-items-center text-ink-2 max-[899px]:h-11 max-[899px]:w-11"
-    :aria-expanded="open"
-    @click="open = !open"
-  >
+  <button type="button" class="grid h-6 w-6 shrink-0 place-items-center text-ink-2 max-wide:h-11 max-wide:w-11" :aria-expanded="open" @click="open = !open">
     <PhQuestion aria-hidden="true" /><span class="sr-only">{{ about }}</span>
   </button>
 </template>

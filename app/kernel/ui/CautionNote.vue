@@ -23,7 +23,7 @@ const brief = computed(() => said?.find(s => s.about === props.about)?.by !== by
   <Disclosure v-slot="{ open }" as="div" role="note" class="border-l-4 border-care bg-care-wash px-3 py-1.5 text-sm" :aria-label="`Caution: ${caution.title}`">
     <p>
       <strong>{{ caution.title }}.</strong> <template v-if="!brief">{{ caution.harm }} {{ caution.measures }} </template>
-      <DisclosureButton class="inline-flex items-center gap-0.5 whitespace-nowrap underline underline-offset-2"
+      <DisclosureButton class="inline-flex items-center gap-0.5 text-left underline underline-offset-2"
         ><PhCaretRight aria-hidden="true" :class="open && 'rotate-90'" />{{ brief ? 'What to do, and who' : 'Who, and whose rules' }}</DisclosureButton
       >
     </p>

@@ -38,7 +38,7 @@ const chosen = computed({ get: () => (value.value === undefined ? '' : value.val
 </template>
 
 <style scoped>
-@media (min-width: 900px) {
+@media (width >= 56.25rem) {
   .dense :deep(.choice) {
     min-height: 1.75rem;
     padding-inline: 0.3rem;

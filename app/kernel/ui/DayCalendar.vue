@@ -59,7 +59,7 @@ onMounted(toFocus)
         v-for="day in days"
         :key="day.getTime()"
         type="button"
-        class="figure min-h-11 min-[900px]:min-h-8 hover:bg-mat"
+        class="figure min-h-11 wide:min-h-8 hover:bg-mat"
         :class="[
           isSameDay(day, given) ? 'bg-enamel text-on-enamel' : isSameMonth(day, at) ? '' : 'text-ink-2',
           isSameDay(day, today) && 'font-semibold underline',

@@ -5,7 +5,7 @@ defineEmits<{ turned: [] }>()
 </script>
 
 <template>
-  <button type="button" class="button min-h-11 justify-self-start min-[900px]:hidden" @click="$emit('turned')">
+  <button type="button" class="button min-h-11 justify-self-start wide:hidden" @click="$emit('turned')">
     <span aria-hidden="true">+ / −</span><span class="sr-only">Turn the sign of {{ label }}</span>
   </button>
 </template>

@@ -57,15 +57,12 @@ if (parts && props.state !== undefined) {
 <template>
   <section
     ref="card"
-    class="card grid scroll-mt-28 grid-cols-[minmax(0,1fr)] content-start gap-3"
+    class="card grid scroll-mt-28 content-start gap-3"
     :class="!open && ['folded py-0! pr-6! pl-2!', state === 'none' && 'idle']"
     :aria-labelledby="id"
   >
-    <header
-      class="flex flex-wrap items-start justify-between gap-2"
-      :class="!open && 'min-h-10 items-center! gap-y-0! max-[899px]:py-1 min-[900px]:flex-nowrap!'"
-    >
-      <div :class="open ? 'min-w-0' : 'shrink-0'">
+    <header class="flex flex-wrap items-start justify-between gap-2" :class="!open && 'min-h-10 items-center! gap-y-0! max-wide:py-1 wide:flex-nowrap!'">
+      <div :class="open ? 'min-w-0' : 'max-w-full shrink-0'">
         <h2 :id="id" :tabindex="folds ? undefined : -1">
           <button v-if="folds" type="button" class="flex items-center gap-1.5 text-left font-semibold" :aria-expanded="open" @click="open = !open">
             <component :is="open ? PhCaretDown : PhCaretRight" aria-hidden="true" class="h-4 w-4 shrink-0 text-enamel" />{{ title }}

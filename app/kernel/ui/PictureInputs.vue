@@ -27,7 +27,7 @@ function chosen(event: Event) {
     <label
       v-if="take"
       class="button focus-within:outline-3 focus-within:outline-enamel"
-      :class="[thumb && 'button-main min-h-14! justify-center', !camera && !thumb && 'min-[900px]:hidden']"
+      :class="[thumb && 'button-main min-h-14! justify-center', !camera && !thumb && 'wide:hidden']"
       ><PhCamera aria-hidden="true" />{{ take }}<input class="sr-only" type="file" accept="image/*" capture="environment" @change="chosen"
     /></label>
   </div>

@@ -71,7 +71,7 @@ useIntervalFn(() => void look(), 2_000)
 </script>
 
 <template>
-  <div class="grid grid-cols-[minmax(0,1fr)] gap-4">
+  <div class="grid gap-4">
     <header>
       <p><NuxtLink to="/book-in">Book in one machine</NuxtLink></p>
       <h1>Book in a job lot</h1>

@@ -63,6 +63,13 @@ it('a plan is made from what a part is, a bath that would spoil it is refused, a
   await rua.seesNoMore('How it happened')
   await rua.press('Done; it dries for 6 h')
   await rua.sees('Keep off', 'Main board drying after: neutralise with a mild acid')
+  // Taken back at once, its wait goes with it; the history keeps both.
+  await rua.mayUndo('Step done.')
+  await rua.press('Undo')
+  await rua.seesNoMore('Main board drying after: neutralise with a mild acid')
+  expect(await application.historyOf('Harbour office')).toContain('Its wait is taken back')
+  await rua.press('Done; it dries for 6 h')
+  await rua.sees('Keep off', 'Main board drying after: neutralise with a mild acid')
   await rua.open('/parts')
   await rua.sees('Clip of the card guide')
 })

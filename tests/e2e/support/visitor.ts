@@ -127,7 +127,7 @@ export function endBrowser(profile: string) {
   }
 }
 
-async function startBrowser(): Promise<Browser> {
+async function startBrowser(lettersPx?: number): Promise<Browser> {
   const profile = mkdtempSync(join(process.env.JOLLY_BROWSERS ?? tmpdir(), 'jolly-bench-chromium-'))
   const options = new chrome.Options()
   options.addArguments(
@@ -152,6 +152,7 @@ async function startBrowser(): Promise<Browser> {
     '--window-size=1280,800',
     `--user-data-dir=${profile}`,
   )
+  if (lettersPx) options.setUserPreferences({ webkit: { webprefs: { default_font_size: lettersPx } } })
   options.setBinaryPath('/usr/bin/chromium')
   const driver = await new Builder().forBrowser('chrome').setChromeOptions(options).setChromeService(new chrome.ServiceBuilder('/usr/bin/chromedriver')).build()
   const id = String((await driver.getCapabilities()).get('goog:processID'))
@@ -183,6 +184,7 @@ export class Visitor {
   private constructor(
     private readonly browser: Browser,
     private readonly address: string,
+    private readonly ownBrowser = false,
   ) {}
 
   get driver(): WebDriver {
@@ -193,7 +195,13 @@ export class Visitor {
     return new Visitor(free.pop() ?? (await startBrowser()), address)
   }
 
+  /** Somebody whose browser is set to letters of this size; twice the usual are 32 px. It is a browser of their own, and ends with them. */
+  static async arrivesWithLetters(address: string, lettersPx: number): Promise<Visitor> {
+    return new Visitor(await startBrowser(lettersPx), address, true)
+  }
+
   async leaves() {
+    if (this.ownBrowser) return endBrowser(this.browser.profile)
     await cleared(this.browser, this.address)
     free.push(this.browser)
   }

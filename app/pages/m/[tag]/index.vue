@@ -90,23 +90,21 @@ useShortcuts([
           <button
             v-if="viewed !== head.stage && session.may('move-to-stage')"
             type="button"
-            class="button min-[900px]:min-h-8!"
+            class="button wide:min-h-8!"
             :disabled="moving"
             @click="move({ stage: viewed })"
           >
             <PhArrowRight aria-hidden="true" />Move to {{ stageNames[viewed] }}
           </button>
           <span class="ml-auto flex flex-wrap gap-1">
-            <NuxtLink :to="`/m/${tag}/bench`" class="button button-quiet max-sm:hidden min-[900px]:min-h-8!"
-              ><PhPrinter aria-hidden="true" />Bench print</NuxtLink
-            >
-            <NuxtLink :to="{ path: '/labels', query: { tags: head.tag } }" class="button button-quiet min-[900px]:min-h-8!"
+            <NuxtLink :to="`/m/${tag}/bench`" class="button button-quiet max-sm:hidden wide:min-h-8!"><PhPrinter aria-hidden="true" />Bench print</NuxtLink>
+            <NuxtLink :to="{ path: '/labels', query: { tags: head.tag } }" class="button button-quiet wide:min-h-8!"
               ><PhTag aria-hidden="true" />Label</NuxtLink
             >
             <button
               v-if="session.may('put-on-bench')"
               type="button"
-              class="button button-quiet min-[900px]:min-h-8!"
+              class="button button-quiet wide:min-h-8!"
               :disabled="benching"
               @click="bench({ onBench: !head.onBench })"
             >

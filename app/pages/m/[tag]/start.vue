@@ -35,7 +35,7 @@ watch(
 </script>
 
 <template>
-  <main id="place" class="grid min-h-dvh grid-cols-[minmax(0,1fr)] content-start gap-4 p-4 max-lg:pb-60" :class="alarm ? 'bg-stop-wash' : ''">
+  <main id="place" class="grid min-h-dvh content-start gap-4 p-4 max-lg:pb-60" :class="alarm ? 'bg-stop-wash' : ''">
     <header class="flex flex-wrap items-center gap-x-4 gap-y-2">
       <h1>First start</h1>
       <TagTape :tag="tag" /><span v-if="sheet" class="font-semibold">{{ sheet.identity.nickname || sheet.identity.name }}</span>
@@ -50,8 +50,8 @@ watch(
     <EmptyPlace v-if="!frame" says="No start of this machine is running, or it is being looked for."
       ><NuxtLink :to="back" class="button">Prepare one under Make safe</NuxtLink></EmptyPlace
     >
-    <div v-else class="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[minmax(0,2fr)_minmax(18rem,1fr)]">
-      <section class="grid grid-cols-[minmax(0,1fr)] gap-4" aria-label="The rail">
+    <div v-else class="grid items-start gap-4 lg:grid-cols-[minmax(0,2fr)_minmax(18rem,1fr)]">
+      <section class="grid gap-4" aria-label="The rail">
         <StartAlarm v-if="alarm" :called="frame.called" />
         <StartRail :frame="frame" :samples="samples" :phase="phase" :countdown="countdown" :on-seconds="onSeconds" />
         <div v-if="isOn" class="card">

@@ -145,9 +145,9 @@ const comparable = computed(() =>
       ><div class="grid gap-3 sm:grid-cols-2">
         <TextField name="caption" label="Caption" /><PickField name="assemblyId" label="Of which assembly" :options="assemblyChoices(sheet)" /></div
     ></CommandForm>
-    <div class="grid items-start gap-4 min-[900px]:grid-cols-[minmax(0,1fr)_20rem]">
+    <div class="grid items-start gap-4 wide:grid-cols-[minmax(0,1fr)_20rem]">
       <PhotoTable
-        class="h-[65dvh] min-[900px]:h-[calc(100dvh-12.5rem)]"
+        class="h-[65dvh] wide:h-[calc(100dvh-12.5rem)]"
         :src="photographUrl(photograph.hash, 'working')"
         :name="photograph.caption || photograph.name"
         :width-px="photograph.widthPx"
@@ -164,7 +164,7 @@ const comparable = computed(() =>
         @pick="key => typeof key === 'number' && (chosen = chosen === key ? undefined : key)"
       />
       <section
-        class="card grid content-start gap-3 min-[900px]:max-h-[calc(100dvh-10rem)] min-[900px]:overflow-x-hidden min-[900px]:overflow-y-auto"
+        class="card grid content-start gap-3 wide:max-h-[calc(100dvh-10rem)] wide:overflow-x-hidden wide:overflow-y-auto"
         aria-label="Beside the photograph"
       >
         <div role="group" aria-label="What to do with it" class="flex pl-px">
