@@ -6,7 +6,7 @@ import { startApplication } from '../tests/e2e/support/application'
 import { Visitor } from '../tests/e2e/support/visitor'
 
 const application = await startApplication()
-const visitor = await Visitor.arrives(application.address)
+const visitor = await Visitor.arrivesWithLetters(application.address, 16)
 const cookie = await application.cookieOf('ilka')
 const tag = (nickname: string) => application.tagOf(nickname)
 

@@ -66,8 +66,13 @@ export async function send(
     signal: AbortSignal.timeout(60_000),
   }
   if (body !== undefined) asked.body = body
+  // A line that lay idle may be closed just as it is used again, before anything was heard on it: then it is asked once more, on another.
+  const idleLine = (error: unknown) => ['EPIPE', 'UND_ERR_SOCKET'].includes(String(((error as Error).cause as { code?: string } | undefined)?.code))
   try {
-    const answer = await fetch(app.address + path, asked)
+    const answer = await fetch(app.address + path, asked).catch(error => {
+      if (!idleLine(error)) throw error
+      return fetch(app.address + path, asked)
+    })
     return { status: answer.status, text: await answer.text(), headers: answer.headers, ms: performance.now() - began }
   } catch (error) {
     return { status: 0, text: `${String(error)} ${String((error as Error).cause ?? '')}`, headers: new Headers(), ms: performance.now() - began }

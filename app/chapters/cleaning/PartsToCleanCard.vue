@@ -63,12 +63,7 @@ const state = computed(() => (unplanned.value ? 'none' : cleaning.value.guesses.
           >
             {{ said ? 'Change' : 'Say what it is' }}<span class="sr-only"> {{ part.name }}</span>
           </button>
-          <button
-            v-if="said && session.may('drop-cleaning-part')"
-            type="button"
-            class="text-sm underline max-wide:min-h-11"
-            @click="drop({ partId: part.id })"
-          >
+          <button v-if="said && session.may('drop-cleaning-part')" type="button" class="text-sm underline max-wide:min-h-11" @click="drop({ partId: part.id })">
             Leave out<span class="sr-only"> {{ part.name }}</span>
           </button>
         </div>

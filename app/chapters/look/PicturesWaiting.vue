@@ -16,11 +16,7 @@ onUnmounted(() => shown.value.forEach(({ url }) => URL.revokeObjectURL(url)))
         <img :src="url" alt="" class="aspect-4/3 w-full border border-line object-cover" />
         <span class="flex items-center gap-1 text-sm"
           ><span class="truncate">{{ file.name }}</span
-          ><button
-            type="button"
-            class="ml-auto grid h-8 w-8 place-items-center max-wide:h-11 max-wide:w-11"
-            @click="files = files.filter((_, n) => n !== i)"
-          >
+          ><button type="button" class="ml-auto grid h-8 w-8 place-items-center max-wide:h-11 max-wide:w-11" @click="files = files.filter((_, n) => n !== i)">
             <PhX aria-hidden="true" /><span class="sr-only">Leave {{ file.name }} out</span>
           </button></span
         >

@@ -9,12 +9,9 @@ const session = useSession()
 <template>
   <div class="grid gap-2">
     <p>
-      <a
-        :href="`/api/people/${person.id}/kept`"
-        :download="`kept-of-${person.signInName}.json`"
-        class="inline-flex min-h-8 items-center max-wide:min-h-11"
-        >{{ own ? 'Download your data' : `Download the data of ${person.name}` }}</a
-      >
+      <a :href="`/api/people/${person.id}/kept`" :download="`kept-of-${person.signInName}.json`" class="inline-flex min-h-8 items-center max-wide:min-h-11">{{
+        own ? 'Download your data' : `Download the data of ${person.name}`
+      }}</a>
     </p>
     <AddPanel v-if="!own && session.may('forget-person')" v-slot="{ close }" label="Remove this person"
       ><CommandForm

@@ -5,7 +5,7 @@ import { FirstStartCard } from '../starts/index'
 import { SupplyCard } from '../supplies/index'
 
 /** The gate as it stands, or as it would stand with what is being entered; then what it rests on, in the order of the work. */
-const props = defineProps<{ sheet: SheetOf<'look' | 'power' | 'starts' | 'arrive'> }>()
+const props = defineProps<{ sheet: SheetOf<'look' | 'power' | 'starts'> }>()
 const typed = ref<Record<string, unknown>>({})
 const inspectedBy = computed(() => {
   const id = 'inspectedById' in typed.value ? typed.value.inspectedById : props.sheet.power.inspectedById

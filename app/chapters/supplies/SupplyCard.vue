@@ -1,10 +1,9 @@
 <script setup lang="ts">
-import { brickOf } from '#core/power/brick'
 import { type Inlet, labelWords, matchSupply } from '#core/power/supply-match'
 import type { SheetOf } from '#shared/chapters/index'
 
 /** What its inlet needs, the supplies of the collection that suit, and how a bench supply is set instead. */
-const props = defineProps<{ sheet: SheetOf<'power' | 'arrive'> }>()
+const props = defineProps<{ sheet: SheetOf<'power'> }>()
 const session = useSession()
 const inlet = computed(() => props.sheet.power.inlet)
 const { submitCommand: assign, busy, failure, because } = useCommand('assign-supply', () => props.sheet.tag)
@@ -37,7 +36,7 @@ const result = computed(() => {
   return props.sheet.power.takesMains ? 'Takes mains itself' : 'Nobody has said what its inlet needs'
 })
 /** What was typed at the door is not typed again. */
-const brick = computed(() => brickOf(props.sheet.accessories.map(a => a.name)))
+const brick = computed(() => props.sheet.power.brick)
 const initial = computed(() => ({ inlet: typedInlet(inlet.value ?? brick.value ?? {}) }))
 </script>
 

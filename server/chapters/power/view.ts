@@ -1,3 +1,4 @@
+import { brickOf } from '#core/power/brick'
 import { isNeutralising } from '#core/cleaning/words'
 import type { MachineRecord } from '#core/kernel/machine'
 import type { GateVerdict } from '#core/safety/gate-words'
@@ -126,6 +127,7 @@ export function powerView({ tx, file, assessment, now }: ViewInput): ViewOf<'pow
       batteries: batteriesShown(file, now),
       batterySchool: file.practice.batterySchool,
       inlet,
+      brick: brickOf(file.accessories.map(a => a.name)),
       supplyId: power.supplyId,
       supplies: listSupplies(tx).map(({ uid: _, ...supply }) => supply),
       startChecks: startChecksOf(record, { facts, gate, gateInForce, school: schoolOf(file) }),

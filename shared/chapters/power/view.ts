@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { replacementNames } from '#core/power/battery'
 import { offVerdicts } from '#core/power/off-state'
 import { loads, railVerdicts } from '#core/power/rails'
+import type { Brick } from '#core/power/brick'
 import type { Inlet } from '#core/power/supply-match'
 import { gateVerdicts } from '#core/safety/gate-words'
 import type { Opening } from '#core/kernel/heard'
@@ -56,6 +57,8 @@ export const view = z.object({
     batteries: z.array(BatteryView),
     batterySchool: z.enum(replacementNames as ['none', ...typeof replacementNames]),
     inlet: z.custom<Inlet>().nullable(),
+    /** The supply that came with it, by the words of the door. */
+    brick: z.custom<Brick>().nullable(),
     supplyId: z.number().nullable(),
     supplies: z.array(SupplyView),
     /** Seen to before a start. */

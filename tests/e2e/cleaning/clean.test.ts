@@ -66,7 +66,7 @@ it('a plan is made from what a part is, a bath that would spoil it is refused, a
   // Taken back at once, its wait goes with it; the history keeps both.
   await rua.mayUndo('Step done.')
   await rua.press('Undo')
-  await rua.seesNoMore('Main board drying after: neutralise with a mild acid')
+  await rua.sees('Undone.')
   expect(await application.historyOf('Harbour office')).toContain('Its wait is taken back')
   await rua.press('Done; it dries for 6 h')
   await rua.sees('Keep off', 'Main board drying after: neutralise with a mild acid')

@@ -80,6 +80,26 @@ it('the supplies that suit are offered, the others with why they would harm', as
   await ilka.sees('Name: S-01 is on another supply already.')
 })
 
+it('the brick that came in at the door is known to the inlet, and a slip of the finger is asked back', async () => {
+  await ilka.open(`/m/${await application.tagOf('Ferry accounts')}?stage=arrive`)
+  await ilka.press('Note something')
+  await ilka.fill('What came with it', '9 V AC brick, 1.5 A', 'Note something')
+  await ilka.press('Save', 'Note something')
+  await ilka.sees('9 V AC brick, 1.5 A')
+  await makeSafe('Ferry accounts')
+  await ilka.unfold('Supply')
+  await ilka.press('Say what its inlet needs')
+  await ilka.sees('Filled in from “9 V AC brick, 1.5 A”, which came with it.')
+  const form = 'What the inlet needs'
+  expect([await ilka.valueOf('Volts of the inlet', form), await ilka.valueOf('Amperes', form)]).toEqual(['9', '1.5'])
+  await ilka.fill('Volts of the inlet', '90', form)
+  await ilka.sees('90 V into a round inlet? Look at it again. “9 V AC brick, 1.5 A” came with it.')
+  await ilka.fill('Volts of the inlet', '9', form)
+  await ilka.seesNoMore('Look at it again.')
+  await ilka.press('Save', form)
+  await ilka.sees('The inlet needs 9 V AC')
+})
+
 it('what is connected decides what the gate asks about', async () => {
   await makeSafe('Schoolroom A')
   await ilka.show('How it is judged')

@@ -134,9 +134,9 @@ async function startBrowser(lettersPx?: number): Promise<Browser> {
     '--headless=new',
     '--no-sandbox',
     '--disable-gpu',
-    // Nobody looks at most of these pages: drawn coarsely and at rest they are laid out just the same, for a sixth less work. `size` draws finely.
+    // Nobody looks at most of these pages: drawn coarsely and at rest, they take a sixth less work.
+    ...(lettersPx ? [] : ['--force-device-scale-factor=0.25']),
     '--disable-software-rasterizer',
-    '--force-device-scale-factor=0.25',
     '--force-prefers-reduced-motion',
     '--disable-extensions',
     '--disable-features=SpareRendererForSitePerProcess,Translate,MediaRouter,OptimizationHints',
@@ -195,7 +195,10 @@ export class Visitor {
     return new Visitor(free.pop() ?? (await startBrowser()), address)
   }
 
-  /** Somebody whose browser is set to letters of this size; twice the usual are 32 px. It is a browser of their own, and ends with them. */
+  /**
+   * Somebody whose browser is set to letters of this size, 16 px being usual. It is a browser of their own, which draws finely, for whoever looks at
+   * the page, and ends with them.
+   */
   static async arrivesWithLetters(address: string, lettersPx: number): Promise<Visitor> {
     return new Visitor(await startBrowser(lettersPx), address, true)
   }
