@@ -251,3 +251,43 @@ it('spots at the very edge are taken as they are', () => {
     }).areaPct,
   ).toBeCloseTo(50, 0)
 })
+
+describe('what is said beside the figure', () => {
+  const said = (share: number, colour: Colour, more: Partial<CorrosionSamples> = {}) =>
+    Object.fromEntries(
+      areaOf(
+        halves(400, 300, (_, y) => (y >= 300 * (1 - share) ? colour : undefined)),
+        { ...inner, ...more },
+      ).findings.map(f => [f.code, f.level]),
+    )
+  const inner: Partial<CorrosionSamples> = {
+    corroded: [
+      [0.1, 0.1],
+      [0.2, 0.3],
+      [0.1, 0.5],
+    ],
+    sound: [
+      [0.9, 0.1],
+      [0.8, 0.3],
+      [0.9, 0.5],
+    ],
+  }
+  const blue: Colour = [40, 60, 220]
+  it('a lamp is noted, and from a twentieth on it is care; so is what looks like none of the spots from a tenth on', () => {
+    expect(said(0.03, white)['corrosion-area.glare']).toBe('note')
+    expect(said(0.1, white)['corrosion-area.glare']).toBe('care')
+    expect(said(0, white)).not.toHaveProperty('corrosion-area.glare')
+    expect(said(0.05, blue)['corrosion-area.unlike']).toBe('note')
+    expect(said(0.15, blue)['corrosion-area.unlike']).toBe('care')
+    expect(said(0, blue)).not.toHaveProperty('corrosion-area.unlike')
+  })
+  it('fewer than three spots of either kind are', () => {
+    expect(said(0, blue)).not.toHaveProperty('corrosion-area.few')
+    expect(said(0, blue, { sound: inner.sound!.slice(0, 2) })).toHaveProperty('corrosion-area.few')
+    expect(said(0, blue, { corroded: inner.corroded!.slice(0, 2) })).toHaveProperty('corrosion-area.few')
+  })
+  it('the measurement is unsure from five points on', () => {
+    expect(said(0.05, white)).not.toHaveProperty('corrosion-area.unsure')
+    expect(said(0.3, white)).toHaveProperty('corrosion-area.unsure')
+  })
+})

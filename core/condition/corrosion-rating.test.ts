@@ -64,3 +64,18 @@ it('gives no rating where the error covers several', () => {
   expect(rateMeasured({ areaPct: 9, errorPct: 3, steel: true })).toMatchObject({ rating: null, rustDegree: null, findings: [{ code: 'corrosion.no-rating' }] })
   expect(rateMeasured({ areaPct: 0.3, errorPct: 1.5 }).rating).toBeNull()
 })
+
+// Bands: rating 3 from 5 to 10 %, and Ri 4 from 1 to 8 % (see the bands; ISO 10289 and ISO 4628-3, from memory).
+it('a degree of rust that its error does not bear is not spoken of, and the rating beside it still is', () => {
+  const rated = (areaPct: number, errorPct: number) => rateMeasured({ areaPct, errorPct, steel: true })
+  const degrees = (of: ReturnType<typeof rated>) => of.findings.filter(f => f.code === 'corrosion.rust-degree').length
+  const steady = rated(6.5, 1)
+  expect([steady.rating, steady.rustDegree, degrees(steady)]).toEqual([3, steady.rustDegree, 1])
+  expect(steady.rustDegree).not.toBeNull()
+  const between = rated(8, 1)
+  expect([between.rating, between.rustDegree, degrees(between)]).toEqual([3, null, 0])
+  const wide = rated(8, 4)
+  expect([wide.rating, wide.rustDegree, wide.findings.map(f => f.code)]).toEqual([null, null, ['corrosion.no-rating']])
+  expect(wide.findings[0]!.because[0]).toBe('8 % ± 4.0 of the surface is corroded.')
+  expect([wide.findings[0]!.level, rated(2, 1).findings[0]!.level]).toEqual(['stop', 'care'])
+})
