@@ -271,31 +271,31 @@ function weighed(input: TriageInput): Weighed {
 }
 /** A term of no weight is none: it is left out where the paths are ranked. */
 const when = (is: boolean, weight: number, says: string): Term[] => (is ? [{ weight, says }] : [])
-const by = (weight: number, says: string): Term[] => when(true, weight, says)
+const always = (weight: number, says: string): Term[] => when(true, weight, says)
 
 const termsOf: Record<Path, (w: Weighed) => Term[]> = {
   'run-again': ({ lost, lostForGood, poor, unseen, seenShare, share, long, wants, hours, cost, sisters, significance: s }) => [
-    ...by(s.show * 0.8, `What it can show running: ${s.show} of 3.`),
+    ...always(s.show * 0.8, `What it can show running: ${s.show} of 3.`),
     ...when(!lost.length, 2 * seenShare, unseen.length ? 'Nothing essential is lost, of what was looked at.' : 'Nothing essential is lost.'),
     ...when(lost.length > 0, -2.5 * share - 0.5, `Lost or missing: ${list(lost.map(a => a.name))}.`),
     ...when(lostForGood.length > 0, -3, `Cannot be replaced: ${list(lostForGood.map(a => a.name))}.`),
-    ...by(-0.3 * poor.length, `Wants work: ${list(poor.map(a => a.name))}.`),
+    ...always(-0.3 * poor.length, `Wants work: ${list(poor.map(a => a.name))}.`),
     ...when(long > 40, -Math.min(2, long / 60), `${hours.low} to ${hours.high} hours of work.`),
     ...when(cost.high > 200, -Math.min(1.5, cost.high / 400), `Parts for up to ${Math.round(cost.high)}.`),
     ...when(sisters.running > 0 && !wants, -0.5, 'A sister runs already.'),
     ...when(sisters.running === 0 && sisters.wanting > 0, 0.5, 'None of its sisters runs.'),
   ],
   'run-with-substitutes': ({ lost, lostForGood, poor, share, long, hours, significance: s }) => [
-    ...by(s.show * 0.7, `What it can show running: ${s.show} of 3.`),
+    ...always(s.show * 0.7, `What it can show running: ${s.show} of 3.`),
     ...when(lostForGood.length > 0, 1.8, `Original parts cannot be had: ${list(lostForGood.map(a => a.name))}.`),
     ...when(lost.length > 0 && !lostForGood.length, 0.6, `A substitute is quicker for: ${list(lost.map(a => a.name))}.`),
     ...when(s.research === 3 || s.rarity === 3, -1.2, 'So rare or telling that what is foreign in it misleads.'),
     ...when(long > 60, -Math.min(1.5, long / 80), `${hours.low} to ${hours.high} hours of work.`),
-    ...by(-0.2 * poor.length, `Wants work: ${list(poor.map(a => a.name))}.`),
+    ...always(-0.2 * poor.length, `Wants work: ${list(poor.map(a => a.name))}.`),
     ...when(share > 0.5, -1.5, 'More than half of it would be foreign.'),
   ],
   'display-only': ({ lost, gone, share, long, wants, hours, sisters, significance: s }) => [
-    ...by(s.historic * 0.6, `Its history: ${s.historic} of 3.`),
+    ...always(s.historic * 0.6, `Its history: ${s.historic} of 3.`),
     ...when(s.completeness >= 2, 0.6, 'It is complete to look at.'),
     ...when(gone, -4, 'Nothing of it is there to be shown.'),
     ...when(share >= 0.3 && !gone, 0.8, `Too much is lost to run it: ${list(lost.map(a => a.name))}.`),
@@ -318,7 +318,7 @@ const termsOf: Record<Path, (w: Weighed) => Term[]> = {
       Math.min(1.5, 0.5 * sisters.wanting),
       `${sisters.wanting === 1 ? 'A sister wants' : `${sisters.wanting} sisters want`} parts; sound here: ${list(sound.map(a => a.name))}.`,
     ),
-    ...by(-matters, `Significance: ${matters} of 3 for history, research or rarity.`),
+    ...always(-matters, `Significance: ${matters} of 3 for history, research or rarity.`),
     ...when(s.completeness === 3, -1, 'It is whole.'),
     ...when(!ours && !consent?.allowed.includes('donor'), -5, 'It is not ours to take apart.'),
     ...when(sisters.running + sisters.wanting === 0, -1.5, 'No sister would gain from it.'),

@@ -7,7 +7,6 @@ import { judgeContact, printedJumperOhm } from './contact'
 import { type Answer, netFound } from './net-state'
 import { readPairs, withPairs } from './pairs'
 import { type ProbePlanInput, planProbes } from './probe-plan'
-import { crossing, insideOf } from './zone'
 
 // Nets and contacts at the edges of each rule. Common practice, no source, unless one is named.
 const refused = (judge: () => unknown, field: string | null) => {
@@ -175,34 +174,6 @@ describe('names', () => {
     )
     expect(joined.merged.map(m => m.nets)).toEqual([['A', 'B']])
     expect(joined.pins.map(p => p.net)).toEqual(['A', 'A', 'A', 'U9.1', 'U9.1'])
-  })
-})
-
-describe('a zone', () => {
-  const square = [
-    [0, 0],
-    [10, 0],
-    [10, 10],
-    [0, 10],
-  ] as const
-  it('holds what lies in its outline, and stretches cross where they touch', () => {
-    const inside = (xMm: number, yMm: number) => insideOf(square, { xMm, yMm })
-    expect([
-      inside(5, 5),
-      inside(11, 5),
-      inside(-1, 5),
-      inside(5, 11),
-      insideOf(square.slice(0, 2), { xMm: 5, yMm: 0 }),
-      insideOf(undefined, { xMm: 5, yMm: 5 }),
-    ]).toEqual([true, false, false, false, false, false])
-    const at = (x: number, y: number) => ({ xMm: x, yMm: y })
-    const cross = (...p: [number, number][]) => crossing(...(p.map(([x, y]) => at(x, y)) as [never, never, never, never]))
-    expect(cross([0, 0], [10, 10], [0, 10], [10, 0])).toBe(true)
-    expect(cross([0, 0], [10, 0], [0, 1], [10, 1])).toBe(false)
-    expect(cross([0, 0], [10, 0], [5, 0], [5, 5])).toBe(true)
-    expect(cross([0, 0], [10, 0], [11, 0], [15, 0])).toBe(false)
-    expect(cross([0, 0], [10, 0], [10, 0], [15, 0])).toBe(true)
-    expect(cross([5, 5], [5, 0], [0, 0], [10, 0])).toBe(true)
   })
 })
 

@@ -194,12 +194,14 @@ describe('a zone', () => {
     ])
   })
   it('holds what lies in its outline, and the nets that cross it on their shortest way', () => {
-    expect([insideOf(square, spot(5, 5)), insideOf(square, spot(11, 5)), insideOf(square, spot(-1, 5)), insideOf(square.slice(0, 2), spot(5, 5))]).toEqual([
-      true,
-      false,
-      false,
-      false,
-    ])
+    expect([
+      insideOf(square, spot(5, 5)),
+      insideOf(square, spot(11, 5)),
+      insideOf(square, spot(-1, 5)),
+      insideOf(square.slice(0, 2), spot(5, 0)),
+      insideOf(undefined, spot(5, 5)),
+      insideOf(square, spot(5, 11)),
+    ]).toEqual([true, false, false, false, false, false])
     const pins = [
       pin('U1.1', 'THROUGH', -5, 5),
       pin('U2.1', 'THROUGH', 15, 5),

@@ -6,8 +6,8 @@ it.each([
   ['9 V brick', { voltageV: 9 }],
   ['9V DC power supply, 1.5 A', { voltageV: 9, kind: 'dc', currentA: 1.5 }],
   ['12 V AC adapter 500 mA', { voltageV: 12, kind: 'ac', currentA: 0.5 }],
-  ['Adaptor 7,5V dc centre-negative', { voltageV: 7.5, kind: 'dc', polarity: 'centre-negative' }],
-  ['Wall wart, 9 volts, 1 amp, center positive', { voltageV: 9, currentA: 1, polarity: 'centre-positive' }],
+  ['Adaptor 7,5V dc centre-negative', { voltageV: 7.5, kind: 'dc' }],
+  ['Wall wart, 9 volts, 1 amp, center positive', { voltageV: 9, currentA: 1 }],
   ['PSU 230 V in, 12 V out', { voltageV: 12 }],
 ])('reads “%s”', (written, said) => expect(brickOf(['Manual', written])).toEqual({ written, ...said }))
 
@@ -30,4 +30,20 @@ it('asks back what does not go with the brick, and what no such inlet takes', ()
     Array.from({ length: 6 }, () => null),
   )
   expect(askBack('90 V', brick)).toBe(askBack(90, brick))
+})
+
+it('refuses nothing that anybody wrote: a machine with it still has its sheet', () => {
+  for (const written of [
+    '1,234 V brick',
+    '1,234,567 V brick',
+    '9.5.5 V brick, 1,000,0 A',
+    '9 V brick, 0 A',
+    'brick 00009V',
+    '9V brick 1.2.3A',
+    'brick V A',
+    '١٢ V brick',
+    `brick ${'9'.repeat(90)}V`,
+  ])
+    expect(() => brickOf([written]), written).not.toThrow()
+  expect(brickOf(['9 V brick, 0 A'])).toEqual({ written: '9 V brick, 0 A', voltageV: 9 })
 })
