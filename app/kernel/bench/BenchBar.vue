@@ -23,7 +23,7 @@ watch(() => route.path, close)
   <nav
     v-if="session.person"
     aria-label="At the bench"
-    class="bar no-print fixed inset-x-0 bottom-0 z-30 grid auto-cols-fr grid-flow-col border-t border-edge bg-card"
+    class="bar no-print fixed inset-x-0 bottom-0 z-30 grid grid-flow-col overflow-x-auto border-t border-edge bg-card"
   >
     <button
       v-for="sheet in offered"
@@ -58,6 +58,11 @@ watch(() => route.path, close)
 </template>
 
 <style scoped>
+/* With large letters its words take more than the width of a phone: then it is moved sideways, and none is printed over the next. */
+.bar {
+  grid-template-columns: none;
+  grid-auto-columns: minmax(max-content, 1fr);
+}
 .bar {
   padding-bottom: env(safe-area-inset-bottom);
 }
