@@ -2,6 +2,7 @@ import { eq } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
 import { type LiveChange, type Observed, mostCards } from '#shared/kernel/answers'
 import { isStrikeable, sentenceOf } from '#shared/chapters/index'
+import { filesOf } from './files'
 import { hear } from './history/ear'
 import { type Tx, append, collectionChain } from './history/journal'
 import { NotFound, NotNow } from './refusals'
@@ -24,7 +25,9 @@ export function carryOutTold<R>(bench: Bench, person: Person, told: Told, comman
   const change: LiveChange = { id: told.id, at, by: person.name, kinds: [], tags: [], collection: false, machines: [] }
   const observed: Observed[] = []
   const result = bench.db.transaction(
-    tx => {
+    plain => {
+      const files = filesOf(bench.db, plain)
+      const { tx } = files
       const before = tx.select().from(commandsDone).where(eq(commandsDone.uid, told.id)).get()
       const another = before && (before.name !== told.name || before.personId !== person.id || (told.asked && before.asked && told.asked !== before.asked))
       if (another) throw new NotNow('Another command has been sent under this id. Send it anew.')
@@ -34,6 +37,7 @@ export function carryOutTold<R>(bench: Bench, person: Person, told: Told, comman
         ...(mayOpen ? { mayOpen: mayOpen(tx) } : {}),
         db: bench.db,
         tx,
+        files,
         person,
         now,
         at,
@@ -61,6 +65,7 @@ export function carryOutTold<R>(bench: Bench, person: Person, told: Told, comman
           touched.delete(id)
           const { summary, tag } = settle(work, id)
           touched.delete(id)
+          files.forget(id)
           change.tags.push(tag)
           if (summary && change.machines.length < mostCards) change.machines.push(summary)
         },

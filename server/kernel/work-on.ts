@@ -1,14 +1,13 @@
 import { type Assessment, assess } from '#core/planning/assess'
 import { assembled, recordOf } from './assembled'
 import type { MachineFile, MachineRow } from './file'
-import { loadFile } from './load'
 import type { MachineWork, Work } from './work'
 
 /** The work of one command, turned to one machine. */
 export function workOn(work: Work, machine: MachineRow): MachineWork {
   let file: MachineFile | undefined
   let assessment: Assessment | undefined
-  const asItStood = () => (file ??= loadFile(work.db, machine.id))
+  const asItStood = () => (file ??= work.files.ofNow(machine.id))
   const on: MachineWork = {
     ...work,
     machine,

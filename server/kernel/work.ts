@@ -4,6 +4,7 @@ import type { EntryData, EntryKind } from '#shared/chapters/index'
 import type { LiveChange, Observed, Progress } from '#shared/kernel/answers'
 import type { Db } from './db'
 import type { MachineFile, MachineRow } from './file'
+import type { Files } from './files'
 import type { Tx } from './history/journal'
 
 /** What many machines may rest on. */
@@ -22,6 +23,8 @@ export interface Subject {
 export interface Work {
   db: Db
   tx: Tx
+  /** What is kept of the machines that it has to do with. */
+  files: Pick<Files, 'ofNow' | 'forget'>
   person: Person
   now: Date
   /** The same instant as it is kept: ISO, UTC, with milliseconds. */

@@ -1,15 +1,19 @@
+import { eq, sql } from 'drizzle-orm'
+import { getTableConfig } from 'drizzle-orm/sqlite-core'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { type MachineCommandName, commands } from '#shared/chapters/index'
 import { assess } from '#core/planning/assess'
-import { recordOf } from '../../server/kernel/assembled'
+import { assembled, recordOf } from '../../server/kernel/assembled'
+import { filesOf } from '../../server/kernel/files'
+import type { Table } from '../../server/kernel/rows'
 import { workOff } from '../../server/kernel/settling/caretaker'
 import { loadFile } from '../../server/kernel/load'
 import { performOnCollection, performOnMachine } from '../../server/kernel/perform'
 import { searchTextOf } from '../../server/kernel/settling/search'
 import { summaryOf } from '../../server/kernel/settling/summary'
 import { machineByTag } from '../../server/kernel/sheet'
-import { machineSummaries } from '../../server/kernel/trunk'
+import { machineSummaries, machines } from '../../server/kernel/trunk'
 import { serverBench } from '../support/server-bench'
 import { goodFacts as good } from '../support/good-facts'
 
@@ -285,8 +289,60 @@ describe('time alone', () => {
   })
 })
 
+describe('the file of a machine', () => {
+  /** Puts a row of made-up nothings into a table, past everything that the program knows of. */
+  function putRow(table: Table, given: Record<string, unknown>) {
+    const { $client } = on.db
+    $client.pragma('foreign_keys = OFF')
+    const { name } = getTableConfig(table)
+    const wanted = ($client.pragma(`table_info(${name})`) as { name: string; type: string; notnull: number; dflt_value: unknown; pk: number }[])
+      .filter(c => c.name in given || (c.notnull && c.dflt_value === null && !c.pk))
+      .map(c => [c.name, given[c.name] ?? (/int|real/i.test(c.type) ? 1 : '{}')] as const)
+    const names = wanted.map(([column]) => `"${column}"`)
+    $client.prepare(`INSERT OR REPLACE INTO ${name} (${names.join()}) VALUES (${names.map(() => '?').join()})`).run(...wanted.map(([, value]) => value))
+  }
+
+  it('follows whatever is written in any table, though only that is read again', () => {
+    const tag = bookIn({ modelId: addModel() })
+    const { id } = machineByTag(on.db, tag)
+    perform(tag, 'report-fault', { symptom: 'No sound', stopsMachine: true } as never)
+    const faultId = loadFile(on.db, id).faults[0]!.id
+    const tables = Object.values(assembled().rows).flatMap(({ table, within }) => [table, ...within])
+    expect(tables.length).toBeGreaterThan(40)
+    for (const table of tables) {
+      const files = filesOf(on.db, on.db)
+      const before = files.ofNow(id)
+      on.statements = []
+      files.tx
+        .delete(table)
+        .where(sql`0`)
+        .run()
+      putRow(table, { machine_id: id, fault_id: faultId, version: 9 })
+      const { name } = getTableConfig(table)
+      expect(files.ofNow(id), name).toEqual(loadFile(on.db, id))
+      expect(before, name).not.toEqual(loadFile(on.db, id))
+      expect(files.ofNow(id), name).toBe(files.ofNow(id))
+    }
+  })
+
+  it('follows its own name, what others of its model went through, and whatever a sentence of SQL may have done', () => {
+    const modelId = addModel()
+    const tags = [bookIn({ modelId }), bookIn({ modelId })]
+    const [id, other] = tags.map(tag => machineByTag(on.db, tag).id) as [number, number]
+    const files = filesOf(on.db, on.db)
+    expect(files.ofNow(id)).toMatchObject({ machine: { place: 'Buoy shed 3' }, sisters: { all: 1, leaked: 0 } })
+    files.tx.update(machines).set({ place: 'Loft' }).run()
+    files.tx.update(machineSummaries).set({ batteryLeaked: true }).where(eq(machineSummaries.machineId, other)).run()
+    expect(files.ofNow(id)).toMatchObject({ machine: { place: 'Loft' }, sisters: { all: 1, leaked: 1 } })
+    files.tx.run(sql`UPDATE machines SET place = 'Quay'`)
+    expect(files.ofNow(id).machine.place).toBe('Quay')
+  })
+})
+
 describe('one transaction', () => {
-  it('takes no more than thirty statements for a reading, and is told once', () => {
+  const loadsWhole = (sql: string) => /from "machines"/.test(sql) && /"sign_?offs"/i.test(sql) && /"readings"/.test(sql)
+
+  it('takes no more than thirty statements for a reading, loads its machine once, and is told once', () => {
     const tag = bookIn({ modelId: addModel() })
     perform(tag, 'take-reading', { rail: '+5 V', valueV: 5, load: 'loaded' })
     on.heard = []
@@ -294,6 +350,7 @@ describe('one transaction', () => {
     performOnMachine(on.bench, on.ilka, tag, 'take-reading', { rail: '+5 V', valueV: 4.99, load: 'loaded', sure: false })
     expect(on.statements.length).toBeLessThanOrEqual(30)
     expect(on.statements.length).toBeGreaterThan(5)
+    expect(on.statements.filter(loadsWhole)).toHaveLength(1)
     expect(on.heard).toHaveLength(1)
     expect(on.heard[0]).toMatchObject({ kinds: ['reading.taken'], tags: [tag] })
   })

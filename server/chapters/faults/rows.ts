@@ -1,19 +1,9 @@
 import { relations } from 'drizzle-orm'
-import { type RowsOf, all } from '../../kernel/rows'
+import { type RowsOf, inner, nesting } from '../../kernel/rows'
 import { attempts, faults, observations, repairs, theories } from './schema'
 
 export const rows = {
-  faults: all(faults, {
-    with: {
-      observations: {
-        where: (t: typeof observations, { isNull }: { isNull: (column: unknown) => unknown }) => isNull(t.struckBy),
-        orderBy: (t: typeof observations, { asc }: { asc: (column: unknown) => unknown }) => asc(t.id),
-      },
-      repairs: { orderBy: (t: typeof repairs, { asc }: { asc: (column: unknown) => unknown }) => asc(t.id) },
-      attempts: { orderBy: (t: typeof attempts, { asc }: { asc: (column: unknown) => unknown }) => asc(t.id) },
-      theories: { orderBy: (t: typeof theories, { asc }: { asc: (column: unknown) => unknown }) => asc(t.id) },
-    },
-  }),
+  faults: nesting(faults, { observations: inner(observations), repairs: inner(repairs), attempts: inner(attempts), theories: inner(theories) }),
 }
 type FaultsRows = {
   faults: (RowsOf<typeof rows>['faults'][number] & {

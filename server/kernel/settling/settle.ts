@@ -7,7 +7,6 @@ import type { MachineSummary } from '#shared/kernel/machine'
 import { assembled, recordOf } from '../assembled'
 import type { Db } from '../db'
 import type { Tx } from '../history/journal'
-import { loadFile } from '../load'
 import { prepared } from '../prepared'
 import { searchTextOf, writeSearch } from './search'
 import { summaryOf } from './summary'
@@ -40,8 +39,8 @@ function lastVerdict(tx: Tx, machineId: number): GateVerdict {
  * @returns its tag, and its summary where that has changed
  */
 export function settle(work: Work, machineId: number): { tag: string; summary: MachineSummary | null } {
-  const { db, tx, at } = work
-  const file = loadFile(db, machineId)
+  const { db, tx, at, files } = work
+  const file = files.ofNow(machineId)
   const assessment = assess(recordOf(file), at)
   const before = prepared(db, 'summary', stored).get({ id: machineId })
   const standing = { gate: before?.gate ?? lastVerdict(tx, machineId), overruled: file.power.overruleVerdict !== null }
