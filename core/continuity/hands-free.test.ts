@@ -1,11 +1,12 @@
 import { expect, it } from 'vitest'
-import { type HandsFree, handsFreeBegun, handsFreeNext, spokenPin } from './hands-free'
+import { type HandsFree, handsFreeBegun, handsFreeNext } from '../kernel/hands-free'
+import { pairHandsFree, spokenPin } from './hands-free'
 
 /** What is taken, one figure after the other. */
 function taken(...shown: (string | undefined)[]) {
   let state: HandsFree = handsFreeBegun
   return shown.flatMap(figure => {
-    const next = handsFreeNext(state, figure)
+    const next = handsFreeNext(state, figure, pairHandsFree)
     state = next.state
     return next.taken ?? []
   })

@@ -75,7 +75,7 @@ export async function startStandIn({
   const machine = simulatedMachine(seed)
   const errors: string[] = []
   const sockets = new Set<Socket>()
-  const set = { scenario, what: 'VOLT:DC' as FunctionName, nominalV: 5, loaded: false, onSince: null as number | null }
+  const set = { scenario, what: 'VOLT:DC' as FunctionName, nominalV: 5, lifted: false, loaded: false, onSince: null as number | null }
   /** A board under the probes, where there is one: its nets by name, and the two pins. */
   const board = { nets: new Map<string, SimulatedNet & { pins: string[] }>(), at: null as { a: string; b: string; beyond: boolean } | 'lifted' | null }
   let simulated: ReturnType<typeof simulatedBoard> | undefined
@@ -95,7 +95,9 @@ export async function startStandIn({
       const ohm = board.at === 'lifted' ? null : onBoard().measure(board.at.a, board.at.b, board.at)
       return { manner, text: ohm === null ? infinity : figure(ohm) }
     }
-    const value = machine.see(set.scenario, { nominalV: set.nominalV, onSeconds: onSeconds(), loaded: set.loaded })[functions[set.what]]
+    // Probes in the air see of a machine that is on what they see of one that is off.
+    const seen = { nominalV: set.nominalV, onSeconds: set.lifted ? null : onSeconds(), loaded: set.loaded }
+    const value = machine.see(set.scenario, seen)[functions[set.what]]
     // A rail that is on is no place for ohms: a real meter shows overload.
     const impossible = onSeconds() !== null && ['RES', 'FRES', 'CONT', 'DIOD'].includes(set.what)
     return { manner, text: manner === 'overload' || impossible ? infinity : manner === 'garbled' ? `+4.9${'\u00fe'}7,?E 3` : figure(value) }
@@ -188,6 +190,8 @@ export async function startStandIn({
         set.loaded = /^(ON|1)$/i.test(argument)
         return
       case 'SIM:PROB': {
+        set.lifted = argument === 'OFF'
+        if (set.lifted) return
         const volts = Number(argument)
         if (!Number.isFinite(volts) || volts === 0) return wrong(-224, 'Illegal parameter value')
         set.nominalV = volts

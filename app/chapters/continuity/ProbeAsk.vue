@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { type Contact, contactNames } from '#core/continuity/contact'
-import { spokenPin } from '#core/continuity/hands-free'
+import { pairHandsFree, spokenPin } from '#core/continuity/hands-free'
 import type { BoardPicture, ProbeCheck } from '#shared/chapters/continuity/index'
-import { useMeter } from '../meter/index'
+import { speak, useHandsFree, useMeter } from '../meter/index'
 
 /** One pair in big type: what is expected, the reading, or what was heard. */
 const props = defineProps<{
@@ -39,13 +39,14 @@ const {
   on: handsFree,
   told: handsFreeSays,
   asItIs,
-  speak,
-} = useHandsFree(
-  meter,
-  () => props.check,
-  () => beyond.value,
-  figure => emit('send', figure),
-)
+} = useHandsFree({
+  manner: pairHandsFree,
+  inHand: () => props.check.id,
+  spoken: () => `${spokenPin(props.check.a.name)}, to ${spokenPin(props.check.b.name)}.`,
+  read: lifted => meter.read('ohms', { probing: { checkId: props.check.id, beyond: beyond.value, lifted } }),
+  take: figure => emit('send', figure),
+  words: { lift: 'Lift the probes.', place: 'Place the probes; a figure that stands still is taken.' },
+})
 // What was taken is read out before the next pair is.
 watch(
   () => props.last?.id,
@@ -53,7 +54,7 @@ watch(
   { flush: 'post' },
 )
 async function fromMeter() {
-  const figure = await meter.read('ohms', { checkId: props.check.id, beyond: beyond.value })
+  const figure = await meter.read('ohms', { probing: { checkId: props.check.id, beyond: beyond.value } })
   if (figure !== undefined) emit('send', figure)
 }
 </script>

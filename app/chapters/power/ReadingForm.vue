@@ -47,6 +47,12 @@ function judged(values: Record<string, unknown>): Finding[] {
 <template>
   <CommandForm ref="form" command="take-reading" :machine="sheet.tag" :initial="initial" label="Take a reading" submit="Save reading" @done="onwards">
     <template #default="{ values }">
+      <RailsHandsFree
+        :sheet="sheet"
+        :load="values.load as Load"
+        :wanting="(sheet.rails?.rails ?? []).filter(wants).map(r => r.name)"
+        @saved="(rail, valueV) => onwards(undefined, { rail, valueV })"
+      />
       <div class="flex flex-wrap gap-x-6 gap-y-3">
         <ChoiceField name="rail" label="Rail" :options="rails.map(r => ({ value: r.name, label: shownRail(r.name) }))" />
         <TextField name="valueV" label="Reading in volts" numeric :signed="isNegative(values.rail)" class="w-48" />

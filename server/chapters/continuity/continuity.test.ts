@@ -119,19 +119,22 @@ describe('a probe sheet', () => {
     expect(of(tag, sheetId).shorts).toEqual([])
   })
 
-  it('gives two people different checks, and the same one to whoever comes back', () => {
+  it('gives two people, and two devices of one, different checks, and the same one to whoever comes back', () => {
     const { tag, begin } = ready()
     const sheetId = begin()
     on.collection('add-person', { name: 'Rua', signInName: 'rua', role: 'volunteer', passwordHash: 'x' } as never)
     const rua = findPerson(on.db, 2)!
-    const take = (person = on.ilka) => (perform(tag, 'take-probe', { sheetId }, person) as { checkId: number }).checkId
+    const take = (person = on.ilka, device = '') => (perform(tag, 'take-probe', { sheetId, device }, person) as { checkId: number }).checkId
     const mine = take()
     expect(take()).toBe(mine)
     const hers = take(rua)
     expect(hers).not.toBe(mine)
+    const onAnother = take(rua, 'her tablet')
+    expect([mine, hers]).not.toContain(onAnother)
+    expect(take(rua, 'her tablet')).toBe(onAnother)
     perform(tag, 'answer-probe', { checkId: mine, heard: 'open' })
     expect(() => perform(tag, 'answer-probe', { checkId: mine, heard: 'open' }, rua)).toThrow('answered already')
-    expect(take()).not.toBe(hers)
+    expect([hers, onAnother]).not.toContain(take())
     // What somebody left lying is free again after a while.
     on.now = new Date(on.now.getTime() + 121_000)
     expect(take()).toBeLessThanOrEqual(hers)

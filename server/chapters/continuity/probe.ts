@@ -65,7 +65,7 @@ export function beginProbeSheet(work: MachineWork, input: CommandInput<'begin-pr
 const sheetOf = (work: MachineWork, sheetId: number): Sheet => rowOf(work, probeSheets, sheetId, 'probe sheet')
 
 /** The next check that nobody else is at; whoever asks keeps what they had. */
-export function takeProbe(work: MachineWork, { sheetId }: CommandInput<'take-probe'>): { checkId: number | null } {
+export function takeProbe(work: MachineWork, { sheetId, device }: CommandInput<'take-probe'>): { checkId: number | null } {
   const { tx, person, at, now } = work
   const sheet = sheetOf(work, sheetId)
   if (sheet.endedAt) throw new NotNow('This sheet has been ended.')
@@ -78,10 +78,10 @@ export function takeProbe(work: MachineWork, { sheetId }: CommandInput<'take-pro
     .all()
     // What an answer left unclear is asked while the probes are still there.
     .sort((a, b) => Number(a.why === '') - Number(b.why === ''))
-  const mine = open.find(c => c.takenBy === person.id && c.takenAt! > since)
-  const free = mine ?? open.find(c => c.takenAt === null || c.takenAt <= since || c.takenBy === person.id)
+  const mine = open.find(c => c.takenBy === person.id && c.takenOn === device && c.takenAt! > since)
+  const free = mine ?? open.find(c => c.takenAt === null || c.takenAt <= since)
   if (!free) return { checkId: null }
-  tx.update(probeChecks).set({ takenBy: person.id, takenAt: at }).where(eq(probeChecks.id, free.id)).run()
+  tx.update(probeChecks).set({ takenBy: person.id, takenOn: device, takenAt: at }).where(eq(probeChecks.id, free.id)).run()
   return { checkId: free.id }
 }
 

@@ -121,6 +121,8 @@ export const probeChecks = sqliteTable(
     why: words('why'),
     takenBy: integer('taken_by'),
     takenAt: text('taken_at'),
+    /** On which of their devices, as that calls itself. */
+    takenOn: words('taken_on'),
     contact: text('contact').$type<Contact>(),
     ohm: real('ohm'),
     by: words('by'),

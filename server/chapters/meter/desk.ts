@@ -7,7 +7,7 @@ import { Busy, NotNow } from '../../kernel/refusals'
 import { addressNear } from '../../near/networks'
 import { happen, runningById } from '../starts/index'
 import { MeterTrouble, ScpiClient } from './scpi-client'
-import { type ProbedPins, type Simulation, placeProbes, readSimulation } from './simulation'
+import { type ProbedPins, type ProbedRail, type Simulation, placeOnRail, placeProbes, readSimulation } from './simulation'
 
 /** Where the meter is asked. @throws MeterTrouble `unreachable` where nothing is, or nothing in this house, unless `METER_ANYWHERE=true` */
 export async function addressOfMeter(host: string, anywhere = process.env.METER_ANYWHERE === 'true'): Promise<string> {
@@ -148,15 +148,16 @@ export class MeterDesk {
   /**
    * One measurement that waits until the figure stands still.
    * @param probed the two pins that the probes are on; their figure has to stand for longer
+   * @param rail the rail that they are on, for a stand-in
    * @throws NotNow while a start has the meter, Busy while too many wait for it
    */
-  read(what: MeterFunction, probed?: ProbedPins): Promise<MeterReading> {
+  read(what: MeterFunction, probed?: ProbedPins, rail?: ProbedRail): Promise<MeterReading> {
     return this.alone(async () => {
       if (this.busyWith !== undefined)
         throw new NotNow(`The meter watches the start of ${runningById(this.busyWith)?.tag ?? 'another machine'}. It is free again when that has ended.`)
       if (!this.addressed().host) return told('none', what)
       try {
-        return await this.settled(await this.connected(), what, probed)
+        return await this.settled(await this.connected(), what, probed, rail)
       } catch (error) {
         return told(this.trouble(error), what)
       }
@@ -164,9 +165,10 @@ export class MeterDesk {
   }
 
   /** @throws MeterTrouble */
-  private async settled(client: ScpiClient, what: MeterFunction, probed?: ProbedPins): Promise<MeterReading> {
+  private async settled(client: ScpiClient, what: MeterFunction, probed?: ProbedPins, rail?: ProbedRail): Promise<MeterReading> {
     this.state = 'ready'
     if (this.simulation) await placeProbes(client, probed)
+    if (this.simulation && rail) await placeOnRail(client, rail)
     const values: (number | null)[] = []
     while (values.length < mostReadings) {
       const answer = await client.measure(what)

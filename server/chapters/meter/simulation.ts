@@ -47,3 +47,11 @@ export async function placeProbes(client: ScpiClient, probed: ProbedPins | undef
   }
   await client.tell(lifted ? 'SIM:BOAR:PROB OFF' : `SIM:BOAR:PROB ${[word(a), word(b), beyond ? 1 : 0].join()}`)
 }
+
+/** A rail that the probes are on, or are to be lifted off. */
+export interface ProbedRail {
+  nominalV: number
+  lifted: boolean
+}
+/** Puts the probes of the stand-in on a rail, or takes them off it. */
+export const placeOnRail = (client: ScpiClient, { nominalV, lifted }: ProbedRail): Promise<void> => client.tell(`SIM:PROB ${lifted ? 'OFF' : nominalV}`)

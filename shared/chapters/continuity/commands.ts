@@ -50,8 +50,8 @@ export const onMachine = {
         .max(60),
     }),
   ),
-  /** Takes the next check that nobody else is at. */
-  'take-probe': command(atTheBench, z.object({ sheetId: id })),
+  /** Takes the next check that nobody else is at, and that the same person is at on no other device. */
+  'take-probe': command(atTheBench, z.object({ sheetId: id, device: optionalText('Device', 40) })),
   'answer-probe': command(
     atTheBench,
     z.object({

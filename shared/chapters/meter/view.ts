@@ -13,7 +13,10 @@ export const MeterQuestion = z.object({
   probing: z
     .object({ checkId: z.number().int().positive(), beyond: z.boolean(), /** They are to be lifted off them. */ lifted: z.boolean().default(false) })
     .optional(),
+  /** The rail that the probes are on, or are to be lifted off: all that is done with it is to tell a stand-in. */
+  rail: z.object({ nominalV: z.number().refine(v => v !== 0), lifted: z.boolean() }).optional(),
 })
+export type MeterQuestion = z.input<typeof MeterQuestion>
 
 /** What the stand-in of the meter is told of the machine that it simulates. */
 export const SimulationTyped = z.object({ scenario: text('Scenario', 30).optional(), switchedOn: z.boolean().optional() })

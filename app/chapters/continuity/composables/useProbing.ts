@@ -1,4 +1,6 @@
 import { useQuery } from '@pinia/colada'
+import { useLocalStorage } from '@vueuse/core'
+import { v7 as uuidv7 } from 'uuid'
 import { type Contact, contacts } from '#core/continuity/contact'
 import type { ProbeSheet } from '#shared/chapters/continuity/index'
 
@@ -27,6 +29,8 @@ export function useProbing(tag: () => string, sheetId: () => number) {
   })
   const { submitCommand: take, failure: notTaken } = useCommand('take-probe', tag)
   const { submitCommand: answer, failure } = useCommand('answer-probe', tag)
+  /** Whoever probes with two phones at once has two pairs. */
+  const device = useLocalStorage('jolly-bench-device', uuidv7)
   const at = ref<number | null>()
   const typed = ref('')
   const beyond = ref(false)
@@ -52,7 +56,7 @@ export function useProbing(tag: () => string, sheetId: () => number) {
   }
 
   async function takeOne() {
-    const { result } = await take({ sheetId: sheetId() })
+    const { result } = await take({ sheetId: sheetId(), device: device.value })
     if (!result) return
     at.value = (result as { checkId: number | null }).checkId
     typed.value = ''

@@ -84,7 +84,10 @@ async function print(which: 'left' | 'all') {
         @again="again"
       />
       <EmptyPlace v-else-if="sheet.endedAt" says="This sheet has been ended. A check that is asked again opens it." />
-      <EmptyPlace v-else-if="at === null" :says="sheet.answered < sheet.total ? 'Others are at what is left.' : 'All checks are answered.'">
+      <EmptyPlace
+        v-else-if="at === null"
+        :says="sheet.answered < sheet.total ? 'What is left is in hand elsewhere: with others, or on another of your devices.' : 'All checks are answered.'"
+      >
         <button v-if="sheet.answered < sheet.total" type="button" class="button" @click="next">Look again</button>
       </EmptyPlace>
       <StandInBoard v-if="may && !sheet.endedAt" />

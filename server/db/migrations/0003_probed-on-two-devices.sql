@@ -1,0 +1,1 @@
+ALTER TABLE `probe_checks` ADD `taken_on` text DEFAULT '' NOT NULL;
