@@ -36,11 +36,11 @@ const overTime = (rail: string) =>
     <CautionNote about="mains" />
     <EmptyPlace v-if="!sheet.rails" says="No rail is expected yet. Name the rails of this machine, and each reading will be judged as it is typed." />
     <ul v-else class="grid divide-y divide-line border-y border-line">
-      <li v-for="rail in sheet.rails.rails" :key="rail.name" class="grid items-center gap-x-4 gap-y-1 py-2 sm:grid-cols-[5rem_7.500rem_1fr_4.500rem]">
+      <li v-for="rail in sheet.rails.rails" :key="rail.name" class="grid items-center gap-x-4 gap-y-1 py-2 sm:grid-cols-[5rem_max-content_1fr_4.500rem]">
         <h3>
           {{ shownRail(rail.name) }}<span v-if="pointOf(rail.name)" class="hint block font-normal">{{ pointOf(rail.name) }}</span>
         </h3>
-        <span class="reading text-2xl!">{{ rail.deciding ? volts(rail.deciding.valueV) : '—' }}</span>
+        <span class="reading min-w-30 text-2xl! whitespace-nowrap">{{ rail.deciding ? volts(rail.deciding.valueV) : '—' }}</span>
         <span class="grid"
           ><RailGauge v-bind="rail" :value-v="rail.deciding?.valueV" /><span class="hint"
             >{{ volts(rail.lowV) }} to {{ volts(rail.highV)

@@ -17,6 +17,7 @@ const left = ref<string[]>([])
 const rail = computed(() => props.sheet.expectedRails.find(r => r.name === left.value[0]))
 const name = computed(() => (rail.value ? shownRail(rail.value.name) : ''))
 const refused = ref('')
+/** What ended it well. */
 const last = ref('')
 
 async function take(figure: string) {
@@ -26,14 +27,13 @@ async function take(figure: string) {
   if (valueV === 'OL') return halt('The meter shows an overload. Look at its range and where its leads are plugged in.')
   const { result, fields } = await submitCommand({ rail: rail.value.name, valueV, load: props.load, sure: false })
   if (result === undefined) return halt(Object.values(fields ?? {}).join(' ') || failure.value)
-  last.value = `Saved ${name.value} ${valueV} V.`
   const read = `${spokenRail(rail.value.name)}, ${spokenVolts(valueV)}.`
   emit('saved', rail.value.name, valueV)
   left.value = left.value.slice(1)
   await nextTick()
   if (rail.value) return speak(`${read} Next, ${spokenRail(rail.value.name)}.`)
   on.value = false
-  last.value += ' Every rail has been read.'
+  last.value = 'Every rail has been read.'
   speak(`${read} Every rail has been read.`)
 }
 const { on, told, asItIs } = useHandsFree({

@@ -19,9 +19,15 @@ const initial = computed(() => ({ rail: next.value?.name ?? '', valueV: '', load
 const form = useTemplateRef<{ $el: HTMLElement }>('form')
 const figure = () => form.value?.$el.querySelector<HTMLElement>('input[inputmode=decimal]')
 const saved = ref('')
-function onwards(_: unknown, { rail, valueV }: Record<string, unknown>) {
-  read.value = read.value.length + 1 >= rails.value.length ? [] : [...read.value, String(rail)]
-  saved.value = `Saved ${shownRail(String(rail))} ${String(valueV)} V.${next.value ? ` Next: ${shownRail(next.value.name)}.` : ''}`
+function onwards(rail: unknown, valueV: unknown) {
+  const last = new Set([...read.value, rail]).size >= rails.value.length
+  read.value = last ? [] : [...read.value, String(rail)]
+  const goesOn = last || !next.value ? '' : ` Next: ${shownRail(next.value.name)}.`
+  saved.value = `Saved ${shownRail(String(rail))} ${String(valueV).replace('-', '−')} V.${goesOn}`
+}
+/** Whoever types goes on typing; with both hands on the probes no keyboard comes up. */
+function typed(_: unknown, { rail, valueV }: Record<string, unknown>) {
+  onwards(rail, valueV)
   void nextTick(() => figure()?.focus())
 }
 if (props.brief) useFirstField(form, 'figure')
@@ -45,14 +51,9 @@ function judged(values: Record<string, unknown>): Finding[] {
 </script>
 
 <template>
-  <CommandForm ref="form" command="take-reading" :machine="sheet.tag" :initial="initial" label="Take a reading" submit="Save reading" @done="onwards">
+  <CommandForm ref="form" command="take-reading" :machine="sheet.tag" :initial="initial" label="Take a reading" submit="Save reading" @done="typed">
     <template #default="{ values }">
-      <RailsHandsFree
-        :sheet="sheet"
-        :load="values.load as Load"
-        :wanting="(sheet.rails?.rails ?? []).filter(wants).map(r => r.name)"
-        @saved="(rail, valueV) => onwards(undefined, { rail, valueV })"
-      />
+      <RailsHandsFree :sheet="sheet" :load="values.load as Load" :wanting="(sheet.rails?.rails ?? []).filter(wants).map(r => r.name)" @saved="onwards" />
       <div class="flex flex-wrap gap-x-6 gap-y-3">
         <ChoiceField name="rail" label="Rail" :options="rails.map(r => ({ value: r.name, label: shownRail(r.name) }))" />
         <TextField name="valueV" label="Reading in volts" numeric :signed="isNegative(values.rail)" class="w-48" />

@@ -1,5 +1,6 @@
 import { writeFileSync } from 'node:fs'
 import { join } from 'node:path'
+import { Key } from 'selenium-webdriver'
 import { afterAll, beforeAll, expect, it } from 'vitest'
 import { placesToLook } from '#core/power/battery-home'
 import { type StandIn, startStandIn } from '../../../instruments/meter/stand-in'
@@ -149,6 +150,20 @@ it('the meter is set up, tried, read into a field, and says in words when it is 
   await ilka.open(`/m/${await application.tagOf('Radio hut')}?stage=prove`)
   await ilka.press('Read from the meter')
   await ilka.sees('+5 V is within limits: 4.9')
+  // Both hands on the probes: each rail is saved as it stands still, what has to be looked at ends it, and what reads like the air is said by a key.
+  standIn.scenario('swapped')
+  await ilka.press('Hands-free')
+  await ilka.sees('Nothing was saved; type the reading if it is right.')
+  standIn.scenario('healthy')
+  await ilka.press('Hands-free')
+  await ilka.sees('Every rail has been read.')
+  standIn.switchOn(false)
+  await ilka.press('Hands-free')
+  for (const left of [3, 2, 1]) {
+    await ilka.sees('Touch the rail; a figure that stands still is saved.', `${left} left`)
+    await ilka.keys(Key.PAGE_DOWN)
+  }
+  await ilka.sees('Every rail has been read.')
   await standIn.close()
   await ilka.press('Read from the meter')
   await ilka.sees('Nothing answers as a meter at its address.')
