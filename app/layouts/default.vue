@@ -94,6 +94,6 @@ useShortcuts([
       class="no-print fixed bottom-4 left-4 wide:left-66 z-30 max-w-[min(36rem,92vw)] shadow-lg max-wide:bottom-[calc(5rem+var(--nailed,0px))]"
     />
     <BenchBar />
-    <ShortcutHelp v-model:open="help" :shortcuts="active" />
+    <LazyShortcutHelp v-if="help" v-model:open="help" :shortcuts="active" />
   </div>
 </template>

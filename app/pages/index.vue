@@ -12,6 +12,8 @@ const clock = useClock()
 const { today, trouble } = useToday()
 const waitedOf = (machine: MachineSummary) => waitedWords(daysBetween(machine.bookedInAt, clock.now.toISOString()))
 const { evening } = useEvening()
+const urgent = reactive(useFirstFew(() => today.value?.urgent.rows, { phone: 3, wide: Infinity }))
+const moves = reactive(useFirstFew(() => today.value?.moves.rows, { phone: 4, wide: Infinity }))
 const named = (m: { nickname: string; name: string }) => m.nickname || m.name
 </script>
 
@@ -37,7 +39,7 @@ const named = (m: { nickname: string; name: string }) => m.nickname || m.name
         <OneCard title="Urgent" hint="What gets worse by waiting, worst first.">
           <EmptyPlace v-if="!today.urgent.rows.length" says="Nothing known gets worse by waiting." />
           <ol v-else class="grid divide-y divide-line">
-            <li v-for="machine in today.urgent.rows" :key="machine.tag" class="grid gap-0.5 py-2 first:pt-0">
+            <li v-for="machine in urgent.shown" :key="machine.tag" class="grid gap-0.5 py-2 first:pt-0">
               <div class="flex flex-wrap items-center gap-2">
                 <TagTape :tag="machine.tag" small /><NuxtLink
                   :to="{ path: `/m/${machine.tag}`, query: { stage: 'make-safe' } }"
@@ -53,6 +55,7 @@ const named = (m: { nickname: string; name: string }) => m.nickname || m.name
               </div>
             </li>
           </ol>
+          <ShowAll v-model="urgent.all" :count="urgent.count" :few="urgent.few" />
           <p v-if="today.urgent.total > today.urgent.rows.length" class="pt-2">
             <NuxtLink :to="{ path: '/store', query: { sort: 'harm' } }">{{ today.urgent.total - today.urgent.rows.length }} more in the store</NuxtLink>
           </p>
@@ -82,7 +85,7 @@ const named = (m: { nickname: string; name: string }) => m.nickname || m.name
           <OneCard v-if="evening && !evening.dealtAt" title="Next moves" hint="One for each machine on the bench.">
             <EmptyPlace v-if="!today.moves.rows.length" says="Nothing on the bench asks for a move." />
             <ul v-else class="grid divide-y divide-line">
-              <li v-for="machine in today.moves.rows" :key="machine.tag" class="grid gap-0.5 py-2 first:pt-0">
+              <li v-for="machine in moves.shown" :key="machine.tag" class="grid gap-0.5 py-2 first:pt-0">
                 <NuxtLink :to="{ path: `/m/${machine.tag}`, query: { stage: machine.moves[0]!.stage } }" class="font-semibold text-ink">{{
                   machine.moves[0]!.says
                 }}</NuxtLink>
@@ -90,6 +93,7 @@ const named = (m: { nickname: string; name: string }) => m.nickname || m.name
                 <span class="hint">{{ machine.moves[0]!.why }} {{ stageNames[machine.moves[0]!.stage] }}, by {{ machine.moves[0]!.who }}.</span>
               </li>
             </ul>
+            <ShowAll v-model="moves.all" :count="moves.count" :few="moves.few" />
             <p v-if="today.moves.total > today.moves.rows.length" class="pt-2">
               <NuxtLink :to="{ path: '/store', query: { bench: 'on', sort: 'harm' } }"
                 >{{ today.moves.total - today.moves.rows.length }} more machines on the bench</NuxtLink

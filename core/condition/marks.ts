@@ -125,3 +125,11 @@ export const shareOfPicture = (outline: readonly Point[]): number =>
           return sum + x1 * y2 - x2 * y1
         }, 0) / 2,
       )
+
+/** Where a mark lies on its picture, in words, by thirds of it: what is said until somebody says it better. */
+export function placeOnPicture(points: readonly Point[]): string {
+  const middle = (of: 0 | 1) => points.reduce((sum, p) => sum + p[of], 0) / points.length
+  const third = (at: number, words: readonly [string, string, string]) => words[at < 1 / 3 ? 0 : at <= 2 / 3 ? 1 : 2]
+  const place = [third(middle(1), ['top', '', 'bottom']), third(middle(0), ['left', '', 'right'])].filter(Boolean).join(' ')
+  return `${place || 'middle'} of the photograph`
+}

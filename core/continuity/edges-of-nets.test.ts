@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { areaKinds, areaLine, keptFree, readAreas } from './areas'
-import { shortsOfPieces } from './beside'
+import { shortsOfPieces, shortsOfWire } from './beside'
 import type { BoardPin } from './board'
 import { judgeContact } from './contact'
 import { netFound } from './net-state'
@@ -157,5 +157,25 @@ describe('a plan of probes', () => {
     expect(says([pin('U1.1', 'D0'), pin('U2.1', 'D0')])).toMatch(/^1 check for 1 net; /)
     expect(says([pin('U1.1', 'D0'), pin('U2.1', 'D0'), pin('U3.1', 'D0')])).toMatch(/^2 checks for 1 net; /)
     expect(says([pin('U1.1', 'D0')])).toBeUndefined()
+  })
+})
+
+describe('a board with places', () => {
+  it('is planned without a probe of a pin against itself, nearest first, and pins without places by their numbers', () => {
+    const pins = [pin('U1.1', 'D0', 0), pin('U1.2', 'D0', 2.54), pin('U2.1', 'D0', 60), pin('U2.2', 'D1', 62.5), pin('U3.1', 'D1'), pin('U3.2', 'D2')]
+    const { probes } = planProbes({ pins, zone: { parts: ['U1', 'U2', 'U3'] } } as never)
+    expect(probes.every(p => p.a !== p.b)).toBe(true)
+    const shorts = probes.filter(p => p.kind === 'short').map(p => [p.a, p.b].sort().join(' '))
+    expect(shorts).toContain('U2.1 U2.2')
+    expect(shorts).toContain('U3.1 U3.2')
+    expect(shorts).not.toContain('U1.1 U1.2')
+  })
+  it('asks a wire where it was soldered, against each net beside it once, and two supplies not against each other', () => {
+    const of = { net: 'D0', supply: false, pieces: [], ends: [pin('U1.1', 'D0', 0), pin('U9.1', 'D0', 90)] }
+    const beside = (net: string, supply = false) => ({ net, supply, pieces: [], ends: [pin(`U2.${net.length}`, net, 2.5), pin('U2.9', net, 2.6)] })
+    expect(shortsOfWire({ a: 'U1.1', b: 'U9.1' }, of, [beside('D11'), of]).map(s => `${s.a} ${s.b} ${s.netB}`)).toEqual(['U1.1 U2.3 D11'])
+    expect(shortsOfWire({ a: 'U9.1', b: 'U9.1' }, of, [beside('D11')])).toEqual([])
+    expect(shortsOfWire({ a: 'U1.1', b: 'U9.1' }, { ...of, supply: true }, [beside('GND', true)])).toEqual([])
+    expect(shortsOfWire({ a: 'U1.1', b: 'U9.1' }, { ...of, supply: true }, [beside('D12')])).toHaveLength(1)
   })
 })

@@ -62,3 +62,25 @@ it('a claim is what somebody said it is, else what the first of its words propos
     'smoke',
   ])
 })
+
+describe('bounds beside the parts', () => {
+  const parts = ['8235', '8236', '8240'].map(code => ({ code }))
+  it('that the parts contradict are told with what they read, and no date is made', () => {
+    const { interval, findings } = dateMachine({ codes: parts, bounds: [{ why: 'a label', notBefore: '1990-01-01' }] })
+    expect(interval).toBeNull()
+    expect(findings.find(f => f.code === 'dating.bound-contradicts')!.because).toEqual([
+      expect.stringMatching(/^The youngest part reads week 40 of 1982, so it was made before 198\d-\d\d-\d\d\.$/) as string,
+      'Not before 1 Jan 1990: a label.',
+      'Doubt the bound, or look for parts that were not read.',
+    ])
+  })
+  it('narrow what the parts say, from either side, and from the day itself on', () => {
+    const of = (bound: object) => dateMachine({ codes: parts, bounds: [{ why: 'a label', ...bound }] }).interval!
+    const { notBefore, notAfter } = dateMachine({ codes: parts }).interval!
+    expect(of({ notBefore: '1982-11-01' })).toEqual({ notBefore: '1982-11-01', notAfter })
+    expect(of({ notBefore: '1981-01-01' })).toEqual({ notBefore, notAfter })
+    expect(of({ notAfter: '1982-11-01' })).toEqual({ notBefore, notAfter: '1982-11-01' })
+    expect(of({ notAfter: '1999-01-01' })).toEqual({ notBefore, notAfter })
+    expect(of({ notBefore: notAfter })).toEqual({ notBefore: notAfter, notAfter })
+  })
+})

@@ -53,3 +53,16 @@ it('without lines of a bus, or with one that is still, it says so', () => {
 it('a file that is too long is refused before it is read', () => {
   expect(() => readCapture('x'.repeat(60_000_001))).toThrow('up to 60 MB')
 })
+
+it('a reset by its name is active low or high, and is told which', () => {
+  const reset = (name: string, level: typeof low | typeof high) => {
+    const renamed = changed(running(), /RESET/, () => ({ ...held(level), name }))
+    return judgeLines(renamed)
+      .findings.find(f => f.code === 'signals.reset')
+      ?.because.join(' ')
+  }
+  expect(reset('/RESET', low)).toBe('By its name it is active low.')
+  expect(reset('/RESET', high)).toBeUndefined()
+  expect(reset('RESET', high)).toBe('By its name it is active high. If it is active low, its name does not say so.')
+  expect(reset('RESET', low)).toBeUndefined()
+})

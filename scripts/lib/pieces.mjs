@@ -6,7 +6,8 @@ const room = name => fileURLToPath(new URL(`../../${name}`, import.meta.url))
 const underKernel =
   /\/core\/(kernel\/(days|figure|quantity|finding|input-error|stages|skills)|safety\/(cautions|gate-words|growing-harm)|condition\/damage)\.ts|\/shared\/kernel\/(answers|roles|history-parts|photograph-sizes)\.ts/
 /** Of the kernel of the app, what not every page shows. */
-const seldom = /LineChart|QrCode|MachineFinder|useBeside|Day(Calendar|Field|Input)|MomentField|kernel\/sheet\//
+const seldom =
+  /LineChart|QrCode|ShortcutHelp|InstrumentFace|BeforeAfter|ChangeableRow|PictureInputs|ProposedChoice|LinesField|MachineFinder|useBeside|Day(Calendar|Field|Input)|MomentField|kernel\/sheet\//
 /** Of the packages, what only those ask for who read days as they are typed; and the list of all, which would bring them along. */
 const readingDays = /\/date-fns\/(index|parse\.|parse\/|closestTo|eachDay|endOf|set(Day|ISO|Week)|addMonths|transpose|getISODay)/
 

@@ -9,12 +9,16 @@ const props = defineProps<{ sheet: SheetOf<'home'> }>()
 const session = useSession()
 const times = useTimes()
 const { submitCommand: choose, busy, failure, because } = useCommand('choose-life', () => props.sheet.tag)
+/** Where one is chosen, a phone shows that one. */
+const every = ref(!onPhone())
 const judged = computed(() =>
-  lives.map(life => ({
-    life,
-    findings: mostPressingFirst(props.sheet.livesJudged[life] ?? []),
-    refused: (props.sheet.livesJudged[life] ?? []).some(f => f.level === 'stop'),
-  })),
+  lives
+    .filter(life => every.value || !props.sheet.life || life === props.sheet.life)
+    .map(life => ({
+      life,
+      findings: mostPressingFirst(props.sheet.livesJudged[life] ?? []),
+      refused: (props.sheet.livesJudged[life] ?? []).some(f => f.level === 'stop'),
+    })),
 )
 /** What a life means stands above its findings already. */
 const worthSaying = (f: Finding) => f.heard !== 'elsewhere'
@@ -56,6 +60,7 @@ const worthSaying = (f: Finding) => f.heard !== 'elsewhere'
         <p v-if="sheet.life === life && sheet.retestFrom" class="hint">Due to be tested again {{ times.day(sheet.retestFrom) }}.</p>
       </li>
     </ul>
+    <p v-if="judged.length < lives.length"><button type="button" class="button button-quiet" @click="every = true">Show the other lives</button></p>
     <p v-if="failure" role="alert" class="text-stop">{{ [failure, ...because].join(' ') }}</p>
     <p v-if="!session.may('choose-life')" class="hint">A coordinator makes this choice.</p>
   </OneCard>

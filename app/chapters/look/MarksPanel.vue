@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { damageKinds, severityNames } from '#core/condition/damage'
-import { type MarkForm, measureMark } from '#core/condition/marks'
+import type { MarkForm } from '#core/condition/marks'
 import type { SheetOf } from '#shared/chapters/index'
 import type { PhotographView } from '#shared/chapters/look/index'
 import type { Drawing, Drawn } from '~/chapters/look/composables/useDrawing'
@@ -18,7 +18,6 @@ const forms: { form: MarkForm; name: string; says: string }[] = [
 ]
 const says = ref('')
 const marks = computed(() => props.sheet.damages.filter(d => d.photographId === props.photograph.id))
-const extent = computed(() => (drawn.value ? measureMark(drawn.value, props.photograph, props.photograph.scale).extent : ''))
 const severityInk = { slight: 'text-note', clear: 'text-care', severe: 'text-stop' }
 const words = { kind: 'Kind', severity: 'Severity', assemblyId: 'Assembly', where: 'Where', extent: 'Extent' }
 
@@ -81,25 +80,7 @@ function begin(form: MarkForm, text: string) {
     </ul>
     <template v-if="session.may('record-damage')">
       <DrawingBar v-if="drawing.purpose.value === 'mark'" :drawing="drawing" :says="says" />
-      <CommandForm
-        v-else-if="drawn"
-        :key="JSON.stringify(drawn.points)"
-        command="record-damage"
-        :machine="sheet.tag"
-        :initial="{ kind: undefined, severity: undefined, assemblyId: photograph.assemblyId, where: '', extent: '' }"
-        :fixed="{ photographId: photograph.id, mark: drawn }"
-        label="Save mark"
-        submit="Save mark"
-        @done="drawn = undefined"
-      >
-        <p v-if="extent" class="figure">{{ extent }}</p>
-        <p v-else-if="drawn.form !== 'point'" class="hint">Without a scale there are no millimetres. You can set one later, and this mark will get them.</p>
-        <ChoiceField name="kind" label="Kind" :options="choicesOf(damageKinds)" />
-        <ChoiceField name="severity" label="Severity" :options="choicesOf(severityNames)" />
-        <PickField name="assemblyId" label="On which assembly" :options="assemblyChoices(sheet)" />
-        <TextField name="where" label="Where, in words" hint="Such as: lower edge, pins 1 to 12" />
-        <template #beside><button type="button" class="button" @click="drawn = undefined">Leave it</button></template>
-      </CommandForm>
+      <NewMark v-else-if="drawn" :sheet="sheet" :photograph="photograph" :drawn="drawn" @done="drawn = undefined" @left="drawn = undefined" />
       <div v-else class="grid gap-1">
         <p class="font-semibold">Draw a mark</p>
         <div class="flex flex-wrap gap-2">

@@ -23,6 +23,8 @@ const overTime = (rail: string) =>
         .filter(r => r.load === load)
         .map((r): [string, number] => [r.at, r.valueV]),
     }))
+// The bar at the thumb has it too.
+const small = onPhone()
 </script>
 
 <template>
@@ -89,7 +91,7 @@ const overTime = (rail: string) =>
       {{ elsewhere }} {{ elsewhere === 1 ? 'reading was' : 'readings were' }} taken in another configuration and {{ elsewhere === 1 ? 'says' : 'say' }} nothing
       of this one: {{ configurationWords(sheet.power.configuration) }}.
     </p>
-    <AddPanel v-if="sheet.rails && session.may('take-reading')" label="Take a reading" open><ReadingForm :sheet="sheet" /></AddPanel>
+    <AddPanel v-if="sheet.rails && session.may('take-reading')" label="Take a reading" :open="!small"><ReadingForm :sheet="sheet" /></AddPanel>
     <AddPanel v-if="session.may('expect-rails')" v-slot="{ close }" label="Change the rails expected" :open="!sheet.rails"
       ><ExpectedRailsForm :sheet="sheet" @done="close()"
     /></AddPanel>

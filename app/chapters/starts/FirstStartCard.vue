@@ -56,6 +56,8 @@ watch(running, now => now && sent.value && void navigateTo(path.value))
 const meterSays = computed(() =>
   meter.there.value ? meter.view.value?.identity || 'The meter does not answer just now.' : 'No meter is set up; a coordinator does that under Settings.',
 )
+// It is long: on a phone it is opened by whoever begins one.
+const small = onPhone()
 const path = computed(() => `/m/${props.sheet.tag}/start`)
 </script>
 
@@ -84,7 +86,7 @@ const path = computed(() => `/m/${props.sheet.tag}/start`)
       <p v-if="power.takesMains && !session.has('mains')" class="hint">
         It takes mains: at the switch stands somebody with the skill. <WhoCould skill="mains" />
       </p>
-      <AddPanel label="Prepare the start" :open="open.length === 0 && (!ended.length || power.facts.rails === 'unread')">
+      <AddPanel label="Prepare the start" :open="!small && open.length === 0 && (!ended.length || power.facts.rails === 'unread')">
         <p v-if="!looked" role="status" class="hint">Asking the meter…</p>
         <CommandForm
           v-else

@@ -4,11 +4,10 @@ import type { SheetHead } from '#shared/kernel/machine'
 
 /** What to do next with this machine, each with its reason and who can do it; then what is being waited for. */
 const props = defineProps<{ sheet: SheetHead; viewed: Stage }>()
-const shownAtFirst = onPhone() ? 2 : 4
-const all = ref(false)
 /** What would open the gate stands in the gate's own card while that is open. */
 const saidThere = (move: SheetHead['moves'][number]) => props.viewed === 'make-safe' && (move.band === 'keeps-off' || move.band === 'guarded')
 const moves = computed(() => props.sheet.moves.filter(m => !saidThere(m)))
+const { all, few, shown } = useFirstFew(() => moves.value, { phone: 2, wide: 4 })
 const elsewhere = computed(() => props.sheet.moves.length - moves.value.length)
 const session = useSession()
 const { submitCommand: start, busy, failure } = useCommand('start-job', () => props.sheet.tag)
@@ -39,7 +38,7 @@ const mayBegin = (move: SheetHead['moves'][number]) =>
     </ul>
     <EmptyPlace v-if="!sheet.moves.length" :says="sheet.waits.length ? 'Nothing to do until the wait is over.' : 'Nothing is left to do.'" />
     <ol v-else-if="moves.length" class="grid divide-y divide-line">
-      <li v-for="move in all ? moves : moves.slice(0, shownAtFirst)" :key="move.code + move.says" class="py-2 first:pt-0">
+      <li v-for="move in shown" :key="move.code + move.says" class="py-2 first:pt-0">
         <NuxtLink :to="{ query: { ...placeOf(move) } }" class="block min-h-6 font-semibold text-ink">{{ move.says }}</NuxtLink>
         <details>
           <summary class="hint min-h-6 cursor-pointer">By {{ move.who }}</summary>
@@ -52,9 +51,7 @@ const mayBegin = (move: SheetHead['moves'][number]) =>
     </ol>
     <p v-if="failure" role="alert" class="text-stop">{{ failure }}</p>
     <p v-if="elsewhere" class="hint">{{ elsewhere }} {{ moves.length ? 'more are' : 'are' }} listed under “What would open it”.</p>
-    <div v-if="moves.length > shownAtFirst">
-      <button type="button" class="button button-quiet" @click="all = !all">{{ all ? 'Show fewer' : `Show all ${moves.length}` }}</button>
-    </div>
+    <ShowAll v-model="all" :count="moves.length" :few="few" />
     <ul v-if="sheet.waits.length" class="grid gap-1 border-t border-line pt-2">
       <li v-for="wait in sheet.waits" :key="wait.id" class="flex gap-2">
         <SandGlass :until="wait.until" /><span class="hint">{{ wait.what }}</span>

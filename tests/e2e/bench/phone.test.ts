@@ -1,4 +1,5 @@
 import { join } from 'node:path'
+import { Key } from 'selenium-webdriver'
 import type chrome from 'selenium-webdriver/chrome.js'
 import sharp from 'sharp'
 import { beforeAll, expect, it } from 'vitest'
@@ -32,7 +33,15 @@ it('a reading, a fault and a photograph are kept in three presses each', async (
     .toFile(file)
   await rua.press('Photograph')
   await rua.giveFiles('Take one now', file)
-  await rua.sees('Saved')
+  await rua.sees('Saved', 'Damage on it? Press the place.')
+  // One sheet from the camera to the mark: the place by a press, or by keys as here; what it is; saved.
+  await rua.tabTo('now.jpg. Drawing: arrows move the cross, Enter sets a point, Backspace takes one back, f finishes, Escape leaves.')
+  await rua.keys(Key.ARROW_LEFT, Key.ENTER)
+  await rua.sees('What is it?')
+  await rua.choose('Kind', 'Rust')
+  await rua.choose('Severity', 'Clear')
+  await rua.press('Save mark')
+  await rua.sees('Saved. Press the next place, or close.', 'Rust, clear.')
   await rua.press('Close')
 
   await rua.press('Temperature')
