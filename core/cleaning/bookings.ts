@@ -103,7 +103,7 @@ function against(thing: SharedThing, wanted: Booking, others: readonly Booking[]
     if (wanted.roomL > left + 1e-5)
       stop(
         'no-room',
-        `No room: ${litres(Math.max(0, left))} of ${litres(thing.roomL)} are left, and it takes ${litres(wanted.roomL)}.`,
+        `No room: ${litres(Math.max(0, left))} of ${litres(thing.roomL)} is left, and it takes ${litres(wanted.roomL)}.`,
         `Booked then: ${named(fullest)}.`,
       )
   }

@@ -100,8 +100,8 @@ export function judgeDrying({ weighings, errorG = usualErrorG, leftG = usualLeft
     weighAgainAtHours: now + Math.max(0.5, now / 4, Math.min(fit.tau, dry ? fit.tau : Math.max(0, dryAtHours.low - now))),
     findings: [
       dry
-        ? finding('fine', 'drying.dry', `Dry by its mass: at most ${three(leftNowG.high)} g ${leftNowG.high === 1 ? 'is' : 'are'} left.`, reference)
-        : finding('note', 'drying.drying', `Still drying: ${three(leftNowG.low)} to ${three(leftNowG.high)} g are left.`, reference),
+        ? finding('fine', 'drying.dry', `Dry by its mass: at most ${three(leftNowG.high)} g is left.`, reference)
+        : finding('note', 'drying.drying', `Still drying: ${three(leftNowG.low)} to ${three(leftNowG.high)} g is left.`, reference),
       ...(!dry && deepG > wantedG / 2 ? [remainder(leftNowG.high, Math.max(fit.tau, last))] : []),
       ...(shownG > leftG ? [scalesTooCoarse(shownG, leftG)] : []),
       ...(dryAtHours.high >= horizonHours && !dry ? [slow] : []),

@@ -129,7 +129,7 @@ describe('a shared place', () => {
     expect(judge(job('a', 0, 1, { roomL: 60 })).findings[0]?.says).toBe('It fits, held at 40 °C at most.')
     expect(judge(job('a', 0, 1), [job('b', 0, 1)]).findings[0]?.says).toBe('It fits beside b, held at 40 °C at most.')
     expect(judge(job('a', 0, 1, { roomL: 30.1 }), [job('b', 0, 1)]).findings[0]).toMatchObject({
-      says: 'No room: 30 l of 60 l are left, and it takes 30.1 l.',
+      says: 'No room: 30 l of 60 l is left, and it takes 30.1 l.',
       because: ['Booked then: b.'],
     })
     expect(judge(job('a', 0, 1, { roomL: 70 })).findings[0]?.code).toBe('booking.too-large')

@@ -1,4 +1,7 @@
 import { describe, expect, it } from 'vitest'
+import { judgeBooking } from './bookings'
+import { judgeDrying } from './drying'
+import { neutralise } from './neutralise'
 import { immersive, lookUp, rankMethods } from './methods'
 import { type PlanPart, planCleaning } from './plan'
 import { driesAlready } from './rules'
@@ -89,4 +92,39 @@ it('the shelf gives all that it has, and no more', () => {
   expect(takeFrom(one, 0.1 + 0.2)).toBe(0)
   expect(takeFrom(one, 0.1)).toBeCloseTo(0.2, 12)
   for (const taken of [0.31, 0, -1]) expect(() => takeFrom(one, taken)).toThrow('Used:')
+})
+
+describe('a part booked beside others', () => {
+  const at = (hour: number) => new Date(Date.UTC(2026, 2, 3, hour)).toISOString()
+  const oven = { name: 'Oven', kind: 'oven' as const, roomL: 60, minC: 30, maxC: 80 }
+  const job = (what: string, from: number, until: number, roomL: number) => ({ what, from: at(from), until: at(until), roomL, minC: null, maxC: 40, bath: '' })
+  const fits = (wanted: ReturnType<typeof job>, ...others: ReturnType<typeof job>[]) =>
+    judgeBooking({ thing: oven, others, wanted, now: '2026-01-01T00:00:00.000Z' } as never).fits
+  it('has room where one comes out as the next goes in, and where it fills what is left to the drop', () => {
+    expect(fits(job('Desk', 4, 10, 40), job('Board', 0, 6, 20), job('Case', 6, 9, 20))).toBe(true)
+    expect(fits(job('Desk', 4, 10, 40.1), job('Board', 0, 6, 20), job('Case', 6, 9, 20))).toBe(false)
+    expect(fits(job('Desk', 4, 10, 40), job('Board', 0, 6, 20), job('Case', 5, 9, 20))).toBe(false)
+    // What begins before it, and ends, was never in it together with what comes later.
+    expect(fits(job('Desk', 4, 10, 20), job('Board', 0, 5, 40), job('Case', 5, 9, 40))).toBe(true)
+  })
+})
+
+it('what leaked decides the acid or alkali that is reckoned with, and mercury cells give neither', () => {
+  const amount = (source: 'nickel' | 'lead-acid' | 'zinc-carbon' | 'lithium') => neutralise({ source, cells: 1, capacityMah: 1000 }).amountG
+  // 2 g of potassium hydroxide and 7.5 g of sulphuric acid to an ampere-hour, from memory of battery handbooks; see the edges of doses.
+  expect(amount('lead-acid')).toBeCloseTo(7.5, 9)
+  expect(amount('nickel')).toBeCloseTo(1, 9)
+  expect([amount('zinc-carbon'), amount('lithium')]).toEqual([null, null])
+})
+
+it('drying speaks of grams that are left in the singular, and of hours up to ten thousand', () => {
+  const series = (last: number) =>
+    judgeDrying({ weighings: [300, 290, 284, 280].map((massG, i) => ({ atHours: (last * i) / 3, massG })), errorG: 0.1, leftG: 0.5, nowHours: last })
+  expect(() => series(10_000)).not.toThrow()
+  expect(() => series(10_001)).toThrow('Hours: from 0 to 10000')
+  const says = series(10)
+    .findings.map(f => f.says)
+    .join(' ')
+  expect(says).toMatch(/ g is left\./)
+  expect(says).not.toContain('are left')
 })

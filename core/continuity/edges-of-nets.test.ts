@@ -5,6 +5,8 @@ import type { BoardPin } from './board'
 import { judgeContact } from './contact'
 import { netFound } from './net-state'
 import { withPairs } from './pairs'
+import { readFunctions } from './explained'
+import { pinChart } from './pin-chart'
 import { planProbes } from './probe-plan'
 import { register } from './registration'
 import { netOnSheet } from './sheet'
@@ -178,4 +180,25 @@ describe('a board with places', () => {
     expect(shortsOfWire({ a: 'U1.1', b: 'U9.1' }, { ...of, supply: true }, [beside('GND', true)])).toEqual([])
     expect(shortsOfWire({ a: 'U1.1', b: 'U9.1' }, { ...of, supply: true }, [beside('D12')])).toHaveLength(1)
   })
+})
+
+it('notes of nets are read line by line, each a net and what it does, at their lengths', () => {
+  const { functions, problems } = readFunctions(
+    `KD3: data line 3\nCLK = clock\nRES  reset\n\nalone\nX:\n${'n'.repeat(121)}: x\nY: ${'d'.repeat(121)}\nZ: ${'d'.repeat(120)}`,
+  )
+  expect(functions.map(f => f.net)).toEqual(['KD3', 'CLK', 'RES', 'Z'])
+  const lengths = 'Up to 120 characters each, please.'
+  expect(problems.map(p => [p.line, p.message])).toEqual([
+    [5, '“alone”: write the net, a colon, and what it does.'],
+    [6, '“X:”: write the net, a colon, and what it does.'],
+    [7, lengths],
+    [8, lengths],
+  ])
+})
+
+it('a connector of two rows is drawn as it lies: an edge has two faces, a header odd pins opposite even ones', () => {
+  const pins = Array.from({ length: 8 }, (_, i) => String(i + 1))
+  const seen = (form: 'edge' | 'header') => pinChart(pins, form).seen
+  expect(seen('edge')).toContain('Both faces side by side')
+  expect(seen('header')).toContain('odd and even pins face each other')
 })

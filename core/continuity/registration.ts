@@ -75,7 +75,7 @@ function findingsOf(residualMm: number | null, worst: Registration['worst'], pai
         `${pairs} places leave nothing over to check by. One more tells how well it fits.`,
       ),
     ]
-  const says = `${residualMm.toFixed(2)} mm are left, ${worst!.mm.toFixed(2)} mm at place ${worst!.pair + 1}.`
+  const says = `The places miss by ${residualMm.toFixed(2)} mm, place ${worst!.pair + 1} by ${worst!.mm.toFixed(2)} mm.`
   return [
     residualMm > halfPitchMm
       ? finding(

@@ -150,7 +150,7 @@ function judge(
             'care',
             'trace.drop',
             `It loses ${significant(r.dropV * 1000)} mV.`,
-            'On a 5 V rail, 50 mV are a fifth of what the tolerance leaves.',
+            'On a 5 V rail, 50 mV is a fifth of what the tolerance leaves.',
             commonPractice,
           ),
         ]

@@ -213,7 +213,7 @@ export const entryExamples: { [K in EntryKind]: [EntryData<K>, string] } = {
   'board.changed': [{ name: 'Main board', issue: 'B', active: false }, 'Board Main board, issue B is used no more.'],
   'board.registered': [
     { board: 'Main board', photograph: 'Board as found', places: 5, residualMm: 0.314, mirrored: true },
-    'Main board found on the photograph “Board as found”, seen from its back, by 5 pins; 0.31 mm are left.',
+    'Main board found on the photograph “Board as found”, seen from its back, by 5 pins; they miss by 0.31 mm.',
   ],
   'probe.begun': [
     { title: 'Below the battery', board: 'Main board', checks: 84, otherIssue: 'A' },

@@ -28,9 +28,12 @@ async function take(figure: string) {
   const { result, fields } = await submitCommand({ rail: rail.value.name, valueV, load: props.load, sure: false })
   if (result === undefined) return halt(Object.values(fields ?? {}).join(' ') || failure.value)
   const read = `${spokenRail(rail.value.name)}, ${spokenVolts(valueV)}.`
+  const judged = railJudged(props.sheet, rail.value.name, Number(valueV), props.load)
   emit('saved', rail.value.name, valueV)
   left.value = left.value.slice(1)
   await nextTick()
+  // A rail that is out is looked at before the next: it may be another one that the probe is on.
+  if (judged?.verdict === 'out') return halt(`${read} ${judged.findings[0]!.says}`, 'Saved all the same; strike it if the probe was elsewhere.')
   if (rail.value) return speak(`${read} Next, ${spokenRail(rail.value.name)}.`)
   on.value = false
   last.value = 'Every rail has been read.'
@@ -45,8 +48,8 @@ const { on, told, asItIs } = useHandsFree({
   words: { lift: 'Lift the probe, or touch both probes together.', place: 'Touch the rail; a figure that stands still is saved.' },
 })
 /** What a person has to look at ends it: both hands are free then. */
-function halt(why: string) {
-  refused.value = why
+function halt(why: string, then = 'Nothing was saved; type the reading if it is right.') {
+  refused.value = `${why} ${then}`
   on.value = false
   speak(`Stopped. ${why}`)
 }
@@ -75,6 +78,6 @@ function start() {
         figure that moves is not believed: press this, or Page Down (a foot switch can send it). Page Up reads the rail out again.
       </p>
     </div>
-    <p v-if="refused" role="alert" class="border-l-4 border-stop bg-stop-wash px-3 py-2">{{ refused }} Nothing was saved; type the reading if it is right.</p>
+    <p v-if="refused" role="alert" class="border-l-4 border-stop bg-stop-wash px-3 py-2">{{ refused }}</p>
   </div>
 </template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { parseQuantity } from '#core/kernel/quantity'
-import { type Load, judgeRails, loadWords, loads, shownRail } from '#core/power/rails'
+import { type Load, loadWords, loads, shownRail } from '#core/power/rails'
 import type { Finding } from '#core/kernel/finding'
 import type { SheetOf } from '#shared/chapters/index'
 import { MeterButton } from '../meter/index'
@@ -38,12 +38,7 @@ function judged(values: Record<string, unknown>): Finding[] {
   const rail = rails.value.find(r => r.name === values.rail)
   if (!rail || !String(values.valueV ?? '').trim()) return []
   try {
-    const valueV = parseQuantity(String(values.valueV), 'V')
-    const taken = (name: string) => props.sheet.readings.filter(r => r.here && r.rail === name)
-    const result = judgeRails({
-      rails: rails.value.map(r => ({ ...r, readings: r === rail ? [...taken(r.name), { valueV, load: values.load as Load }] : taken(r.name) })),
-    })
-    return result.rails.find(r => r.name === rail.name)?.findings ?? []
+    return railJudged(props.sheet, rail.name, parseQuantity(String(values.valueV), 'V'), values.load as Load)?.findings ?? []
   } catch (error) {
     return [{ level: 'care', code: 'reading.unread', says: (error as Error).message, because: [] }]
   }

@@ -32,7 +32,7 @@ export const entries = {
   'board.registered': entry(
     z.object({ board: s, photograph: s, places: n, residualMm: n.nullable(), mirrored: b }),
     d =>
-      `${d.board} found on the photograph “${d.photograph}”${d.mirrored ? ', seen from its back,' : ''} by ${d.places} pins${d.residualMm === null ? '' : `; ${d.residualMm.toFixed(2)} mm are left`}.`,
+      `${d.board} found on the photograph “${d.photograph}”${d.mirrored ? ', seen from its back,' : ''} by ${d.places} pins${d.residualMm === null ? '' : `; they miss by ${d.residualMm.toFixed(2)} mm`}.`,
     { open: d => `${d.board} found on a photograph, by ${d.places} pins.` },
   ),
   'probe.begun': entry(
