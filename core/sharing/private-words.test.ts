@@ -28,3 +28,14 @@ it('reads a long text with many names in no time', () => {
   const text = 'Person Number1499 and nobody else. '.repeat(3000)
   expect(withoutPrivate(names)(text)).not.toContain('Number1499')
 })
+
+it('the name of a person goes by each of its parts that is long enough and begins with a capital; that of a place as a whole', () => {
+  const hidden = withoutPrivate([
+    { word: 'Oona van Tveit-Li', kind: 'person' },
+    { word: 'Buoy Shed', kind: 'place' },
+  ])
+  const gone = (text: string) => hidden(text) !== text
+  expect(['Oona came', 'ask Tveit', 'Buoy Shed'].map(gone)).toEqual([true, true, true])
+  expect(['a van came', 'a buoy lay there', 'the Shed', 'Li'].map(gone)).toEqual([false, false, false, false])
+  expect(withoutPrivate([])('Oona')).toBe('Oona')
+})
