@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { now, settled } from '../../tests/support/settled-machine'
 import type { MachineRecord } from '../kernel/machine'
 import { assess } from '../planning/assess'
+import { readAddress } from './address-map'
 import { readFailures } from './bench-maps'
 import { judgeMatrix } from './keyboard-matrix'
 import { type SwapPart, type SwapTest, reasonSwaps } from './swap'
@@ -72,4 +73,43 @@ it('so many keys that fail at once that not every set can be tried is said', () 
   expect(findings.map(f => f.code)).toContain('matrix.rivals')
   const few = judgeMatrix({ keys: keys.map((k, i) => ({ ...k, state: i < 2 ? ('fails' as const) : ('works' as const) })) })
   expect(few.findings.map(f => f.code)).not.toContain('matrix.rivals')
+})
+
+it('what is to be done with what stands on the bench is said in words, by what goes in and out and how often it is run', () => {
+  const parts = [
+    part('Drive', 'drive'),
+    part('Spare drive', 'drive', { knownGood: true }),
+    part('Controller', 'controller'),
+    part('Cache', 'lead', { optional: true, place: 'cache' }),
+  ]
+  const bench: SwapTest[] = [
+    test('fails', 'Drive', 'Controller', 'Cache'),
+    { parts: ['Drive', 'Controller'], outcome: 'sometimes', runs: 4, failures: 1 },
+    test('fails', 'Spare drive', 'Controller', 'Cache'),
+    { parts: ['Drive', 'Controller', 'Cache'], outcome: 'sometimes', runs: 6, failures: 2 },
+  ]
+  for (let n = 1; n <= bench.length; n++) {
+    const made = bench.slice(0, n)
+    const standing = made.at(-1)!.parts
+    for (const { parts: set, runs, says } of reasonSwaps({ parts, tests: made }).next as { parts: string[]; runs: number; says: string }[]) {
+      const [puts, takes] = [set.filter(p => !standing.includes(p)), standing.filter(p => !set.includes(p))]
+      const often = runs > 1 ? `, and run it ${runs} times` : ''
+      const and = (names: string[]) => names.join(' and ')
+      expect(says).toBe(
+        puts.length && takes.length
+          ? `From what stands on the bench, put in ${and(puts)} for ${and(takes)}${often}.`
+          : puts.length
+            ? `To what stands on the bench, add ${and(puts)}${often}.`
+            : takes.length
+              ? `From what stands on the bench, leave out ${and(takes)}${often}.`
+              : `As it stands on the bench: run it ${runs === 1 ? 'once more' : `${runs} times more`}.`,
+      )
+    }
+  }
+})
+
+it('addresses are read in the base that they say themselves, else in the one that is meant', () => {
+  expect(['0x1F', '$1f', '1Fh', '0o17', '17', '1_7', ' 1 7 '].map(text => readAddress(text, 'octal'))).toEqual([31, 31, 31, 15, 15, 15, 15])
+  expect([readAddress('17', 'hex'), readAddress('17', 'decimal')]).toEqual([23, 17])
+  for (const text of ['0o18', '8', '0x', '', 'x']) expect(() => readAddress(text, 'octal'), text).toThrow('is no')
 })

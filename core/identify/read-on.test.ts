@@ -84,3 +84,22 @@ describe('bounds beside the parts', () => {
     expect(of({ notBefore: notAfter })).toEqual({ notBefore: notAfter, notAfter })
   })
 })
+
+describe('what is said of a date', () => {
+  const found = (codes: string[], more: object = {}) =>
+    Object.fromEntries(dateMachine({ codes: codes.map(code => ({ code })), ...more }).findings.map(f => [f.code, f]))
+  it('names a quarter that is most likely where parts tell, and none where the bounds alone do', () => {
+    expect(found(['8235', '8236', '8240'])['dating.made']!.says).toMatch(/^Made between \d+ \w{3} 1982 and \d+ \w{3} 198\d, most likely in \w+ to \w+ 198\d\.$/)
+    const bounds = [
+      { why: 'a label', notBefore: '1983-01-01' },
+      { why: 'an invoice', notAfter: '1983-06-01' },
+    ]
+    expect(found([], { bounds })['dating.made']).toMatchObject({ level: 'note', says: 'Made between 1 Jan 1983 and 1 Jun 1983.' })
+    expect([found(['8235', '8236', '8237', '8240'])['dating.made']!.level, found(['8235'])['dating.made']!.level]).toEqual(['fine', 'care'])
+  })
+  it('that a code has other readings, only where it has', () => {
+    const codes = (code: string) => readDateCode({ code, ...years }).findings.map(f => f.code)
+    expect(codes('8235')).not.toContain('date-code.alternatives')
+    expect(codes('8210')).toContain('date-code.alternatives')
+  })
+})
