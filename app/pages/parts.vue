@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { amountWords } from '#core/cleaning/shelf'
+import { needStops, needs } from '#core/parts/needs'
 import type { Page } from '#shared/kernel/answers'
 import type { SupplyView } from '#shared/chapters/supplies/index'
 import type { WantedPart } from '#shared/chapters/parts/index'
@@ -17,18 +18,20 @@ const { materials } = useWorkshop()
 const lowOnShelf = computed(() => materials.value.filter(m => m.wantedSince))
 const parts = computed(() => found.value?.parts.rows)
 const groups = computed(() =>
-  [
-    { title: 'A start depends on them', parts: parts.value?.filter(p => p.stopsStart) ?? [] },
-    { title: 'Can be started without', parts: parts.value?.filter(p => !p.stopsStart) ?? [] },
-  ].filter(g => g.parts.length),
+  needStops.map(stops => ({ title: needs[stops].group, parts: parts.value?.filter(p => p.stops === stops) ?? [] })).filter(g => g.parts.length),
 )
+const beside = (part: WantedPart) => [
+  ...(part.place ? [`For ${part.place}`] : []),
+  ...(part.affects ? [`without it there is no ${part.affects.charAt(0).toLowerCase()}${part.affects.slice(1)}`] : []),
+  ...(part.workaround ? [`until then: ${part.workaround}`] : []),
+]
 </script>
 
 <template>
   <div class="grid max-w-5xl gap-4">
     <header>
       <h1>Parts</h1>
-      <p class="text-ink-2">What the machines want. Those that stop a start come first, then the longest wanted.</p>
+      <p class="text-ink-2">What the machines want, by what hangs on it, and of the same the longest wanted first.</p>
     </header>
     <p v-if="trouble" role="alert" class="text-stop">{{ trouble }}</p>
     <p v-else-if="!parts" role="status" class="hint">Fetching…</p>
@@ -41,18 +44,25 @@ const groups = computed(() =>
               <th class="py-1 pr-3 font-normal">How many</th>
               <th class="py-1 pr-3 font-normal">Part</th>
               <th class="py-1 pr-3 font-normal">For</th>
+              <th class="py-1 pr-3 font-normal">Who looks</th>
+              <th class="py-1 pr-3 font-normal">Wanted by</th>
               <th class="py-1 font-normal">Wanted since</th>
             </tr>
           </thead>
           <tbody class="divide-y divide-line">
             <tr v-for="part in group.parts" :key="part.id" class="align-top">
               <td class="figure py-1.5 pr-3">{{ part.quantity }} ×</td>
-              <td class="py-1.5 pr-3 font-semibold">{{ part.name }}</td>
+              <td class="py-1.5 pr-3">
+                <span class="font-semibold">{{ part.name }}</span>
+                <span v-if="beside(part).length" class="hint block first-letter:uppercase">{{ beside(part).join('; ') }}</span>
+              </td>
               <td class="py-1.5 pr-3">
                 <NuxtLink :to="{ path: `/m/${part.tag}`, query: { stage: 'mend' } }" class="inline-flex flex-wrap items-center gap-2"
                   ><TagTape :tag="part.tag" small />{{ part.machine }}</NuxtLink
                 >
               </td>
+              <td class="py-1.5 pr-3">{{ part.seeker || 'Nobody yet' }}</td>
+              <td class="py-1.5 pr-3">{{ part.byWhen ? times.day(part.byWhen) : '' }}</td>
               <td class="hint py-1.5">{{ times.day(part.wantedAt) }}</td>
             </tr>
           </tbody>

@@ -1,8 +1,10 @@
-import jstat from 'jstat'
+// @ts-expect-error jstat ships no types of its own; what is used of it is said below.
+import untyped from 'jstat'
 import { describe, expect, it } from 'vitest'
 import { exponentialAlone, fitApproach, slopeOf } from './approach'
 import { seeded } from './random'
 
+const jstat = untyped as { chisquare: { inv: (p: number, df: number) => number }; studentt: { inv: (p: number, df: number) => number } }
 const range = (n: number) => Array.from({ length: n }, (_, i) => i)
 const along = (hours: readonly number[], value: (at: number) => number) => hours.map(at => ({ at, value: value(at) }))
 

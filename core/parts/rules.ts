@@ -1,16 +1,21 @@
 import { discipline } from '../kernel/discipline'
 import { move } from '../kernel/move'
 import { step } from '../kernel/step'
+import { type Need, holdsUpStart, needRank } from './needs'
 
 export interface PartsRecord {
-  partNeeds: readonly { name: string; stopsStart: boolean; outcome: string }[]
+  partNeeds: readonly (Need & { name: string; outcome: string })[]
 }
 export interface PartsFacts {
-  wantedParts: { name: string; stopsStart: boolean }[]
+  /** What is still wanted, the most pressing first. */
+  wantedParts: (Need & { name: string })[]
 }
 
 const partsFacts = ({ partNeeds }: PartsRecord): PartsFacts => ({
-  wantedParts: partNeeds.filter(p => p.outcome === 'wanted').map(({ name, stopsStart }) => ({ name, stopsStart })),
+  wantedParts: partNeeds
+    .filter(p => p.outcome === 'wanted')
+    .map(({ name, stops, affects, workaround }) => ({ name, stops, affects, workaround }))
+    .sort((a, b) => needRank(a) - needRank(b)),
 })
 
 declare module '../kernel/machine' {
@@ -18,7 +23,7 @@ declare module '../kernel/machine' {
   interface MachineKnown extends PartsFacts {}
 }
 
-/** What a start depends on is found before other work on the machine makes sense. */
+/** What a start depends on is found before other work on the machine makes sense; where something else does until then, it is not. */
 export const parts = discipline({
   name: 'parts',
   about: 'the parts it needs',
@@ -27,6 +32,6 @@ export const parts = discipline({
   steps: { mend: m => m.wantedParts.map(p => step(`Find ${p.name}`, false)) },
   moves: m =>
     m.wantedParts
-      .filter(p => p.stopsStart)
+      .filter(holdsUpStart)
       .map(p => move('part', 'part', 'mend', { says: `Find ${p.name}`, why: 'It cannot be started without it.', coordinator: true })),
 })

@@ -53,7 +53,8 @@ it('a label is no larger than A3 and no smaller than a stamp, and PDF comes befo
 
 it('a part that is wanted stands in the run, and is looked for by a coordinator where a start hangs on it', () => {
   const of = (...partNeeds: MachineRecord['partNeeds'][number][]) => assess({ ...settled, partNeeds } as MachineRecord, now)
-  const need = (stopsStart: boolean, outcome = 'wanted') => ({ name: 'Fuse', stopsStart, outcome })
+  const need = (stopsStart: boolean, outcome = 'wanted', workaround = '') =>
+    ({ name: 'Fuse', stops: stopsStart ? 'start' : 'function', affects: 'sound', workaround, outcome }) as const
   const told = (...needs: ReturnType<typeof need>[]) => [
     of(...needs).run[4]?.steps.map(s => s.says),
     of(...needs)
@@ -63,6 +64,7 @@ it('a part that is wanted stands in the run, and is looked for by a coordinator 
   expect(told(need(true))).toEqual([['Find Fuse'], ['the coordinator']])
   expect(told(need(false))).toEqual([['Find Fuse'], []])
   expect(told(need(true, 'fitted'))).toEqual([[], []])
+  expect(told(need(true, 'wanted', 'a wire across it'))).toEqual([['Find Fuse'], []])
 })
 
 it('what came of a sister is read where nobody has, with what it is seen by', () => {

@@ -91,8 +91,13 @@ export const desks: Story[] = [
         'teodor',
       ),
       did(58, 'teodor', 'settle-hazard', { kind: 'conductive-dirt', state: 'present', evidence: 'Salt crystals across the mains side of the supply' }),
-      did(57, 'teodor', 'want-part', { name: 'Line-filter capacitor, class X2, 470 nF', quantity: 1, stopsStart: true }),
-      did(57, 'teodor', 'want-part', { name: '80 mm fan, 12 V', quantity: 1, stopsStart: false }),
+      did(57, 'teodor', 'want-part', { name: 'Line-filter capacitor, class X2, 470 nF', quantity: 1, stops: 'start' }),
+      did(57, 'teodor', 'want-part', {
+        name: '80 mm fan, 12 V',
+        quantity: 1,
+        stops: 'start',
+        workaround: 'a fan from outside, for a start of a quarter of an hour',
+      }),
       moved(12, 'hanneke', 'clean'),
       did(0.35, 'hanneke', 'record-cleaning', { what: 'main board and card cage', withWhat: 'distilled water, soft brush, three rinses', byWhom: 'Hanneke' }),
       did(12, 'hanneke', 'find-contamination', { kind: 'liquid', where: 'main board and supply', says: 'Salt water, a tide line across the transformer' }),
@@ -289,7 +294,7 @@ export const desks: Story[] = [
       moved(100, 'teodor', 'make-safe'),
       assessed(100, 'teodor', { ...inOrder, filterCapacitors: 'sound', fan: 'present', battery: 'none-fitted' }, 'teodor'),
       ...measuredOff(99, 'teodor', { '+5 V': [34, 52], '+15 V': ['1k5', '2k4'], '-15 V': ['1k6', '2k2'] }),
-      did(99, 'ilka', 'want-part', { name: 'Line-filter capacitor, class X2, 1 µF', quantity: 2, stopsStart: true }),
+      did(99, 'ilka', 'want-part', { name: 'Line-filter capacitor, class X2, 1 µF', quantity: 2, stops: 'start' }),
       did(98, 'ilka', 'record-consent', {
         allowed: ['open', 'clean', 'start', 'show'],
         upTo: 120,
@@ -540,7 +545,7 @@ export const desks: Story[] = [
       moved(80, 'joaquim', 'look'),
       ...graded(78, 'joaquim', { 'Supply': [0], 'Main board': [1], 'Video card': ['-'], 'Case': [1] }),
       assessed(78, 'joaquim', { battery: 'in', liquidOrDirt: 'no', burntTrace: 'no', fan: 'present', pictureTube: 'none' }),
-      did(78, 'joaquim', 'want-part', { name: 'Video card for the Spindrift', quantity: 1, stopsStart: true }),
+      did(78, 'joaquim', 'want-part', { name: 'Video card for the Spindrift', quantity: 1, stops: 'start', place: 'slot 2' }),
       did(78, 'joaquim', 'record-battery', {
         where: 'beside the keyboard connector',
         chemistry: 'nickel-cadmium',

@@ -48,7 +48,7 @@ export const gannets: Story[] = [
       did(236, 'maeve', 'count-back', { step: 1, back: [4] }),
       moved(235, 'teodor', 'make-safe'),
       assessed(235, 'teodor', { ...tube, filterCapacitors: 'sound' }, 'teodor'),
-      did(230, 'teodor', 'want-part', { name: 'Line-filter capacitor, class X2, 100 nF', quantity: 6, stopsStart: true }),
+      did(230, 'teodor', 'want-part', { name: 'Line-filter capacitor, class X2, 100 nF', quantity: 6, stops: 'start' }),
       did(221, 'teodor', 'settle-part', { part: 'Line-filter capacitor, class X2, 100 nF', outcome: 'fitted' }),
       assessed(221, 'teodor', tube, 'teodor'),
       ...measuredOff(221, 'teodor', { '+5 V': [120, 180], '+12 V': ['1k6', '2k9'] }),
@@ -120,7 +120,7 @@ export const gannets: Story[] = [
       did(110, 'joaquim', 'keep-judgement', { fault: 'Two keyboard columns dead', tool: 'diagnosis/keyboard-matrix', input: deadColumns, minutes: 25 }),
       did(97, 'joaquim', 'repair-fault', { fault: 'Two keyboard columns dead', did: 'Silver paint over the crease', closes: false }),
       did(90, 'joaquim', 'observe-fault', { fault: 'Two keyboard columns dead', says: 'Worked for an evening, dead again when cold' }),
-      did(90, 'joaquim', 'want-part', { name: 'Membrane for the Gannet', quantity: 1, stopsStart: false }),
+      did(90, 'joaquim', 'want-part', { name: 'Membrane for the Gannet', quantity: 1, stops: 'function', affects: 'full keyboard' }),
     ],
   },
   {

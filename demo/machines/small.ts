@@ -288,7 +288,7 @@ export const small: Story[] = [
           [['Board of a sister', 'Video chip of a sister', 'Its ROM', 'Bench supply'], 'fails', 15],
         ],
       ),
-      did(44, 'rua', 'want-part', { name: '40-pin turned-pin socket', quantity: 2, stopsStart: false }),
+      did(44, 'rua', 'want-part', { name: '40-pin turned-pin socket', quantity: 2, stops: 'nothing', place: 'main board, IC3 and IC7' }),
       did(9, 'rua', 'start-wait', { what: 'sockets in the post', kind: 'post', hours: 24 * 12 }),
     ],
   },

@@ -40,7 +40,7 @@ export function fillLarge(folder: string, { machines, entries, passwordHash }: {
     observation: insert('observations', 'fault_id,says,at'),
     reading: insert('readings', 'machine_id,rail,value_v,load,configuration,at'),
     wait: insert('waits', 'machine_id,what,started_at,until'),
-    part: insert('part_needs', 'machine_id,name,quantity,stops_start,wanted_at'),
+    part: insert('part_needs', 'machine_id,name,quantity,stops,wanted_at'),
     entry: insert('journal', 'chain,seq,machine_id,kind,at,person_id,by,data,subject,subject_id,strikes,previous_hash,hash'),
     head: insert('journal_heads', 'chain,seq,hash'),
   }
@@ -85,7 +85,7 @@ export function fillLarge(folder: string, { machines, entries, passwordHash }: {
     }
     for (const rail of model.rails) put.reading.run(n, rail.name, rail.nominalV * (0.98 + random() * 0.04), 'loaded', 'whole', at(0.7))
     if (n % 20 === 0) put.wait.run(n, 'drying', at(0.9), new Date(now + day * (1 + random() * 30)).toISOString())
-    if (n % 10 === 0) put.part.run(n, 'Fuse', 1, 1, at(0.8))
+    if (n % 10 === 0) put.part.run(n, 'Fuse', 1, 'start', at(0.8))
     const own = Math.round(entries / machines)
     let previousHash = '0'.repeat(64)
     for (let seq = 1; seq <= own; seq++) {

@@ -171,12 +171,41 @@ describe('waits and parts', () => {
 
   it('lists wanted parts, those that stop a start first', () => {
     const tag = bookIn()
-    perform(tag, 'want-part', { name: 'Keycap', quantity: 2, stopsStart: false })
-    perform(tag, 'want-part', { name: 'Fuse', quantity: '1', stopsStart: true })
+    perform(tag, 'want-part', { name: 'Keycap', quantity: 2, stops: 'no-start' })
+    perform(tag, 'want-part', { name: 'Fuse', quantity: '1', stops: 'start' })
     expect(wantedParts(on.db, { page: 1, size: 50 }).rows.map(p => p.name)).toEqual(['Fuse', 'Keycap'])
     const { id, version } = wantedParts(on.db, { page: 1, size: 50 }).rows[0]!
     perform(tag, 'settle-part', { partId: id, version, outcome: 'fitted' })
     expect(wantedParts(on.db, { page: 1, size: 50 }).rows.map(p => p.name)).toEqual(['Keycap'])
+  })
+
+  it('says what hangs on a part, who looks for it and how it is lived with; what does not do is refused at its field', () => {
+    const tag = bookIn()
+    const names = () => wantedParts(on.db, { page: 1, size: 50 }).rows.map(p => p.name)
+    perform(tag, 'want-part', { name: 'Badge', quantity: 1, stops: 'looks' })
+    perform(tag, 'want-part', { name: 'Fan', quantity: 1, stops: 'start', workaround: 'one from outside' })
+    perform(tag, 'want-part', {
+      name: 'Sound chip',
+      quantity: 1,
+      stops: 'function',
+      affects: 'sound',
+      seekerId: on.ilka.id,
+      byWhen: '2026-05-01',
+      place: 'IC7',
+    })
+    perform(tag, 'want-part', { name: 'Fuse', quantity: 1, stops: 'start' })
+    expect(names()).toEqual(['Fuse', 'Fan', 'Sound chip', 'Badge'])
+    expect(() => perform(tag, 'want-part', { name: 'Drive', quantity: 1, stops: 'function' })).toThrow(expect.objectContaining({ field: 'affects' }) as Error)
+    expect(() => perform(tag, 'want-part', { name: 'Drive', quantity: 1, stops: 'looks', seekerId: 99 })).toThrow('choose somebody')
+    expect(wantedParts(on.db, { page: 1, size: 50 }).rows[2]).toMatchObject({ affects: 'sound', seeker: 'Ilka Brandvold', byWhen: '2026-05-01', place: 'IC7' })
+    const { id, version } = wantedParts(on.db, { page: 1, size: 50 }).rows[1]!
+    // Which function is no more, once it is something else that it stops.
+    perform(tag, 'change-part', { partId: id, version, name: 'Fan', quantity: 2, stops: 'looks', affects: 'cooling' })
+    expect(names()).toEqual(['Fuse', 'Sound chip', 'Badge', 'Fan'])
+    expect(sheet(tag).parts.find(p => p.name === 'Fan')).toMatchObject({ quantity: 2, stops: 'looks', affects: '', workaround: '' })
+    expect(() => perform(tag, 'change-part', { partId: id, version, name: 'Fan', quantity: 1, stops: 'looks' })).toThrow()
+    expect(sheet(tag).moves.map(m => m.says)).toContain('Find Fuse')
+    expect(sheet(tag).moves.map(m => m.says)).not.toContain('Find Fan')
   })
 })
 

@@ -250,7 +250,23 @@ export const entryExamples: { [K in EntryKind]: [EntryData<K>, string] } = {
     { thing: 'Oven', what: 'Main board', from: '2026-03-03T19:00:00.000Z', until: '2026-03-04T07:00:00.000Z', began: true },
     'Out of Oven: Main board.',
   ],
-  'part.wanted': [{ name: 'Fuse', quantity: 2, stopsStart: true }, 'Wanted: 2 × Fuse; it cannot be started without.'],
+  'part.wanted': [
+    {
+      name: 'Fuse',
+      quantity: 2,
+      stops: 'function',
+      affects: 'Sound',
+      place: 'Main board, F2',
+      workaround: 'headphones',
+      byWhen: '2026-05-01',
+      seeker: 'Rua Tamihana',
+    },
+    'Wanted: 2 × Fuse, for Main board, F2; without it there is no sound; until then: headphones; wanted by 2026-05-01; Rua Tamihana looks for it.',
+  ],
+  'part.changed': [
+    { name: 'Fuse', quantity: 1, stops: 'start', affects: '', place: '', workaround: '', byWhen: null, seeker: '' },
+    'Wanted, as it now reads: 1 × Fuse; cannot be started without it.',
+  ],
   'part.settled': [{ name: 'Fuse', outcome: 'fitted' }, 'Fuse: found and fitted.'],
   'rails.expected': [
     {

@@ -28,9 +28,9 @@ const { submitCommand: want, busy, failure } = useCommand('want-part', () => pro
         <li v-for="item in missing" :key="item.name" class="grid gap-1">
           <span>{{ item.name }} <span v-if="item.wanted" class="hint">on the list of parts wanted</span></span>
           <span v-if="!item.wanted && session.may('want-part')" class="flex flex-wrap gap-1"
-            ><button type="button" class="button" :disabled="busy" @click="want({ name: item.name, quantity: 1, stopsStart: true })">
+            ><button type="button" class="button" :disabled="busy" @click="want({ name: item.name, quantity: 1, stops: 'start' })">
               Needed before power-up<span class="sr-only"> {{ item.name }}</span></button
-            ><button type="button" class="button" :disabled="busy" @click="want({ name: item.name, quantity: 1, stopsStart: false })">
+            ><button type="button" class="button" :disabled="busy" @click="want({ name: item.name, quantity: 1, stops: 'no-start' })">
               Needed, but starts without<span class="sr-only"> {{ item.name }}</span>
             </button></span
           >

@@ -217,7 +217,7 @@ export function giveCleaningStep(work: MachineWork, { stepId, version, personId 
 /** Logged, and at once the part that is wanted or the repair to be made. */
 export function logBreakage(work: MachineWork, { what, how, becomes, stops }: CommandInput<'log-breakage'>): void {
   work.write('breakage.logged', { what, how })
-  if (becomes === 'part') wantPart(work, { name: what, quantity: 1, stopsStart: stops })
+  if (becomes === 'part') wantPart(work, { name: what, quantity: 1, stops: stops ? 'start' : 'no-start' })
   if (becomes === 'fault') reportFault(work, { symptom: `Broken: ${what}`, firstSeen: '', stopsMachine: stops })
 }
 

@@ -238,7 +238,7 @@ describe('what is laid bare, taken off or left', () => {
     expect(() => back(74)).toThrow('73 were counted out')
     expect(() => back(72)).toThrow('1 of 73 are missing')
     back(72, { note: 'went down the sink', wants: true })
-    expect(sheet(tag).parts).toMatchObject([{ name: 'Keycaps', quantity: 1, stopsStart: false }])
+    expect(sheet(tag).parts).toMatchObject([{ name: 'Keycaps', quantity: 1, stops: 'no-start' }])
     expect(
       sheet(tag)
         .moves.map(m => m.says)

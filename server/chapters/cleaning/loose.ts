@@ -64,5 +64,5 @@ export function countBack(work: MachineWork, { countedId, version, back, note, w
     .where(eq(countedParts.id, countedId))
     .run()
   write('counted.back', { what, out, back, note })
-  if (wants && back < out) wantPart(work, { name: what, quantity: out - back, stopsStart: false })
+  if (wants && back < out) wantPart(work, { name: what, quantity: out - back, stops: 'no-start' })
 }

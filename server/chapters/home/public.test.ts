@@ -66,7 +66,7 @@ it('no name that is marked private where it is kept stands in anything that anyb
   for (const name of names) {
     perform(tag, 'report-fault', { symptom: `No picture, says ${name}`, firstSeen: '', stopsMachine: false } as never)
     perform(tag, 'ask-question', { question: `Did ${name} keep the lead?` })
-    perform(tag, 'want-part', { name: `Lead of ${name}`, quantity: 1, stopsStart: false } as never)
+    perform(tag, 'want-part', { name: `Lead of ${name}`, quantity: 1, stops: 'no-start' } as never)
     perform(tag, 'add-assembly', { name: `Drive of ${name}` } as never)
     perform(tag, 'read-date-code', { part: `IC of ${name}`, code: '8235' } as never)
   }

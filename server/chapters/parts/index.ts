@@ -2,7 +2,7 @@ import { serverChapter } from '../../kernel/chapter'
 import * as schema from './schema'
 import { facts } from './facts'
 import { partsView } from './view'
-import { settlePart, wantPart } from './carry-out'
+import { changePart, settlePart, wantPart } from './carry-out'
 import { rows } from './rows'
 
 /** Parts wanted: what can be done, and what is loaded with a machine. */
@@ -11,7 +11,7 @@ export const partsChapter = serverChapter({
   schema,
   facts,
   view: partsView,
-  onMachine: { 'want-part': wantPart, 'settle-part': settlePart },
+  onMachine: { 'want-part': wantPart, 'change-part': changePart, 'settle-part': settlePart },
   rows,
 })
 export * from './carry-out'

@@ -1,14 +1,18 @@
 import type { ViewOf } from '#shared/chapters/index'
-import type { WantedPart } from '#shared/chapters/parts/index'
+import { PartNeed, type WantedPart } from '#shared/chapters/parts/index'
 import type { Page } from '#shared/kernel/answers'
 import type { PageQuery } from '#shared/kernel/machine'
-import { asc, count, desc, eq } from 'drizzle-orm'
+import { needStops } from '#core/parts/needs'
+import { asc, count, eq, sql } from 'drizzle-orm'
 import type { ViewInput } from '../../kernel/file'
 import type { Tx } from '../../kernel/history/journal'
 import { machines } from '../../kernel/trunk'
 import { partNeeds } from './schema'
 
-/** Parts that are still wanted; those that stop a start come first, then the longest wanted. */
+/** The most pressing first, as `needRank` has it. */
+const pressing = sql`instr(${`|${needStops.join('|')}|`}, '|' || ${partNeeds.stops} || '|'), ${partNeeds.workaround} <> ''`
+
+/** Parts that are still wanted, by what hangs on them, and of the same the longest wanted first. */
 export function wantedParts(tx: Tx, { page, size }: PageQuery): Page<WantedPart> {
   const wanted = eq(partNeeds.outcome, 'wanted')
   const rows = tx
@@ -20,13 +24,19 @@ export function wantedParts(tx: Tx, { page, size }: PageQuery): Page<WantedPart>
       model: machines.name,
       name: partNeeds.name,
       quantity: partNeeds.quantity,
-      stopsStart: partNeeds.stopsStart,
+      stops: partNeeds.stops,
+      affects: partNeeds.affects,
+      place: partNeeds.place,
+      workaround: partNeeds.workaround,
+      byWhen: partNeeds.byWhen,
+      seekerId: partNeeds.seekerId,
+      seeker: partNeeds.seeker,
       wantedAt: partNeeds.wantedAt,
     })
     .from(partNeeds)
     .innerJoin(machines, eq(machines.id, partNeeds.machineId))
     .where(wanted)
-    .orderBy(desc(partNeeds.stopsStart), asc(partNeeds.wantedAt))
+    .orderBy(pressing, asc(partNeeds.wantedAt))
     .limit(size)
     .offset((page - 1) * size)
     .all()
@@ -35,5 +45,13 @@ export function wantedParts(tx: Tx, { page, size }: PageQuery): Page<WantedPart>
 }
 /** Parts that it wants, or wanted. */
 export const partsView = ({ file }: ViewInput): ViewOf<'parts'> => ({
-  parts: file.partNeeds.map(({ id, version, name, quantity, stopsStart, outcome }) => ({ id, version, name, quantity, stopsStart, outcome })),
+  parts: file.partNeeds.map(({ id, version, seekerId, seeker, outcome, ...need }) => ({
+    ...PartNeed.of(need),
+    stops: need.stops,
+    id,
+    version,
+    seekerId,
+    seeker,
+    outcome,
+  })),
 })

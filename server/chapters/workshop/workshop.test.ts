@@ -37,7 +37,7 @@ describe('a shared thing', () => {
       refused = error
     }
     expect(refused).toMatchObject({ status: 409, message: expect.stringMatching(/^Oven A is taken then\. It would fit from /) })
-    expect((refused as { because: string[] }).because.join(' ')).toContain('No room: 20 l of 60 l are left')
+    expect((refused as { because: string[] }).because.join(' ')).toContain('No room: 20 l of 60 l is left')
     expect([sheet(second).bookings, sheet(second).history.length]).toEqual([[], before])
     perform(second, 'book-thing', place(oven, { what: 'Keyboard', hours: 6, roomL: 20, from: later(1) }))
     expect(

@@ -5,5 +5,6 @@ import { view } from './view'
 
 /** Parts that a machine wants. */
 export const parts = chapter({ name: 'parts', onMachine, entries, view })
+export { PartNeed } from './rows'
 export * from './words'
 export { WantedPart } from './view'

@@ -138,7 +138,7 @@ it('a machine goes from the back door to a printed label', async () => {
   await ilka.sees('Observed on “No picture”')
   await ilka.press('Add a part')
   await ilka.fill('Part', 'Memory chip')
-  await ilka.flip('The machine cannot be started without it')
+  await ilka.choose('What it stops', 'A start')
   await ilka.press('Add to the list')
   await ilka.sees('Cannot be started without it')
 

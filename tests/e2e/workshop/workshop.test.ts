@@ -27,7 +27,7 @@ it('two who want one oven: the first has it, the second is told as it is typed, 
   await rua.press('Book it', form)
   await rua.sees('Keyboard', 'Drying oven, at most 40 °C', 'Keep off')
   // What the first took is heard at once on the page of the second.
-  await hanneke.sees('No room: 0 l of 64 l are left, and it takes 34 l.')
+  await hanneke.sees('No room: 0 l of 64 l is left, and it takes 34 l.')
   await hanneke.press('Book it', form)
   await hanneke.sees('Drying oven is taken then. It would fit from')
   await hanneke.driver.executeScript(`[...document.querySelectorAll('form button')].find(b => b.textContent.trim().startsWith('Take it from')).click()`)

@@ -1,0 +1,31 @@
+import { expect, it } from 'vitest'
+import { type Need, holdsUpStart, needRank, needSays, needStops, needs } from './needs'
+
+// Common practice, no source.
+const need = (stops: Need['stops'], more: Partial<Need> = {}): Need => ({ stops, affects: '', workaround: '', ...more })
+
+it('a start waits for what it cannot do without, until something else does', () => {
+  expect(needStops.filter(stops => holdsUpStart(need(stops)))).toEqual(['start'])
+  expect(holdsUpStart(need('start', { workaround: 'a fan from outside' }))).toBe(false)
+})
+
+it('each says what hangs on it, and how it is lived with', () => {
+  expect(needStops.map(stops => needSays(need(stops)))).toEqual(needStops.map(stops => needs[stops].says))
+  expect(needSays(need('function', { affects: 'Sound' }))).toBe('Without it there is no sound')
+  expect(needSays(need('looks', { affects: 'Sound' }))).toBe('Only its looks want it')
+  expect(needSays(need('start', { workaround: 'a newer one that overheats, for a first start' }))).toBe(
+    'Cannot be started without it; until then: a newer one that overheats, for a first start',
+  )
+})
+
+it('what holds up a start comes first, then what is lived with, then the rest in their order', () => {
+  const list = [need('nothing'), need('function'), need('start', { workaround: 'x' }), need('looks'), need('no-start'), need('start')]
+  expect(list.sort((a, b) => needRank(a) - needRank(b)).map(n => n.stops + n.workaround)).toEqual([
+    'start',
+    'startx',
+    'function',
+    'no-start',
+    'looks',
+    'nothing',
+  ])
+})
