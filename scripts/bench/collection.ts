@@ -156,13 +156,7 @@ async function comparedWithBare(address: string, cookie: string, text: string) {
 
 /** Walks the chains in a process of their own, whose memory is measured. */
 async function verified(folder: string) {
-  const script = `
-    const { verifyChains } = await import('./server/kernel/chains.ts')
-    const Database = (await import('better-sqlite3')).default
-    const before = process.memoryUsage().rss, from = performance.now()
-    const { entries, broken } = verifyChains({ $client: new Database(process.argv[1], { readonly: true }) })
-    console.log(JSON.stringify({ entries, broken, seconds: (performance.now() - from) / 1000, before, peak: process.resourceUsage().maxRSS * 1024 }))`
-  const child = spawn(process.execPath, ['--import', 'tsx', '--input-type=module', '-e', script, join(folder, 'jolly-bench.sqlite')], {
+  const child = spawn(process.execPath, ['--import', 'tsx', 'scripts/bench/walk-chains.ts', join(folder, 'jolly-bench.sqlite')], {
     stdio: ['ignore', 'pipe', 'inherit'],
   })
   let out = ''
