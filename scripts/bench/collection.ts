@@ -30,7 +30,8 @@ export async function benchCollection() {
     `made in ${Math.round((performance.now() - began) / 1000)} s, of which settling ${Math.round(settledMs / 1000)} s (${(settledMs / machines).toFixed(2)} ms a machine); ${Math.round(statSync(join(folder, 'jolly-bench.sqlite')).size / 2 ** 20)} MB`,
   )
   await verified(folder)
-  const application = await startApplication({ folder })
+  // What was made here by SQL alone is listened to as a collection of former days is, once: a million entries take their time.
+  const application = await startApplication({ folder, seconds: 300 })
   try {
     const cookie = await application.cookieOf('ilka')
     const ask = (path: string, body?: unknown) => application.ask(path, { cookie, ...(body === undefined ? {} : { method: 'POST', body }) })

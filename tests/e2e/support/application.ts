@@ -24,13 +24,15 @@ export async function fillDemo(folder: string) {
 }
 
 /** The built application on a data folder of its own, filled with the demo unless an empty one is wanted. */
+/** @param seconds how long its first answer is waited for, where it has much to read first */
 /** @param clockSpeed lets its clock run faster, for starts that would be waited for otherwise */
 export async function startApplication({
   demo = true,
   clockSpeed = 1,
   folder: given,
   env = {},
-}: { demo?: boolean; clockSpeed?: number; folder?: string; env?: Record<string, string> } = {}) {
+  seconds = undefined,
+}: { demo?: boolean; clockSpeed?: number; folder?: string; env?: Record<string, string>; seconds?: number } = {}) {
   const folder = given ?? mkdtempSync(join(tmpdir(), 'jolly-bench-e2e-'))
   const { JOLLY_DEMO_TEMPLATE: template } = process.env
   if (given) demo = false
@@ -45,7 +47,7 @@ export async function startApplication({
 
   async function start() {
     child = serve(folder, { port, host: '127.0.0.1', stdio: ['ignore', 'ignore', 'inherit'], env: { JOLLY_CLOCK_SPEED: String(clockSpeed), ...env } })
-    await answering(child, address)
+    await answering(child, address, seconds)
   }
   const end = (signal: 'SIGTERM' | 'SIGKILL' = 'SIGTERM') =>
     new Promise<void>(done => {
