@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { amountWords } from '#core/cleaning/shelf'
-import { needStops, needs } from '#core/parts/needs'
+import { missesWithout, needStops, needs } from '#core/parts/needs'
 import type { Page } from '#shared/kernel/answers'
 import type { SupplyView } from '#shared/chapters/supplies/index'
 import type { WantedPart } from '#shared/chapters/parts/index'
@@ -22,8 +22,14 @@ const groups = computed(() =>
 )
 const beside = (part: WantedPart) => [
   ...(part.place ? [`For ${part.place}`] : []),
-  ...(part.affects ? [`without it there is no ${part.affects.charAt(0).toLowerCase()}${part.affects.slice(1)}`] : []),
+  ...(part.affects ? [missesWithout(part.affects)] : []),
   ...(part.workaround ? [`until then: ${part.workaround}`] : []),
+]
+/** On a phone these stand beneath the part, and not in columns of their own. */
+const beneath = (part: WantedPart) => [
+  part.seeker ? `${part.seeker} looks for it` : 'Nobody looks for it yet',
+  ...(part.byWhen ? [`wanted by ${times.day(part.byWhen)}`] : []),
+  `since ${times.day(part.wantedAt)}`,
 ]
 </script>
 
@@ -44,9 +50,9 @@ const beside = (part: WantedPart) => [
               <th class="py-1 pr-3 font-normal">How many</th>
               <th class="py-1 pr-3 font-normal">Part</th>
               <th class="py-1 pr-3 font-normal">For</th>
-              <th class="py-1 pr-3 font-normal">Who looks</th>
-              <th class="py-1 pr-3 font-normal">Wanted by</th>
-              <th class="py-1 font-normal">Wanted since</th>
+              <th class="py-1 pr-3 font-normal max-sm:hidden">Who looks</th>
+              <th class="py-1 pr-3 font-normal max-sm:hidden">Wanted by</th>
+              <th class="py-1 font-normal max-sm:hidden">Wanted since</th>
             </tr>
           </thead>
           <tbody class="divide-y divide-line">
@@ -55,15 +61,16 @@ const beside = (part: WantedPart) => [
               <td class="py-1.5 pr-3">
                 <span class="font-semibold">{{ part.name }}</span>
                 <span v-if="beside(part).length" class="hint block first-letter:uppercase">{{ beside(part).join('; ') }}</span>
+                <span class="hint block first-letter:uppercase sm:hidden">{{ beneath(part).join('; ') }}</span>
               </td>
               <td class="py-1.5 pr-3">
                 <NuxtLink :to="{ path: `/m/${part.tag}`, query: { stage: 'mend' } }" class="inline-flex flex-wrap items-center gap-2"
                   ><TagTape :tag="part.tag" small />{{ part.machine }}</NuxtLink
                 >
               </td>
-              <td class="py-1.5 pr-3">{{ part.seeker || 'Nobody yet' }}</td>
-              <td class="py-1.5 pr-3">{{ part.byWhen ? times.day(part.byWhen) : '' }}</td>
-              <td class="hint py-1.5">{{ times.day(part.wantedAt) }}</td>
+              <td class="py-1.5 pr-3 max-sm:hidden">{{ part.seeker || 'Nobody yet' }}</td>
+              <td class="py-1.5 pr-3 max-sm:hidden">{{ part.byWhen ? times.day(part.byWhen) : '' }}</td>
+              <td class="hint py-1.5 max-sm:hidden">{{ times.day(part.wantedAt) }}</td>
             </tr>
           </tbody>
         </table>

@@ -20,9 +20,12 @@ export interface Need {
 /** Whether a start waits for it: not while something else will do. */
 export const holdsUpStart = ({ stops, workaround }: Need): boolean => stops === 'start' && !workaround
 
+/** What is missing while it is, in a line of its own. */
+export const missesWithout = (affects: string): string => `Without it there is no ${affects.charAt(0).toLowerCase()}${affects.slice(1)}`
+
 /** What hangs on it, in a line, and how it is lived with. */
 export function needSays({ stops, affects, workaround }: Need): string {
-  const says = stops === 'function' && affects ? `Without it there is no ${affects.charAt(0).toLowerCase()}${affects.slice(1)}` : needs[stops].says
+  const says = stops === 'function' && affects ? missesWithout(affects) : needs[stops].says
   return workaround ? `${says}; until then: ${workaround}` : says
 }
 
