@@ -19,10 +19,16 @@ const answeredOnce = ['open-soak-log']
  * Carries a command out in one transaction, settles every machine it touched at the end of it, once, and announces it once that
  * has been kept. A command whose id was seen before is answered with what came of it then.
  */
-export function carryOutTold<R>(bench: Bench, person: Person, told: Told, command: (work: Work) => R, mayOpen?: (tx: Tx) => Work['mayOpen']): CarriedOut<R> {
+export function carryOutTold<R>(
+  bench: Bench,
+  person: Person,
+  told: Told,
+  command: (work: Work) => R,
+  { mayOpen, saidAt }: { mayOpen?: (tx: Tx) => Work['mayOpen']; saidAt?: (tx: Tx, now: Date) => string } = {},
+): CarriedOut<R> {
   const now = bench.now()
-  const at = now.toISOString()
-  const change: LiveChange = { id: told.id, at, by: person.name, kinds: [], tags: [], collection: false, machines: [] }
+  const arrived = now.toISOString()
+  const change: LiveChange = { id: told.id, at: arrived, by: person.name, kinds: [], tags: [], collection: false, machines: [] }
   const observed: Observed[] = []
   const result = bench.db.transaction(
     plain => {
@@ -32,6 +38,7 @@ export function carryOutTold<R>(bench: Bench, person: Person, told: Told, comman
       const another = before && (before.name !== told.name || before.personId !== person.id || (told.asked && before.asked && told.asked !== before.asked))
       if (another) throw new NotNow('Another command has been sent under this id. Send it anew.')
       if (before) return { again: true, result: before.result as R }
+      const at = saidAt?.(tx, now) ?? arrived
       const touched = new Set<number>()
       const work: Work = {
         ...(mayOpen ? { mayOpen: mayOpen(tx) } : {}),
@@ -60,10 +67,10 @@ export function carryOutTold<R>(bench: Bench, person: Person, told: Told, comman
           if (machine) hear(tx, { id, machineId: machine.id, kind, data, at, by: person.name })
           return id
         },
-        affects: scope => enqueue(tx, scope, person, at),
+        affects: scope => enqueue(tx, scope, person, arrived),
         settle: id => {
           touched.delete(id)
-          const { summary, tag } = settle(work, id)
+          const { summary, tag } = settle({ ...work, at: arrived }, id)
           touched.delete(id)
           files.forget(id)
           change.tags.push(tag)
@@ -79,7 +86,7 @@ export function carryOutTold<R>(bench: Bench, person: Person, told: Told, comman
             uid: told.id,
             name: told.name,
             personId: person.id,
-            at,
+            at: arrived,
             asked: told.asked,
             result: answeredOnce.includes(told.name.split('/').at(-1)!) ? null : (result ?? null),
           })

@@ -1,10 +1,13 @@
+import { millisecondsInDay } from 'date-fns/constants'
+import { and, eq, lte, max } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
 import { InputError } from '#core/kernel/input-error'
-import { type CollectionCommandName, type CommandInput, type CommandName, type MachineCommandName, opensBy } from '#shared/chapters/index'
+import { type CollectionCommandName, type CommandInput, type CommandName, type MachineCommandName, opensBy, waits } from '#shared/chapters/index'
 import { assembled } from './assembled'
 import type { CollectionInput } from './chapter'
 import type { Tx } from './history/journal'
 import { carryOutTold, onMachine } from './carry-out'
+import { journal, machines } from './trunk'
 import type { Bench, CarriedOut, Person, Told, Work } from './work'
 
 /** Under which id a command came, and a digest of what it asked; a repeated one is answered as before. */
@@ -27,6 +30,23 @@ const leaveToOpen =
     }
   }
 
+/** Longer than a device goes without the bench; what says so has a clock that was set meanwhile. */
+const longestWaitMs = 14 * millisecondsInDay
+
+/** When it was said that waited for so long; not before what has been written about the machine meanwhile, whose order stays. */
+const saidBefore =
+  (tag: string, waitedMs: number) =>
+  (tx: Tx, now: Date): string => {
+    const latest = tx
+      .select({ at: max(journal.at) })
+      .from(journal)
+      .innerJoin(machines, eq(machines.id, journal.machineId))
+      .where(and(eq(machines.tag, tag), lte(journal.at, now.toISOString())))
+      .get()?.at
+    const said = new Date(waitedMs <= longestWaitMs ? now.getTime() - waitedMs : now).toISOString()
+    return latest && latest > said ? latest : said
+  }
+
 /** Carries out a command on the machine with this tag, with input that its contract has passed. */
 export function performOnMachine<N extends MachineCommandName>(
   bench: Bench,
@@ -45,7 +65,7 @@ export function performOnMachine<N extends MachineCommandName>(
       for (const { before } of assembled().chapters) before?.(work, name, input)
       return assembled().onMachine[name]!(work, input as never)
     }),
-    leaveToOpen(person, name, input),
+    { mayOpen: leaveToOpen(person, name, input), ...(sent.waitedMs && waits(name) ? { saidAt: saidBefore(tag, sent.waitedMs) } : {}) },
   )
 }
 
@@ -57,5 +77,7 @@ export function performOnCollection<N extends CollectionCommandName>(
   input: CollectionInput<N>,
   sent: Sent = anew(),
 ): CarriedOut<unknown> {
-  return carryOutTold(bench, person, { ...sent, name }, work => assembled().onCollection[name]!(work, input as never), leaveToOpen(person, name, input))
+  return carryOutTold(bench, person, { ...sent, name }, work => assembled().onCollection[name]!(work, input as never), {
+    mayOpen: leaveToOpen(person, name, input),
+  })
 }

@@ -27,7 +27,7 @@ export interface Work {
   files: Pick<Files, 'ofNow' | 'forget'>
   person: Person
   now: Date
-  /** The same instant as it is kept: ISO, UTC, with milliseconds. */
+  /** When it was said, as it is kept: ISO, UTC, with milliseconds. It is now, unless it had to wait before it could be sent. */
   at: string
   write: <K extends EntryKind>(kind: K, data: EntryData<K>, about?: { machine?: MachineRow; subject?: Subject; strikes?: number }) => number
   /** Says which machines rest on what was changed; they are settled in slices once this has been kept. */
@@ -64,6 +64,8 @@ export interface Told {
   name: string
   /** A digest of what it asks; nothing where whoever sends it does not say. */
   asked?: string
+  /** For how long it could not be sent. */
+  waitedMs?: number
 }
 export interface CarriedOut<R> {
   result: R

@@ -4,7 +4,7 @@ import { type EventHandlerRequest, type H3Event, defineEventHandler, getHeader, 
 import { v7 as uuidv7, validate as isUuid } from 'uuid'
 import { InputError } from '#core/kernel/input-error'
 import { type CommandInput, type CommandName, largestBodyOf, may, readCommandInput } from '#shared/chapters/index'
-import { type ErrorAnswer, commandIdHeader, serverTimeHeader } from '#shared/kernel/answers'
+import { type ErrorAnswer, commandIdHeader, commandWaitedHeader, serverTimeHeader } from '#shared/kernel/answers'
 import { findPerson, type PersonRow, sessionStands } from '../chapters/people/index'
 import { assembled } from '../kernel/assembled'
 import { badInputAnswer, jsonOf } from '../kernel/bad-input'
@@ -123,7 +123,15 @@ const askedBy = (body: string) =>
     .digest('base64url')
 
 /** Under which id a command came, and what it asked. @throws InputError for an id that is no UUID */
-export const sentAs = (event: H3Event, body: string): Sent => ({ id: commandId(event) ?? uuidv7(), asked: askedBy(body) })
+export const sentAs = (event: H3Event, body: string): Sent => ({ id: commandId(event) ?? uuidv7(), asked: askedBy(body), waitedMs: waitedMs(event) })
+
+/** For how long it could not be sent, as whoever sends it says; a figure that is none is not taken. @throws InputError */
+function waitedMs(event: H3Event): number {
+  const given = getHeader(event, commandWaitedHeader)
+  if (given !== undefined && !/^\d{1,12}$/.test(given))
+    throw new InputError(commandWaitedHeader, given.slice(0, 60), 'How long it waited is a whole number of ms.')
+  return Number(given ?? 0)
+}
 
 /** What a command is asked to do, read and checked by its contract, and what it came as. @throws TooLarge, ZodError, RefusedInput, Busy */
 export async function readCommand<N extends CommandName>(event: H3Event, name: N): Promise<{ input: CommandInput<N>; sent: Sent }> {

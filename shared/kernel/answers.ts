@@ -80,6 +80,8 @@ export interface ErrorAnswer {
   }
 }
 
-/** The header that carries the id of a command, and the one that carries the time of the server. */
+/** The headers of a command: its id, and for how long it could not be sent, in ms. */
 export const commandIdHeader = 'command-id'
+export const commandWaitedHeader = 'command-waited'
+/** The header that carries the time of the server. */
 export const serverTimeHeader = 'server-time'

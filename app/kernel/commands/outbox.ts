@@ -1,39 +1,8 @@
 import { useEventListener } from '@vueuse/core'
 import { createStore, del, entries, set } from 'idb-keyval'
 import { defineStore } from 'pinia'
-import type { CommandName } from '#shared/chapters/index'
+import { type CommandName, type MayWait, mayWait, waits } from '#shared/chapters/index'
 import type { ErrorAnswer } from '#shared/kernel/answers'
-
-/**
- * What may be sent later than it was said, and what it is called meanwhile: what was seen, measured, counted or wished for, which is true whenever it
- * arrives. Whatever opens or starts something, or changes what somebody else may have changed, is not among it.
- */
-const mayWait = {
-  'take-reading': 'A rail reading',
-  'take-temperature': 'A temperature',
-  'measure-off-state': 'A rail measured with the power off',
-  'tally-soak': 'A pass of a soak',
-  'look-test-line': 'A line of the test sheet',
-  'answer-probe': 'An answer of a probe sheet',
-  'record-damage': 'Damage seen',
-  'find-contamination': 'What got in',
-  'log-intervention': 'What was done before',
-  'record-opening-step': 'A step of the opening',
-  'add-claim': 'A claim',
-  'read-date-code': 'A date code',
-  'note-accessory': 'What came with it',
-  'report-fault': 'A fault',
-  'note-code': 'An error code',
-  'log-breakage': 'A breakage',
-  'measure-colour': 'A colour measured',
-  'start-wait': 'A wait',
-  'want-part': 'A part wanted',
-  'ask-question': 'An open question',
-  'log-demonstration': 'A demonstration',
-  'add-photograph': 'A photograph',
-} as const satisfies Partial<Record<CommandName, string>>
-type MayWait = keyof typeof mayWait
-const waits = (name: CommandName): name is MayWait => name in mayWait
 
 /** Something said and not sent yet; it lies in the browser of the bench, under the id it is carried out by, once. */
 export interface Waiting {
@@ -45,6 +14,8 @@ export interface Waiting {
   /** A photograph that goes before its command. */
   file?: Blob
   at: string
+  /** The same by the clock of this device, which alone says how long it waited. */
+  putAtMs?: number
   /** Why the bench did not take it, once it has said so; it is not tried again by itself. */
   refused?: string
 }
@@ -86,7 +57,14 @@ export const useOutbox = defineStore('outbox', () => {
   /** @returns whether it may wait; only then is it kept */
   function put(name: CommandName, one: Omit<Waiting, 'name' | 'personId' | 'at'>): boolean {
     if (!waits(name) || !session.person) return false
-    const plain = { ...one, name, personId: session.person.id, at: clock.now.toISOString(), input: JSON.parse(JSON.stringify(one.input)) as object }
+    const plain = {
+      ...one,
+      name,
+      personId: session.person.id,
+      at: clock.now.toISOString(),
+      putAtMs: Date.now(),
+      input: JSON.parse(JSON.stringify(one.input)) as object,
+    }
     all.value.push(plain)
     keep(plain)
     setTimeout(() => void send(), tryEveryMs)
@@ -102,7 +80,7 @@ export const useOutbox = defineStore('outbox', () => {
   async function sent(one: Waiting) {
     const { hash } = one.file ? await api.sendFile<{ hash: string }>('/api/files', one.file) : { hash: undefined }
     const input = hash ? { ...one.input, hash } : one.input
-    const { change } = await api.command(one.name, input as never, one.tag, one.id)
+    const { change } = await api.command(one.name, input as never, one.tag, one.id, one.putAtMs === undefined ? 0 : Date.now() - one.putAtMs)
     gone(one.id)
     if (change) await changes.take(change)
   }

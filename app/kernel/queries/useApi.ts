@@ -1,7 +1,7 @@
 import { FetchError, type FetchResponse } from 'ofetch'
 import { v7 as uuidv7 } from 'uuid'
 import type { CommandName, CommandRequest } from '#shared/chapters/index'
-import { type CommandAnswer, type ErrorAnswer, commandIdHeader, serverTimeHeader } from '#shared/kernel/answers'
+import { type CommandAnswer, type ErrorAnswer, commandIdHeader, commandWaitedHeader, serverTimeHeader } from '#shared/kernel/answers'
 
 /** A request that was refused or did not get through, with what the server said of it. */
 export class ApiError extends Error {
@@ -52,10 +52,15 @@ export function useApi() {
     /**
      * Commands on a machine need its tag; the others are on the collection.
      * @param id its own: the same command sent twice under one id is carried out once
+     * @param waitedMs for how long it could not be sent
      */
-    command: <N extends CommandName>(name: N, input: CommandRequest<N>, tag?: string, id: string = uuidv7()) => {
+    command: <N extends CommandName>(name: N, input: CommandRequest<N>, tag?: string, id: string = uuidv7(), waitedMs = 0) => {
       const path = tag === undefined ? `/api/collection/${name}` : `/api/machines/${encodeURIComponent(tag)}/${name}`
-      return asked<CommandAnswer>(path, { method: 'POST', body: input as object, headers: { [commandIdHeader]: id } })
+      return asked<CommandAnswer>(path, {
+        method: 'POST',
+        body: input as object,
+        headers: { [commandIdHeader]: id, ...(waitedMs > 0 ? { [commandWaitedHeader]: String(Math.round(waitedMs)) } : {}) },
+      })
     },
   }
 }
