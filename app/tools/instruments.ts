@@ -32,6 +32,7 @@ const faces: Record<ToolId, () => Promise<{ default: Component }>> = {
   'diagnosis/memory-fault': () => import('./diagnosis/MemoryFaultInstrument.vue'),
   'diagnosis/address-map': () => import('./diagnosis/AddressMapInstrument.vue'),
   'signals/capture': () => import('./signals/CaptureInstrument.vue'),
+  'parts/substitute': () => import('./parts/SubstituteInstrument.vue'),
   'retest/soak': () => import('./retest/SoakInstrument.vue'),
 }
 

@@ -12,6 +12,7 @@ export const questions = {
   white: 'Is it white again?',
   broken: 'Where is it broken?',
   why: 'Why does it not work?',
+  instead: 'Will this part do instead?',
   cured: 'Is it cured?',
 } as const
 export type Question = keyof typeof questions
@@ -48,6 +49,7 @@ export const questionOf: Record<ToolId, Question> = {
   'diagnosis/address-map': 'why',
   'diagnosis/keyboard-matrix': 'why',
   'signals/capture': 'why',
+  'parts/substitute': 'instead',
   'retest/soak': 'cured',
 }
 

@@ -40,6 +40,7 @@ const namedUnits: [RegExp, QuantityUnit][] = [
   [/Pct$/, '%'],
   [/[a-z]V$/, 'V'],
   [/[a-z]A$/, 'A'],
+  [/[a-z]F$/, 'F'],
   [/Ohm$|^ohm$/, 'Ω'],
 ]
 /** The unit that the name of a quantity says, as names here do: `massG` is in grams; empty where it says none. */

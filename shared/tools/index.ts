@@ -17,6 +17,7 @@ import { diagnosisMemoryFault } from './diagnosis/memory-fault'
 import { diagnosisSwap } from './diagnosis/swap'
 import { identifyDateCode } from './identify/date-code'
 import { identifyDating } from './identify/dating'
+import { partsSubstitute } from './parts/substitute'
 import { powerBattery } from './power/battery'
 import { powerDischarge } from './power/discharge'
 import { powerJunction } from './power/junction'
@@ -61,6 +62,7 @@ const all = [
   diagnosisMemoryFault,
   diagnosisAddressMap,
   signalsCapture,
+  partsSubstitute,
   retestSoak,
 ] as const
 export type ToolId = (typeof all)[number]['id']

@@ -1,0 +1,40 @@
+<script setup lang="ts">
+import { type PartKindName, judgeSubstitute, partKindNames, partKinds, verdictLevel, verdictSays } from '#core/parts/substitute/substitute'
+import { readTyped, typedOf } from '#core/parts/substitute/typed'
+import { specWords } from '#core/parts/substitute/words'
+import { partsSubstitute } from '#shared/tools/parts/substitute'
+import { SpecFields } from '~/chapters/parts/index'
+
+/** A part that is wanted against one that is at hand. */
+const emit = defineEmits<{ input: [input: Record<string, unknown> | undefined] }>()
+const { example } = partsSubstitute
+const kind = ref<PartKindName>(example.kind)
+const wanted = ref(typedOf(example.wanted))
+const offered = ref(typedOf(example.offered))
+const kinds = partKindNames.map(value => ({ value, label: partKinds[value].title }))
+const { result, at } = useInstrument(
+  () => ({ kind: kind.value, wanted: readTyped(kind.value, wanted.value, 'wanted'), offered: readTyped(kind.value, offered.value, 'offered') }),
+  judgeSubstitute,
+  input => emit('input', input),
+)
+const inWords = computed(() => result.value && (specWords(kind.value, readTyped(kind.value, offered.value)) || 'Nothing is stated of it'))
+</script>
+
+<template>
+  <div class="grid items-start gap-4 lg:grid-cols-3">
+    <OneCard title="What is wanted">
+      <SelectField v-model="kind" label="Kind of part" :options="kinds" />
+      <SpecFields v-model="wanted" :kind="kind" :at="field => at(`wanted.${field}`)" />
+    </OneCard>
+    <OneCard title="What is at hand" hint="Off its print or its data sheet. What is left empty is not known.">
+      <SpecFields v-model="offered" :kind="kind" :at="field => at(`offered.${field}`)" />
+    </OneCard>
+    <OneCard title="Instead of it">
+      <template v-if="result">
+        <InstrumentFace :label="partKinds[kind].title" :figure="inWords ?? ''" :judgement="verdictSays[result.verdict]" :level="verdictLevel[result.verdict]" />
+        <FindingList :findings="result.findings" />
+      </template>
+      <EmptyPlace v-else says="Put right what is marked, and you will see whether it will do." />
+    </OneCard>
+  </div>
+</template>
