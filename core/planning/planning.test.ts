@@ -94,7 +94,7 @@ describe('the next moves', () => {
     ['take-away', { stage: 'home', life: 'hands-on', entered: { ...good, smoke: 'yes' }, signOff: { limits: null } }],
     ['gate.battery.in', { entered: { ...good, battery: 'in' } }],
     ['battery-replace', { batteries: [spent] }],
-    ['part', { partNeeds: [{ name: 'Fuse', stops: 'start', affects: '', workaround: '', outcome: 'wanted' }] }],
+    ['part', { partNeeds: [{ id: 1, quantity: 1, name: 'Fuse', stops: 'start', affects: '', workaround: '', outcome: 'wanted' }] }],
     ['fault-new', { faults: [fault] }],
     ['fault-open', { faults: [{ ...fault, observations: ['hum'] }] }],
     ['build-up', { stage: 'prove', buildUp: { steps: [{ adds: ['Supply'], expect: '', misleads: '' }], looks: [] } }],
@@ -125,7 +125,7 @@ describe('the next moves', () => {
     ['hazards', { claims: [{ says: 'It was wet', verdict: 'refuted' }], readings: [] }],
     // A word within another word is no water.
     ['hazards', { claims: [{ says: 'Trained on it in the straits, sweat and all', verdict: 'open' }], readings: [] }],
-    ['part', { partNeeds: [{ name: 'Fuse', stops: 'start', affects: '', workaround: '', outcome: 'fitted' }] }],
+    ['part', { partNeeds: [{ id: 1, quantity: 1, name: 'Fuse', stops: 'start', affects: '', workaround: '', outcome: 'fitted' }] }],
     ['fault-open', { faults: [{ ...fault, observations: ['hum'], open: false }] }],
     ['sign-off', { stage: 'prove', readings: [reading(4.2)] }],
     ['life', { signOff: { limits: null }, life: 'gallery' }],

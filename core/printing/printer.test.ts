@@ -54,7 +54,7 @@ it('a label is no larger than A3 and no smaller than a stamp, and PDF comes befo
 it('a part that is wanted stands in the run, and is looked for by a coordinator where a start hangs on it', () => {
   const of = (...partNeeds: MachineRecord['partNeeds'][number][]) => assess({ ...settled, partNeeds } as MachineRecord, now)
   const need = (stopsStart: boolean, outcome = 'wanted', workaround = '') =>
-    ({ name: 'Fuse', stops: stopsStart ? 'start' : 'function', affects: 'sound', workaround, outcome }) as const
+    ({ id: 1, quantity: 1, name: 'Fuse', stops: stopsStart ? 'start' : 'function', affects: 'sound', workaround, outcome }) as const
   const told = (...needs: ReturnType<typeof need>[]) => [
     of(...needs).run[4]?.steps.map(s => s.says),
     of(...needs)

@@ -11,6 +11,7 @@ export function workOn(work: Work, machine: MachineRow): MachineWork {
   const on: MachineWork = {
     ...work,
     machine,
+    whole: work,
     write: (kind, data, about) => {
       const id = work.write(kind, data, { ...about, machine })
       for (const { hears } of assembled().chapters) hears?.[kind]?.(on, data)

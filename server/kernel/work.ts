@@ -43,6 +43,8 @@ export interface Work {
 /** A command on one machine: the pen already knows which. */
 export interface MachineWork extends Omit<Work, 'write'> {
   machine: MachineRow
+  /** The same command's work, where another machine has to do with it too. */
+  whole: Work
   write: <K extends EntryKind>(kind: K, data: EntryData<K>, about?: { subject?: Subject; strikes?: number }) => number
   /** All that is kept of it as it stood when the command came. */
   file: () => MachineFile

@@ -156,5 +156,3 @@ export type SheetOf<C extends ChapterName> = Flat<SheetHead & Both<C extends unk
 export type MachineSheet = SheetOf<ChapterName>
 /** The shape of a whole sheet, for checking answers against. */
 export const sheetShape = z.object(Object.assign({ ...SheetHead.shape }, ...chapterNames.map(name => chapters[name].view.shape)) as z.ZodRawShape)
-
-export * from './may-wait'

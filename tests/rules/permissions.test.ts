@@ -24,6 +24,7 @@ const coordinatorsAlone = [
   'withdraw-bulletin',
   'withdraw-overrule',
   'write-closing-letter',
+  'write-off-loan',
   'write-to-owner',
 ]
 

@@ -75,6 +75,7 @@ export const settled: MachineRecord = {
   countedParts: [],
   faults: [],
   partNeeds: [],
+  heldParts: [],
   signOff: undefined,
   soaks: [],
   buildUp: null,

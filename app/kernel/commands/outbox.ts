@@ -1,7 +1,8 @@
 import { useEventListener } from '@vueuse/core'
 import { createStore, del, entries, set } from 'idb-keyval'
 import { defineStore } from 'pinia'
-import { type CommandName, type MayWait, mayWait, waits } from '#shared/chapters/index'
+import type { CommandName } from '#shared/chapters/index'
+import { type MayWait, mayWait, waits } from '#shared/kernel/may-wait'
 import type { ErrorAnswer } from '#shared/kernel/answers'
 
 /** Something said and not sent yet; it lies in the browser of the bench, under the id it is carried out by, once. */
@@ -113,7 +114,9 @@ export const saidIn = (input: object): string =>
   Object.values(input)
     .filter(value => (typeof value === 'string' && value !== '') || typeof value === 'number')
     .join(', ')
-export const waitingWords = (name: MayWait) => mayWait[name]
+/** Each is a command; one that was renamed does not compile. */
+const waitingNames: Partial<Record<CommandName, string>> & Record<MayWait, string> = mayWait
+export const waitingWords = (name: MayWait) => waitingNames[name]
 /** Said where something may not wait, while what was said before it still does: a danger among that is heard before anything is begun. */
 export const othersFirst = 'What you said before waits to be sent first. Try again in a moment.'
 export const waitsHere = 'Not sent yet: the bench cannot be reached. It waits in this browser and is sent by itself.'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { type PartKindName, judgeSubstitute, partKindNames, partKinds, verdictLevel, verdictSays } from '#core/parts/substitute/substitute'
-import { readTyped, typedOf } from '#core/parts/substitute/typed'
+import { readSpec, typedOf } from '#core/parts/substitute/typed'
 import { specWords } from '#core/parts/substitute/words'
 import { partsSubstitute } from '#shared/tools/parts/substitute'
 import { SpecFields } from '~/chapters/parts/index'
@@ -13,11 +13,11 @@ const wanted = ref(typedOf(example.wanted))
 const offered = ref(typedOf(example.offered))
 const kinds = partKindNames.map(value => ({ value, label: partKinds[value].title }))
 const { result, at } = useInstrument(
-  () => ({ kind: kind.value, wanted: readTyped(kind.value, wanted.value, 'wanted'), offered: readTyped(kind.value, offered.value, 'offered') }),
+  () => ({ kind: kind.value, wanted: readSpec(kind.value, wanted.value, 'wanted'), offered: readSpec(kind.value, offered.value, 'offered') }),
   judgeSubstitute,
   input => emit('input', input),
 )
-const inWords = computed(() => result.value && (specWords(kind.value, readTyped(kind.value, offered.value)) || 'Nothing is stated of it'))
+const inWords = computed(() => result.value && (specWords(kind.value, readSpec(kind.value, offered.value, 'offered')) || 'Nothing is stated of it'))
 </script>
 
 <template>

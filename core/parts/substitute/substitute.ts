@@ -37,8 +37,8 @@ export const verdictSays: Record<SubstituteVerdict, string> = {
 }
 export const verdictLevel: Record<SubstituteVerdict, Level> = { 'fits': 'fine', 'note': 'note', 'first-start': 'care', 'not-known': 'care', 'does-not': 'stop' }
 
-/** Reads what is said of a part of this kind. @throws InputError at a field that it does not have, or a value that is none */
-function readSpec(kind: PartKind, spec: Spec, side: string): void {
+/** Refuses what no part of this kind is. @throws InputError at a field that it does not have, or a value that is none */
+export function expectSpec(kind: PartKind, spec: Spec, side: string): void {
   for (const [name, value] of Object.entries(spec)) {
     const field = Object.hasOwn(kind.fields, name) ? kind.fields[name] : undefined
     const at = `${side}.${name}`
@@ -76,8 +76,8 @@ export interface SubstituteResult {
  */
 export function judgeSubstitute({ kind, wanted, offered }: SubstituteInput): SubstituteResult {
   const of: PartKind = partKinds[kind]
-  readSpec(of, wanted, 'wanted')
-  readSpec(of, offered, 'offered')
+  expectSpec(of, wanted, 'wanted')
+  expectSpec(of, offered, 'offered')
   const terms = of.rules
     .flatMap(rule => rule(wanted, offered, of.fields) ?? [])
     .sort((a, b) => verdicts.indexOf(b.verdict) - verdicts.indexOf(a.verdict))

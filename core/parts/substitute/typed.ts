@@ -1,6 +1,6 @@
 import { parseQuantity, unitOfName } from '../../kernel/quantity'
 import type { Spec, SpecField } from './compare'
-import { type PartKindName, partKinds } from './substitute'
+import { type PartKindName, expectSpec, partKinds } from './substitute'
 
 /** What is typed of a part, by field; an empty one is not known. */
 export type TypedSpec = Record<string, string>
@@ -8,16 +8,24 @@ export type TypedSpec = Record<string, string>
 /** How a field is asked for: its label, with the unit of a figure. */
 export const askedAs = (name: string, { is, label }: SpecField): string => (is === 'figure' && unitOfName(name) ? `${label}, ${unitOfName(name)}` : label)
 
-/** Reads what is typed of a part of this kind; what belongs to another kind is left out. @throws InputError at a figure that is none */
-export function readTyped(kind: PartKindName, typed: TypedSpec, side = ''): Spec {
-  return Object.fromEntries(
+/**
+ * Reads what is given of a part of this kind, as it was typed or as it is kept; what is empty, or belongs to another kind, is left out.
+ * @param at the path of the fields, for the error
+ * @throws InputError at a value that is none
+ */
+export function readSpec(kind: PartKindName, given: Readonly<Record<string, string | number | boolean | undefined>>, at: string): Spec {
+  const spec = Object.fromEntries(
     Object.entries<SpecField>(partKinds[kind].fields).flatMap(([name, field]): [string, string | number | boolean][] => {
-      const text = typed[name]?.trim()
-      if (!text) return []
-      if (field.is === 'figure') return [[name, parseQuantity(text, unitOfName(name), side ? `${side}.${name}` : name)]]
+      const value = given[name]
+      const text = typeof value === 'string' ? value.trim() : value
+      if (text === undefined || text === '') return []
+      if (typeof text !== 'string') return [[name, text]]
+      if (field.is === 'figure') return [[name, parseQuantity(text, unitOfName(name), `${at}.${name}`)]]
       return [[name, field.is === 'flag' ? text === 'yes' : text]]
     }),
   )
+  expectSpec(partKinds[kind], spec, at)
+  return spec
 }
 
 /** What is known of a part, as it would be typed. */

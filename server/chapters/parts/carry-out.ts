@@ -1,4 +1,5 @@
 import { InputError } from '#core/kernel/input-error'
+import { readSpec } from '#core/parts/substitute/typed'
 import type { CommandInput } from '#shared/chapters/index'
 import { PartNeed } from '#shared/chapters/parts/index'
 import { and, eq } from 'drizzle-orm'
@@ -6,6 +7,7 @@ import { NotFound } from '../../kernel/refusals'
 import { expectVersion } from '../../kernel/versions'
 import type { MachineWork } from '../../kernel/work'
 import { crewOf } from '../people/index'
+import { putBack } from './ledger'
 import { partNeeds } from './schema'
 
 type Wanted = Pick<CommandInput<'want-part'>, 'name' | 'quantity' | 'stops'> & Partial<CommandInput<'want-part'>>
@@ -14,9 +16,15 @@ type Wanted = Pick<CommandInput<'want-part'>, 'name' | 'quantity' | 'stops'> & P
 function wantedOf({ tx }: MachineWork, { seekerId = null, ...need }: Wanted) {
   const { affects = '', place = '', workaround = '', byWhen = null } = need
   if (need.stops === 'function' && !affects) throw new InputError('affects', affects, 'Which function: say it in a word, such as sound.')
+  const { kind = null, spec = {} } = need
   const seeker = seekerId === null ? '' : crewOf(tx).find(p => p.id === seekerId)?.name
   if (seeker === undefined) throw new InputError('seekerId', seekerId, 'Who looks for it: choose somebody of the list.')
-  return { ...PartNeed.of({ ...need, affects: need.stops === 'function' ? affects : '', place, workaround, byWhen }), seekerId, seeker }
+  return {
+    ...PartNeed.of({ ...need, affects: need.stops === 'function' ? affects : '', place, workaround, byWhen, kind, spec: {} }),
+    spec: kind ? readSpec(kind, spec, 'spec') : {},
+    seekerId,
+    seeker,
+  }
 }
 
 /** Puts a part on the list; other chapters do, with what they know of it. */
@@ -63,4 +71,5 @@ export function settlePart(work: MachineWork, { partId, version, outcome }: Comm
     .where(eq(partNeeds.id, partId))
     .run()
   write('part.settled', { name: part.name, outcome })
+  if (outcome !== 'wanted') putBack(work, partId)
 }

@@ -1,4 +1,4 @@
 import type { PartsRecord } from '#core/parts/rules'
 import type { MachineFile } from '../../kernel/file'
 
-export const facts = ({ partNeeds }: MachineFile): PartsRecord => ({ partNeeds })
+export const facts = ({ partNeeds, heldParts }: MachineFile): PartsRecord => ({ partNeeds, heldParts })

@@ -1,18 +1,21 @@
 import { serverChapter } from '../../kernel/chapter'
-import * as schema from './schema'
-import { facts } from './facts'
-import { partsView } from './view'
 import { changePart, settlePart, wantPart } from './carry-out'
+import { facts } from './facts'
+import { changeHeld, holdPart, meetNeed, moveHeldParts, writeOffLoan } from './ledger'
 import { rows } from './rows'
+import * as schema from './schema'
+import { partsView } from './view'
 
-/** Parts wanted: what can be done, and what is loaded with a machine. */
+/** Parts that are wanted, and the ledger of those that are held: what can be done, and what is loaded with a machine. */
 export const partsChapter = serverChapter({
   name: 'parts',
   schema,
   facts,
   view: partsView,
-  onMachine: { 'want-part': wantPart, 'change-part': changePart, 'settle-part': settlePart },
+  onMachine: { 'want-part': wantPart, 'change-part': changePart, 'settle-part': settlePart, 'meet-need': meetNeed },
+  onCollection: { 'hold-part': holdPart, 'change-held': changeHeld, 'move-held': moveHeldParts, 'write-off-loan': writeOffLoan },
   rows,
+  privateWords: ({ heldParts }) => heldParts.flatMap(h => [h.source, h.lender, h.holder].filter(Boolean).map(word => ({ word, kind: 'giver' as const }))),
 })
 export * from './carry-out'
 export * from './schema'

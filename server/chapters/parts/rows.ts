@@ -1,7 +1,7 @@
 import { type RowsOf, all } from '../../kernel/rows'
-import { partNeeds } from './schema'
+import { heldParts, partNeeds } from './schema'
 
-export const rows = { partNeeds: all(partNeeds) }
+export const rows = { partNeeds: all(partNeeds), heldParts: all(heldParts) }
 
 declare module '../../kernel/file' {
   interface MachineFile extends RowsOf<typeof rows> {}

@@ -1,38 +1,24 @@
+import { type SQL, and, asc, count, eq, like, ne, notInArray, or, sql } from 'drizzle-orm'
+import { needStops } from '#core/parts/needs'
+import { offersFor } from '#core/parts/offers'
 import type { ViewOf } from '#shared/chapters/index'
-import { PartNeed, type WantedPart } from '#shared/chapters/parts/index'
+import { HeldPart, type HeldQuery, type HeldView, type OfferView, PartNeed, type WantedPart } from '#shared/chapters/parts/index'
 import type { Page } from '#shared/kernel/answers'
 import type { PageQuery } from '#shared/kernel/machine'
-import { needStops } from '#core/parts/needs'
-import { asc, count, eq, sql } from 'drizzle-orm'
 import type { ViewInput } from '../../kernel/file'
 import type { Tx } from '../../kernel/history/journal'
+import { NotFound } from '../../kernel/refusals'
 import { machines } from '../../kernel/trunk'
-import { partNeeds } from './schema'
+import { heldParts, partNeeds } from './schema'
 
 /** The most pressing first, as `needRank` has it. */
 const pressing = sql`instr(${`|${needStops.join('|')}|`}, '|' || ${partNeeds.stops} || '|'), ${partNeeds.workaround} <> ''`
+const wanted = eq(partNeeds.outcome, 'wanted')
 
 /** Parts that are still wanted, by what hangs on them, and of the same the longest wanted first. */
 export function wantedParts(tx: Tx, { page, size }: PageQuery): Page<WantedPart> {
-  const wanted = eq(partNeeds.outcome, 'wanted')
   const rows = tx
-    .select({
-      id: partNeeds.id,
-      version: partNeeds.version,
-      tag: machines.tag,
-      nickname: machines.nickname,
-      model: machines.name,
-      name: partNeeds.name,
-      quantity: partNeeds.quantity,
-      stops: partNeeds.stops,
-      affects: partNeeds.affects,
-      place: partNeeds.place,
-      workaround: partNeeds.workaround,
-      byWhen: partNeeds.byWhen,
-      seekerId: partNeeds.seekerId,
-      seeker: partNeeds.seeker,
-      wantedAt: partNeeds.wantedAt,
-    })
+    .select({ part: partNeeds, tag: machines.tag, nickname: machines.nickname, model: machines.name })
     .from(partNeeds)
     .innerJoin(machines, eq(machines.id, partNeeds.machineId))
     .where(wanted)
@@ -40,18 +26,100 @@ export function wantedParts(tx: Tx, { page, size }: PageQuery): Page<WantedPart>
     .limit(size)
     .offset((page - 1) * size)
     .all()
-    .map(({ nickname, model, ...part }) => ({ ...part, machine: nickname || model }))
+    .map(({ part, tag, nickname, model }) => ({ ...needView(part), tag, machine: nickname || model, wantedAt: part.wantedAt }))
   return { rows, total: tx.select({ n: count() }).from(partNeeds).where(wanted).get()!.n }
 }
-/** Parts that it wants, or wanted. */
+const needView = ({ id, version, seekerId, seeker, ...need }: typeof partNeeds.$inferSelect) => ({
+  ...PartNeed.of(need),
+  kind: need.kind,
+  spec: need.spec,
+  stops: need.stops,
+  id,
+  version,
+  seekerId,
+  seeker,
+})
+
+/** Parts that it wants, or wanted, and what of the ledger is in it. */
 export const partsView = ({ file }: ViewInput): ViewOf<'parts'> => ({
-  parts: file.partNeeds.map(({ id, version, seekerId, seeker, outcome, ...need }) => ({
-    ...PartNeed.of(need),
-    stops: need.stops,
+  parts: file.partNeeds.map(need => ({ ...needView(need), outcome: need.outcome })),
+  held: file.heldParts.map(({ id, version, name, count, at, condition, lies, lender, needId }) => ({
     id,
     version,
-    seekerId,
-    seeker,
-    outcome,
+    name,
+    count,
+    at,
+    condition,
+    lies,
+    lender,
+    needId,
   })),
 })
+
+const heldView = ({ id, version, count, at, holder, dueBy, trail, ...held }: typeof heldParts.$inferSelect, tag: string | null): HeldView => ({
+  ...HeldPart.of(held),
+  kind: held.kind,
+  spec: held.spec,
+  condition: held.condition,
+  id,
+  version,
+  count,
+  at,
+  tag,
+  holder,
+  dueBy,
+  trail,
+})
+
+/** The ledger, by name; `here` is what has not gone for good. */
+export function listHeld(tx: Tx, { at, find, page, size }: HeldQuery): Page<HeldView> {
+  const asked: SQL | undefined = and(
+    at === 'here' ? notInArray(heldParts.at, ['returned', 'scrapped']) : eq(heldParts.at, at),
+    find ? or(...[heldParts.name, heldParts.lies, heldParts.source, heldParts.holder, heldParts.lender].map(column => like(column, `%${find}%`))) : undefined,
+  )
+  const rows = tx
+    .select({ held: heldParts, tag: machines.tag })
+    .from(heldParts)
+    .leftJoin(machines, eq(machines.id, heldParts.machineId))
+    .where(asked)
+    .orderBy(sql`lower(${heldParts.name})`, asc(heldParts.id))
+    .limit(size)
+    .offset((page - 1) * size)
+    .all()
+    .map(({ held, tag }) => heldView(held, tag))
+  return { rows, total: tx.select({ n: count() }).from(heldParts).where(asked).get()!.n }
+}
+
+/** More than anybody reads; what is at hand beyond is found by its name in the ledger. */
+const mostOffers = 30
+
+/** What is at hand for a need, the best first, with who else wants the same. @throws NotFound */
+export function offersForNeed(tx: Tx, needId: number): OfferView[] {
+  const need = tx.select().from(partNeeds).where(eq(partNeeds.id, needId)).get()
+  if (!need) throw new NotFound('No such part is wanted.')
+  const others = tx
+    .select({ need: partNeeds, tag: machines.tag })
+    .from(partNeeds)
+    .innerJoin(machines, eq(machines.id, partNeeds.machineId))
+    .where(and(wanted, ne(partNeeds.id, needId)))
+    .all()
+  const atHand = tx
+    .select({ held: heldParts, tag: machines.tag })
+    .from(heldParts)
+    .leftJoin(machines, eq(machines.id, heldParts.machineId))
+    .where(or(eq(heldParts.at, 'shelf'), eq(heldParts.at, 'arrived'), and(eq(heldParts.at, 'donor'), ne(heldParts.machineId, need.machineId))))
+    .all()
+  const tags = new Map(atHand.map(({ held, tag }) => [held.id, tag]))
+  return offersFor(
+    need,
+    atHand.map(row => row.held),
+    others.map(row => row.need),
+  )
+    .slice(0, mostOffers)
+    .map(({ held, verdict, says, alsoFor }) => ({
+      held: heldView(held, tags.get(held.id) ?? null),
+      verdict,
+      says,
+      alsoFor: others.filter(o => alsoFor.includes(o.need.id)).map(o => ({ tag: o.tag, name: o.need.name, stops: o.need.stops })),
+    }))
+}

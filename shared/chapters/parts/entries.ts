@@ -1,22 +1,48 @@
 import { z } from 'zod'
+import { type HeldPlace, type PartCondition, heldPlaces, partConditions } from '#core/parts/ledger'
 import { type Need, type NeedStops, needSays } from '#core/parts/needs'
+import type { Spec } from '#core/parts/substitute/compare'
+import type { PartKindName } from '#core/parts/substitute/substitute'
+import { specWords } from '#core/parts/substitute/words'
 import { word } from '../../kernel/fields'
-import { entry, shown } from '../../kernel/contract'
-import { PartNeed } from './rows'
+import { closed, ending, entry, shown } from '../../kernel/contract'
+import { HeldPart, PartNeed } from './rows'
 import { type PartOutcome, partOutcomeNames } from './words'
 
 const s = z.string()
 
-const said = { ...PartNeed.said, stops: word<NeedStops>(), seeker: s.default('') }
-type Said = Need & { name: string; quantity: number; place: string; byWhen: string | null; seeker: string }
+const asIs = { kind: word<PartKindName>().nullable().default(null), spec: z.custom<Spec>().default({}) }
+const said = { ...PartNeed.said, ...asIs, stops: word<NeedStops>(), seeker: s.default('') }
+type AsIs = { kind: PartKindName | null; spec: Spec }
+type Said = Need & AsIs & { name: string; quantity: number; place: string; byWhen: string | null; seeker: string }
+/** What a part is like, behind its name. */
+const like = ({ kind, spec }: AsIs) => {
+  const says = kind ? specWords(kind, spec) : ''
+  return says && ` (${says})`
+}
 const sentence = (d: Said) => {
   const hangs = needSays(d)
   return [
-    `${d.quantity} × ${d.name}${d.place && `, for ${d.place}`}; ${hangs.charAt(0).toLowerCase()}${hangs.slice(1)}`,
+    `${d.quantity} × ${d.name}${like(d)}${d.place && `, for ${d.place}`}; ${hangs.charAt(0).toLowerCase()}${hangs.slice(1)}`,
     ...(d.byWhen ? [`wanted by ${d.byWhen}`] : []),
     ...(d.seeker ? [`${d.seeker} looks for it`] : []),
   ].join('; ')
 }
+
+const held = { ...HeldPart.said, ...asIs, condition: word<PartCondition>() }
+/** Where it is, and in which machine. */
+const placed = (at: HeldPlace, tag: string | null) => {
+  const says = heldPlaces[at].charAt(0).toLowerCase() + heldPlaces[at].slice(1)
+  return tag ? `${at === 'donor' ? 'still' : says} ${at === 'promised' ? 'for' : 'in'} ${tag}` : says
+}
+const howItIs = (d: { condition: PartCondition; source: string; lender: string; lies: string }) =>
+  [
+    partConditions[d.condition].toLowerCase(),
+    ...(d.source ? [`from ${d.source}`] : []),
+    ...(d.lender ? [`it belongs to ${d.lender}`] : []),
+    ...(d.lies ? [`it lies in ${d.lies}`] : []),
+  ].join('; ')
+const namesOf = (d: { source: string; lender: string }) => [d.source, d.lender].filter(Boolean).map(word => ({ word, kind: 'giver' as const }))
 
 export const entries = {
   'part.wanted': entry(
@@ -31,6 +57,45 @@ export const entries = {
     d => `Wanted, as it now reads: ${sentence(d)}.`,
     shown,
     d => [d.workaround, d.affects],
+  ),
+  'held.added': entry(
+    z.object({ ...held, count: z.number(), at: word<HeldPlace>(), donor: s.nullable(), dueBy: s.nullable() }),
+    d => `${d.count} × ${d.name}${like(d)}: ${placed(d.at, d.donor)}; ${howItIs(d)}${d.dueBy ? `; expected by ${d.dueBy}` : ''}.`,
+    { open: false, names: namesOf },
+  ),
+  'held.changed': entry(z.object({ ...held, dueBy: s.nullable() }), d => `${d.name}${like(d)}, as it now reads: ${howItIs(d)}.`, {
+    open: false,
+    names: namesOf,
+  }),
+  'held.moved': entry(
+    z.object({
+      name: s,
+      count: z.number(),
+      from: word<HeldPlace>(),
+      to: word<HeldPlace>(),
+      out: s.nullable(),
+      into: s.nullable(),
+      holder: s,
+      dueBy: s.nullable(),
+      lies: s,
+      condition: word<PartCondition>(),
+      tested: s,
+    }),
+    d =>
+      [
+        `${d.count} × ${d.name}: ${placed(d.from, d.out)} before, now ${placed(d.to, d.into)}`,
+        ...(d.holder ? [`${d.holder} has it`] : []),
+        ...(d.dueBy ? [`back by ${d.dueBy}`] : []),
+        ...(d.lies ? [`it lies in ${d.lies}`] : []),
+        `${partConditions[d.condition].toLowerCase()}${d.tested && `: ${d.tested}`}`,
+      ].join('; ') + '.',
+    { open: false, names: d => (d.holder ? [{ word: d.holder, kind: 'person' }] : []) },
+    d => [d.tested],
+  ),
+  'held.written-off': entry(
+    z.object({ name: s, count: z.number(), holder: s, reason: s }),
+    d => `${d.count} × ${d.name}, lent to ${d.holder}, written off: ${ending(d.reason)}`,
+    closed,
   ),
   'part.settled': entry(z.object({ name: s, outcome: word<PartOutcome>() }), d => `${d.name}: ${partOutcomeNames[d.outcome].toLowerCase()}.`, shown),
 } as const

@@ -1,10 +1,10 @@
 import { chapter } from '../../kernel/contract'
-import { onMachine } from './commands'
+import { onCollection, onMachine } from './commands'
 import { entries } from './entries'
 import { view } from './view'
 
-/** Parts that a machine wants. */
-export const parts = chapter({ name: 'parts', onMachine, entries, view })
-export { PartNeed } from './rows'
+/** Parts that machines want, and those that are held. */
+export const parts = chapter({ name: 'parts', onMachine, onCollection, entries, view })
+export { HeldPart, PartNeed } from './rows'
 export * from './words'
-export { WantedPart } from './view'
+export * from './view'

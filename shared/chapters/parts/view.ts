@@ -1,16 +1,63 @@
 import { z } from 'zod'
+import { type HeldPlace, type PartCondition, heldPlaceNames } from '#core/parts/ledger'
 import type { NeedStops } from '#core/parts/needs'
+import { type Spec, type SubstituteVerdict, verdicts } from '#core/parts/substitute/compare'
+import type { PartKindName } from '#core/parts/substitute/substitute'
 import { word } from '../../kernel/fields'
-import { PartNeed } from './rows'
+import { PageQuery } from '../../kernel/machine'
+import { HeldPart, PartNeed } from './rows'
 import { partOutcomes } from './words'
 
 const id = z.number()
+const n = z.number()
 const s = z.string()
+const asIs = { kind: word<PartKindName>().nullable(), spec: z.custom<Spec>() }
 
-const need = { id, version: z.number(), ...PartNeed.seen, stops: word<NeedStops>(), seekerId: id.nullable(), seeker: s }
+const need = { id, version: n, ...PartNeed.seen, ...asIs, stops: word<NeedStops>(), seekerId: id.nullable(), seeker: s }
 
-export const view = z.object({ parts: z.array(z.object({ ...need, outcome: z.enum(partOutcomes) })) })
+/** A line of the ledger, as a machine's sheet shows it. */
+const OnMachine = z.object({
+  id,
+  version: n,
+  name: s,
+  count: n,
+  at: word<HeldPlace>(),
+  condition: word<PartCondition>(),
+  lies: s,
+  lender: s,
+  needId: id.nullable(),
+})
+
+export const view = z.object({ parts: z.array(z.object({ ...need, outcome: z.enum(partOutcomes) })), held: z.array(OnMachine) })
 
 export const WantedPart = z.object({ ...need, tag: s, machine: s, wantedAt: s })
-
 export type WantedPart = z.infer<typeof WantedPart>
+
+/** A line of the ledger, whole, with the way it came. */
+export const HeldView = z.object({
+  id,
+  version: n,
+  ...HeldPart.seen,
+  ...asIs,
+  condition: word<PartCondition>(),
+  count: n,
+  at: word<HeldPlace>(),
+  tag: s.nullable(),
+  holder: s,
+  dueBy: s.nullable(),
+  trail: z.array(z.object({ at: s, by: s, says: s })),
+})
+export type HeldView = z.infer<typeof HeldView>
+
+/** Which of the ledger is asked for. */
+export const HeldQuery = PageQuery.extend({ at: z.enum([...heldPlaceNames, 'here']).default('here'), find: z.string().trim().max(80).default('') })
+export type HeldQuery = z.infer<typeof HeldQuery>
+
+/** What is at hand for a need, and who else wants the same. */
+export const OfferView = z.object({
+  held: HeldView,
+  verdict: z.enum(verdicts) as z.ZodType<SubstituteVerdict>,
+  says: s,
+  alsoFor: z.array(z.object({ tag: s, name: s, stops: word<NeedStops>() })),
+})
+export type OfferView = z.infer<typeof OfferView>

@@ -1,5 +1,3 @@
-import type { CommandName } from './index'
-
 /**
  * What may be sent later than it was said, and what it is called meanwhile: what was seen, measured, counted or wished for, which is true whenever it
  * arrives. Whatever opens or starts something, or changes what somebody else may have changed, is not among it.
@@ -28,7 +26,7 @@ export const mayWait = {
   'ask-question': 'An open question',
   'log-demonstration': 'A demonstration',
   'add-photograph': 'A photograph',
-} as const satisfies Partial<Record<CommandName, string>>
+} as const
 export type MayWait = keyof typeof mayWait
 /** Whether what this command says may be sent later. */
-export const waits = (name: CommandName): name is MayWait => name in mayWait
+export const waits = (name: string): name is MayWait => name in mayWait

@@ -1,7 +1,7 @@
 import { getQuery } from 'h3'
 import { PageQuery } from '#shared/kernel/machine'
-import { wantedParts } from '../chapters/parts/index'
-import { listSupplies } from '../chapters/supplies/index'
+import { wantedParts } from '../../chapters/parts/index'
+import { listSupplies } from '../../chapters/supplies/index'
 
 export default defineAnswer(async event => {
   await requirePerson(event)

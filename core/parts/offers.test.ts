@@ -1,0 +1,55 @@
+import { expect, it } from 'vitest'
+import type { Held } from './ledger'
+import { type Named, namesAgree, offersFor, serves } from './offers'
+
+const named = (name: string, more: Partial<Named> = {}): Named => ({ name, kind: null, spec: {}, ...more })
+const held = (name: string, more: Partial<Held & Named> = {}): Held & Named => ({
+  ...named(name),
+  count: 1,
+  at: 'shelf',
+  condition: 'new',
+  machineId: null,
+  needId: null,
+  holder: '',
+  dueBy: null,
+  lies: '',
+  lender: '',
+  ...more,
+})
+const fuse = { ratingA: 1, speed: 'slow', breakingA: 35, voltageV: 250, size: '5 × 20 mm' }
+
+it.each([
+  ['Membrane for a Gannet', 'Gannet membranes', true],
+  ['Membrane', 'Gannet membrane', true],
+  ['Petrel membrane', 'Gannet membrane', false],
+  ['IC7', 'IC17', false],
+  ['the spare', 'Fan', false],
+])('“%s” and “%s”: %s', (one, other, agree) => {
+  expect(namesAgree(one, other)).toBe(agree)
+  expect(namesAgree(other, one)).toBe(agree)
+})
+
+it('names alone make nothing fit; fields do, and what is of another kind has nothing to do with it', () => {
+  expect(serves(named('Fuse'), named('Fuse, 1 A'))?.verdict).toBe('not-known')
+  expect(serves(named('Fuse', { kind: 'fuse', spec: fuse }), named('T1', { kind: 'fuse', spec: fuse }))?.verdict).toBe('fits')
+  expect(serves(named('Fuse', { kind: 'fuse', spec: fuse }), named('Fuse', { kind: 'fuse', spec: { ...fuse, ratingA: 2 } }))?.verdict).toBe('does-not')
+  expect(serves(named('Mains fuse', { kind: 'fuse', spec: fuse }), named('Glass', { kind: 'fuse', spec: { ...fuse, ratingA: 2 } }))).toBeNull()
+  expect(serves(named('Fuse', { kind: 'fuse', spec: fuse }), named('Fuse', { kind: 'fuse' }))?.verdict).toBe('not-known')
+  expect(serves(named('Fuse', { kind: 'fuse' }), named('Fuse', { kind: 'socket' }))).toBeNull()
+})
+
+it('the best comes first, what is bad or away is not offered, and who else wants it is told', () => {
+  const need = { id: 1, ...named('Gannet membrane') }
+  const others = [need, { id: 2, ...named('Membrane') }, { id: 3, ...named('Fan') }]
+  const rows = [
+    held('Membrane', { at: 'donor', machineId: 9, condition: 'used' }),
+    held('Membrane', { condition: 'bad' }),
+    held('Membrane', { at: 'lent' }),
+    held('Membrane', { condition: 'used' }),
+    held('Gannet membrane', { at: 'donor', machineId: 9, condition: 'tested' }),
+    held('Gannet membrane', { condition: 'tested' }),
+  ]
+  const offers = offersFor(need, rows, others)
+  expect(offers.map(o => rows.indexOf(o.held))).toEqual([5, 4, 3, 0])
+  expect(offers[0]!.alsoFor).toEqual([2])
+})

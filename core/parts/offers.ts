@@ -1,0 +1,72 @@
+import { type Held, countsAsGood, isAtHand } from './ledger'
+import { type Spec, type SubstituteVerdict, verdicts } from './substitute/compare'
+import { type PartKindName, judgeSubstitute } from './substitute/substitute'
+
+/** A part by its name, and what is known of it. */
+export interface Named {
+  name: string
+  kind: PartKindName | null
+  spec: Spec
+}
+export interface Offer<H> {
+  held: H
+  verdict: SubstituteVerdict
+  /** Why: the worst that its fields say, or that the names agree and nothing else is known. */
+  says: string
+  /** Who else wants the same. */
+  alsoFor: number[]
+}
+
+/** Words that tell no part from another. */
+const idle = new Set(['a', 'an', 'and', 'for', 'of', 'one', 'the', 'with', 'new', 'spare', 'part'])
+const wordsOf = (name: string) =>
+  name
+    .toLowerCase()
+    .normalize('NFKD')
+    .split(/[^\p{L}\p{N}]+/u)
+    .map(word => word.replace(/(?<=\p{L}{3})s$/u, ''))
+    .filter(word => word && !idle.has(word))
+
+/** Whether two names may mean one part: every word of the shorter stands in the longer. */
+export function namesAgree(one: string, other: string): boolean {
+  const [a, b] = [wordsOf(one), wordsOf(other)].sort((x, y) => x.length - y.length) as [string[], string[]]
+  return a.length > 0 && a.every(word => b.includes(word))
+}
+
+/**
+ * Whether a part at hand may serve a need: by their fields where both are of one kind with something stated, else by their names, and then it is
+ * not known what it bears.
+ * @returns nothing where they have nothing to do with each other
+ */
+export function serves(need: Named, held: Named): { verdict: SubstituteVerdict; says: string } | null {
+  const stated = (one: Named) => Object.values(one.spec).some(value => value !== undefined)
+  if (need.kind && need.kind === held.kind && stated(need) && stated(held)) {
+    const { verdict, terms } = judgeSubstitute({ kind: need.kind, wanted: need.spec, offered: held.spec })
+    // What is of the same kind and does not fit is said only of what goes by the same name: it would be taken for it.
+    if (verdict === 'does-not' && !namesAgree(need.name, held.name)) return null
+    return { verdict, says: terms[0]!.says }
+  }
+  if (need.kind && held.kind && need.kind !== held.kind) return null
+  return namesAgree(need.name, held.name) ? { verdict: 'not-known', says: 'It goes by the same name; what it is like is not stated of both.' } : null
+}
+
+/**
+ * What is at hand for a need, the best first: by whether it fits, then by its condition, then what is on the shelf before what is still in a donor.
+ * @param needs all that is wanted, of which the first is asked for
+ */
+export function offersFor<H extends Held & Named>(need: Named & { id: number }, held: readonly H[], others: readonly (Named & { id: number })[]): Offer<H>[] {
+  return held
+    .filter(one => isAtHand(one) && one.condition !== 'bad')
+    .flatMap(one => {
+      const served = serves(need, one)
+      if (!served) return []
+      const alsoFor = others.filter(other => other.id !== need.id && !['does-not', undefined].includes(serves(other, one)?.verdict)).map(other => other.id)
+      return [{ held: one, ...served, alsoFor }]
+    })
+    .sort(
+      (a, b) =>
+        verdicts.indexOf(a.verdict) - verdicts.indexOf(b.verdict) ||
+        Number(countsAsGood(b.held)) - Number(countsAsGood(a.held)) ||
+        Number(a.held.at === 'donor') - Number(b.held.at === 'donor'),
+    )
+}

@@ -1,0 +1,194 @@
+import { and, eq, inArray } from 'drizzle-orm'
+import { v7 as uuidv7 } from 'uuid'
+import { InputError } from '#core/kernel/input-error'
+import { type HeldMove, heldPlaces, isWriteOff, moveHeld } from '#core/parts/ledger'
+import { readSpec } from '#core/parts/substitute/typed'
+import type { CommandInput } from '#shared/chapters/index'
+import { HeldPart } from '#shared/chapters/parts/index'
+import type { MachineRow } from '../../kernel/file'
+import { NotFound } from '../../kernel/refusals'
+import { machines } from '../../kernel/trunk'
+import { expectVersion } from '../../kernel/versions'
+import type { MachineWork, Work } from '../../kernel/work'
+import { workOn } from '../../kernel/work-on'
+import { expectConsent } from '../stewardship/index'
+import { heldParts, partNeeds } from './schema'
+
+type HeldRow = typeof heldParts.$inferSelect
+/** Who wants to know more asks the history of the machines; a line keeps the end of its way. */
+const longestTrail = 60
+
+/** A line of the ledger. @throws NotFound */
+function heldOf({ tx }: Pick<Work, 'tx'>, heldId: number): HeldRow {
+  const held = tx.select().from(heldParts).where(eq(heldParts.id, heldId)).get()
+  if (!held) throw new NotFound('There is no such part on record.')
+  return held
+}
+const byId = ({ tx }: Pick<Work, 'tx'>, id: number | null): MachineRow | null =>
+  id === null ? null : (tx.select().from(machines).where(eq(machines.id, id)).get() ?? null)
+/** @throws InputError at `tag` */
+function byTag({ tx }: Pick<Work, 'tx'>, tag: string): MachineRow {
+  const machine = tx.select().from(machines).where(eq(machines.tag, tag)).get()
+  if (!machine) throw new InputError('tag', tag, `Which machine: there is none with the tag ${tag || 'that was left empty'}.`)
+  return machine
+}
+
+/** What a line says of itself, whole. @throws InputError */
+function asTyped({ kind = null, spec = {}, ...typed }: Omit<CommandInput<'change-held'>, 'heldId' | 'version' | 'dueBy'>) {
+  if (typed.lender && !typed.backBy) throw new InputError('backBy', null, 'Back to them by: choose a day; it can be put off.')
+  return { ...HeldPart.of({ ...typed, kind, spec: {} }), spec: kind ? readSpec(kind, spec, 'spec') : {} }
+}
+
+/** Puts parts on record: on the shelf, arrived, ordered, or still in a machine whose parts are given. */
+export function holdPart(work: Work, { count, at, tag, dueBy, ...typed }: CommandInput<'hold-part'>): { heldId: number } {
+  const part = asTyped(typed)
+  const donor = at === 'donor' ? byTag(work, tag) : null
+  if (donor) expectGiving(workOn(work, donor))
+  if (at === 'ordered' && !part.source) throw new InputError('source', '', 'From whom: say where it was ordered.')
+  const expected = at === 'ordered' ? dueBy : null
+  const says = `Put on record: ${heldPlaces[at].toLowerCase()}${donor ? `, ${donor.tag}` : ''}.`
+  const { id } = work.tx
+    .insert(heldParts)
+    .values({ ...part, uid: uuidv7(), count, at, dueBy: expected, machineId: donor?.id ?? null, trail: [{ at: work.at, by: work.person.name, says }] })
+    .returning({ id: heldParts.id })
+    .get()
+  work.write('held.added', { ...part, count, at, donor: donor?.tag ?? null, dueBy: expected }, donor ? { machine: donor } : {})
+  return { heldId: id }
+}
+
+/** Parts are taken from what was chosen to give them, with its owner's leave. @throws InputError, AskOwner */
+function expectGiving(work: MachineWork): void {
+  if (work.file().appraisal?.path !== 'donor')
+    throw new InputError('tag', work.machine.tag, `Which machine: ${work.machine.tag} is not chosen to give its parts. Choose that path under Look first.`)
+  expectConsent(work, 'donor')
+}
+
+export function changeHeld(work: Work, { heldId, version, dueBy, ...typed }: CommandInput<'change-held'>): void {
+  const held = heldOf(work, heldId)
+  expectVersion(work, held, version, held.version, [...HeldPart.names, 'dueBy'])
+  const part = asTyped(typed)
+  if (part.condition === 'bad' && (held.at === 'fitted' || held.at === 'promised'))
+    throw new InputError('condition', part.condition, `How it is: it is ${heldPlaces[held.at].toLowerCase()}; take it away from there first, and say it then.`)
+  const due = held.at === 'ordered' || held.at === 'lent' ? dueBy : null
+  if (held.at === 'lent' && !due) throw new InputError('dueBy', null, 'Back by: choose a day.')
+  work.tx
+    .update(heldParts)
+    .set({ ...part, dueBy: due, version: held.version + 1 })
+    .where(eq(heldParts.id, heldId))
+    .run()
+  const machine = byId(work, held.machineId)
+  work.write('held.changed', { ...part, dueBy: due }, machine ? { machine } : {})
+}
+
+/** Takes some of a line elsewhere: one row stays, another goes, and together they are as many as before. */
+function take(work: Work, held: HeldRow, move: HeldMove): HeldRow {
+  const { stays, goes } = moveHeld(held, move)
+  const [out, into] = [byId(work, held.machineId), byId(work, goes.machineId)]
+  const says = `${heldPlaces[goes.at]}${into ? `, ${into.tag}` : ''}${goes.holder && `: ${goes.holder}`}.${move.tested ? ` ${move.tested}` : ''}`
+  const { id: _, uid: __, ...copied } = { ...held, ...goes }
+  const row = { ...copied, version: held.version + 1, trail: [...held.trail, { at: work.at, by: work.person.name, says }].slice(-longestTrail) }
+  if (stays)
+    work.tx
+      .update(heldParts)
+      .set({ count: stays.count, version: held.version + 1 })
+      .where(eq(heldParts.id, held.id))
+      .run()
+  const moved = stays
+    ? work.tx
+        .insert(heldParts)
+        .values({ ...row, uid: uuidv7(), version: 1 })
+        .returning()
+        .get()
+    : work.tx.update(heldParts).set(row).where(eq(heldParts.id, held.id)).returning().get()!
+  const entry = {
+    name: held.name,
+    count: goes.count,
+    from: held.at,
+    to: goes.at,
+    out: out?.tag ?? null,
+    into: into?.tag ?? null,
+    holder: goes.holder,
+    dueBy: goes.dueBy,
+    lies: goes.lies,
+    condition: goes.condition,
+    tested: move.tested ?? '',
+  }
+  const touched = [...new Map([out, into].flatMap(one => (one ? [[one.id, one] as const] : []))).values()]
+  for (const machine of touched) work.write('held.moved', entry, { machine })
+  if (!touched.length) work.write('held.moved', entry)
+  for (const needId of new Set([held.needId, goes.needId])) if (needId !== null) settleNeed(work, needId)
+  return moved
+}
+
+/** A need is met once as many are fitted as it wants, and wanted again once one is taken out. */
+function settleNeed(work: Work, needId: number): void {
+  const need = work.tx.select().from(partNeeds).where(eq(partNeeds.id, needId)).get()!
+  const fitted = work.tx
+    .select({ count: heldParts.count })
+    .from(heldParts)
+    .where(and(eq(heldParts.needId, needId), eq(heldParts.at, 'fitted')))
+    .all()
+    .reduce((n, one) => n + one.count, 0)
+  const outcome = fitted >= need.quantity ? 'fitted' : 'wanted'
+  if (outcome === need.outcome || need.outcome === 'not-needed') return
+  work.tx
+    .update(partNeeds)
+    .set({ outcome, version: need.version + 1 })
+    .where(eq(partNeeds.id, needId))
+    .run()
+  work.write('part.settled', { name: need.name, outcome }, { machine: byId(work, need.machineId)! })
+}
+
+/** What was set aside for a need that is settled lies on the shelf again. */
+export function putBack(work: MachineWork, needId: number): void {
+  const aside = work.tx
+    .select()
+    .from(heldParts)
+    .where(and(eq(heldParts.needId, needId), eq(heldParts.at, 'promised')))
+    .all()
+  for (const held of aside) take(work.whole, held, { count: held.count, to: 'shelf' })
+}
+
+export function moveHeldParts(work: Work, { heldId, version, to, tag, condition, ...move }: CommandInput<'move-held'>): void {
+  const held = heldOf(work, heldId)
+  expectVersion(work, held, version, held.version, ['count', 'at', 'condition', 'lies', 'holder', 'dueBy'])
+  if (isWriteOff(held, to)) throw new InputError('to', to, 'Where to: what was lent and does not come back is written off by a coordinator.')
+  const into = tag && (to === 'fitted' || to === 'promised') ? byTag(work, tag) : null
+  const from = byId(work, held.machineId)
+  if (held.at === 'donor' && from) expectGiving(workOn(work, from))
+  if (into) expectConsent(workOn(work, into), 'repair')
+  take(work, held, { ...move, to, machineId: into?.id ?? null, ...(condition ? { condition } : {}) })
+}
+
+/** Gives a machine what it wants: set aside for it, or fitted. */
+export function meetNeed(work: MachineWork, { partId, heldId, version, count, to, condition, tested }: CommandInput<'meet-need'>): void {
+  const { tx, machine } = work
+  const need = tx
+    .select()
+    .from(partNeeds)
+    .where(and(eq(partNeeds.id, partId), eq(partNeeds.machineId, machine.id)))
+    .get()
+  if (!need) throw new NotFound(`${machine.tag} wants no such part.`)
+  const held = heldOf(work, heldId)
+  expectVersion({ tx, at: work.at }, held, version, held.version, ['count', 'at', 'condition', 'lies'])
+  if (need.outcome !== 'wanted') throw new InputError('partId', partId, `${need.name} is not wanted any more.`)
+  const given = tx
+    .select({ count: heldParts.count, id: heldParts.id })
+    .from(heldParts)
+    .where(and(eq(heldParts.needId, partId), inArray(heldParts.at, ['promised', 'fitted'])))
+    .all()
+    .reduce((n, one) => (one.id === heldId ? n : n + one.count), 0)
+  if (count > need.quantity - given)
+    throw new InputError('count', count, `How many: ${need.name} is wanted ${need.quantity} times${given ? `, and ${given} of it is there already` : ''}.`)
+  const from = byId(work, held.machineId)
+  if (held.at === 'donor' && from) expectGiving(workOn(work.whole, from))
+  take(work.whole, held, { count, to, machineId: machine.id, needId: partId, tested, ...(condition ? { condition } : {}) })
+}
+
+export function writeOffLoan(work: Work, { heldId, version, reason }: CommandInput<'write-off-loan'>): void {
+  const held = heldOf(work, heldId)
+  expectVersion(work, held, version, held.version, ['count', 'at', 'holder', 'dueBy'])
+  if (held.at !== 'lent') throw new InputError('heldId', heldId, `${held.name} is not lent out.`)
+  take(work, held, { count: held.count, to: 'scrapped', tested: reason })
+  work.write('held.written-off', { name: held.name, count: held.count, holder: held.holder, reason })
+}
