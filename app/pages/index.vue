@@ -4,6 +4,7 @@ import { stageNames } from '#core/kernel/stages'
 import { waitedWords } from '#core/safety/growing-harm'
 import { daysBetween } from '#core/kernel/days'
 import type { MachineSummary } from '#shared/kernel/machine'
+import { DueCard } from '~/chapters/parts/index'
 
 useHead({ title: 'Today' })
 const session = useSession()
@@ -81,6 +82,7 @@ const named = (m: { nickname: string; name: string }) => m.nickname || m.name
               {{ today.waiting.total - today.waiting.rows.length }} more wait for longer.
             </p>
           </OneCard>
+          <DueCard />
           <BookedSoon />
           <OneCard v-if="evening && !evening.dealtAt" title="Next moves" hint="One for each machine on the bench.">
             <EmptyPlace v-if="!today.moves.rows.length" says="Nothing on the bench asks for a move." />

@@ -145,7 +145,8 @@ export const gannets: Story[] = [
         costHigh: 260,
         irreplaceable: [],
       }),
-      did(254, 'ilka', 'put-on-bench', { onBench: false }),
+      did(240, 'ilka', 'choose-path', { path: 'donor', reason: 'Rusted through; its board and its display serve the other five' }),
+      did(240, 'ilka', 'put-on-bench', { onBench: false }),
     ],
   },
   {
@@ -166,5 +167,19 @@ export const gannets: Story[] = [
       did(179, 'ilka', 'put-on-bench', { onBench: false }),
     ],
   },
-  { ...lot(298, 'Car deck', ['Untested'], ['Mains lead']), steps: [did(250, 'ilka', 'put-on-bench', { onBench: false })] },
+  {
+    ...lot(298, 'Car deck', ['Untested'], ['Mains lead']),
+    steps: [
+      did(250, 'ilka', 'put-on-bench', { onBench: false }),
+      did(238, 'ilka', 'appraise', {
+        significance: { historic: 0, research: 0, rarity: 0, completeness: 0, show: 0 },
+        hoursLow: 40,
+        hoursHigh: 90,
+        costLow: 120,
+        costHigh: 300,
+        irreplaceable: [],
+      }),
+      did(237, 'ilka', 'choose-path', { path: 'donor', reason: 'Crushed on the car deck; its supply and its lid are whole' }),
+    ],
+  },
 ]

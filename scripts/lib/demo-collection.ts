@@ -35,6 +35,7 @@ import * as kernel from '../../server/kernel/perform'
 import { machineByTag, machineSheet } from '../../server/kernel/sheet'
 import type { Bench, Person } from '../../server/kernel/work'
 import { close, happen, open } from '../../server/chapters/starts/running'
+import { fillHeld } from './fill-held'
 import { drawPhotographs } from './photographs'
 
 /** A command of the demo's stories, before it is carried out. */
@@ -362,6 +363,12 @@ export async function fillDemoCollection(folder: string, before: (told: ToldComm
       doThis: 'Measure ripple with the meter on AC under load before anything is swapped',
       evidence: 'Seen on one of ours',
     }),
+  )
+  at(3)
+  fillHeld(
+    db,
+    (name, input) => performOnCollection(bench, coordinator, name, readCommandInput(name, input as never)),
+    nickname => [...tags].find(([story]) => story.arrives.nickname === nickname)![1],
   )
   db.$client.close()
   writeFileSync(

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { type NeedStops, needStops, needs } from '#core/parts/needs'
+import type { PartKindName } from '#core/parts/substitute/substitute'
 
 /** What is wanted and what hangs on it; the same fields for a new need and for one that is changed. */
-defineProps<{ stops?: NeedStops }>()
+defineProps<{ stops?: NeedStops; kind?: PartKindName | null }>()
 const session = useSession()
 const options = needStops.map(value => ({ value, label: needs[value].title }))
 const people = computed(() => session.crew.filter(p => p.role !== 'reader').map(p => ({ value: p.id, label: p.name })))
@@ -21,5 +22,6 @@ const people = computed(() => session.crew.filter(p => p.role !== 'reader').map(
       />
       <DayField name="byWhen" label="Wanted by" /><PickField name="seekerId" label="Who looks for it" :options="people" empty="Nobody yet" />
     </div>
+    <SpecFormFields :kind="kind" />
   </div>
 </template>

@@ -1,6 +1,9 @@
 <script setup lang="ts">
 import { counted } from '#core/kernel/figure'
 import { type NeedStops, holdsUpStart, needRank, needSays } from '#core/parts/needs'
+import { heldPlaces, partConditions } from '#core/parts/ledger'
+import { typedOf } from '#core/parts/substitute/typed'
+import { specWords } from '#core/parts/substitute/words'
 import type { SheetOf } from '#shared/chapters/index'
 import { type PartOutcome, partOutcomeNames } from '#shared/chapters/parts/index'
 
@@ -17,7 +20,7 @@ const beside = (part: Part) => [
   ...(part.byWhen ? [`wanted by ${times.day(part.byWhen)}`] : []),
   ...(part.seeker ? [`${part.seeker} looks for it`] : []),
 ]
-const typedOf = ({ name, quantity, stops, affects, place, workaround, byWhen, seekerId }: Part) => ({
+const inForm = ({ name, quantity, stops, affects, place, workaround, byWhen, seekerId, kind, spec }: Part) => ({
   name,
   quantity: String(quantity),
   stops,
@@ -26,6 +29,8 @@ const typedOf = ({ name, quantity, stops, affects, place, workaround, byWhen, se
   workaround,
   byWhen,
   seekerId,
+  kind,
+  spec: typedOf(spec),
 })
 const words = {
   name: 'Part',
@@ -36,11 +41,24 @@ const words = {
   workaround: 'Until then',
   byWhen: 'Wanted by',
   seekerId: 'Who looks for it',
+  kind: 'Kind of part',
+  spec: 'What it is like',
 }
 const ends: PartOutcome[] = ['fitted', 'not-needed']
 const again: PartOutcome[] = ['wanted']
 const pressNames: Record<PartOutcome, string> = { 'fitted': 'Found and fitted', 'not-needed': 'No longer needed', 'wanted': 'Needed again' }
 const end = (part: Part, outcome: PartOutcome) => settle({ partId: part.id, version: part.version, outcome })
+/** What is set aside for it, and how many it has with those that are fitted. */
+type Held = (typeof props.sheet.held)[number]
+const asideFor = (part: Part) => props.sheet.held.filter(h => h.needId === part.id && h.at === 'promised')
+const given = (part: Part) => props.sheet.held.filter(h => h.needId === part.id && (h.at === 'promised' || h.at === 'fitted')).reduce((n, h) => n + h.count, 0)
+const looking = ref<number>()
+/** Fitted, still in it, and set aside for what is not on the list any more. */
+const ledger = computed(() => props.sheet.held.filter(h => h.at !== 'promised' || !props.sheet.parts.some(p => p.id === h.needId && p.outcome === 'wanted')))
+const isDonor = computed(() => props.sheet.held.some(h => h.at === 'donor') || props.sheet.gives)
+const { submitCommand: meet, busy: giving, failure: notGiven, because } = useCommand('meet-need', () => props.sheet.tag)
+const { submitCommand: takeOut, busy: taking, failure: notTaken } = useCommand('take-out-part', () => props.sheet.tag)
+const fit = (part: Part, held: Held) => meet({ partId: part.id, heldId: held.id, version: held.version, count: held.count, to: 'fitted' })
 const { submitCommand: settle, busy, failure, stale } = useCommand('settle-part', () => props.sheet.tag)
 </script>
 
@@ -64,7 +82,33 @@ const { submitCommand: settle, busy, failure, stale } = useCommand('settle-part'
         <template #below>
           <template v-if="part.outcome === 'wanted'">
             <p :class="holdsUpStart(part) ? 'text-stop' : 'text-ink-2'">{{ needSays(part) }}</p>
-            <p v-if="beside(part).length" class="hint">{{ beside(part).join('; ') }}</p>
+            <p v-if="beside(part).length || part.kind" class="hint">
+              {{ [...beside(part), ...(part.kind ? [specWords(part.kind, part.spec)] : [])].filter(Boolean).join('; ') }}
+            </p>
+            <div v-for="held in asideFor(part)" :key="held.id" class="flex flex-wrap items-center gap-2 bg-fine-wash px-3 py-1">
+              <span
+                ><span class="figure">{{ held.count }} ×</span> {{ held.name }} set aside{{ held.lies && `, ${held.lies}` }}</span
+              >
+              <template v-if="session.may('meet-need')">
+                <button type="button" class="button" :disabled="giving" @click="fit(part, held)">
+                  Fitted<span class="sr-only"> {{ held.name }}</span>
+                </button>
+                <button type="button" class="button button-quiet" :disabled="taking" @click="takeOut({ heldId: held.id, version: held.version })">
+                  Back on the shelf<span class="sr-only"> {{ held.name }}</span>
+                </button>
+              </template>
+            </div>
+            <div v-if="given(part) < part.quantity">
+              <button
+                type="button"
+                class="button button-quiet"
+                :aria-expanded="looking === part.id"
+                @click="looking = looking === part.id ? undefined : part.id"
+              >
+                {{ looking === part.id ? 'Close' : 'What is at hand' }}<span class="sr-only"> for {{ part.name }}</span>
+              </button>
+            </div>
+            <OffersFor v-if="looking === part.id" :need="part" :tag="sheet.tag" :given="given(part)" />
           </template>
           <p v-if="session.may('settle-part')" class="flex flex-wrap gap-1">
             <button v-for="to in part.outcome === 'wanted' ? ends : again" :key="to" type="button" class="button" :disabled="busy" @click="end(part, to)">
@@ -76,7 +120,7 @@ const { submitCommand: settle, busy, failure, stale } = useCommand('settle-part'
           <CommandForm
             command="change-part"
             :machine="sheet.tag"
-            :initial="typedOf(part)"
+            :initial="inForm(part)"
             :fixed="{ partId: part.id, version: part.version }"
             :words="words"
             label="Change what is wanted"
@@ -84,21 +128,46 @@ const { submitCommand: settle, busy, failure, stale } = useCommand('settle-part'
             keeps
             @done="close()"
           >
-            <template #default="{ values }"><NeedFields :stops="values.stops as NeedStops" /></template>
+            <template #default="{ values }"><NeedFields :stops="values.stops as NeedStops" :kind="values.kind as Part['kind']" /></template>
           </CommandForm>
         </template>
       </ChangeableRow>
     </ul>
-    <p v-if="failure || stale" role="alert" class="text-stop">{{ failure || stale?.message }}</p>
+    <p v-if="failure || stale || notGiven || notTaken" role="alert" class="text-stop">
+      {{ failure || stale?.message || notGiven || notTaken }} {{ because.join(' ') }}
+    </p>
+    <template v-if="ledger.length">
+      <h3>On record in it</h3>
+      <ul class="grid divide-y divide-line">
+        <li v-for="held in ledger" :key="held.id" class="flex flex-wrap items-baseline gap-x-3 py-1.5">
+          <span class="figure">{{ held.count }} ×</span><span class="font-semibold">{{ held.name }}</span
+          ><span class="hint"
+            >{{ heldPlaces[held.at] }}; {{ partConditions[held.condition].toLowerCase() }}{{ held.lender && `; belongs to ${held.lender}` }}</span
+          >
+          <button
+            v-if="session.may('take-out-part')"
+            type="button"
+            class="ml-auto text-sm underline max-wide:min-h-11"
+            :disabled="taking"
+            @click="takeOut({ heldId: held.id, version: held.version })"
+          >
+            Take out<span class="sr-only"> {{ held.name }}</span>
+          </button>
+        </li>
+      </ul>
+    </template>
+    <AddPanel v-if="isDonor && session.may('hold-part')" v-slot="{ close }" label="A part that it can give"
+      ><HoldForm :donor="sheet.tag" @done="close()"
+    /></AddPanel>
     <AddPanel v-if="session.may('want-part')" v-slot="{ close }" label="Add a part">
       <CommandForm
         command="want-part"
         :machine="sheet.tag"
-        :initial="{ name: '', quantity: '1', stops: 'no-start', affects: '', place: '', workaround: '', byWhen: null, seekerId: null }"
+        :initial="{ name: '', quantity: '1', stops: 'no-start', affects: '', place: '', workaround: '', byWhen: null, seekerId: null, kind: null, spec: {} }"
         label="Add a part"
         submit="Add to the list"
         @done="close()"
-        ><template #default="{ values }"><NeedFields :stops="values.stops as NeedStops" /></template>
+        ><template #default="{ values }"><NeedFields :stops="values.stops as NeedStops" :kind="values.kind as Part['kind']" /></template>
       </CommandForm>
     </AddPanel>
   </OneCard>

@@ -1,3 +1,6 @@
 /** What other chapters may show of this one. */
 export { default as PartsCard } from './PartsCard.vue'
 export { default as SpecFields } from './SpecFields.vue'
+export { default as HeldCard } from './HeldCard.vue'
+export { default as WantedCards } from './WantedCards.vue'
+export { default as DueCard } from './DueCard.vue'

@@ -3,8 +3,8 @@ import type { CommandName } from '#shared/chapters/index'
 import { type PartOutcome, partOutcomeNames } from '#shared/chapters/parts/words'
 import type { CommandAnswer } from '#shared/kernel/answers'
 
-/** What undoes an act that is no observation: the command, and what it asks for, from what the act was given. */
-const inverses: Partial<Record<CommandName, (input: object) => { name: CommandName; input: object; says: string } | undefined>> = {
+/** What undoes an act that is no observation: the command, and what it asks for, from what the act was given and what came of it. */
+const inverses: Partial<Record<CommandName, (input: object, result: unknown) => { name: CommandName; input: object; says: string } | undefined>> = {
   'put-on-bench': input => {
     const { onBench } = input as { onBench: boolean }
     return { name: 'put-on-bench', input: { onBench: !onBench }, says: onBench ? 'Put on the bench.' : 'Taken off the bench.' }
@@ -21,6 +21,11 @@ const inverses: Partial<Record<CommandName, (input: object) => { name: CommandNa
     const says = `${partOutcomeNames[outcome]}.`
     return outcome === 'wanted' ? undefined : { name: 'settle-part', input: { partId, version: version + 1, outcome: 'wanted' }, says }
   },
+  'meet-need': (input, result) => ({
+    name: 'take-out-part',
+    input: result as object,
+    says: (input as { to: string }).to === 'fitted' ? 'Fitted. Taken back, it lies on the shelf.' : 'Set aside. Taken back, it lies on the shelf.',
+  }),
   'do-cleaning-step': input => ({ name: 'reopen-cleaning-step', input: { stepId: (input as { stepId: number }).stepId }, says: 'Step done.' }),
   'leave-cleaning-step': input => ({ name: 'reopen-cleaning-step', input: { stepId: (input as { stepId: number }).stepId }, says: 'Step left out.' }),
   'finish-job': input => ({ name: 'reopen-job', input: { jobId: (input as { jobId: number }).jobId }, says: 'Marked as done.' }),
@@ -45,8 +50,8 @@ export const useTakeBack = defineStore('take-back', () => {
   }
 
   /** Hears of what was just carried out, and offers what would take it back, where something would. */
-  function heard(name: CommandName, tag: string | undefined, input: object, { observed }: CommandAnswer) {
-    const inverse = inverses[name]?.(input)
+  function heard(name: CommandName, tag: string | undefined, input: object, { observed, result }: CommandAnswer) {
+    const inverse = inverses[name]?.(input, result)
     if (observed && tag && session.may('strike-entry'))
       show({ says: observed.says, undo: () => api.command('strike-entry', { entryId: observed.entryId, reason: 'Taken back at once' }, tag) })
     else if (inverse && session.may(inverse.name)) show({ says: inverse.says, undo: () => api.command(inverse.name, inverse.input as never, tag) })

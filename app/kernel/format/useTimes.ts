@@ -16,6 +16,8 @@ export function useTimes() {
     clock: (at: string) => clock.value.format(new Date(at)),
     exact: (at: string) => exact.value.format(new Date(at)),
     instantOf: (local: string) => instantOf(local, zone.value),
+    /** The day that it is in the zone of the collection, as ISO writes it. */
+    dayOf: (at: Date) => localOf(at, zone.value).slice(0, 10),
     localOf: (at: Date) => localOf(at, zone.value),
   }
 }

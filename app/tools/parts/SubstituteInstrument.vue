@@ -17,6 +17,7 @@ const { result, at } = useInstrument(
   judgeSubstitute,
   input => emit('input', input),
 )
+const short = { 'fits': 'Fits', 'note': 'Fits', 'first-start': 'For a start', 'not-known': '?', 'does-not': 'No' }
 const inWords = computed(() => result.value && (specWords(kind.value, readSpec(kind.value, offered.value, 'offered')) || 'Nothing is stated of it'))
 </script>
 
@@ -31,7 +32,13 @@ const inWords = computed(() => result.value && (specWords(kind.value, readSpec(k
     </OneCard>
     <OneCard title="Instead of it">
       <template v-if="result">
-        <InstrumentFace :label="partKinds[kind].title" :figure="inWords ?? ''" :judgement="verdictSays[result.verdict]" :level="verdictLevel[result.verdict]" />
+        <InstrumentFace
+          :label="partKinds[kind].title"
+          :figure="short[result.verdict]"
+          :judgement="verdictSays[result.verdict]"
+          :level="verdictLevel[result.verdict]"
+        />
+        <p class="hint">{{ inWords }}.</p>
         <FindingList :findings="result.findings" />
       </template>
       <EmptyPlace v-else says="Put right what is marked, and you will see whether it will do." />

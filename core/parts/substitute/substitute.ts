@@ -85,14 +85,7 @@ export function judgeSubstitute({ kind, wanted, offered }: SubstituteInput): Sub
     .filter(({ field }, at, all) => all.findIndex(one => one.field === field) === at)
   const verdict = terms[0]?.verdict ?? 'not-known'
   const findings = terms.map(({ verdict, field, says }) =>
-    finding(
-      verdictLevel[verdict],
-      `substitute.${field}`,
-      says,
-      `Rests on: ${of.fields[field]!.label.toLowerCase()}.`,
-      commonPractice,
-      verdict === 'not-known' ? { open: 'not-looked' } : {},
-    ),
+    finding(verdictLevel[verdict], `substitute.${field}`, says, [], commonPractice, verdict === 'not-known' ? { open: 'not-looked' } : {}),
   )
   return { verdict, terms, findings: mostPressingFirst(findings) }
 }

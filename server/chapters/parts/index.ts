@@ -1,7 +1,7 @@
 import { serverChapter } from '../../kernel/chapter'
 import { changePart, settlePart, wantPart } from './carry-out'
 import { facts } from './facts'
-import { changeHeld, holdPart, meetNeed, moveHeldParts, writeOffLoan } from './ledger'
+import { changeHeld, holdPart, meetNeed, moveHeldParts, takeOutPart, writeOffLoan } from './ledger'
 import { rows } from './rows'
 import * as schema from './schema'
 import { partsView } from './view'
@@ -12,7 +12,7 @@ export const partsChapter = serverChapter({
   schema,
   facts,
   view: partsView,
-  onMachine: { 'want-part': wantPart, 'change-part': changePart, 'settle-part': settlePart, 'meet-need': meetNeed },
+  onMachine: { 'want-part': wantPart, 'change-part': changePart, 'settle-part': settlePart, 'meet-need': meetNeed, 'take-out-part': takeOutPart },
   onCollection: { 'hold-part': holdPart, 'change-held': changeHeld, 'move-held': moveHeldParts, 'write-off-loan': writeOffLoan },
   rows,
   privateWords: ({ heldParts }) => heldParts.flatMap(h => [h.source, h.lender, h.holder].filter(Boolean).map(word => ({ word, kind: 'giver' as const }))),

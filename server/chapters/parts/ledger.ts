@@ -7,6 +7,7 @@ import type { CommandInput } from '#shared/chapters/index'
 import { HeldPart } from '#shared/chapters/parts/index'
 import type { MachineRow } from '../../kernel/file'
 import { NotFound } from '../../kernel/refusals'
+import { rowOf } from '../../kernel/row-of'
 import { machines } from '../../kernel/trunk'
 import { expectVersion } from '../../kernel/versions'
 import type { MachineWork, Work } from '../../kernel/work'
@@ -161,7 +162,10 @@ export function moveHeldParts(work: Work, { heldId, version, to, tag, condition,
 }
 
 /** Gives a machine what it wants: set aside for it, or fitted. */
-export function meetNeed(work: MachineWork, { partId, heldId, version, count, to, condition, tested }: CommandInput<'meet-need'>): void {
+export function meetNeed(
+  work: MachineWork,
+  { partId, heldId, version, count, to, condition, tested }: CommandInput<'meet-need'>,
+): { heldId: number; version: number } {
   const { tx, machine } = work
   const need = tx
     .select()
@@ -182,7 +186,16 @@ export function meetNeed(work: MachineWork, { partId, heldId, version, count, to
     throw new InputError('count', count, `How many: ${need.name} is wanted ${need.quantity} times${given ? `, and ${given} of it is there already` : ''}.`)
   const from = byId(work, held.machineId)
   if (held.at === 'donor' && from) expectGiving(workOn(work.whole, from))
-  take(work.whole, held, { count, to, machineId: machine.id, needId: partId, tested, ...(condition ? { condition } : {}) })
+  const moved = take(work.whole, held, { count, to, machineId: machine.id, needId: partId, tested, ...(condition ? { condition } : {}) })
+  return { heldId: moved.id, version: moved.version }
+}
+
+/** Takes out what was fitted, or set aside: it lies on the shelf then. */
+export function takeOutPart(work: MachineWork, { heldId, version }: CommandInput<'take-out-part'>): void {
+  const held = rowOf(work, heldParts, heldId, 'part')
+  expectVersion(work, held, version, held.version, ['count', 'at', 'condition', 'lies'])
+  if (held.at === 'donor') expectGiving(work)
+  take(work.whole, held, { count: held.count, to: 'shelf' })
 }
 
 export function writeOffLoan(work: Work, { heldId, version, reason }: CommandInput<'write-off-loan'>): void {

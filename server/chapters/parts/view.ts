@@ -1,8 +1,8 @@
-import { type SQL, and, asc, count, eq, like, ne, notInArray, or, sql } from 'drizzle-orm'
+import { type SQL, and, asc, count, eq, like, lte, ne, notInArray, or, sql } from 'drizzle-orm'
 import { needStops } from '#core/parts/needs'
-import { offersFor } from '#core/parts/offers'
+import { offersFor, serves } from '#core/parts/offers'
 import type { ViewOf } from '#shared/chapters/index'
-import { HeldPart, type HeldQuery, type HeldView, type OfferView, PartNeed, type WantedPart } from '#shared/chapters/parts/index'
+import { type DueView, HeldPart, type HeldQuery, type HeldView, type OfferView, PartNeed, type WantedPart } from '#shared/chapters/parts/index'
 import type { Page } from '#shared/kernel/answers'
 import type { PageQuery } from '#shared/kernel/machine'
 import type { ViewInput } from '../../kernel/file'
@@ -43,6 +43,7 @@ const needView = ({ id, version, seekerId, seeker, ...need }: typeof partNeeds.$
 /** Parts that it wants, or wanted, and what of the ledger is in it. */
 export const partsView = ({ file }: ViewInput): ViewOf<'parts'> => ({
   parts: file.partNeeds.map(need => ({ ...needView(need), outcome: need.outcome })),
+  gives: file.appraisal?.path === 'donor',
   held: file.heldParts.map(({ id, version, name, count, at, condition, lies, lender, needId }) => ({
     id,
     version,
@@ -90,6 +91,42 @@ export function listHeld(tx: Tx, { at, find, page, size }: HeldQuery): Page<Held
   return { rows, total: tx.select({ n: count() }).from(heldParts).where(asked).get()!.n }
 }
 
+/** What was wanted elsewhere, with the tag of its machine. */
+const otherNeeds = (tx: Tx, needId = 0) =>
+  tx
+    .select({ need: partNeeds, tag: machines.tag })
+    .from(partNeeds)
+    .innerJoin(machines, eq(machines.id, partNeeds.machineId))
+    .where(and(wanted, ne(partNeeds.id, needId)))
+    .all()
+
+/** More than a day shows; the rest is in the ledger. */
+const mostDue = 30
+/** What is lent, borrowed or ordered and due by this day, the longest overdue first; an order says whom it holds up. */
+export function dueParts(tx: Tx, day: string): DueView[] {
+  const backBy = sql<string>`coalesce(${heldParts.dueBy}, ${heldParts.backBy})`
+  const due = tx
+    .select({ held: heldParts, tag: machines.tag, by: backBy })
+    .from(heldParts)
+    .leftJoin(machines, eq(machines.id, heldParts.machineId))
+    .where(and(notInArray(heldParts.at, ['returned', 'scrapped']), lte(backBy, day)))
+    .orderBy(backBy, asc(heldParts.id))
+    .limit(mostDue)
+    .all()
+  const others = due.some(({ held }) => held.at === 'ordered') ? otherNeeds(tx) : []
+  return due.map(({ held, tag, by }) => ({
+    held: heldView(held, tag),
+    by,
+    goesBack: held.dueBy === null,
+    holdsUp:
+      held.at === 'ordered'
+        ? others
+            .filter(o => !['does-not', undefined].includes(serves(o.need, held)?.verdict))
+            .map(o => ({ tag: o.tag, name: o.need.name, stops: o.need.stops }))
+        : [],
+  }))
+}
+
 /** More than anybody reads; what is at hand beyond is found by its name in the ledger. */
 const mostOffers = 30
 
@@ -97,12 +134,7 @@ const mostOffers = 30
 export function offersForNeed(tx: Tx, needId: number): OfferView[] {
   const need = tx.select().from(partNeeds).where(eq(partNeeds.id, needId)).get()
   if (!need) throw new NotFound('No such part is wanted.')
-  const others = tx
-    .select({ need: partNeeds, tag: machines.tag })
-    .from(partNeeds)
-    .innerJoin(machines, eq(machines.id, partNeeds.machineId))
-    .where(and(wanted, ne(partNeeds.id, needId)))
-    .all()
+  const others = otherNeeds(tx, needId)
   const atHand = tx
     .select({ held: heldParts, tag: machines.tag })
     .from(heldParts)

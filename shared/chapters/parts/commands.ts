@@ -22,6 +22,7 @@ export const onMachine = {
     z.object({ partId: id, heldId, version, count: howMany, to: oneOf(['promised', 'fitted'], 'Set aside or fitted'), ...looked }),
     { asks: 'repair' },
   ),
+  'take-out-part': command(atTheBench, z.object({ heldId, version })),
 } as const
 
 export const onCollection = {

@@ -28,7 +28,8 @@ const OnMachine = z.object({
   needId: id.nullable(),
 })
 
-export const view = z.object({ parts: z.array(z.object({ ...need, outcome: z.enum(partOutcomes) })), held: z.array(OnMachine) })
+/** `gives` is whether its path is to give its parts. */
+export const view = z.object({ parts: z.array(z.object({ ...need, outcome: z.enum(partOutcomes) })), held: z.array(OnMachine), gives: z.boolean() })
 
 export const WantedPart = z.object({ ...need, tag: s, machine: s, wantedAt: s })
 export type WantedPart = z.infer<typeof WantedPart>
@@ -61,3 +62,7 @@ export const OfferView = z.object({
   alsoFor: z.array(z.object({ tag: s, name: s, stops: word<NeedStops>() })),
 })
 export type OfferView = z.infer<typeof OfferView>
+
+/** What should be back, or here, by now or soon, and the machines that an order holds up. */
+export const DueView = z.object({ held: HeldView, by: s, goesBack: z.boolean(), holdsUp: z.array(z.object({ tag: s, name: s, stops: word<NeedStops>() })) })
+export type DueView = z.infer<typeof DueView>

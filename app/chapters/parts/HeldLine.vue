@@ -1,0 +1,119 @@
+<script setup lang="ts">
+import { heldPlaces, partConditions, waysOf } from '#core/parts/ledger'
+import { specWords } from '#core/parts/substitute/words'
+import { typedOf } from '#core/parts/substitute/typed'
+import type { HeldView } from '#shared/chapters/parts/index'
+
+/** One line of the ledger: what, how many, where; moved, changed, and the way it came, each behind a press. */
+const props = defineProps<{ held: HeldView }>()
+const session = useSession()
+const times = useTimes()
+const clock = useClock()
+const open = ref<'move' | 'change' | 'way'>()
+const turn = (what: 'move' | 'change' | 'way') => (open.value = open.value === what ? undefined : what)
+const spec = computed(() => (props.held.kind ? specWords(props.held.kind, props.held.spec) : ''))
+const beside = computed(() => {
+  const { at, tag, lies, holder, dueBy, lender, backBy, source } = props.held
+  return [
+    heldPlaces[at] + (tag ? `, ${tag}` : '') + (holder ? `, ${holder}` : ''),
+    ...(lies ? [`in ${lies}`] : []),
+    ...(dueBy ? [`${at === 'ordered' ? 'expected' : 'back'} by ${times.day(dueBy)}`] : []),
+    ...(lender ? [`belongs to ${lender}${backBy ? `, back to them by ${times.day(backBy)}` : ''}`] : []),
+    ...(source ? [`from ${source}`] : []),
+  ].join('; ')
+})
+const initial = computed(() => {
+  const { name, kind, spec, condition, lies, source, unitPrice, dateCode, lender, backBy, note, dueBy } = props.held
+  return {
+    name,
+    kind,
+    spec: typedOf(spec),
+    condition,
+    lies,
+    source,
+    unitPrice: unitPrice === null ? '' : String(unitPrice),
+    dateCode,
+    lender,
+    backBy,
+    note,
+    dueBy,
+  }
+})
+const words = {
+  name: 'Part',
+  condition: 'How it is',
+  lies: 'Where it lies',
+  source: 'From whom',
+  unitPrice: 'Price',
+  lender: 'Whose it is',
+  note: 'Note',
+  kind: 'Kind',
+  spec: 'What it is like',
+}
+const isLate = computed(() => !!props.held.dueBy && props.held.dueBy < times.dayOf(clock.now))
+</script>
+
+<template>
+  <li class="grid gap-2 py-2">
+    <div class="flex flex-wrap items-baseline gap-x-3 gap-y-1">
+      <span class="figure">{{ held.count }} ×</span><span class="font-semibold">{{ held.name }}</span
+      ><span :class="held.condition === 'bad' && 'text-stop'">{{ partConditions[held.condition] }}</span>
+      <span v-if="session.may('move-held')" class="ml-auto flex flex-wrap gap-x-4">
+        <button
+          v-for="[what, word] in [
+            ['move', 'Move'],
+            ['change', 'Change'],
+            ['way', 'Its way'],
+          ] as const"
+          v-show="what !== 'move' || waysOf(held).length"
+          :key="what"
+          type="button"
+          class="text-sm underline max-wide:min-h-11"
+          :aria-expanded="open === what"
+          @click="turn(what)"
+        >
+          {{ open === what ? 'Close' : word }}<span class="sr-only"> {{ held.name }}</span>
+        </button>
+      </span>
+    </div>
+    <p class="hint" :class="isLate && 'text-care!'">
+      {{ isLate ? 'Late: ' : '' }}{{ beside }}<template v-if="spec">; {{ spec }}</template
+      ><template v-if="held.note">; {{ held.note }}</template
+      >.
+    </p>
+    <MoveHeld v-if="open === 'move'" :held="held" @done="open = undefined" />
+    <CommandForm
+      v-if="open === 'move' && held.at === 'lent' && session.may('write-off-loan')"
+      command="write-off-loan"
+      :initial="{ reason: '' }"
+      :fixed="{ heldId: held.id, version: held.version }"
+      label="Write it off"
+      submit="Write off"
+      class="bg-mat p-3"
+      @done="open = undefined"
+      ><TextField name="reason" label="Why it does not come back"
+    /></CommandForm>
+    <CommandForm
+      v-if="open === 'change'"
+      command="change-held"
+      :initial="initial"
+      :fixed="{ heldId: held.id, version: held.version }"
+      :words="words"
+      :label="`Change ${held.name}`"
+      submit="Save"
+      keeps
+      class="bg-mat p-3"
+      @done="open = undefined"
+    >
+      <template #default="{ values }">
+        <HeldFields :kind="values.kind as HeldView['kind']" :lender="values.lender as string" />
+        <DayField v-if="held.at === 'ordered' || held.at === 'lent'" name="dueBy" :label="held.at === 'ordered' ? 'Expected by' : 'Back by'" />
+      </template>
+    </CommandForm>
+    <ol v-if="open === 'way'" class="grid gap-1 border-l-2 border-line pl-3">
+      <li v-for="(line, at) in held.trail" :key="at">
+        {{ line.says }} <span class="hint">{{ line.by }}, {{ times.moment(line.at) }}</span>
+      </li>
+    </ol>
+  </li>
+</template>

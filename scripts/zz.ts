@@ -1,0 +1,25 @@
+import { writeFileSync } from 'node:fs'
+import { startApplication } from '../tests/e2e/support/application'
+import { Visitor } from '../tests/e2e/support/visitor'
+process.env.JOLLY_DEMO_TEMPLATE = '/tmp/demo2'
+const application = await startApplication()
+const v = await Visitor.arrivesWithLetters(application.address, 16)
+await v.comesIn(await application.cookieOf('ilka'))
+const shot = async (name: string) => writeFileSync(`/tmp/${name}.png`, Buffer.from(await v.driver.takeScreenshot(), 'base64'))
+await v.size(1280, 800)
+await v.open('/parts?side=held')
+await v.sees('Petrel modulator').catch(() => {})
+await v.fill('Find', 'membrane')
+await new Promise(r => setTimeout(r, 1500))
+await v.press('Move Gannet membrane').catch(e => console.log(String(e).slice(0, 200)))
+await shot('held')
+await v.open('/tools/parts/substitute')
+await new Promise(r => setTimeout(r, 800))
+await shot('subst')
+await v.open('/parts')
+await new Promise(r => setTimeout(r, 800))
+await shot('wanted')
+await v.open('/')
+await new Promise(r => setTimeout(r, 1200))
+await shot('today')
+process.exit()
