@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { amountWords } from '#core/cleaning/shelf'
 import type { SupplyView } from '#shared/chapters/supplies/index'
-import { HeldCard, WantedCards } from '~/chapters/parts/index'
+import { AllocationCard, HeldCard, WantedCards } from '~/chapters/parts/index'
 
 useHead({ title: 'Parts' })
 const times = useTimes()
 const route = useRoute()
-const sides = { wanted: 'Wanted', held: 'Held', supplies: 'Supplies' } as const
+const sides = { wanted: 'Wanted', give: 'Who gets what', held: 'Held', supplies: 'Supplies' } as const
 type Side = keyof typeof sides
 const side = computed<Side>(() => (Object.hasOwn(sides, String(route.query.side)) ? (route.query.side as Side) : 'wanted'))
 const { found } = useCollection<{ supplies: SupplyView[] }>(['supplies'], '/api/parts', { page: 1, size: 1 })
@@ -43,6 +43,7 @@ const lowOnShelf = computed(() => materials.value.filter(m => m.wantedSince))
         </ul>
       </OneCard>
     </template>
+    <AllocationCard v-else-if="side === 'give'" />
     <HeldCard v-else-if="side === 'held'" />
     <SuppliesCard v-else-if="found" :supplies="found.supplies" />
   </div>

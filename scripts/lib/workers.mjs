@@ -17,7 +17,7 @@ export function bundleWorkers(into) {
     platform: 'node',
     target: 'node20',
     format: 'esm',
-    external: ['sharp', 'better-sqlite3'],
+    external: ['sharp', 'better-sqlite3', 'highs'],
     // Packages of the older kind ask for their parts by require.
     banner: { js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url)" },
     logLevel: 'error',

@@ -1,6 +1,7 @@
 import { join } from 'node:path'
 import type { H3Event } from 'h3'
 import { threadPool } from '../kernel/turns/pool'
+import type { AllocationDone, AllocationTask } from '../workers/allocation'
 import type { ContractDone, ContractTask } from '../workers/contracts'
 import type { InstrumentDone, InstrumentTask } from '../workers/instruments'
 import type { LabelTask } from '../workers/labels'
@@ -41,6 +42,18 @@ export const contracts = threadPool<ContractTask, ContractDone>(program('contrac
   longestMs: 10_000,
   memoryMb: 256,
   advice: 'Send it in smaller parts.',
+})
+
+/** Who gets what of the parts: a programme that fills a thread for a moment. */
+export const allocations = threadPool<AllocationTask, AllocationDone>(program('allocation'), {
+  running: 1,
+  waiting: 8,
+  waitingOfOne: 2,
+  patienceMs: 30_000,
+  retryAfterSeconds: 5,
+  longestMs: 30_000,
+  memoryMb: 256,
+  advice: 'Settle what is wanted no more, and ask again.',
 })
 
 /** Labels are drawn one at a time, for the queue of the printer alone. */

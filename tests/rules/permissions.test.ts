@@ -3,6 +3,7 @@ import { commandNames, commandsOf, may } from '#shared/chapters/index'
 
 /** What only a coordinator may send, written down once more: a command that moves from here to there does so on purpose. */
 const coordinatorsAlone = [
+  'accept-allocation',
   'accept-bulletin',
   'add-person',
   'change-person',

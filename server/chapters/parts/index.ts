@@ -1,4 +1,5 @@
 import { serverChapter } from '../../kernel/chapter'
+import { acceptAllocation } from './allocation'
 import { changePart, settlePart, wantPart } from './carry-out'
 import { facts } from './facts'
 import { changeHeld, holdPart, meetNeed, moveHeldParts, takeOutPart, writeOffLoan } from './ledger'
@@ -13,10 +14,17 @@ export const partsChapter = serverChapter({
   facts,
   view: partsView,
   onMachine: { 'want-part': wantPart, 'change-part': changePart, 'settle-part': settlePart, 'meet-need': meetNeed, 'take-out-part': takeOutPart },
-  onCollection: { 'hold-part': holdPart, 'change-held': changeHeld, 'move-held': moveHeldParts, 'write-off-loan': writeOffLoan },
+  onCollection: {
+    'accept-allocation': acceptAllocation,
+    'hold-part': holdPart,
+    'change-held': changeHeld,
+    'move-held': moveHeldParts,
+    'write-off-loan': writeOffLoan,
+  },
   rows,
   privateWords: ({ heldParts }) => heldParts.flatMap(h => [h.source, h.lender, h.holder].filter(Boolean).map(word => ({ word, kind: 'giver' as const }))),
 })
+export * from './allocation'
 export * from './carry-out'
 export * from './schema'
 export * from './view'

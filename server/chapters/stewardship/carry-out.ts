@@ -6,6 +6,7 @@ import { damageKinds } from '#core/condition/damage'
 import { grades, presenceNames } from '#core/condition/grades'
 import { paths, triage } from '#core/condition/triage'
 import { InputError } from '#core/kernel/input-error'
+import type { Finding } from '#core/kernel/finding'
 import { type WorkAsked, judgeSpending, mustAskBefore, questionOf, worksAsked } from '#core/stewardship/consent'
 import { limitWords } from '#core/retest/sign-off'
 import { closingLetter, letterToOwner } from '#core/stewardship/letter'
@@ -65,16 +66,23 @@ export class AskOwner extends Refusal {
   }
 }
 
-/** What consent speaks of is asked where it happens. @throws AskOwner with what a letter would ask, and who may decide otherwise */
-export function expectConsent({ tx, machine }: Pick<MachineWork, 'tx' | 'machine'>, asked: WorkAsked): void {
+/** What stands against doing something to a machine that is not ours; nothing where its owner agreed, or a coordinator decided otherwise. */
+export function consentAgainst({ tx, machine }: Pick<MachineWork, 'tx' | 'machine'>, asked: WorkAsked): Finding | null {
   const consent = tx.select().from(consents).where(eq(consents.machineId, machine.id)).get() ?? null
   const [against] = mustAskBefore(asked, isOurs(machine), consent)
-  if (!against) return
+  if (!against) return null
   const passedOver = tx
     .select({ id: consentExceptions.id })
     .from(consentExceptions)
     .where(and(eq(consentExceptions.machineId, machine.id), eq(consentExceptions.work, asked)))
-  if (passedOver.get()) return
+  return passedOver.get() ? null : against
+}
+
+/** What consent speaks of is asked where it happens. @throws AskOwner with what a letter would ask, and who may decide otherwise */
+export function expectConsent(work: Pick<MachineWork, 'tx' | 'machine'>, asked: WorkAsked): void {
+  const against = consentAgainst(work, asked)
+  if (!against) return
+  const { tx, machine } = work
   const deciders = crewOf(tx)
     .filter(p => p.role === 'coordinator')
     .map(p => p.name)

@@ -45,5 +45,14 @@ export const onCollection = {
       ...looked,
     }),
   ),
+  'accept-allocation': command(
+    coordinator,
+    z.object({
+      lines: z
+        .array(z.object({ partId: id, heldId, version, count: howMany }))
+        .min(1, 'Lines: choose at least one.')
+        .max(500, 'Lines: five hundred at most.'),
+    }),
+  ),
   'write-off-loan': command(coordinator, z.object({ heldId, version, reason: text('Why', 200) })),
 } as const

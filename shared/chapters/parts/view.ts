@@ -66,3 +66,33 @@ export type OfferView = z.infer<typeof OfferView>
 /** What should be back, or here, by now or soon, and the machines that an order holds up. */
 export const DueView = z.object({ held: HeldView, by: s, goesBack: z.boolean(), holdsUp: z.array(z.object({ tag: s, name: s, stops: word<NeedStops>() })) })
 export type DueView = z.infer<typeof DueView>
+
+const Named = { tag: s, machine: s }
+const Weighed = z.object({ ...Named, weight: n })
+/** Who gets what, so that most comes to life, and why the others do not. */
+export const AllocationView = z.object({
+  gives: z.array(
+    z.object({
+      heldId: id,
+      version: n,
+      held: s,
+      at: word<HeldPlace>(),
+      lies: s,
+      condition: word<PartCondition>(),
+      partId: id,
+      need: s,
+      count: n,
+      verdict: z.enum(verdicts) as z.ZodType<SubstituteVerdict>,
+      says: s,
+      ...Named,
+    }),
+  ),
+  alive: z.array(Weighed),
+  refused: z.array(Weighed.extend({ lacks: z.array(z.object({ name: s, short: n, wentTo: z.array(Weighed) })) })),
+  asks: z.array(z.object(Named)),
+})
+export type AllocationView = z.infer<typeof AllocationView>
+
+/** What should be bought, for how much, and what comes to life by it. */
+export const UnlockView = z.object({ buys: z.array(z.object({ name: s, units: n, cost: n.nullable() })), cost: n.nullable(), machines: z.array(Weighed) })
+export type UnlockView = z.infer<typeof UnlockView>

@@ -1,0 +1,155 @@
+import { and, desc, eq, inArray, isNotNull, ne } from 'drizzle-orm'
+import type { Allocation, Contender, Source, Unlock } from '#core/parts/allocation/allocate'
+import type { Question } from '#core/parts/allocation/question'
+import { holdsUpStart } from '#core/parts/needs'
+import { serves } from '#core/parts/offers'
+import type { CommandInput } from '#shared/chapters/index'
+import type { AllocationView, UnlockView } from '#shared/chapters/parts/index'
+import type { Tx } from '../../kernel/history/journal'
+import { machines } from '../../kernel/trunk'
+import type { Work } from '../../kernel/work'
+import { workOn } from '../../kernel/work-on'
+import { appraisals, consentAgainst } from '../stewardship/index'
+import { meetNeed } from './ledger'
+import { heldParts, partNeeds } from './schema'
+
+type Need = typeof partNeeds.$inferSelect
+type HeldRow = typeof heldParts.$inferSelect
+type MachineRow = typeof machines.$inferSelect
+
+/** Of a machine that nobody has appraised: in the middle. */
+const unappraised = 8
+
+/** What is weighed, with the rows behind its ids. */
+export interface Weighed {
+  question: Question
+  needs: Map<number, Need>
+  held: Map<number, HeldRow>
+  machines: Map<number, MachineRow & { weight: number }>
+  /** Those whose owners have to be asked before anything is fitted. */
+  asks: MachineRow[]
+}
+
+/** What the machines want and what there is to give, by who may give to whom. */
+export function toWeigh(tx: Tx): Weighed {
+  const rows = tx
+    .select({ need: partNeeds, machine: machines, appraisal: appraisals })
+    .from(partNeeds)
+    .innerJoin(machines, eq(machines.id, partNeeds.machineId))
+    .leftJoin(appraisals, eq(appraisals.machineId, machines.id))
+    .where(eq(partNeeds.outcome, 'wanted'))
+    .all()
+    .filter(({ need, appraisal }) => ['start', 'function'].includes(need.stops) && appraisal?.path !== 'donor')
+  const given = new Map<number, number>()
+  for (const one of tx
+    .select()
+    .from(heldParts)
+    .where(inArray(heldParts.at, ['promised', 'fitted']))
+    .all())
+    if (one.needId !== null) given.set(one.needId, (given.get(one.needId) ?? 0) + one.count)
+  const left = ({ id, quantity }: Need) => quantity - (given.get(id) ?? 0)
+
+  const byMachine = grouped(rows)
+  const asks: MachineRow[] = []
+  const contenders: Contender[] = []
+  const known = new Map<number, MachineRow & { weight: number }>()
+  for (const of of byMachine.values()) {
+    const { machine, appraisal } = of[0]!
+    if (consentAgainst({ tx, machine }, 'repair')) {
+      asks.push(machine)
+      continue
+    }
+    const weight = appraisal ? 1 + Object.values(appraisal.significance).reduce((all, one) => all + one, 0) : unappraised
+    known.set(machine.id, { ...machine, weight })
+    const needs = of.filter(({ need }) => left(need) > 0).map(({ need }) => ({ id: need.id, name: need.name, count: left(need), starts: holdsUpStart(need) }))
+    if (needs.length) contenders.push({ id: machine.id, name: machine.tag, weight, needs })
+  }
+  const needs = new Map(rows.filter(r => known.has(r.machine.id)).map(({ need }) => [need.id, need]))
+
+  const atHand = tx
+    .select({ held: heldParts, machine: machines })
+    .from(heldParts)
+    .leftJoin(machines, eq(machines.id, heldParts.machineId))
+    .where(and(inArray(heldParts.at, ['shelf', 'donor', 'ordered']), ne(heldParts.condition, 'bad')))
+    .all()
+    .filter(({ held, machine }) => (held.at === 'ordered' || held.condition !== 'not-looked-at') && (!machine || !consentAgainst({ tx, machine }, 'donor')))
+  const asNamed = ({ name, kind, spec }: Need | HeldRow) => ({ name, kind, spec })
+  return {
+    question: {
+      machines: contenders,
+      needs: [...needs.values()].filter(need => left(need) > 0).map(need => ({ id: need.id, machineId: need.machineId, ...asNamed(need) })),
+      held: atHand.map(({ held }) => ({ id: held.id, units: held.count, from: held.at as Source['from'], machineId: held.machineId, ...asNamed(held) })),
+      paid: tx
+        .select()
+        .from(heldParts)
+        .where(isNotNull(heldParts.unitPrice))
+        .orderBy(desc(heldParts.id))
+        .all()
+        .map(held => ({ unitPrice: held.unitPrice!, ...asNamed(held) })),
+    },
+    needs,
+    held: new Map(atHand.map(({ held }) => [held.id, held])),
+    machines: known,
+    asks,
+  }
+}
+
+function grouped<R extends { machine: { id: number } }>(rows: R[]): Map<number, R[]> {
+  const groups = new Map<number, R[]>()
+  for (const row of rows) groups.set(row.machine.id, [...(groups.get(row.machine.id) ?? []), row])
+  return groups
+}
+
+const named = ({ tag, nickname, name }: MachineRow) => ({ tag, machine: nickname || name })
+
+/** The same in names, for a page. */
+export function allocationView({ needs, held, machines, asks }: Weighed, { gives, alive, refused }: Allocation): AllocationView {
+  const machineOf = (needId: number) => machines.get(needs.get(needId)!.machineId)!
+  const weighed = (id: number) => ({ ...named(machines.get(id)!), weight: machines.get(id)!.weight })
+  return {
+    gives: gives.map(({ sourceId, needId, count }) => {
+      const [one, need] = [held.get(sourceId)!, needs.get(needId)!]
+      const { verdict, says } = serves(need, one)!
+      return {
+        heldId: one.id,
+        version: one.version,
+        held: one.name,
+        at: one.at,
+        lies: one.lies,
+        condition: one.condition,
+        partId: need.id,
+        need: need.name,
+        count,
+        verdict,
+        says,
+        ...named(machineOf(needId)),
+      }
+    }),
+    alive: alive.map(weighed),
+    refused: refused.map(({ machineId, lacks }) => ({
+      ...weighed(machineId),
+      lacks: lacks.map(({ needId, short, wentTo }) => ({ name: needs.get(needId)!.name, short, wentTo: wentTo.map(weighed) })),
+    })),
+    asks: asks.map(named),
+  }
+}
+
+export const unlockView = ({ needs, machines }: Weighed, unlock: Unlock | null): UnlockView | null =>
+  unlock && {
+    buys: unlock.buys.map(({ purchasableId, units, cost }) => ({ name: needs.get(purchasableId)!.name, units, cost })),
+    cost: unlock.cost,
+    machines: unlock.machines.map(id => ({ ...named(machines.get(id)!), weight: machines.get(id)!.weight })),
+  }
+
+/** Sets aside what was weighed, all of it or some lines; nothing where one of them does not do any more. */
+export function acceptAllocation(work: Work, { lines }: CommandInput<'accept-allocation'>): void {
+  const versions = new Map<number, number>()
+  for (const { partId, heldId, version, count } of lines) {
+    const need = work.tx.select().from(partNeeds).where(eq(partNeeds.id, partId)).get()
+    const machine = need && work.tx.select().from(machines).where(eq(machines.id, need.machineId)).get()
+    if (!machine) continue
+    // What went from a line before, within this, made it a newer one.
+    meetNeed(workOn(work, machine), { partId, heldId, version: versions.get(heldId) ?? version, count, to: 'promised', condition: null, tested: '' })
+    versions.set(heldId, work.tx.select().from(heldParts).where(eq(heldParts.id, heldId)).get()!.version)
+  }
+}

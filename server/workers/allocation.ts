@@ -1,0 +1,37 @@
+import highs from 'highs'
+import { type Allocation, type Unlock, allocate, bestPurchase } from '#core/parts/allocation/allocate'
+import { type Solve, TooLarge } from '#core/parts/allocation/programme'
+import { type Question, questionOf } from '#core/parts/allocation/question'
+import { InputError } from '#core/kernel/input-error'
+import { giveWay } from '../kernel/turns/give-way'
+
+giveWay()
+
+export interface AllocationTask {
+  question: Question
+  /** Whether it is asked what to buy, too. */
+  buys: boolean
+}
+export type AllocationDone = { allocation: Allocation; one: Unlock | null; two: Unlock | null } | { tooLarge: string }
+
+/** So long one programme may take, in seconds; what is not the best is not given out as it. */
+const longestSeconds = 8
+
+/** Weighs who gets what, and what should be bought, beside the request loop. */
+export default async function weigh({ question, buys }: AllocationTask): Promise<AllocationDone> {
+  const { solve: run } = await highs()
+  const solve: Solve = programme => {
+    const answer = run(programme, { mip_rel_gap: 0, mip_abs_gap: 0, time_limit: longestSeconds })
+    if (answer.Status !== 'Optimal') return null
+    return { worth: answer.ObjectiveValue, values: Object.fromEntries(Object.entries(answer.Columns).map(([name, column]) => [name, column.Primal])) }
+  }
+  try {
+    const input = questionOf(question)
+    const allocation = allocate(input, solve)
+    const one = buys ? bestPurchase(input, 1, allocation, solve) : null
+    return { allocation, one, two: buys ? bestPurchase(input, 2, allocation, solve, one) : null }
+  } catch (error) {
+    if (error instanceof TooLarge || error instanceof InputError) return { tooLarge: error.message }
+    throw error
+  }
+}
