@@ -4,7 +4,6 @@ import { stageNames } from '#core/kernel/stages'
 import { waitedWords } from '#core/safety/growing-harm'
 import { daysBetween } from '#core/kernel/days'
 import type { MachineSummary } from '#shared/kernel/machine'
-import { DueCard } from '~/chapters/parts/index'
 
 useHead({ title: 'Today' })
 const session = useSession()

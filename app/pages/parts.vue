@@ -33,6 +33,7 @@ const lowOnShelf = computed(() => materials.value.filter(m => m.wantedSince))
     </nav>
     <template v-if="side === 'wanted'">
       <WantedCards />
+      <p class="hint"><a href="/api/parts/wanted.csv" download>What is wanted, as a table (CSV)</a></p>
       <OneCard v-if="lowOnShelf.length" title="For the shelf" hint="Materials that run low.">
         <template #aside><NuxtLink to="/workshop" class="button button-quiet">The shelf</NuxtLink></template>
         <ul class="grid divide-y divide-line">

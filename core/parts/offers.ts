@@ -44,7 +44,7 @@ export function serves(need: Named, held: Named): { verdict: SubstituteVerdict; 
     const { verdict, terms } = judgeSubstitute({ kind: need.kind, wanted: need.spec, offered: held.spec })
     // What is of the same kind and does not fit is said only of what goes by the same name: it would be taken for it.
     if (verdict === 'does-not' && !namesAgree(need.name, held.name)) return null
-    return { verdict, says: terms[0]!.says }
+    return { verdict, says: verdict === 'fits' ? 'All that counts is stated of both, and agrees.' : terms[0]!.says }
   }
   if (need.kind && held.kind && need.kind !== held.kind) return null
   return namesAgree(need.name, held.name) ? { verdict: 'not-known', says: 'It goes by the same name; what it is like is not stated of both.' } : null

@@ -6,6 +6,7 @@ import { benchDiagnosis } from './diagnosis'
 import { benchCorrosion } from './corrosion'
 import { benchCollection } from './collection'
 import { benchFirstView } from './first-view'
+import { benchParts } from './parts'
 import { benchStart } from './start'
 
 /** Only what is named, such as `npm run bench -- collection`; everything where nothing is. */
@@ -16,6 +17,7 @@ await run('corrosion', benchCorrosion)
 await run('cleaning', benchCleaning)
 await run('continuity', benchContinuity)
 await run('diagnosis', benchDiagnosis)
+await run('parts', benchParts)
 console.log(`Memory of this process: ${Math.round(process.memoryUsage().rss / 2 ** 20)} MB`)
 await built()
 await run('first-view', benchFirstView)

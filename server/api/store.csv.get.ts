@@ -1,4 +1,4 @@
-import { getQuery, sendIterable, setResponseHeaders } from 'h3'
+import { getQuery, sendIterable } from 'h3'
 import { MachineQuery } from '#shared/kernel/machine'
 import { machinesAsCsv } from '../chapters/lists/index'
 
@@ -7,9 +7,6 @@ export default defineAnswer(async event => {
   await requirePerson(event)
   const { db, now } = useBench()
   const query = MachineQuery.parse(getQuery(event))
-  setResponseHeaders(event, {
-    'content-type': 'text/csv; charset=utf-8',
-    'content-disposition': `attachment; filename="store-${now().toISOString().slice(0, 10)}.csv"`,
-  })
+  csvNamed(event, 'store', now())
   return sendIterable(event, machinesAsCsv(db, query, now().toISOString()))
 })

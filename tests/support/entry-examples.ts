@@ -263,7 +263,7 @@ export const entryExamples: { [K in EntryKind]: [EntryData<K>, string] } = {
       spec: { ratingA: 1, speed: 'slow' },
       seeker: 'Rua Tamihana',
     },
-    'Wanted: 2 × Fuse (1 A, slow (t)), for Main board, F2; without it there is no sound; until then: headphones; wanted by 2026-05-01; Rua Tamihana looks for it.',
+    'Wanted: 2 × Fuse (1 A, slow (T)), for Main board, F2; without it there is no sound; until then: headphones; wanted by 2026-05-01; Rua Tamihana looks for it.',
   ],
   'part.changed': [
     { name: 'Fuse', quantity: 1, stops: 'start', affects: '', place: '', workaround: '', byWhen: null, kind: null, spec: {}, seeker: '' },

@@ -66,18 +66,18 @@ const twoIsMore = computed(() => buys.value?.two && (buys.value.two.buys.length 
         </p>
         <ul class="grid divide-y divide-line border-y border-line">
           <li v-for="line in allocation.gives" :key="keyOf(line)" class="grid gap-1 py-2">
-            <label class="flex flex-wrap items-baseline gap-x-3">
+            <label class="flex items-start gap-3">
               <input
                 v-if="session.may('accept-allocation') && may(line)"
                 type="checkbox"
-                class="size-5 self-center"
+                class="mt-0.5 size-5"
                 :checked="!left.includes(keyOf(line))"
                 @change="turn(line)"
               />
               <span
-                ><span class="figure">{{ line.count }} ×</span> <span class="font-semibold">{{ line.held }}</span></span
+                ><span class="figure">{{ line.count }} ×</span> <span class="font-semibold">{{ line.held }}</span>
+                <span class="hint">{{ where(line) }}</span></span
               >
-              <span class="hint">{{ where(line) }}</span>
             </label>
             <p class="flex flex-wrap items-baseline gap-x-3">
               <span>for</span><TagTape :tag="line.tag" small /><NuxtLink :to="{ path: `/m/${line.tag}`, query: { stage: 'mend' } }">{{ line.machine }}</NuxtLink

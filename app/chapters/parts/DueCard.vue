@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import type { DueView } from '#shared/chapters/parts/index'
-import { needs } from '#core/parts/needs'
 
 /** Loans and orders that are due: what should be back, what has to go back, what has not come. */
 const times = useTimes()
@@ -27,7 +26,7 @@ const says = ({ held, by, goesBack }: DueView) => {
           Holds up
           <template v-for="(need, at) in one.holdsUp.slice(0, 3)" :key="at"
             ><template v-if="at">, </template><NuxtLink :to="{ path: `/m/${need.tag}`, query: { stage: 'mend' } }">{{ need.tag }}</NuxtLink> ({{
-              needs[need.stops].title.toLowerCase()
+              need.what
             }})</template
           ><template v-if="one.holdsUp.length > 3"> and {{ one.holdsUp.length - 3 }} more</template>.
         </p>

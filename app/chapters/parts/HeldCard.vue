@@ -18,6 +18,7 @@ const { found, trouble } = useCollection<{ held: Page<HeldView> }>(
   '/api/parts/held',
   () => ({ at: at.value, find: findSoon.value, page: page.value, size }),
 )
+const asQuery = computed(() => new URLSearchParams({ at: at.value, find: findSoon.value }).toString())
 const places = [{ value: 'here' as const, label: 'All that has not gone' }, ...heldPlaceNames.map(value => ({ value, label: heldPlaces[value] }))]
 </script>
 
@@ -41,7 +42,7 @@ const places = [{ value: 'here' as const, label: 'All that has not gone' }, ...h
       "
     />
     <template v-else>
-      <p class="hint">{{ counted(found.held.total, 'line') }}</p>
+      <p class="hint">{{ counted(found.held.total, 'line') }}. <a :href="`/api/parts/held.csv?${asQuery}`" download>As a table (CSV)</a></p>
       <ul class="grid divide-y divide-line border-y border-line">
         <HeldLine v-for="one in found.held.rows" :key="one.id" :held="one" />
       </ul>

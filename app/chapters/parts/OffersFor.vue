@@ -21,6 +21,7 @@ const elsewhere = (offer: OfferView) =>
     .slice(0, 4)
     .map(o => `${o.tag} (${needs[o.stops].title.toLowerCase()})`)
     .join(', ') + (offer.alsoFor.length > 4 ? ` and ${offer.alsoFor.length - 4} more` : '')
+const sentence = (words: string) => words && `${words.charAt(0).toUpperCase()}${words.slice(1)}.`
 const place = ({ at, tag, lies }: OfferView['held']) => [heldPlaces[at] + (tag ? `, ${tag}` : ''), ...(lies ? [lies] : [])].join(', ')
 </script>
 
@@ -38,9 +39,7 @@ const place = ({ at, tag, lies }: OfferView['held']) => [heldPlaces[at] + (tag ?
           ><span class="figure">{{ offer.held.count }} ×</span> {{ offer.held.name }}</span
         ><span class="hint">{{ place(offer.held) }}; {{ partConditions[offer.held.condition].toLowerCase() }}</span>
       </p>
-      <p class="hint">
-        {{ offer.says }}<template v-if="offer.held.kind"> {{ specWords(offer.held.kind, offer.held.spec) }}.</template>
-      </p>
+      <p class="hint">{{ offer.says }}{{ offer.held.kind ? ` ${sentence(specWords(offer.held.kind, offer.held.spec))}` : '' }}</p>
       <p v-if="offer.alsoFor.length" class="text-care">Also wanted by {{ elsewhere(offer) }}.</p>
       <p v-if="session.may('meet-need') && left > 0" class="flex flex-wrap gap-2">
         <template v-if="isTestedOn(offer.held, 'fitted')"

@@ -82,6 +82,34 @@ const b = (buy: Purchasable, needId: number) => `b${buy.id}_${needId}`
 const z = (buy: Purchasable) => `z${buy.id}`
 const n = (buy: Purchasable) => `n${buy.id}`
 
+/** Lines that would serve the same, as one: to whoever weighs they are one heap. */
+function heapsOf(sources: readonly Source[]): { whole: Source; lines: Source[] }[] {
+  const heaps = new Map<string, Source[]>()
+  for (const source of sources) {
+    const key = `${source.from} ${[...new Set(source.serves)].sort((p, q) => p - q).join()}`
+    const heap = heaps.get(key)
+    if (heap) heap.push(source)
+    else heaps.set(key, [source])
+  }
+  return [...heaps.values()].map(lines => ({ whole: { ...lines[0]!, units: lines.reduce((all, one) => all + one.units, 0) }, lines }))
+}
+
+/** What a heap gives, line by line. */
+function dealt(lines: readonly Source[], wanted: { needId: number; count: number }[]): Given[] {
+  const left = lines.map(({ id, units }) => ({ id, units }))
+  return wanted.flatMap(({ needId, count }) => {
+    const given: Given[] = []
+    for (let open = count; open > 0;) {
+      const line = left.find(one => one.units > 0)!
+      const taken = Math.min(open, line.units)
+      given.push({ sourceId: line.id, needId, count: taken })
+      line.units -= taken
+      open -= taken
+    }
+    return given
+  })
+}
+
 /** @throws InputError at what is no allocation */
 function expectInput({ machines, sources, purchasables = [] }: AllocationInput): void {
   const needs = new Set(machines.flatMap(m => m.needs.map(one => one.id)))
@@ -161,12 +189,13 @@ function programmeOf({ machines, sources, purchasables = [] }: AllocationInput, 
  */
 export function allocate(input: AllocationInput, solve: Solve): Allocation {
   expectInput(input)
-  const programme = programmeOf(input, null)
   const { machines, sources } = input
+  const heaps = heapsOf(sources)
+  const programme = programmeOf({ machines, sources: heaps.map(heap => heap.whole) }, null)
   if (!programme.binaries.length) return { worth: 0, gives: [], alive: [], refused: [] }
   const first = solved(solve, programme)
   const troubles = termsOf(
-    sources.flatMap(source => source.serves.map(id => [trouble[source.from], y(source, id)] as const)).filter(([, name]) => programme.integers.includes(name)),
+    heaps.flatMap(({ whole }) => whole.serves.map(id => [trouble[whole.from], y(whole, id)] as const)).filter(([, name]) => programme.integers.includes(name)),
   )
   const second = troubles
     ? solved(solve, {
@@ -177,11 +206,11 @@ export function allocate(input: AllocationInput, solve: Solve): Allocation {
       })
     : first
   const of = (name: string) => Math.round(second.values[name] ?? 0)
-  const gives = sources.flatMap(source =>
-    source.serves.flatMap(needId => {
-      const count = of(y(source, needId))
-      return count > 0 ? [{ sourceId: source.id, needId, count }] : []
-    }),
+  const gives = heaps.flatMap(({ whole, lines }) =>
+    dealt(
+      lines,
+      whole.serves.map(needId => ({ needId, count: of(y(whole, needId)) })),
+    ),
   )
   const ownerOf = new Map(machines.flatMap(m => m.needs.map(need => [need.id, m.id] as const)))
   const lacking = machines.filter(m => m.needs.some(need => need.starts) && of(x(m)) === 0)
@@ -214,8 +243,9 @@ export function allocate(input: AllocationInput, solve: Solve): Allocation {
  * @returns nothing where no purchase brings anything; where no price is known of what would, the best by worth alone, without a cost
  * @throws InputError
  */
-export function bestPurchase(input: AllocationInput, most: number, before: Allocation, solve: Solve, known: Unlock | null = null): Unlock | null {
-  expectInput(input)
+export function bestPurchase(given: AllocationInput, most: number, before: Allocation, solve: Solve, known: Unlock | null = null): Unlock | null {
+  expectInput(given)
+  const input = { ...given, sources: heapsOf(given.sources).map(heap => heap.whole) }
   const all = input.purchasables ?? []
   const search = new Search({ ...input, purchasables: all.filter(p => p.unitPrice !== null) }, before, solve)
   const best = search.best(most, known?.cost === null ? null : (known ?? search.plain()))

@@ -26,5 +26,6 @@ export const partsChapter = serverChapter({
 })
 export * from './allocation'
 export * from './carry-out'
+export * from './csv'
 export * from './schema'
 export * from './view'

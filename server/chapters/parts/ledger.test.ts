@@ -5,7 +5,8 @@ import { HeldQuery } from '#shared/chapters/parts/index'
 import { serverBench } from '../../../tests/support/server-bench'
 import { performOnCollection } from '../../kernel/perform'
 import { historyOf } from '../../kernel/history/history'
-import { listHeld, offersForNeed } from './index'
+import Papa from 'papaparse'
+import { dueParts, heldAsCsv, listHeld, offersForNeed, wantedAsCsv } from './index'
 
 const on = serverBench()
 const { bookIn, perform, sheet } = on
@@ -134,4 +135,32 @@ it('refuses what does not do at its field, and keeps nothing of it', () => {
   expect(() => collection('move-held', { heldId, version: 9, count: 1, to: 'scrapped' } as never)).toThrow('changed')
   expect(units()).toBe(2)
   expect(historyOf(on.db, 1)).toEqual([])
+})
+
+it('what is due says what it holds up, and what is held and wanted is taken away as tables', async () => {
+  const tag = bookIn()
+  want(tag, { name: 'Membrane, =1+1' })
+  hold({ name: 'Membrane', at: 'ordered', condition: 'not-looked-at', source: 'a maker', dueBy: '2026-03-01' })
+  hold({ name: 'Fan', lender: 'Varnsund', backBy: '2026-03-05', lies: '=HYPERLINK("x")' })
+  hold({ name: 'Lid' })
+  expect(dueParts(on.db, '2026-03-04').map(d => [d.held.name, d.by, d.goesBack, d.holdsUp.map(h => h.tag)])).toEqual([['Membrane', '2026-03-01', false, [tag]]])
+  want(tag)
+  expect(dueParts(on.db, '2026-03-10').map(d => [d.held.name, d.by, d.goesBack, d.holdsUp.map(h => h.tag)])).toEqual([
+    ['Membrane', '2026-03-01', false, [tag, tag]],
+    ['Fan', '2026-03-05', true, []],
+  ])
+  const table = async (pieces: AsyncGenerator<string>) => {
+    let text = ''
+    for await (const piece of pieces) text += piece
+    return Papa.parse<Record<string, string>>(text.slice(1), { header: true, skipEmptyLines: true }).data
+  }
+  expect((await table(heldAsCsv(on.db, HeldQuery.parse({})))).map(r => [r.Part, r['How many'], r['Lies in']])).toEqual([
+    ['Fan', '2', `'=HYPERLINK("x")`],
+    ['Lid', '2', 'Box B'],
+    ['Membrane', '2', 'Box B'],
+  ])
+  expect((await table(wantedAsCsv(on.db))).map(r => [r.Part, r['For machine'], r['What hangs on it']])).toEqual([
+    ['Membrane, =1+1', tag, 'Cannot be started without it'],
+    ['Membrane', tag, 'Cannot be started without it'],
+  ])
 })

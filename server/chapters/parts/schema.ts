@@ -3,6 +3,7 @@ import type { NeedStops } from '#core/parts/needs'
 import type { Spec } from '#core/parts/substitute/compare'
 import type { PartKindName } from '#core/parts/substitute/substitute'
 import type { PartOutcome } from '#shared/chapters/parts/index'
+import { sql } from 'drizzle-orm'
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core'
 import { key, uid, version, words } from '../../kernel/columns'
 import { machineId, machines } from '../../kernel/trunk'
@@ -65,5 +66,10 @@ export const heldParts = sqliteTable(
     note: words('note'),
     trail: text('trail', { mode: 'json' }).$type<TrailLine[]>().notNull().default([]),
   },
-  t => [index('held_parts_machine').on(t.machineId), index('held_parts_at').on(t.at, t.name), index('held_parts_need').on(t.needId)],
+  t => [
+    index('held_parts_machine').on(t.machineId),
+    index('held_parts_at').on(t.at, t.name),
+    index('held_parts_need').on(t.needId),
+    index('held_parts_name').on(sql`${t.name} collate nocase`),
+  ],
 )

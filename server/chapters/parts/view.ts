@@ -1,5 +1,5 @@
 import { type SQL, and, asc, count, eq, like, lte, ne, notInArray, or, sql } from 'drizzle-orm'
-import { needStops } from '#core/parts/needs'
+import { needStops, needs } from '#core/parts/needs'
 import { offersFor, serves } from '#core/parts/offers'
 import type { ViewOf } from '#shared/chapters/index'
 import { type DueView, HeldPart, type HeldQuery, type HeldView, type OfferView, PartNeed, type WantedPart } from '#shared/chapters/parts/index'
@@ -83,7 +83,7 @@ export function listHeld(tx: Tx, { at, find, page, size }: HeldQuery): Page<Held
     .from(heldParts)
     .leftJoin(machines, eq(machines.id, heldParts.machineId))
     .where(asked)
-    .orderBy(sql`lower(${heldParts.name})`, asc(heldParts.id))
+    .orderBy(sql`${heldParts.name} collate nocase`, asc(heldParts.id))
     .limit(size)
     .offset((page - 1) * size)
     .all()
@@ -122,7 +122,7 @@ export function dueParts(tx: Tx, day: string): DueView[] {
       held.at === 'ordered'
         ? others
             .filter(o => !['does-not', undefined].includes(serves(o.need, held)?.verdict))
-            .map(o => ({ tag: o.tag, name: o.need.name, stops: o.need.stops }))
+            .map(o => ({ tag: o.tag, name: o.need.name, what: needs[o.need.stops].title.toLowerCase() }))
         : [],
   }))
 }

@@ -28,5 +28,6 @@ CREATE UNIQUE INDEX `held_parts_uid_unique` ON `held_parts` (`uid`);--> statemen
 CREATE INDEX `held_parts_machine` ON `held_parts` (`machine_id`);--> statement-breakpoint
 CREATE INDEX `held_parts_at` ON `held_parts` (`at`,`name`);--> statement-breakpoint
 CREATE INDEX `held_parts_need` ON `held_parts` (`need_id`);--> statement-breakpoint
+CREATE INDEX `held_parts_name` ON `held_parts` ("name" collate nocase);--> statement-breakpoint
 ALTER TABLE `part_needs` ADD `kind` text;--> statement-breakpoint
 ALTER TABLE `part_needs` ADD `spec` text DEFAULT '{}' NOT NULL;

@@ -64,7 +64,7 @@ export const OfferView = z.object({
 export type OfferView = z.infer<typeof OfferView>
 
 /** What should be back, or here, by now or soon, and the machines that an order holds up. */
-export const DueView = z.object({ held: HeldView, by: s, goesBack: z.boolean(), holdsUp: z.array(z.object({ tag: s, name: s, stops: word<NeedStops>() })) })
+export const DueView = z.object({ held: HeldView, by: s, goesBack: z.boolean(), holdsUp: z.array(z.object({ tag: s, name: s, what: s })) })
 export type DueView = z.infer<typeof DueView>
 
 const Named = { tag: s, machine: s }

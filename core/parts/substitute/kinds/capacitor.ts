@@ -160,7 +160,7 @@ export const capacitor: PartKind = {
       'x1-y1': 'X1/Y1',
       'x1-y2': 'X1/Y2',
     }),
-    polarity: choice('Polarity', { polarised: 'It has one', bipolar: 'It has none' }),
+    polarity: choice('Polarity', { polarised: 'Polarised', bipolar: 'Not polarised' }),
     leads: choice('Leads', {
       'radial': 'Radial leads',
       'axial': 'Axial leads',

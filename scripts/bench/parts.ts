@@ -1,0 +1,90 @@
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { performance } from 'node:perf_hooks'
+import highs from 'highs'
+import { v7 as uuidv7 } from 'uuid'
+import { seeded } from '#core/kernel/random'
+import { type AllocationInput, allocate, bestPurchase } from '#core/parts/allocation/allocate'
+import type { Solve } from '#core/parts/allocation/programme'
+import { HeldQuery } from '#shared/chapters/parts/index'
+import { heldParts, listHeld } from '../../server/chapters/parts/index'
+import { openDatabase } from '../../server/db/connection'
+import { median, row } from './row'
+
+/** A house of 200 machines and 2 000 lines of parts, of which every third serves somebody. */
+function largeHouse(): AllocationInput {
+  const random = seeded(7)
+  const upTo = (most: number) => Math.floor(random() * most)
+  const kinds = 300
+  const ofKind = Array.from({ length: kinds }, () => [] as number[])
+  let id = 0
+  const machines = Array.from({ length: 200 }, (_, m) => ({
+    id: m,
+    name: `machine ${m}`,
+    weight: 1 + upTo(16),
+    needs: Array.from({ length: 3 + upTo(8) }, () => {
+      ofKind[Math.floor(random() ** 2 * kinds)]!.push(id)
+      return { id: id++, name: 'part', count: 1 + upTo(3), starts: random() < 0.6 }
+    }),
+  }))
+  const sources = Array.from({ length: 2000 }, (_, s) => {
+    const kind = upTo(kinds * 3)
+    return {
+      id: s,
+      name: `line ${s}`,
+      units: 1 + upTo(2),
+      from: (['shelf', 'donor', 'ordered'] as const)[upTo(3)]!,
+      serves: ofKind[kind] ?? [],
+    }
+  })
+  const purchasables = ofKind.map((serves, kind) => ({ id: kind, name: `part ${kind}`, unitPrice: 1 + upTo(4000) / 100, serves }))
+  return { machines, sources, purchasables }
+}
+
+/** How long the allocation takes at its largest, and a page of a large ledger. */
+export async function benchParts(): Promise<void> {
+  console.log('\nParts')
+  const { solve: run } = await highs()
+  const solve: Solve = programme => {
+    const answer = run(programme, { mip_rel_gap: 0, mip_abs_gap: 0 })
+    return { worth: answer.ObjectiveValue, values: Object.fromEntries(Object.entries(answer.Columns).map(([name, column]) => [name, column.Primal as number])) }
+  }
+  const input = largeHouse()
+  const took = <R>(what: string, work: () => R): R => {
+    const began = performance.now()
+    const result = work()
+    row(what, `${(performance.now() - began).toFixed(0)} ms`)
+    return result
+  }
+  const allocation = took('who gets what, 200 machines, 2 000 lines of parts', () => allocate(input, solve))
+  const one = took('the one purchase, of 300', () => bestPurchase(input, 1, allocation, solve))
+  took('the two purchases, of 300', () => bestPurchase(input, 2, allocation, solve, one))
+
+  const folder = mkdtempSync(join(tmpdir(), 'jolly-bench-parts-'))
+  const db = openDatabase(folder)
+  const lines = Array.from({ length: 20_000 }, (_, i) => ({
+    uid: uuidv7(),
+    name: `Part ${(i * 7919) % 20_000}`,
+    count: 1 + (i % 9),
+    at: 'shelf' as const,
+    condition: 'new' as const,
+    lies: `Drawer ${i % 40}`,
+  }))
+  for (let from = 0; from < lines.length; from += 1000)
+    db.insert(heldParts)
+      .values(lines.slice(from, from + 1000))
+      .run()
+  row('', 'median')
+  for (const [what, query] of [
+    ['a page of a ledger of 20 000 lines', { size: 50 }],
+    ['its page 300', { size: 50, page: 300 }],
+    ['one found in it by a word', { size: 50, find: 'drawer 17' }],
+  ] as const)
+    row(
+      what,
+      median(9, () => listHeld(db, HeldQuery.parse(query))),
+    )
+  db.$client.close()
+  rmSync(folder, { recursive: true })
+}
