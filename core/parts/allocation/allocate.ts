@@ -82,11 +82,11 @@ const b = (buy: Purchasable, needId: number) => `b${buy.id}_${needId}`
 const z = (buy: Purchasable) => `z${buy.id}`
 const n = (buy: Purchasable) => `n${buy.id}`
 
-/** Lines that would serve the same, as one: to whoever weighs they are one heap. */
-function heapsOf(sources: readonly Source[]): { whole: Source; lines: Source[] }[] {
+/** Lines that would serve the same, as one: to whoever weighs they are one heap. @param apart whether it matters where they are */
+function heapsOf(sources: readonly Source[], apart = true): { whole: Source; lines: Source[] }[] {
   const heaps = new Map<string, Source[]>()
   for (const source of sources) {
-    const key = `${source.from} ${[...new Set(source.serves)].sort((p, q) => p - q).join()}`
+    const key = `${apart ? source.from : ''} ${[...new Set(source.serves)].sort((p, q) => p - q).join()}`
     const heap = heaps.get(key)
     if (heap) heap.push(source)
     else heaps.set(key, [source])
@@ -124,6 +124,13 @@ function expectInput({ machines, sources, purchasables = [] }: AllocationInput):
   for (const p of purchasables)
     if (p.unitPrice !== null && !(p.unitPrice >= 0)) throw new InputError('purchasables', p.unitPrice, `${p.name}: a price of zero or more.`)
 }
+
+/** The same once what is served is settled: only who gives to whom is asked. */
+const settled = (programme: Programme, values: Record<string, number>): Programme => ({
+  ...programme,
+  rows: [...programme.rows, ...programme.binaries.map(name => `+ 1 ${name} = ${Math.round(values[name] ?? 0)}`)],
+  binaries: [],
+})
 
 /** What is served, and by what: the one programme that all questions are asked of. */
 function programmeOf({ machines, sources, purchasables = [] }: AllocationInput, most: number | null): Programme {
@@ -174,16 +181,14 @@ function programmeOf({ machines, sources, purchasables = [] }: AllocationInput, 
       ...needs.filter(({ need }) => !need.starts).map(({ need }) => f(need)),
       ...bought.filter(({ serves }) => serves.length).map(({ one }) => z(one)),
     ],
-    integers: [
-      ...given.flatMap(({ one, serves }) => serves.map(id => y(one, id))),
-      ...bought.flatMap(({ one, serves }) => (serves.length ? [n(one), ...serves.map(id => b(one, id))] : [])),
-    ],
   }
 }
 
 /**
  * Gives the parts that are at hand so that as much comes to life as can, counted by what each machine is worth to the house; exactly, as an integer
- * programme. Of ways that are worth the same it takes the one that troubles least: the shelf, then what is ordered, then donors.
+ * programme. What it gives them is then taken from where it troubles least: the shelf, then what is ordered, then donors.
+ * Only what is served is a whole number to the programme. With that settled, who gives to whom is a transport, whose best corners are whole numbers
+ * by themselves where all it is asked for is (Hoffman and Kruskal 1956).
  * @param solve the solver, which runs beside: it takes a programme, and gives its figures
  * @throws InputError
  */
@@ -191,20 +196,15 @@ export function allocate(input: AllocationInput, solve: Solve): Allocation {
   expectInput(input)
   const { machines, sources } = input
   const heaps = heapsOf(sources)
+  const weighed = programmeOf({ machines, sources: heapsOf(sources, false).map(heap => heap.whole) }, null)
+  if (!weighed.binaries.length) return { worth: 0, gives: [], alive: [], refused: [] }
+  const first = solved(solve, weighed)
   const programme = programmeOf({ machines, sources: heaps.map(heap => heap.whole) }, null)
-  if (!programme.binaries.length) return { worth: 0, gives: [], alive: [], refused: [] }
-  const first = solved(solve, programme)
+  const needs = new Set(machines.flatMap(m => m.needs.map(need => need.id)))
   const troubles = termsOf(
-    heaps.flatMap(({ whole }) => whole.serves.map(id => [trouble[whole.from], y(whole, id)] as const)).filter(([, name]) => programme.integers.includes(name)),
+    heaps.flatMap(({ whole }) => [...new Set(whole.serves)].filter(id => needs.has(id)).map(id => [trouble[whole.from], y(whole, id)] as const)),
   )
-  const second = troubles
-    ? solved(solve, {
-        ...programme,
-        least: true,
-        goal: troubles,
-        rows: [...programme.rows, `${programme.goal} >= ${first.worth - 1e-6 * Math.max(1, first.worth)}`],
-      })
-    : first
+  const second = troubles ? solved(solve, settled({ ...programme, least: true, goal: troubles }, first.values)) : first
   const of = (name: string) => Math.round(second.values[name] ?? 0)
   const gives = heaps.flatMap(({ whole, lines }) =>
     dealt(
@@ -245,7 +245,7 @@ export function allocate(input: AllocationInput, solve: Solve): Allocation {
  */
 export function bestPurchase(given: AllocationInput, most: number, before: Allocation, solve: Solve, known: Unlock | null = null): Unlock | null {
   expectInput(given)
-  const input = { ...given, sources: heapsOf(given.sources).map(heap => heap.whole) }
+  const input = { ...given, sources: heapsOf(given.sources, false).map(heap => heap.whole) }
   const all = input.purchasables ?? []
   const search = new Search({ ...input, purchasables: all.filter(p => p.unitPrice !== null) }, before, solve)
   const best = search.best(most, known?.cost === null ? null : (known ?? search.plain()))
@@ -269,7 +269,9 @@ class Search {
 
   /** What a programme says is bought, and what comes of it; nothing where nothing does. */
   private answer(programme: Programme, bought: readonly Purchasable[]): Unlock | null {
-    const { values } = solved(this.solve, programme)
+    const first = solved(this.solve, programme)
+    const isWhole = bought.every(p => Math.abs((first.values[n(p)] ?? 0) - Math.round(first.values[n(p)] ?? 0)) < 1e-6)
+    const { values } = isWhole ? first : solved(this.solve, settled(programme, first.values))
     const of = (name: string) => Math.round(values[name] ?? 0)
     const worth = worthOf(this.input, of) - this.before.worth
     const lines = bought.filter(p => of(n(p)) > 0)

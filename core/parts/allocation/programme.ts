@@ -2,8 +2,8 @@
 export interface Programme {
   goal: string
   rows: string[]
+  /** What is there or not; all else is from zero on. */
   binaries: string[]
-  integers: string[]
   /** Whether the goal is to be as small as can be. */
   least?: boolean
 }
@@ -34,13 +34,12 @@ const folded = (text: string): string => {
 }
 
 /** Asks a solver. @throws TooLarge where it found no best within its time */
-export function solved(solve: Solve, { goal, rows, binaries, integers, least = false }: Programme) {
+export function solved(solve: Solve, { goal, rows, binaries, least = false }: Programme) {
   const text = [
     least ? 'Minimize' : 'Maximize',
     folded(` goal: ${goal}`),
     'Subject To',
     ...rows.map((row, at) => folded(` r${at}: ${row}`)),
-    ...(integers.length ? ['Generals', ...integers.map(name => ` ${name}`)] : []),
     ...(binaries.length ? ['Binaries', ...binaries.map(name => ` ${name}`)] : []),
     'End',
   ].join('\n')
