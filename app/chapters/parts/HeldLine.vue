@@ -57,7 +57,7 @@ const isLate = computed(() => !!props.held.dueBy && props.held.dueBy < times.day
   <li class="grid gap-2 py-2">
     <div class="flex flex-wrap items-baseline gap-x-3 gap-y-1">
       <span class="figure">{{ held.count }} ×</span><span class="font-semibold">{{ held.name }}</span
-      ><span :class="held.condition === 'bad' && 'text-stop'">{{ partConditions[held.condition] }}</span>
+      ><span v-if="held.condition !== 'not-looked-at'" :class="held.condition === 'bad' && 'text-stop'">{{ partConditions[held.condition] }}</span>
       <span v-if="session.may('move-held')" class="ml-auto flex flex-wrap gap-x-4">
         <button
           v-for="[what, word] in [

@@ -22,7 +22,10 @@ const elsewhere = (offer: OfferView) =>
     .map(o => `${o.tag} (${needs[o.stops].title.toLowerCase()})`)
     .join(', ') + (offer.alsoFor.length > 4 ? ` and ${offer.alsoFor.length - 4} more` : '')
 const sentence = (words: string) => words && `${words.charAt(0).toUpperCase()}${words.slice(1)}.`
-const place = ({ at, tag, lies }: OfferView['held']) => [heldPlaces[at] + (tag ? `, ${tag}` : ''), ...(lies ? [lies] : [])].join(', ')
+const place = ({ at, tag, lies, condition }: OfferView['held']) =>
+  [heldPlaces[at] + (tag ? `, ${tag}` : ''), ...(lies ? [lies] : []), ...(condition === 'not-looked-at' ? [] : [partConditions[condition].toLowerCase()])].join(
+    ', ',
+  )
 </script>
 
 <template>
@@ -37,7 +40,7 @@ const place = ({ at, tag, lies }: OfferView['held']) => [heldPlaces[at] + (tag ?
         <LevelSign :level="verdictLevel[offer.verdict]" /><span class="font-semibold">{{ verdictSays[offer.verdict] }}</span
         ><span
           ><span class="figure">{{ offer.held.count }} ×</span> {{ offer.held.name }}</span
-        ><span class="hint">{{ place(offer.held) }}; {{ partConditions[offer.held.condition].toLowerCase() }}</span>
+        ><span class="hint">{{ place(offer.held) }}</span>
       </p>
       <p class="hint">{{ offer.says }}{{ offer.held.kind ? ` ${sentence(specWords(offer.held.kind, offer.held.spec))}` : '' }}</p>
       <p v-if="offer.alsoFor.length" class="text-care">Also wanted by {{ elsewhere(offer) }}.</p>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type PartKindName, judgeSubstitute, partKindNames, partKinds, verdictLevel, verdictSays } from '#core/parts/substitute/substitute'
+import { type PartKindName, judgeSubstitute, partKindNames, partKinds, verdictLevel } from '#core/parts/substitute/substitute'
 import { readSpec, typedOf } from '#core/parts/substitute/typed'
 import { specWords } from '#core/parts/substitute/words'
 import { partsSubstitute } from '#shared/tools/parts/substitute'
@@ -17,7 +17,14 @@ const { result, at } = useInstrument(
   judgeSubstitute,
   input => emit('input', input),
 )
-const short = { 'fits': 'Fits', 'note': 'Fits', 'first-start': 'For a start', 'not-known': '?', 'does-not': 'No' }
+/** In a word, and what that word leaves open. */
+const face = {
+  'fits': ['Fits', 'By what is stated'],
+  'note': ['Fits', 'With a note'],
+  'first-start': ['Start', 'Only for a first start'],
+  'not-known': ['?', 'Not known'],
+  'does-not': ['No', 'Does not fit'],
+} as const
 const inWords = computed(() => result.value && (specWords(kind.value, readSpec(kind.value, offered.value, 'offered')) || 'Nothing is stated of it'))
 </script>
 
@@ -34,8 +41,8 @@ const inWords = computed(() => result.value && (specWords(kind.value, readSpec(k
       <template v-if="result">
         <InstrumentFace
           :label="partKinds[kind].title"
-          :figure="short[result.verdict]"
-          :judgement="verdictSays[result.verdict]"
+          :figure="face[result.verdict][0]"
+          :judgement="face[result.verdict][1]"
           :level="verdictLevel[result.verdict]"
         />
         <p class="hint">{{ inWords }}.</p>

@@ -55,6 +55,8 @@ describe('axe finds nothing, and a phone shows all of it,', () => {
     await clean('/', 'Urgent', 'Next moves')
     await clean('/store', '24 machines')
     await cleanInLight('/parts', 'A start depends on them')
+    await clean('/parts?side=held', '14-pin double-wipe socket')
+    await clean('/parts?side=give', 'What should be bought')
     await clean('/settings', 'People')
     await cleanInLight('/book-in', 'What it is')
     await cleanInLight('/book-in/lot', 'The same for all')
