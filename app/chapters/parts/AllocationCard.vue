@@ -76,7 +76,7 @@ const twoIsMore = computed(() => buys.value?.two && (buys.value.two.buys.length 
               />
               <span
                 ><span class="figure">{{ line.count }} ×</span> <span class="font-semibold">{{ line.held }}</span>
-                <span class="hint">{{ where(line) }}</span></span
+                <span class="hint ml-2">{{ where(line) }}</span></span
               >
             </label>
             <p class="flex flex-wrap items-baseline gap-x-3">
