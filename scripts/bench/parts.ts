@@ -30,13 +30,7 @@ function largeHouse(): AllocationInput {
   }))
   const sources = Array.from({ length: 2000 }, (_, s) => {
     const kind = upTo(kinds * 3)
-    return {
-      id: s,
-      name: `line ${s}`,
-      units: 1 + upTo(2),
-      from: (['shelf', 'donor', 'ordered'] as const)[upTo(3)]!,
-      serves: ofKind[kind] ?? [],
-    }
+    return { id: s, name: `line ${s}`, units: 1 + upTo(2), from: (['shelf', 'donor', 'ordered'] as const)[upTo(3)]!, serves: ofKind[kind] ?? [] }
   })
   const purchasables = ofKind.map((serves, kind) => ({ id: kind, name: `part ${kind}`, unitPrice: 1 + upTo(4000) / 100, serves }))
   return { machines, sources, purchasables }

@@ -36,8 +36,20 @@ function each(put: (name: string, body: () => unknown) => void) {
 }
 /** Where the tests that are being read stand: each file says so before its first. */
 let folder = ''
-export const testsOf = (where: string) => void (folder = where)
-const putTest = (name: string, run: () => unknown) => void registered.push({ name: [...path, name].join(' > '), folder, run })
+export const testsOf = (where: string) => {
+  folder = where
+  ready = undefined
+}
+/** What the tests of the file that is being read wait for: done once, before the first of them that is run. */
+let ready: (() => Promise<unknown>) | undefined
+export const beforeAll = (body: () => unknown) => {
+  let done: Promise<unknown> | undefined
+  ready = () => (done ??= Promise.resolve(body()))
+}
+const putTest = (name: string, run: () => unknown) => {
+  const waits = ready
+  registered.push({ name: [...path, name].join(' > '), folder, run: waits ? () => waits().then(run) : run })
+}
 const putGroup = (name: string, body: () => unknown) => {
   path.push(name)
   body()

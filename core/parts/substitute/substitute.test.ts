@@ -193,11 +193,90 @@ it.each<[string, PartKindName, Spec, Spec, string, string]>([
   ['a belt too long', 'belt', whole.belt, { ...whole.belt, lengthMm: 265 }, 'does-not', 'lengthMm'],
   ['a belt too tight', 'belt', whole.belt, { ...whole.belt, lengthMm: 235 }, 'first-start', 'lengthMm'],
   ['AC for DC', 'supply', whole.supply, { ...whole.supply, kind: 'ac' }, 'does-not', 'voltageV'],
+  ['ceramic for an electrolytic', 'capacitor', can, { ...can, technology: 'ceramic', polarity: 'bipolar' }, 'note', 'technology'],
+  ['a polymer for an electrolytic', 'capacitor', can, { ...can, technology: 'polymer' }, 'note', 'technology'],
+  ['ceramic for film', 'capacitor', film, { ...film, technology: 'ceramic' }, 'note', 'technology'],
+  ['paper for film', 'capacitor', film, { ...film, technology: 'paper' }, 'does-not', 'technology'],
+  ['leads not stated', 'capacitor', can, without(can, 'leads'), 'note', 'leads'],
+  ['screws for radial leads', 'capacitor', can, { ...can, leads: 'screw' }, 'does-not', 'leads'],
+  ['more across the line', 'capacitor', { ...line, technology: 'film' }, { ...line, technology: 'film', capacitanceF: 140e-9 }, 'note', 'capacitanceF'],
+  ['far more across the line', 'capacitor', { ...line, technology: 'film' }, { ...line, technology: 'film', capacitanceF: 160e-9 }, 'does-not', 'capacitanceF'],
+  ['less across the line', 'capacitor', { ...line, technology: 'film' }, { ...line, technology: 'film', capacitanceF: 60e-9 }, 'note', 'capacitanceF'],
+  ['polarised where it turns round', 'capacitor', { ...can, polarity: 'bipolar' }, can, 'does-not', 'polarity'],
+  ['nobody knows whether it turns round', 'capacitor', { ...without(can, 'polarity'), technology: undefined }, can, 'not-known', 'polarity'],
+  ['less ripple', 'capacitor', { ...can, rippleA: 1 }, { ...can, rippleA: 0.8 }, 'first-start', 'rippleA'],
+  ['twice the series resistance', 'capacitor', { ...can, impedanceOhm: 0.1 }, { ...can, impedanceOhm: 0.2 }, 'first-start', 'impedanceOhm'],
+  ['more than twice of it', 'capacitor', { ...can, impedanceOhm: 0.1 }, { ...can, impedanceOhm: 0.21 }, 'does-not', 'impedanceOhm'],
+  ['far less of it', 'capacitor', { ...can, impedanceOhm: 0.1 }, { ...can, impedanceOhm: 0.02 }, 'note', 'impedanceOhm'],
+  ['cooler rated', 'capacitor', { ...can, temperatureC: 105 }, { ...can, temperatureC: 85 }, 'note', 'temperatureC'],
+  ['ALS for S', 'logic', { ...whole.logic, family: 's' }, { ...whole.logic, family: 'als' }, 'note', 'family'],
+  ['AS for LS', 'logic', whole.logic, { ...whole.logic, family: 'as' }, 'note', 'family'],
+  ['HC for HCT', 'logic', { ...whole.logic, family: 'hct' }, { ...whole.logic, family: 'hc' }, 'does-not', 'family'],
+  ['4000 for HC at 5 V', 'logic', { ...whole.logic, family: 'hc' }, { ...whole.logic, family: '4000' }, 'note', 'family'],
+  ['a family that nobody states', 'logic', whole.logic, without(whole.logic, 'family'), 'not-known', 'family'],
+  ['far quicker', 'logic', whole.logic, { ...whole.logic, delayNs: 3 }, 'note', 'delayNs'],
+  ['a PROM for a mask ROM', 'memory', { ...whole.memory, kind: 'rom' }, { ...whole.memory, kind: 'prom' }, 'does-not', 'kind'],
+  ['RAM for a ROM', 'memory', { ...whole.memory, kind: 'rom' }, { ...whole.memory, kind: 'sram' }, 'does-not', 'kind'],
+  ['an EEPROM for a PROM', 'memory', { ...whole.memory, kind: 'prom' }, { ...whole.memory, kind: 'eeprom' }, 'note', 'kind'],
+  ['a ROM for a PROM', 'memory', { ...whole.memory, kind: 'prom' }, { ...whole.memory, kind: 'rom' }, 'does-not', 'kind'],
+  ['an EEPROM for RAM', 'memory', whole.memory, { ...whole.memory, kind: 'eeprom' }, 'does-not', 'kind'],
+  ['fewer words', 'memory', whole.memory, { ...whole.memory, words: 4096 }, 'does-not', 'words'],
+  ['one that does not do all', 'processor', whole.processor, { ...whole.processor, number: 'SH-6C', samePins: true, sameCode: false }, 'does-not', 'number'],
+  [
+    'one of another number that agrees',
+    'processor',
+    whole.processor,
+    { ...whole.processor, number: 'SH-6C', samePins: true, sameCode: true },
+    'note',
+    'number',
+  ],
+  ['a composition resistor by film', 'resistor', { ...whole.resistor, technology: 'composition' }, whole.resistor, 'note', 'technology'],
+  ['a fusible one for film', 'resistor', whole.resistor, { ...whole.resistor, technology: 'fusible' }, 'first-start', 'technology'],
+  ['a network for a resistor', 'resistor', whole.resistor, { ...whole.resistor, technology: 'network' }, 'does-not', 'technology'],
+  ['wound wire for film', 'resistor', whole.resistor, { ...whole.resistor, technology: 'wirewound' }, 'note', 'technology'],
+  ['a Schottky for a diode', 'transistor', { ...whole.transistor, type: 'diode' }, { ...whole.transistor, type: 'schottky' }, 'note', 'type'],
+  ['a diode for a Schottky', 'transistor', { ...whole.transistor, type: 'schottky' }, { ...whole.transistor, type: 'diode' }, 'does-not', 'type'],
+  ['a bare tab by an insulated one', 'regulator', whole.regulator, { ...whole.regulator, insulatedTab: true }, 'note', 'insulatedTab'],
+  ['a linear one for a module', 'regulator', { ...whole.regulator, way: 'switching' }, whole.regulator, 'first-start', 'way'],
+  ['single wipe', 'socket', whole.socket, { ...whole.socket, contact: 'single-wipe' }, 'note', 'contact'],
+  ['turned pins', 'socket', whole.socket, { ...whole.socket, contact: 'turned' }, 'note', 'contact'],
+  ['zero force', 'socket', whole.socket, { ...whole.socket, contact: 'zero-force' }, 'fits', ''],
+  ['too tall', 'socket', { ...whole.socket, heightMm: 4 }, { ...whole.socket, heightMm: 6 }, 'not-known', 'heightMm'],
+  ['a plug that nobody measured', 'supply', whole.supply, without(whole.supply, 'outerMm'), 'not-known', ''],
+  ['a supply not regulated', 'supply', whole.supply, { ...whole.supply, regulated: false }, 'does-not', ''],
+  ['a belt too tight for any bearing', 'belt', whole.belt, { ...whole.belt, lengthMm: 225 }, 'does-not', 'lengthMm'],
   ['pulleys that meet', 'belt', { centresMm: 30, largeMm: 50, smallMm: 30, section: 'flat', widthMm: 5 }, whole.belt, 'not-known', 'centresMm'],
 ])('%s', (_, kind, wanted, offered, verdict, field) => {
   const first = worst(kind, wanted, offered)
   expect(first.verdict, first.says).toBe(verdict)
   if (field) expect(first.field).toBe(field)
+})
+
+it('says what is stated as people write it, and of what is not, on which side', () => {
+  const says = (kind: PartKindName, wanted: Spec, offered: Spec, field: string) => judge(kind, wanted, offered).terms.find(t => t.field === field)?.says
+  expect(says('capacitor', can, { ...can, voltageV: 35 }, 'voltageV')).toBe('Voltage: 35 V will do for 25 V.')
+  expect(says('capacitor', can, can, 'capacitanceF')).toBe('Capacitance: 470 µF, as wanted.')
+  expect(says('capacitor', can, { ...can, spacingMm: 7.5 }, 'spacingMm')).toBe('Lead spacing: 7.5 mm where 5 mm is wanted; form the leads.')
+  expect(says('capacitor', { ...can, rippleA: 1.2 }, can, 'rippleA')).toBe('Ripple current: not stated of this one, and 1.2 A is wanted.')
+  expect(says('capacitor', can, without(can, 'diameterMm'), 'diameterMm')).toBe('Diameter: not stated of this one; hold it against the place.')
+  expect(says('socket', without(whole.socket, 'pins'), whole.socket, 'pins')).toBe('Pins: what is wanted does not state it.')
+  expect(says('socket', whole.socket, { ...whole.socket, pins: 24 }, 'pins')).toBe('Pins: 24 where 28 is wanted.')
+  expect(says('transistor', whole.transistor, { ...whole.transistor, pinOrder: ' e b  c' }, 'pinOrder')).toContain('will do for')
+  expect(says('logic', whole.logic, { ...whole.logic, family: 'hct' }, 'family')).toContain('it drives less')
+  expect(says('logic', { ...whole.logic, family: 'als' }, { ...whole.logic, family: 'ls' }, 'family')).toContain('it takes more from what drives it')
+  expect(says('logic', { ...whole.logic, family: 'hct' }, { ...whole.logic, family: 'act' }, 'family')).toContain('no input of it may be left open')
+  expect(says('logic', { ...whole.logic, family: 's' }, { ...whole.logic, family: 'as' }, 'family')).toContain('its edges are others')
+  expect(says('processor', whole.processor, { ...whole.processor, number: 'X', samePins: false }, 'number')).toContain('with other pins')
+  expect(says('processor', whole.processor, { ...whole.processor, number: 'X', samePins: true, sameCode: false }, 'number')).toContain(
+    'something that it does not do',
+  )
+  expect(says('capacitor', { ...can, leads: 'snap-in' }, can, 'leads')).toContain('on flying leads')
+  expect(says('capacitor', { ...can, leads: 'axial' }, { ...can, leads: 'surface' }, 'leads')).toContain('on a small board')
+  expect(says('capacitor', line, { ...line, technology: 'film' }, 'technology')).toContain('where paper cracks')
+  expect(judge('capacitor', can, without(can, 'voltageV')).findings[0]).toMatchObject({ level: 'care', open: 'not-looked' })
+  expect(judge('capacitor', can, { ...can, voltageV: 16 }).findings[0]!.open).toBeUndefined()
+  expect(() => judge('socket', { pins: 27.5 }, {})).toThrow('a whole number above zero')
+  expect(() => judge('socket', { pitchMm: 0 }, {})).toThrow('Pitch: above zero')
 })
 
 it('the length of a belt agrees with the exact one while the pulleys are not close', () => {
