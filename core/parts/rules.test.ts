@@ -30,6 +30,12 @@ it('what is for something else, or still in a donor, makes nothing ready', () =>
   expect(of([held(2, 'donor')]).ready).toBeNull()
 })
 
+it('only what a start waits for is a move', () => {
+  expect(of([], { stops: 'function', affects: 'sound' })).toMatchObject({ says: undefined, ready: null })
+  expect(of([], { workaround: 'a fan from outside' }).says).toBeUndefined()
+  expect(of([], { outcome: 'fitted' }).ready).toBeUndefined()
+})
+
 it('a coordinator looks for a part, and whoever is at the bench fits it', () => {
-  expect(of([]).who).not.toBe(of([held(2, 'promised')]).who)
+  expect([of([]).who, of([held(2, 'promised')]).who]).toEqual(['the coordinator', 'a bench volunteer'])
 })

@@ -33,7 +33,20 @@ it.each([
   const tag = await application.tagOf('Harbour office')
   const stages = ['arrive', 'look', 'make-safe', 'clean', 'mend', 'prove', 'home'].map(stage => `/m/${tag}?stage=${stage}`)
   const over: Record<string, string[]> = {}
-  for (const path of [...stages, `/m/${tag}/start`, '/', '/store', '/parts', '/parts?side=held', '/parts?side=give', '/plan', '/workshop', '/models', '/tools', '/settings']) {
+  for (const path of [
+    ...stages,
+    `/m/${tag}/start`,
+    '/',
+    '/store',
+    '/parts',
+    '/parts?side=held',
+    '/parts?side=give',
+    '/plan',
+    '/workshop',
+    '/models',
+    '/tools',
+    '/settings',
+  ]) {
     await reader.open(path)
     await reader.driver.wait(() => reader.driver.executeScript(`return document.querySelector('h1') && !document.body.innerText.includes('Fetching')`), 20_000)
     expect(await reader.driver.executeScript('return parseFloat(getComputedStyle(document.body).fontSize)'), path).toBe(32)
