@@ -19,7 +19,8 @@ export interface Offer<H> {
 
 /** Words that tell no part from another. */
 const idle = new Set(['a', 'an', 'and', 'for', 'of', 'one', 'the', 'with', 'new', 'spare', 'part'])
-const wordsOf = (name: string) =>
+/** The words of a name that tell it from another, in small letters and without the s of a plural. */
+export const wordsOf = (name: string): string[] =>
   name
     .toLowerCase()
     .normalize('NFKD')

@@ -1,6 +1,6 @@
 import { type SQL, and, asc, count, eq, like, lte, ne, notInArray, or, sql } from 'drizzle-orm'
 import { needStops, needs } from '#core/parts/needs'
-import { offersFor, serves } from '#core/parts/offers'
+import { offersFor, serves, wordsOf } from '#core/parts/offers'
 import type { ViewOf } from '#shared/chapters/index'
 import { type DueView, HeldPart, type HeldQuery, type HeldView, type OfferView, PartNeed, type WantedPart } from '#shared/chapters/parts/index'
 import type { Page } from '#shared/kernel/answers'
@@ -130,6 +130,10 @@ export function dueParts(tx: Tx, day: string): DueView[] {
 /** More than anybody reads; what is at hand beyond is found by its name in the ledger. */
 const mostOffers = 30
 
+/** Nothing serves that is neither of its kind nor shares a word with it: a ledger of thousands is not read for a handful. */
+const mayServe = ({ kind, name }: { kind: string | null; name: string }) =>
+  or(kind ? eq(heldParts.kind, kind as never) : undefined, ...wordsOf(name).map(word => like(heldParts.name, `%${word.replace(/[%_]/g, '')}%`)))
+
 /** What is at hand for a need, the best first, with who else wants the same. @throws NotFound */
 export function offersForNeed(tx: Tx, needId: number): OfferView[] {
   const need = tx.select().from(partNeeds).where(eq(partNeeds.id, needId)).get()
@@ -139,7 +143,9 @@ export function offersForNeed(tx: Tx, needId: number): OfferView[] {
     .select({ held: heldParts, tag: machines.tag })
     .from(heldParts)
     .leftJoin(machines, eq(machines.id, heldParts.machineId))
-    .where(or(eq(heldParts.at, 'shelf'), eq(heldParts.at, 'arrived'), and(eq(heldParts.at, 'donor'), ne(heldParts.machineId, need.machineId))))
+    .where(
+      and(or(eq(heldParts.at, 'shelf'), eq(heldParts.at, 'arrived'), and(eq(heldParts.at, 'donor'), ne(heldParts.machineId, need.machineId))), mayServe(need)),
+    )
     .all()
   const tags = new Map(atHand.map(({ held, tag }) => [held.id, tag]))
   return offersFor(
