@@ -63,7 +63,7 @@ const initial = computed(() => ({ inlet: typedInlet(inlet.value ?? brick.value ?
         <span class="figure font-semibold">{{ bench.firstLimitA }} A</span> at the first start, then <span class="figure">{{ bench.runLimitA }} A</span>.
       </p>
       <EmptyPlace v-if="!sheet.power.supplies.length" says="The collection has no supply on record. They are kept under Parts."
-        ><NuxtLink to="/parts">Go to Parts</NuxtLink></EmptyPlace
+        ><NuxtLink :to="{ path: '/parts', query: { side: 'supplies' } }">Go to Parts</NuxtLink></EmptyPlace
       >
       <ul v-else class="grid divide-y divide-line border-y border-line">
         <li v-for="{ supply, match } in shown" :key="supply.id" class="grid gap-1 py-2">

@@ -70,7 +70,7 @@ it('the supplies that suit are offered, the others with why they would harm', as
   await ilka.offersNoMore('Use S-02')
   await ilka.press('Use S-01')
   await ilka.sees('Runs from this one', 'Runs from supply S-01: 9 V DC, centre negative, 1.5 A, 5.5 × 2.1 mm.')
-  await ilka.open('/parts')
+  await ilka.open('/parts?side=supplies')
   await ilka.press('Add a supply')
   await ilka.fill('Name on its tag', 'S-01')
   await ilka.fill('Volts on the label', 'nine')
