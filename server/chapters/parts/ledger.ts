@@ -115,7 +115,7 @@ function take(work: Work, held: HeldRow, move: HeldMove): HeldRow {
     tested: move.tested ?? '',
   }
   const touched = [...new Map([out, into].flatMap(one => (one ? [[one.id, one] as const] : []))).values()]
-  for (const machine of touched) work.write('held.moved', entry, { machine })
+  for (const machine of touched) workOn(work, machine).write('held.moved', entry)
   if (!touched.length) work.write('held.moved', entry)
   for (const needId of new Set([held.needId, goes.needId])) if (needId !== null) settleNeed(work, needId)
   return moved

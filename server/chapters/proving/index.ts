@@ -13,6 +13,10 @@ export const provingChapter = serverChapter({
   // It worked before it was mended, or when it was put away, is not the same as it works.
   hears: {
     'fault.repaired': (on, { did }) => endBecause(on, `it was repaired: ${did}`),
+    'held.moved': (on, { name, from, to, out, into }) => {
+      if (to === 'fitted' && into === on.machine.tag) endBecause(on, `a part was fitted: ${name}`)
+      else if (from === 'fitted' && out === on.machine.tag) endBecause(on, `a part was taken out: ${name}`)
+    },
     'life.chosen': (on, { life }) => (life === 'store' ? endBecause(on, 'it went into store') : undefined),
   },
   reacts: (on, { signOffEnded }) => {

@@ -5,7 +5,8 @@ import { goodFacts } from '../../../tests/support/good-facts'
 import { serverBench } from '../../../tests/support/server-bench'
 import { addPerson, findBySignIn } from '../people/index'
 import { carryOut } from '../../kernel/carry-out'
-import { performOnMachine } from '../../kernel/perform'
+import { readCommandInput } from '#shared/chapters/index'
+import { performOnCollection, performOnMachine } from '../../kernel/perform'
 import { soakBySecret } from './index'
 
 const on = serverBench()
@@ -219,4 +220,29 @@ it('a program posts passes under a secret, which is shown once, and ends with th
   for (const wrong of [secret, '', 'x']) expect(() => soakBySecret(on.db, wrong)).toThrow('No soak is open')
   perform(tag, 'end-soak', { soakId, note: 'given up' } as never)
   expect(() => soakBySecret(on.db, second)).toThrow('No soak is open')
+})
+
+it.each<[string, (tag: string, give: (to: 'fitted' | 'promised') => void) => void, boolean]>([
+  ['set aside for it', (_, give) => give('promised'), true],
+  ['fitted', (_, give) => give('fitted'), false],
+])('a part that is %s: the sign-off stands: %s', (_, does, stands) => {
+  const tag = on.bookIn({})
+  clear(tag)
+  perform(tag, 'take-reading', { rail: '+5 V', valueV: '5.02', load: 'loaded' } as never)
+  perform(tag, 'want-part', { name: 'Lid', quantity: 1, stops: 'looks' })
+  const part = readCommandInput('hold-part', { name: 'Lid', condition: 'new', count: 1, at: 'shelf' })
+  const { heldId } = performOnCollection(on.bench, on.ilka, 'hold-part', part as never).result as { heldId: number }
+  perform(tag, 'sign-off', { statement: 'All keys', limits: { hoursADay: 2, attended: true, noOriginalMedia: false } })
+  expect(sheet(tag).signOff.standing).not.toBeNull()
+  does(tag, to => perform(tag, 'meet-need', { partId: sheet(tag).parts[0]!.id, heldId, version: 1, count: 1, to }))
+  expect(sheet(tag).signOff.standing !== null).toBe(stands)
+  if (stands) return
+  expect(
+    sheet(tag)
+      .history.map(h => h.says)
+      .join(),
+  ).toContain('a part was fitted: Lid')
+  perform(tag, 'sign-off', { statement: 'All keys', limits: { hoursADay: 2, attended: true, noOriginalMedia: false } })
+  perform(tag, 'take-out-part', { heldId, version: sheet(tag).held[0]!.version })
+  expect(sheet(tag).signOff.standing).toBeNull()
 })
