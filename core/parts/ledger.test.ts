@@ -74,6 +74,7 @@ it.each<[string, Partial<Held>, HeldMove, string]>([
   ['an order that is not here', { at: 'ordered' }, { count: 1, to: 'shelf' }, 'to'],
   ['what arrived and nobody looked at', { at: 'arrived', condition: 'not-looked-at' }, { count: 1, to: 'shelf' }, 'tested'],
   ['looked at, and nothing found', { at: 'arrived', condition: 'not-looked-at' }, { count: 1, to: 'shelf', tested: 'pitch' }, 'condition'],
+  ['what nobody ever looked at', { condition: 'not-looked-at' }, { count: 1, to: 'fitted', machineId: 1 }, 'tested'],
   ['lent to nobody', {}, { count: 1, to: 'lent', dueBy: '2026-04-01', tested: 'works' }, 'holder'],
   ['lent for ever', {}, { count: 1, to: 'lent', holder: 'Rua', tested: 'works' }, 'dueBy'],
   ['back untested', { at: 'lent', holder: 'Rua', dueBy: '2026-04-01' }, { count: 1, to: 'shelf' }, 'tested'],
@@ -99,7 +100,7 @@ it('what is set aside for a need stays so when it is fitted, and not in another 
 it('every place but the last two is left again, and good is only what somebody looked at', () => {
   expect(heldPlaceNames.filter(at => !waysOf({ at, lender: '' }).length)).toEqual(['returned', 'scrapped'])
   expect(partConditionNames.filter(condition => countsAsGood({ condition }))).toEqual(['new', 'tested'])
-  expect(heldPlaceNames.filter(to => isTestedOn({ at: 'arrived' }, to) && waysOf({ at: 'arrived', lender: '' }).includes(to))).toEqual([
+  expect(heldPlaceNames.filter(to => isTestedOn({ at: 'arrived', condition: 'new' }, to) && waysOf({ at: 'arrived', lender: '' }).includes(to))).toEqual([
     'shelf',
     'promised',
     'fitted',

@@ -83,9 +83,15 @@ export const countsAsGood = ({ condition }: Pick<Held, 'condition'>): boolean =>
 /** Where a part can still be had from. */
 export const isAtHand = ({ at }: Pick<Held, 'at'>): boolean => at === 'shelf' || at === 'arrived' || at === 'donor'
 
-/** Whether somebody looks at it, or tests it, on this way, and says what came of it: on arrival, and whenever it leaves the house or comes back. */
-export const isTestedOn = ({ at }: Pick<Held, 'at'>, to: HeldPlace): boolean =>
-  (at === 'arrived' && to !== 'returned' && to !== 'scrapped') || to === 'lent' || (at === 'lent' && to === 'shelf')
+/**
+ * Whether somebody looks at it, or tests it, on this way, and says what came of it: on arrival, whenever it leaves the house or comes back, and before
+ * it is fitted where nobody ever did.
+ */
+export const isTestedOn = ({ at, condition }: Pick<Held, 'at' | 'condition'>, to: HeldPlace): boolean =>
+  (condition === 'not-looked-at' && to === 'fitted') ||
+  (at === 'arrived' && to !== 'returned' && to !== 'scrapped') ||
+  to === 'lent' ||
+  (at === 'lent' && to === 'shelf')
 
 /**
  * Takes some of a line to another place.

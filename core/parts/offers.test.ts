@@ -1,6 +1,7 @@
 import { expect, it } from 'vitest'
 import type { Held } from './ledger'
-import { type Named, namesAgree, offersFor, serves } from './offers'
+import { weightOf } from './allocation/weight'
+import { type Named, mayServe, metBy, namesAgree, offersFor, serves } from './offers'
 
 const named = (name: string, more: Partial<Named> = {}): Named => ({ name, kind: null, spec: {}, ...more })
 const held = (name: string, more: Partial<Held & Named> = {}): Held & Named => ({
@@ -36,6 +37,21 @@ it('names alone make nothing fit; fields do, and what is of another kind has not
   expect(serves(named('Mains fuse', { kind: 'fuse', spec: fuse }), named('Glass', { kind: 'fuse', spec: { ...fuse, ratingA: 2 } }))).toBeNull()
   expect(serves(named('Fuse', { kind: 'fuse', spec: fuse }), named('Fuse', { kind: 'fuse' }))?.verdict).toBe('not-known')
   expect(serves(named('Fuse', { kind: 'fuse' }), named('Fuse', { kind: 'socket' }))).toBeNull()
+})
+
+it('a need is met by what lasts; what does for a first start alone lets it be lived with', () => {
+  const need = { quantity: 2, ...named('Fuse', { kind: 'fuse', spec: fuse }) }
+  const fitted = (count: number, ratingA: number) => ({ count, ...named('Fuse', { kind: 'fuse', spec: { ...fuse, ratingA } }) })
+  expect(metBy(need, [])).toBe('wanted')
+  expect(metBy(need, [fitted(1, 1)])).toBe('wanted')
+  expect(metBy(need, [fitted(1, 1), fitted(1, 1)])).toBe('fitted')
+  expect(metBy(need, [fitted(1, 1), fitted(1, 0.8)])).toBe('for-a-start')
+  expect(metBy(need, [fitted(1, 0.8)])).toBe('wanted')
+  expect([mayServe(need, fitted(1, 0.8)), mayServe(need, fitted(1, 2)), mayServe(need, named('Lid'))]).toEqual([true, false, false])
+})
+
+it('a machine weighs what its appraisal makes of it, and one that nobody appraised the middle', () => {
+  expect([weightOf({ rarity: 0, show: 0 }), weightOf({ rarity: 3, show: 2 }), weightOf(null)]).toEqual([1, 6, 8])
 })
 
 it('the best comes first, what is bad or away is not offered, and who else wants it is told', () => {

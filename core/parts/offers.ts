@@ -51,6 +51,19 @@ export function serves(need: Named, held: Named): { verdict: SubstituteVerdict; 
   return namesAgree(need.name, held.name) ? { verdict: 'not-known', says: 'It goes by the same name; what it is like is not stated of both.' } : null
 }
 
+/** Whether a part may be put to a need at all. */
+export const mayServe = (need: Named, held: Named): boolean => !['does-not', undefined].includes(serves(need, held)?.verdict)
+
+/**
+ * What becomes of a need by what is fitted for it: met by as many as it wants that last; or as many are there, and some do for a first start alone,
+ * so that it is lived with and still wanted.
+ */
+export function metBy(need: Named & { quantity: number }, fitted: readonly (Named & { count: number })[]): 'fitted' | 'for-a-start' | 'wanted' {
+  const many = (of: typeof fitted) => of.reduce((all, one) => all + one.count, 0)
+  if (many(fitted.filter(one => serves(need, one)?.verdict !== 'first-start')) >= need.quantity) return 'fitted'
+  return many(fitted) >= need.quantity ? 'for-a-start' : 'wanted'
+}
+
 /**
  * What is at hand for a need, the best first: by whether it fits, then by its condition, then what is on the shelf before what is still in a donor.
  * @param needs all that is wanted, of which the first is asked for
@@ -61,7 +74,7 @@ export function offersFor<H extends Held & Named>(need: Named & { id: number }, 
     .flatMap(one => {
       const served = serves(need, one)
       if (!served) return []
-      const alsoFor = others.filter(other => other.id !== need.id && !['does-not', undefined].includes(serves(other, one)?.verdict)).map(other => other.id)
+      const alsoFor = others.filter(other => other.id !== need.id && mayServe(other, one)).map(other => other.id)
       return [{ held: one, ...served, alsoFor }]
     })
     .sort(

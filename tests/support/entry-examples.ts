@@ -1,5 +1,19 @@
 import type { EntryData, EntryKind } from '#shared/chapters/index'
 
+const membrane = {
+  name: 'Gannet membrane',
+  condition: 'new',
+  lies: 'Box B',
+  source: 'Varnsund Pilot Office',
+  unitPrice: 18.5,
+  dateCode: '',
+  lender: '',
+  backBy: null,
+  note: '',
+  kind: null,
+  spec: {},
+} as const
+
 /** One entry of every kind, and the sentence it reads as. A new kind without its line here does not compile. */
 export const entryExamples: { [K in EntryKind]: [EntryData<K>, string] } = {
   'machine.booked-in': [{ tag: 'SH-2026-031', name: 'Petrel 8', maker: 'Tarnwick Instruments' }, 'Booked in as SH-2026-031: Petrel 8 by Tarnwick Instruments.'],
@@ -270,42 +284,10 @@ export const entryExamples: { [K in EntryKind]: [EntryData<K>, string] } = {
     'Wanted, as it now reads: 1 × Fuse; cannot be started without it.',
   ],
   'held.added': [
-    {
-      name: 'Gannet membrane',
-      condition: 'new',
-      lies: 'Box B',
-      source: 'Varnsund Pilot Office',
-      unitPrice: 18.5,
-      dateCode: '',
-      lender: '',
-      backBy: null,
-      note: '',
-      kind: null,
-      spec: {},
-      count: 2,
-      at: 'shelf',
-      donor: null,
-      dueBy: null,
-    },
+    { ...membrane, count: 2, at: 'shelf', donor: null, dueBy: null },
     '2 × Gannet membrane: on the shelf; new; from Varnsund Pilot Office; it lies in Box B.',
   ],
-  'held.changed': [
-    {
-      name: 'Gannet membrane',
-      condition: 'new',
-      lies: 'Box B',
-      source: 'Varnsund Pilot Office',
-      unitPrice: 18.5,
-      dateCode: '',
-      lender: '',
-      backBy: null,
-      note: '',
-      kind: null,
-      spec: {},
-      dueBy: null,
-    },
-    'Gannet membrane, as it now reads: new; from Varnsund Pilot Office; it lies in Box B.',
-  ],
+  'held.changed': [{ ...membrane, dueBy: null }, 'Gannet membrane, as it now reads: new; from Varnsund Pilot Office; it lies in Box B.'],
   'held.moved': [
     {
       name: 'Gannet membrane',

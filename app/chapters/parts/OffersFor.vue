@@ -47,7 +47,7 @@ const place = ({ at, tag, lies, condition }: OfferView['held']) =>
       <p v-if="session.may('meet-need') && left > 0" class="flex flex-wrap gap-2">
         <template v-if="isTestedOn(offer.held, 'fitted')"
           ><span class="hint"
-            >It has arrived and nobody has looked at it: say so under <NuxtLink :to="{ path: '/parts', query: { side: 'held' } }">Parts</NuxtLink> first.</span
+            >Nobody has looked at it yet: say what was found under <NuxtLink :to="{ path: '/parts', query: { side: 'held' } }">Parts</NuxtLink> first.</span
           ></template
         >
         <template v-else-if="offer.verdict !== 'does-not'">

@@ -72,7 +72,7 @@ export interface Allocation {
 
 /** A machine that starts is worth so many times a function of it. Common practice, no source. */
 const startShare = 10
-/** Of two ways to the same, the shelf is taken before a donor is opened, and that before an order is waited for. Common practice, no source. */
+/** Of two ways to the same, the shelf comes first, then what is on its way already, and a donor is opened last. Common practice, no source. */
 const trouble = { shelf: 1, donor: 3, ordered: 2 } as const
 
 const x = (machine: Contender) => `x${machine.id}`

@@ -1,4 +1,4 @@
-import { type Named, serves } from '../offers'
+import { type Named, mayServe } from '../offers'
 import type { AllocationInput, Purchasable, Source } from './allocate'
 
 /** What is wanted, and where. */
@@ -37,7 +37,6 @@ function groupsOf<T extends Named>(rows: readonly T[]): T[][] {
   }
   return [...groups.values()]
 }
-const served = (need: Named, held: Named) => !['does-not', undefined].includes(serves(need, held)?.verdict)
 
 /**
  * What is weighed, from what is wanted and what there is: which source would serve which need, and what could be bought. Every part that is wanted
@@ -46,7 +45,7 @@ const served = (need: Named, held: Named) => !['does-not', undefined].includes(s
 export function questionOf({ machines, needs, held, paid }: Question): AllocationInput {
   const wanted = groupsOf(needs)
   const sources = groupsOf(held).flatMap(like => {
-    const into = wanted.filter(([need]) => served(need!, like[0]!)).flat()
+    const into = wanted.filter(([need]) => mayServe(need!, like[0]!)).flat()
     // What is in a machine is not given to the same.
     return like.map(({ id, name, units, from, machineId }) => ({
       id,
@@ -60,7 +59,7 @@ export function questionOf({ machines, needs, held, paid }: Question): Allocatio
   const purchasables: Purchasable[] = wanted.map(([first, ...others]) => ({
     id: first!.id,
     name: first!.name,
-    unitPrice: prices.find(([one]) => served(first!, one!))?.[0]!.unitPrice ?? null,
+    unitPrice: prices.find(([one]) => mayServe(first!, one!))?.[0]!.unitPrice ?? null,
     serves: [first!, ...others].map(need => need.id),
   }))
   return { machines, sources: sources.filter(source => source.serves.length), purchasables }

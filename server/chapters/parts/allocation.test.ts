@@ -63,6 +63,7 @@ it('accepted, it is set aside in one piece; what does not do any more keeps all 
   expect(lines).toHaveLength(2)
   expect(() => collection('accept-allocation', { lines: [lines[0]!, { ...lines[1]!, partId: lines[0]!.partId }] })).toThrow('wanted 1 times')
   expect([one, other].map(tag => on.sheet(tag).held.length)).toEqual([0, 0])
+  expect(() => collection('accept-allocation', { lines: [lines[0]!, { ...lines[1]!, partId: 999 }] })).toThrow('not wanted any more')
   collection('accept-allocation', { lines })
   expect([one, other].map(tag => on.sheet(tag).held.map(h => h.at))).toEqual([['promised'], ['promised']])
   // What is set aside for all that it wants is no question any more.

@@ -1,11 +1,13 @@
 import { and, desc, eq, inArray, isNotNull, ne } from 'drizzle-orm'
 import type { Allocation, Contender, Source, Unlock } from '#core/parts/allocation/allocate'
 import type { Question } from '#core/parts/allocation/question'
+import { weightOf } from '#core/parts/allocation/weight'
 import { holdsUpStart } from '#core/parts/needs'
 import { serves } from '#core/parts/offers'
 import type { CommandInput } from '#shared/chapters/index'
 import type { AllocationView, UnlockView } from '#shared/chapters/parts/index'
 import type { Tx } from '../../kernel/history/journal'
+import { NotFound } from '../../kernel/refusals'
 import { machines } from '../../kernel/trunk'
 import type { Work } from '../../kernel/work'
 import { workOn } from '../../kernel/work-on'
@@ -16,9 +18,6 @@ import { heldParts, partNeeds } from './schema'
 type Need = typeof partNeeds.$inferSelect
 type HeldRow = typeof heldParts.$inferSelect
 type MachineRow = typeof machines.$inferSelect
-
-/** Of a machine that nobody has appraised: in the middle. */
-const unappraised = 8
 
 /** What is weighed, with the rows behind its ids. */
 export interface Weighed {
@@ -59,7 +58,7 @@ export function toWeigh(tx: Tx): Weighed {
       asks.push(machine)
       continue
     }
-    const weight = appraisal ? 1 + Object.values(appraisal.significance).reduce((all, one) => all + one, 0) : unappraised
+    const weight = weightOf(appraisal && { ...appraisal.significance })
     known.set(machine.id, { ...machine, weight })
     const needs = of.filter(({ need }) => left(need) > 0).map(({ need }) => ({ id: need.id, name: need.name, count: left(need), starts: holdsUpStart(need) }))
     if (needs.length) contenders.push({ id: machine.id, name: machine.tag, weight, needs })
@@ -147,7 +146,7 @@ export function acceptAllocation(work: Work, { lines }: CommandInput<'accept-all
   for (const { partId, heldId, version, count } of lines) {
     const need = work.tx.select().from(partNeeds).where(eq(partNeeds.id, partId)).get()
     const machine = need && work.tx.select().from(machines).where(eq(machines.id, need.machineId)).get()
-    if (!machine) continue
+    if (!machine) throw new NotFound('One of the parts is not wanted any more. Look at it again.')
     // What went from a line before, within this, made it a newer one.
     meetNeed(workOn(work, machine), { partId, heldId, version: versions.get(heldId) ?? version, count, to: 'promised', condition: null, tested: '' })
     versions.set(heldId, work.tx.select().from(heldParts).where(eq(heldParts.id, heldId)).get()!.version)

@@ -58,6 +58,41 @@ describe('a need that is met', () => {
     expect([held(heldId).count, units()]).toEqual([1, 2])
   })
 
+  it('is not met by what does not fit, whatever it is called; one for a first start alone lets it be lived with', () => {
+    const tag = bookIn()
+    const spec = (ratingA: string) => ({ kind: 'fuse' as const, spec: { ratingA, speed: 'slow', breakingA: 35, voltageV: 250, size: '5 × 20 mm' } })
+    const need = want(tag, { name: 'Mains fuse', ...spec('1') })
+    const [larger, glass, lid, smaller] = [
+      hold({ name: 'Mains fuse', ...spec('2') }),
+      hold({ name: 'Glass', ...spec('2') }),
+      hold({ name: 'Lid' }),
+      hold({ name: 'Fuse', ...spec('0.8') }),
+    ]
+    for (const heldId of [larger, glass, lid]) expect(() => meet(tag, need.id, heldId)).toThrow(expect.objectContaining({ field: 'heldId' }) as Error)
+    expect(sheet(tag).moves.some(m => m.code === 'part')).toBe(true)
+    meet(tag, need.id, smaller)
+    expect(sheet(tag).parts[0]).toMatchObject({ outcome: 'wanted', workaround: 'Fuse, for a first start' })
+    expect(sheet(tag).moves.some(m => m.code === 'part')).toBe(false)
+    expect(
+      sheet(tag)
+        .history.map(h => h.says)
+        .join(),
+    ).toContain('until then: Fuse, for a first start')
+  })
+
+  it('asks an owner who agreed to like parts before anything else is fitted, and nobody fits what nobody looked at', () => {
+    const tag = bookIn({ acquired: 'lent', owner: 'Pilots’ trust' })
+    agreed(tag, 0, ['open', 'repair'])
+    const need = want(tag)
+    const heldId = hold()
+    expect(() => meet(tag, need.id, heldId)).toThrow('Ask Pilots’ trust first: fit substitute parts')
+    agreed(tag, 1, ['open', 'repair', 'substitute'])
+    meet(tag, need.id, heldId, { to: 'promised' })
+    const other = bookIn()
+    const unseen = hold({ condition: 'not-looked-at' })
+    expect(() => meet(other, want(other).id, unseen)).toThrow(expect.objectContaining({ field: 'tested' }) as Error)
+  })
+
   it('is wanted again once the part is taken out, and what was set aside for one that is not needed lies on the shelf', () => {
     const tag = bookIn()
     const need = want(tag, { quantity: 2 })

@@ -2,9 +2,10 @@ import { and, eq, inArray } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
 import { InputError } from '#core/kernel/input-error'
 import { type HeldMove, heldPlaces, isWriteOff, moveHeld } from '#core/parts/ledger'
+import { metBy, serves } from '#core/parts/offers'
 import { readSpec } from '#core/parts/substitute/typed'
 import type { CommandInput } from '#shared/chapters/index'
-import { HeldPart } from '#shared/chapters/parts/index'
+import { HeldPart, PartNeed } from '#shared/chapters/parts/index'
 import type { MachineRow } from '../../kernel/file'
 import { NotFound } from '../../kernel/refusals'
 import { rowOf } from '../../kernel/row-of'
@@ -121,23 +122,27 @@ function take(work: Work, held: HeldRow, move: HeldMove): HeldRow {
   return moved
 }
 
-/** A need is met once as many are fitted as it wants, and wanted again once one is taken out. */
+/** A need is met once as many are fitted as it wants, lived with where some do for a first start alone, and wanted again once one is taken out. */
 function settleNeed(work: Work, needId: number): void {
   const need = work.tx.select().from(partNeeds).where(eq(partNeeds.id, needId)).get()!
+  if (need.outcome === 'not-needed') return
   const fitted = work.tx
-    .select({ count: heldParts.count })
+    .select()
     .from(heldParts)
     .where(and(eq(heldParts.needId, needId), eq(heldParts.at, 'fitted')))
     .all()
-    .reduce((n, one) => n + one.count, 0)
-  const outcome = fitted >= need.quantity ? 'fitted' : 'wanted'
-  if (outcome === need.outcome || need.outcome === 'not-needed') return
+  const met = metBy(need, fitted)
+  const outcome = met === 'fitted' ? 'fitted' : 'wanted'
+  const workaround = met === 'for-a-start' && !need.workaround ? `${fitted.map(one => one.name).join(' and ')}, for a first start` : need.workaround
+  if (outcome === need.outcome && workaround === need.workaround) return
   work.tx
     .update(partNeeds)
-    .set({ outcome, version: need.version + 1 })
+    .set({ outcome, workaround, version: need.version + 1 })
     .where(eq(partNeeds.id, needId))
     .run()
-  work.write('part.settled', { name: need.name, outcome }, { machine: byId(work, need.machineId)! })
+  const on = workOn(work, byId(work, need.machineId)!)
+  if (outcome !== need.outcome) on.write('part.settled', { name: need.name, outcome })
+  else on.write('part.changed', { ...PartNeed.of({ ...need, workaround }), kind: need.kind, spec: need.spec, stops: need.stops, seeker: need.seeker })
 }
 
 /** What was set aside for a need that is settled lies on the shelf again. */
@@ -176,6 +181,11 @@ export function meetNeed(
   const held = heldOf(work, heldId)
   expectVersion({ tx, at: work.at }, held, version, held.version, ['count', 'at', 'condition', 'lies'])
   if (need.outcome !== 'wanted') throw new InputError('partId', partId, `${need.name} is not wanted any more.`)
+  const served = serves(need, held)
+  if (!served || served.verdict === 'does-not')
+    throw new InputError('heldId', heldId, `${held.name}: ${served?.says ?? 'by what is stated it has nothing to do with what is wanted.'}`)
+  // Whose machine it is agreed to like parts, or to more.
+  if (served.verdict !== 'fits') expectConsent(work, 'substitute')
   const given = tx
     .select({ count: heldParts.count, id: heldParts.id })
     .from(heldParts)

@@ -1,6 +1,6 @@
 import { type SQL, and, asc, count, eq, like, lte, ne, notInArray, or, sql } from 'drizzle-orm'
 import { needStops, needs } from '#core/parts/needs'
-import { offersFor, serves, wordsOf } from '#core/parts/offers'
+import { mayServe, offersFor, wordsOf } from '#core/parts/offers'
 import type { ViewOf } from '#shared/chapters/index'
 import { type DueView, HeldPart, type HeldQuery, type HeldView, type OfferView, PartNeed, type WantedPart } from '#shared/chapters/parts/index'
 import type { Page } from '#shared/kernel/answers'
@@ -120,9 +120,7 @@ export function dueParts(tx: Tx, day: string): DueView[] {
     goesBack: held.dueBy === null,
     holdsUp:
       held.at === 'ordered'
-        ? others
-            .filter(o => !['does-not', undefined].includes(serves(o.need, held)?.verdict))
-            .map(o => ({ tag: o.tag, name: o.need.name, what: needs[o.need.stops].title.toLowerCase() }))
+        ? others.filter(o => mayServe(o.need, held)).map(o => ({ tag: o.tag, name: o.need.name, what: needs[o.need.stops].title.toLowerCase() }))
         : [],
   }))
 }
@@ -131,7 +129,7 @@ export function dueParts(tx: Tx, day: string): DueView[] {
 const mostOffers = 30
 
 /** Nothing serves that is neither of its kind nor shares a word with it: a ledger of thousands is not read for a handful. */
-const mayServe = ({ kind, name }: { kind: string | null; name: string }) =>
+const mightServe = ({ kind, name }: { kind: string | null; name: string }) =>
   or(kind ? eq(heldParts.kind, kind as never) : undefined, ...wordsOf(name).map(word => like(heldParts.name, `%${word.replace(/[%_]/g, '')}%`)))
 
 /** What is at hand for a need, the best first, with who else wants the same. @throws NotFound */
@@ -144,7 +142,10 @@ export function offersForNeed(tx: Tx, needId: number): OfferView[] {
     .from(heldParts)
     .leftJoin(machines, eq(machines.id, heldParts.machineId))
     .where(
-      and(or(eq(heldParts.at, 'shelf'), eq(heldParts.at, 'arrived'), and(eq(heldParts.at, 'donor'), ne(heldParts.machineId, need.machineId))), mayServe(need)),
+      and(
+        or(eq(heldParts.at, 'shelf'), eq(heldParts.at, 'arrived'), and(eq(heldParts.at, 'donor'), ne(heldParts.machineId, need.machineId))),
+        mightServe(need),
+      ),
     )
     .all()
   const tags = new Map(atHand.map(({ held, tag }) => [held.id, tag]))
