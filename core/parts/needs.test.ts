@@ -1,11 +1,12 @@
 import { expect, it } from 'vitest'
-import { type Need, holdsUpStart, needRank, needSays, needStops, needs } from './needs'
+import { type Need, holdsUpStart, isMissed, needRank, needSays, needStops, needs } from './needs'
 
 // Common practice, no source.
 const need = (stops: Need['stops'], more: Partial<Need> = {}): Need => ({ stops, affects: '', workaround: '', ...more })
 
 it('a start waits for what it cannot do without, until something else does', () => {
   expect(needStops.filter(stops => holdsUpStart(need(stops)))).toEqual(['start'])
+  expect(needStops.filter(stops => isMissed(need(stops)))).toEqual(['start', 'function'])
   expect(holdsUpStart(need('start', { workaround: 'a fan from outside' }))).toBe(false)
 })
 

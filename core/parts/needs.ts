@@ -17,6 +17,9 @@ export interface Need {
   workaround: string
 }
 
+/** Whether something that runs hangs on it, a start or a function; else it is wanted for its own sake. */
+export const isMissed = ({ stops }: Pick<Need, 'stops'>): boolean => stops === 'start' || stops === 'function'
+
 /** Whether a start waits for it: not while something else will do. */
 export const holdsUpStart = ({ stops, workaround }: Need): boolean => stops === 'start' && !workaround
 

@@ -10,6 +10,19 @@ const session = useSession()
 const times = useTimes()
 const clock = useClock()
 const open = ref<'move' | 'change' | 'way'>()
+const presses = useTemplateRef<HTMLButtonElement[]>('presses')
+/** What was opened goes when it is done, and leaves whoever works by keys where they were. */
+async function close() {
+  const at = ways.findIndex(([what]) => what === open.value)
+  open.value = undefined
+  await nextTick()
+  presses.value?.[at]?.focus()
+}
+const ways = [
+  ['move', 'Move'],
+  ['change', 'Change'],
+  ['way', 'Its way'],
+] as const
 const turn = (what: 'move' | 'change' | 'way') => (open.value = open.value === what ? undefined : what)
 const spec = computed(() => (props.held.kind ? specWords(props.held.kind, props.held.spec) : ''))
 const beside = computed(() => {
@@ -60,13 +73,10 @@ const isLate = computed(() => !!props.held.dueBy && props.held.dueBy < times.day
       ><span v-if="held.condition !== 'not-looked-at'" :class="held.condition === 'bad' && 'text-stop'">{{ partConditions[held.condition] }}</span>
       <span v-if="session.may('move-held')" class="ml-auto flex flex-wrap gap-x-4">
         <button
-          v-for="[what, word] in [
-            ['move', 'Move'],
-            ['change', 'Change'],
-            ['way', 'Its way'],
-          ] as const"
+          v-for="[what, word] in ways"
           v-show="what !== 'move' || waysOf(held).length"
           :key="what"
+          ref="presses"
           type="button"
           class="text-sm underline max-wide:min-h-11"
           :aria-expanded="open === what"
@@ -81,7 +91,7 @@ const isLate = computed(() => !!props.held.dueBy && props.held.dueBy < times.day
       ><template v-if="held.note">; {{ held.note }}</template
       >.
     </p>
-    <MoveHeld v-if="open === 'move'" :held="held" @done="open = undefined" />
+    <MoveHeld v-if="open === 'move'" :held="held" @done="close" />
     <CommandForm
       v-if="open === 'move' && held.at === 'lent' && session.may('write-off-loan')"
       command="write-off-loan"
@@ -90,7 +100,7 @@ const isLate = computed(() => !!props.held.dueBy && props.held.dueBy < times.day
       label="Write it off"
       submit="Write off"
       class="bg-mat p-3"
-      @done="open = undefined"
+      @done="close"
       ><TextField name="reason" label="Why it does not come back"
     /></CommandForm>
     <CommandForm
@@ -103,7 +113,7 @@ const isLate = computed(() => !!props.held.dueBy && props.held.dueBy < times.day
       submit="Save"
       keeps
       class="bg-mat p-3"
-      @done="open = undefined"
+      @done="close"
     >
       <template #default="{ values }">
         <HeldFields :kind="values.kind as HeldView['kind']" :lender="values.lender as string" />

@@ -2,7 +2,7 @@ import { and, desc, eq, inArray, isNotNull, ne } from 'drizzle-orm'
 import type { Allocation, Contender, Source, Unlock } from '#core/parts/allocation/allocate'
 import type { Question } from '#core/parts/allocation/question'
 import { weightOf } from '#core/parts/allocation/weight'
-import { holdsUpStart } from '#core/parts/needs'
+import { holdsUpStart, isMissed } from '#core/parts/needs'
 import { serves } from '#core/parts/offers'
 import type { CommandInput } from '#shared/chapters/index'
 import type { AllocationView, UnlockView } from '#shared/chapters/parts/index'
@@ -38,7 +38,7 @@ export function toWeigh(tx: Tx): Weighed {
     .leftJoin(appraisals, eq(appraisals.machineId, machines.id))
     .where(eq(partNeeds.outcome, 'wanted'))
     .all()
-    .filter(({ need, appraisal }) => ['start', 'function'].includes(need.stops) && appraisal?.path !== 'donor')
+    .filter(({ need, appraisal }) => isMissed(need) && appraisal?.path !== 'donor')
   const given = new Map<number, number>()
   for (const one of tx
     .select()

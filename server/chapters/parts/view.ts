@@ -1,5 +1,5 @@
 import { type SQL, and, asc, count, eq, like, lte, ne, notInArray, or, sql } from 'drizzle-orm'
-import { needStops, needs } from '#core/parts/needs'
+import { isMissed, needStops, needs } from '#core/parts/needs'
 import { mayServe, offersFor, wordsOf } from '#core/parts/offers'
 import type { ViewOf } from '#shared/chapters/index'
 import { type DueView, HeldPart, type HeldQuery, type HeldView, type OfferView, PartNeed, type WantedPart } from '#shared/chapters/parts/index'
@@ -120,7 +120,9 @@ export function dueParts(tx: Tx, day: string): DueView[] {
     goesBack: held.dueBy === null,
     holdsUp:
       held.at === 'ordered'
-        ? others.filter(o => mayServe(o.need, held)).map(o => ({ tag: o.tag, name: o.need.name, what: needs[o.need.stops].title.toLowerCase() }))
+        ? others
+            .filter(o => isMissed(o.need) && mayServe(o.need, held))
+            .map(o => ({ tag: o.tag, name: o.need.name, what: needs[o.need.stops].title.toLowerCase() }))
         : [],
   }))
 }

@@ -23,6 +23,8 @@ it('a borrowed membrane is looked at, fitted where it is wanted, and given back;
   await ilka.pick('How it is', 'New', 'Move Gannet membrane')
   await ilka.press('Move', 'Move Gannet membrane')
   await ilka.sees('On the shelf; in Box B')
+  // Whoever works by keys is left where they were.
+  expect(await ilka.driver.executeScript('return document.activeElement.innerText')).toContain('Move')
   await mend('Quay desk')
   await ilka.press('What is at hand for Membrane for the Gannet')
   await ilka.sees('Not known', 'It goes by the same name; what it is like is not stated of both.')
