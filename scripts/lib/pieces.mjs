@@ -8,6 +8,9 @@ const underKernel =
 /** Of the kernel of the app, what not every page shows. */
 const seldom =
   /LineChart|QrCode|ShortcutHelp|InstrumentFace|BeforeAfter|ChangeableRow|PictureInputs|ProposedChoice|LinesField|MachineFinder|useBeside|Day(Calendar|Field|Input)|MomentField|kernel\/sheet\//
+/** What a form stands on: it comes with the first form, for most pages open with none. */
+const ofForms =
+  /\/app\/kernel\/(ui\/(CommandForm|TwoVersions|FieldFrame|(Text|Choice|Pick|Tick|Ticks|Measure|Select)Field|MinusKey)\.vue|forms\/(contracts|flat|merge|needed|turned|useFormContext|useRowErrors|useTypedField|zodForForms)\.ts)|node_modules\/(vee-validate|@headlessui\/vue\/dist\/components\/(listbox|radio-group|switch))\//
 /** Of the packages, what only those ask for who read days as they are typed; and the list of all, which would bring them along. */
 const readingDays = /\/date-fns\/(index|parse\.|parse\/|closestTo|eachDay|endOf|set(Day|ISO|Week)|addMonths|transpose|getISODay)/
 
@@ -17,6 +20,7 @@ const readingDays = /\/date-fns\/(index|parse\.|parse\/|closestTo|eachDay|endOf|
  */
 export function pieceOf(id) {
   if (readingDays.test(id)) return 'days'
+  if (ofForms.test(id)) return 'forms'
   if (/node_modules\/(vue|@vue|vue-router|pinia|@pinia|@vueuse|@headlessui|date-fns|@date-fns|uuid)\//.test(id))
     return /combobox/.test(id) ? 'finder' : 'vendor'
   if (/@tanstack\/(vue-virtual|virtual-core)/.test(id)) return 'finder'

@@ -140,7 +140,9 @@ for (const room of [...new Set(chosen.map(roomOf))].sort()) {
   }
 }
 const shareOf = (turns: number[]) => (turns.length ? turns.filter(turn => survived.includes(turn)).length / turns.length : 0)
-const [deciding, other] = [true, false].map(is => chosen.filter(turn => strict.includes(roomOf(turn)) === is)) as [number[], number[]]
+const ofKind = (isStrict: boolean, edge: boolean) => chosen.filter(turn => strict.includes(roomOf(turn)) === isStrict && mutants[turn]!.edge === edge)
+const [deciding, other] = [ofKind(true, false), ofKind(false, false)]
 const percent = (turns: number[]) => `${(shareOf(turns) * 100).toFixed(1)} % of ${turns.length}`
 console.log(`Where it is decided ${percent(deciding)} survived; elsewhere ${percent(other)}.`)
+console.log(`Whether a bound itself belongs: ${percent(ofKind(true, true))} and ${percent(ofKind(false, true))}.`)
 process.exit(shareOf(deciding) > mostShare.strict || shareOf(other) > mostShare.other ? 1 : 0)

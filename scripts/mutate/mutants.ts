@@ -6,32 +6,41 @@ export interface Mutant {
   line: number
   was: string
   is: string
+  /** Only whether the bound itself belongs: with figures that are measured, hardly a case can tell. Counted by itself. */
+  edge: boolean
 }
 
 const swapped: Partial<Record<ts.SyntaxKind, ts.BinaryOperator>> = {
-  [ts.SyntaxKind.LessThanToken]: ts.SyntaxKind.LessThanEqualsToken,
-  [ts.SyntaxKind.LessThanEqualsToken]: ts.SyntaxKind.LessThanToken,
-  [ts.SyntaxKind.GreaterThanToken]: ts.SyntaxKind.GreaterThanEqualsToken,
-  [ts.SyntaxKind.GreaterThanEqualsToken]: ts.SyntaxKind.GreaterThanToken,
+  [ts.SyntaxKind.LessThanToken]: ts.SyntaxKind.GreaterThanToken,
+  [ts.SyntaxKind.LessThanEqualsToken]: ts.SyntaxKind.GreaterThanEqualsToken,
+  [ts.SyntaxKind.GreaterThanToken]: ts.SyntaxKind.LessThanToken,
+  [ts.SyntaxKind.GreaterThanEqualsToken]: ts.SyntaxKind.LessThanEqualsToken,
   [ts.SyntaxKind.EqualsEqualsEqualsToken]: ts.SyntaxKind.ExclamationEqualsEqualsToken,
   [ts.SyntaxKind.ExclamationEqualsEqualsToken]: ts.SyntaxKind.EqualsEqualsEqualsToken,
   [ts.SyntaxKind.AmpersandAmpersandToken]: ts.SyntaxKind.BarBarToken,
   [ts.SyntaxKind.BarBarToken]: ts.SyntaxKind.AmpersandAmpersandToken,
+}
+const edges: Partial<Record<ts.SyntaxKind, ts.BinaryOperator>> = {
+  [ts.SyntaxKind.LessThanToken]: ts.SyntaxKind.LessThanEqualsToken,
+  [ts.SyntaxKind.LessThanEqualsToken]: ts.SyntaxKind.LessThanToken,
+  [ts.SyntaxKind.GreaterThanToken]: ts.SyntaxKind.GreaterThanEqualsToken,
+  [ts.SyntaxKind.GreaterThanEqualsToken]: ts.SyntaxKind.GreaterThanToken,
 }
 const swappedCalls = new Map(Object.entries({ max: 'min', min: 'max', some: 'every', every: 'some', find: 'findLast', findLast: 'find' }))
 
 const { factory: f } = ts
 
 /**
- * A file with a switch at each place where a wrong turn may be taken: comparisons and extremes swapped, conditions dropped, lists emptied, denials
- * forgotten. Types, and lists of words alone, are let be. A switch asks `wrongTurn(n)`; `put` is told of each turn and numbers it.
+ * A file with a switch at each place where a wrong turn may be taken: comparisons and extremes swapped, bounds moved in or out, conditions dropped,
+ * lists emptied, denials forgotten. Types, and lists of words alone, are let be. A switch asks `wrongTurn(n)`; `put` is told of each turn and numbers
+ * it.
  */
 export function switched(file: string, code: string, put: (mutant: Mutant) => number): string {
   const source = ts.createSourceFile(file, code, ts.ScriptTarget.Latest, true)
   const textOf = (node: ts.Node) => code.slice(node.getStart(source), node.end)
-  const asked = (node: ts.Node, is: string) => {
+  const asked = (node: ts.Node, is: string, edge = false) => {
     const line = source.getLineAndCharacterOfPosition(node.getStart(source)).line + 1
-    const number = put({ file, line, was: textOf(node), is })
+    const number = put({ file, line, was: textOf(node), is, edge })
     return f.createCallExpression(f.createIdentifier('wrongTurn'), undefined, [f.createNumericLiteral(number)])
   }
   const either = (question: ts.Expression, wrong: ts.Expression, right: ts.Expression) =>
@@ -61,10 +70,12 @@ export function switched(file: string, code: string, put: (mutant: Mutant) => nu
         )
       const right = ts.visitEachChild(node, visit, context)
       if (ts.isBinaryExpression(node)) {
-        const is = swapped[node.operatorToken.kind]
-        if (!is) return right
-        const wrong = f.createBinaryExpression(node.left, is, node.right)
-        return either(asked(node, `… ${ts.tokenToString(is)} …`), f.createParenthesizedExpression(wrong), right as ts.Expression)
+        const instead = (is: ts.BinaryOperator | undefined, edge: boolean, or: ts.Expression) => {
+          if (!is) return or
+          const wrong = f.createParenthesizedExpression(f.createBinaryExpression(node.left, is, node.right))
+          return either(asked(node, `… ${ts.tokenToString(is)} …`, edge), wrong, or)
+        }
+        return instead(swapped[node.operatorToken.kind], false, instead(edges[node.operatorToken.kind], true, right as ts.Expression))
       }
       if (ts.isPrefixUnaryExpression(node) && node.operator === ts.SyntaxKind.ExclamationToken)
         return either(asked(node, textOf(node.operand)), node.operand, right as ts.Expression)

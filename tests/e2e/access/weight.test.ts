@@ -16,7 +16,7 @@ const scriptsKb = async () =>
 it('the first view brings what it needs and no more: no contracts, no charts', async () => {
   await petra.open('/')
   await petra.sees('Tonight')
-  expect(await scriptsKb()).toBeLessThan(215)
+  expect(await scriptsKb()).toBeLessThan(200)
 })
 
 it('a sheet in its usual state stays below a budget of its own', async () => {
