@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { type BoardSchool, type PlasticSchool, boardSchools, plasticSchools } from '#core/cleaning/words'
 import { type Replacement, replacementNames, replacements } from '#core/power/battery'
+import { counted } from '#core/kernel/figure'
 import { type Skill, skillNames, skills } from '#core/kernel/skills'
 import { schoolNames, schools } from '#core/safety/power-facts'
 import type { PersonView } from '#shared/chapters/people/index'
@@ -40,7 +41,7 @@ const practiceWords = {
     <p v-if="!settings && !trouble" role="status" class="hint">Fetching…</p>
     <div v-if="settings" class="grid items-start gap-4 lg:grid-cols-2">
       <div class="grid gap-4">
-        <OneCard title="Practice">
+        <OneCard title="Practice" beside :result="`${settings.practice.name}: ${schoolNames[settings.practice.school].title.toLowerCase()}`">
           <CommandForm
             v-if="session.may('set-practice')"
             command="set-practice"
@@ -116,7 +117,7 @@ const practiceWords = {
       </div>
       <div class="grid gap-4">
         <YouCard v-if="me" :me="me" /><SessionsCard />
-        <OneCard title="People">
+        <OneCard title="People" beside :result="counted(settings.people.length, 'person', 'people')">
           <ul class="grid divide-y divide-line">
             <li v-for="person in settings.people" :key="person.id" class="grid gap-2 py-2">
               <div class="flex flex-wrap items-baseline gap-x-3">

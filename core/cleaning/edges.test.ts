@@ -283,5 +283,5 @@ it('the shelf gives what it has, and says what runs low in its own unit', () => 
   refused(() => takeFrom(jar, 100.1), 'amount')
   expect(judgeMaterial(jar, '2026-03-01')[0]).toMatchObject({ says: 'Cream is running low: 100 g left.', because: ['Wanted from 100 g down.'] })
   expect(judgeMaterial({ ...jar, amount: 0 }, '2026-03-01').map(f => f.level)).toEqual(['stop'])
-  expect(amountWords(1234.56, 'ml')).toBe('1235 ml')
+  expect(amountWords(1234.56, 'ml')).toBe('1.235 l')
 })

@@ -18,7 +18,11 @@ export interface ShelfMaterial {
   useBy: string | null
 }
 
-export const amountWords = (amount: number, unit: ShelfUnit) => `${significant(amount, 4)} ${shelfUnits[unit]}`
+/** From a thousand on people say the larger one. */
+const larger: Partial<Record<ShelfUnit, string>> = { ml: 'l', g: 'kg' }
+/** How much, as it is said: 180 ml, 15 l. */
+export const amountWords = (amount: number, unit: ShelfUnit) =>
+  amount >= 1000 && unit in larger ? `${significant(amount / 1000, 4)} ${larger[unit]}` : `${significant(amount, 4)} ${shelfUnits[unit]}`
 /** Whether it is to be bought. */
 export const runsLow = ({ amount, lowAt }: Pick<ShelfMaterial, 'amount' | 'lowAt'>): boolean => amount <= (lowAt ?? 0)
 

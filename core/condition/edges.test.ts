@@ -31,7 +31,7 @@ describe('looking', () => {
   })
   it('asks for the checks that damage implies until they were made, the first of them by name', () => {
     const crust = { damages: [{ kind: 'bulge' as const, severity: 'clear' as const, where: 'C3', assemblyId: 1 }] }
-    expect(move('checks', crust)?.says).toBe('Case: look at the other capacitors of the same make and age, and 1 more checks')
+    expect(move('checks', crust)?.says).toBe('Case: look at the other capacitors of the same make and age, and 1 more check')
     expect(move('checks', { ...crust, checksDone: [{ code: 'bulge.0.case' }] })?.says).toBe('Case: look under the capacitor for residue')
     expect(move('checks', { ...crust, checksDone: [{ code: 'bulge.0.case' }, { code: 'bulge.1.case' }] })).toBeUndefined()
     expect(of({ ...crust, checksDone: [{ code: 'bulge.0.case' }] }).run[1]!.steps.map(s => s.done)).toEqual([true, true, false])
@@ -298,7 +298,7 @@ describe('a path', () => {
     [
       'run-again',
       { hours: { low: 40, high: 44 }, cost: { low: 0, high: 240 } },
-      ['2 Nothing essential is lost.', '-0.7 40 to 44 hours of work.', '-0.6 Parts for up to 240.'],
+      ['2 Nothing essential is lost.', '-0.7 40 to 44 hours of work.', '-0.6 Parts for up to €240.00.'],
     ],
     ['run-again', { sisters: { running: 1, wanting: 1 } }, ['2 Nothing essential is lost.', '-0.5 A sister runs already.']],
     ['run-again', { sisters: { running: 1, wanting: 1 }, ...judge(2, 'show') }, ['1.6 What it can show running: 2 of 3.', '2 Nothing essential is lost.']],

@@ -1,4 +1,5 @@
 import { discipline } from '../kernel/discipline'
+import { counted } from '../kernel/figure'
 import { move, someOf } from '../kernel/move'
 import { step } from '../kernel/step'
 import type { DamageKind, Severity } from './damage'
@@ -92,7 +93,7 @@ export const condition = discipline({
       ...(open.length
         ? [
             move('checks', 'checks', 'look', {
-              says: open.length === 1 ? open[0]!.says : `${open[0]!.says}, and ${open.length - 1} more checks`,
+              says: open.length === 1 ? open[0]!.says : `${open[0]!.says}, and ${counted(open.length - 1, 'more check')}`,
               why: open[0]!.why,
             }),
           ]

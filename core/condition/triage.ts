@@ -274,14 +274,14 @@ const when = (is: boolean, weight: number, says: string): Term[] => (is ? [{ wei
 const always = (weight: number, says: string): Term[] => when(true, weight, says)
 
 const termsOf: Record<Path, (w: Weighed) => Term[]> = {
-  'run-again': ({ lost, lostForGood, poor, unseen, seenShare, share, long, wants, hours, cost, sisters, significance: s }) => [
+  'run-again': ({ lost, lostForGood, poor, unseen, seenShare, share, long, wants, hours, cost, currency = 'EUR', sisters, significance: s }) => [
     ...always(s.show * 0.8, `What it can show running: ${s.show} of 3.`),
     ...when(!lost.length, 2 * seenShare, unseen.length ? 'Nothing essential is lost, of what was looked at.' : 'Nothing essential is lost.'),
     ...when(lost.length > 0, -2.5 * share - 0.5, `Lost or missing: ${list(lost.map(a => a.name))}.`),
     ...when(lostForGood.length > 0, -3, `Cannot be replaced: ${list(lostForGood.map(a => a.name))}.`),
     ...always(-0.3 * poor.length, `Wants work: ${list(poor.map(a => a.name))}.`),
     ...when(long > 40, -Math.min(2, long / 60), `${hours.low} to ${hours.high} hours of work.`),
-    ...when(cost.high > 200, -Math.min(1.5, cost.high / 400), `Parts for up to ${Math.round(cost.high)}.`),
+    ...when(cost.high > 200, -Math.min(1.5, cost.high / 400), `Parts for up to ${money(Math.round(cost.high), currency)}.`),
     ...when(sisters.running > 0 && !wants, -0.5, 'A sister runs already.'),
     ...when(sisters.running === 0 && sisters.wanting > 0, 0.5, 'None of its sisters runs.'),
   ],

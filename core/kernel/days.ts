@@ -20,6 +20,9 @@ export function writtenDay(iso: IsoDay): string {
   return form && !Number.isNaN(day) ? form.format(day) : iso
 }
 
+/** A day in a sentence: on 28 Nov 2026, in May 1998. */
+export const onDay = (iso: IsoDay) => `${iso.length === 10 ? 'on' : 'in'} ${writtenDay(iso)}`
+
 /** A moment on a clock of the wall, `2026-11-28T21:30`, as it is shown: 28 Nov 2026 21:30. */
 export const writtenMoment = (local: string) => `${writtenDay(local.slice(0, 10))} ${local.slice(11, 16)}`
 /** The day of an instant in UTC, as it is written in a sentence. */

@@ -74,7 +74,7 @@ it('a label reads as it is typed, and what is not on it is left out', () => {
   expect(labelWords({ voltageV: 9, kind: 'dc', polarity: 'centre-negative', currentA: 1, outerMm: 5.5, innerMm: 2.1 })).toBe(
     '9 V DC, centre negative, 1 A, 5.5 × 2.1 mm',
   )
-  expect(labelWords({ voltageV: 9, outerMm: 5.5 })).toBe('9 V, 5.5 × ? mm')
-  expect(labelWords({ voltageV: 9, innerMm: 2.1 })).toBe('9 V, ? × 2.1 mm')
+  expect(labelWords({ voltageV: 9, outerMm: 5.5 })).toBe('9 V, 5.5 mm outside, inside not measured')
+  expect(labelWords({ voltageV: 9, innerMm: 2.1 })).toBe('9 V, outside not measured, 2.1 mm inside')
   expect(labelWords({ voltageV: 9 })).toBe('9 V')
 })

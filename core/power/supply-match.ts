@@ -50,7 +50,7 @@ export function labelWords({ voltageV, kind, polarity, currentA, outerMm, innerM
     `${voltageV} V${kind ? ` ${currentKindNames[kind]}` : ''}`,
     polarity && polarityNames[polarity].toLowerCase(),
     currentA !== undefined && `${currentA} A`,
-    (outerMm !== undefined || innerMm !== undefined) && `${outerMm ?? '?'} × ${innerMm ?? '?'} mm`,
+    (outerMm !== undefined || innerMm !== undefined) && sizes({ outerMm, innerMm }),
   ]
     .filter(Boolean)
     .join(', ')
@@ -290,7 +290,13 @@ function judgePlug(needs: Inlet, supply: Supply): Finding[] {
       ]
     : [finding('fine', 'supply.plug.fits', 'The plug fits.', `${sizes(supply)}.`)]
 }
-const sizes = ({ outerMm, innerMm }: Plug) => `${outerMm ?? '?'} × ${innerMm ?? '?'} mm`
+function sizes({ outerMm, innerMm }: Plug): string {
+  if (outerMm !== undefined && innerMm !== undefined) return `${outerMm} × ${innerMm} mm`
+  return [
+    outerMm === undefined ? 'outside not measured' : `${outerMm} mm outside`,
+    innerMm === undefined ? 'inside not measured' : `${innerMm} mm inside`,
+  ].join(', ')
+}
 
 /** Several identical sockets side by side invite the wrong plug. */
 function judgeNeighbours(supply: Supply, neighbours: Neighbour[]): Finding[] {

@@ -1,3 +1,5 @@
+import { onDay } from '../kernel/days'
+import { decimals } from '../kernel/figure'
 import { type Finding, commonPractice, finding } from '../kernel/finding'
 import { type Life, lifeNames } from '../kernel/stages'
 import { type GateVerdict, gateWords } from '../safety/gate-words'
@@ -81,7 +83,7 @@ export function judgeDemonstrations(shown: readonly Demonstration[], limits: Sig
         finding(
           'care',
           'demonstration.long',
-          `It ran ${minutes} minutes on ${day}; signed off are ${limits.hoursADay} h a day.`,
+          `It ran ${decimals(minutes / 60, 2)} h ${onDay(day)}; it is signed off for ${limits.hoursADay} h a day.`,
           'Beyond its limits nothing was tested.',
         ),
       ]

@@ -116,7 +116,7 @@ describe('a life', () => {
     const shown = [at(10), at(12)].map(a => ({ at: a, minutes: 70 }))
     const day = (a: string) => a.slice(0, 10)
     expect(judgeDemonstrations(shown, { hoursADay: 2, attended: true, noOriginalMedia: false }, day)).toMatchObject([
-      { level: 'care', says: expect.stringContaining('140 minutes') as string },
+      { level: 'care', says: expect.stringContaining('2.33 h on 3 Mar 2026') as string },
     ])
     expect(judgeDemonstrations(shown, { hoursADay: 3, attended: true, noOriginalMedia: false }, day)).toEqual([])
     expect(judgeDemonstrations(shown, null, day)).toEqual([])

@@ -14,14 +14,14 @@ const mostTold = 100
 /** What came of it against what was estimated, kindly: a job that grew teaches the next estimate. Common practice, no source. */
 export function judgeOutcome({ hours, money: cost, faults }: OutcomeInput): Finding[] {
   const findings: Finding[] = []
-  const compare = (what: string, code: string, is: number, low: number | null, high: number | null, show: (n: number) => string) => {
+  const compare = (what: string, code: string, is: number, low: number | null, high: number | null, show: (n: number) => string, begin = show) => {
     if (low === null || high === null || (!low && !high)) {
       findings.push(
         finding('note', `${code}.no-estimate`, `${what}: ${show(is)}; nothing was estimated.`, 'An estimate before the next one makes the one after better.'),
       )
       return
     }
-    const range = low === high ? show(low) : `${show(low)} to ${show(high)}`
+    const range = low === high ? show(low) : `${begin(low)} to ${show(high)}`
     if (is > high)
       findings.push(
         finding(
@@ -37,7 +37,15 @@ export function judgeOutcome({ hours, money: cost, faults }: OutcomeInput): Find
         finding('fine', `${code}.held`, `${what}: ${show(is)} of ${range} estimated.`, is < low ? 'It took less than was thought.' : 'The estimate held.'),
       )
   }
-  compare('Hours that were noted', 'outcome.hours', hours.worked, hours.low, hours.high, n => `${decimals(n, 1)} h`)
+  compare(
+    'Hours that were noted',
+    'outcome.hours',
+    hours.worked,
+    hours.low,
+    hours.high,
+    n => `${decimals(n, 1)} h`,
+    n => `${decimals(n, 1)}`,
+  )
   compare('Money', 'outcome.money', cost.spent, cost.low, cost.high, n => money(n, cost.currency))
   if (faults.open)
     findings.push(

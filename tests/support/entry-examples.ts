@@ -255,7 +255,7 @@ export const entryExamples: { [K in EntryKind]: [EntryData<K>, string] } = {
   'passport.pictures': [{ before: 'As found', after: 'Cleaned' }, 'On the passport, before and after: As found; Cleaned.'],
   'thing.added': [{ name: 'Long tank', kind: 'tank' }, 'Tank to share: Long tank.'],
   'thing.changed': [{ name: 'Long tank', kind: 'tank', active: false }, 'Tank Long tank is gone.'],
-  'shelf.added': [{ name: 'White vinegar', amount: 1000, unit: 'ml' }, 'On the shelf: 1000 ml of White vinegar.'],
+  'shelf.added': [{ name: 'White vinegar', amount: 1000, unit: 'ml' }, 'On the shelf: 1 l of White vinegar.'],
   'shelf.changed': [{ name: 'White vinegar', amount: 400, unit: 'ml', active: true }, 'The shelf now has 400 ml of White vinegar.'],
   'shelf.put-back': [{ name: 'White vinegar', amount: 25, unit: 'ml', what: 'Main board' }, 'Put back 25 ml of White vinegar, not used after all: Main board.'],
   'shelf.used': [{ name: 'White vinegar', amount: 25, unit: 'ml', what: 'Main board' }, 'Used 25 ml of White vinegar: Main board.'],

@@ -10,7 +10,8 @@ const session = useSession()
 const times = useTimes()
 const { submitCommand: choose, busy, failure, because } = useCommand('choose-life', () => props.sheet.tag)
 /** Where one is chosen, a phone shows that one. */
-const every = ref(!onPhone())
+const small = onPhone()
+const every = ref(!small)
 const judged = computed(() =>
   lives
     .filter(life => every.value || !props.sheet.life || life === props.sheet.life)
@@ -56,7 +57,13 @@ const worthSaying = (f: Finding) => f.heard !== 'elsewhere'
           </button>
         </p>
         <p class="hint">{{ lifeNames[life].means }}</p>
-        <FindingList v-if="findings.some(worthSaying)" :findings="findings.filter(worthSaying)" />
+        <template v-if="findings.some(worthSaying)">
+          <details v-if="small">
+            <summary class="min-h-11 cursor-pointer content-center">{{ refused ? 'What stands against it' : 'What to know' }}</summary>
+            <FindingList :findings="findings.filter(worthSaying)" />
+          </details>
+          <FindingList v-else :findings="findings.filter(worthSaying)" />
+        </template>
         <p v-if="sheet.life === life && sheet.retestFrom" class="hint">Due to be tested again {{ times.day(sheet.retestFrom) }}.</p>
       </li>
     </ul>

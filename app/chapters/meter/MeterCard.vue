@@ -21,7 +21,12 @@ const view = computed(() => meter.view.value)
 </script>
 
 <template>
-  <OneCard title="Meter" hint="A multimeter that speaks SCPI over the network. The server reads it, not your browser.">
+  <OneCard
+    title="Meter"
+    beside
+    :result="view && meterStates[view.state].title"
+    hint="A multimeter that speaks SCPI over the network. The server reads it, not your browser."
+  >
     <div v-if="view" class="flex flex-wrap items-center gap-x-4 gap-y-1" aria-live="polite">
       <span class="font-semibold" :class="view.state === 'ready' ? 'text-fine' : view.state === 'none' ? 'text-ink-2' : 'text-stop'">{{
         meterStates[view.state].title

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useFieldValue, useSetFieldValue } from 'vee-validate'
+import { shownRail } from '#core/power/rails'
 import type { ModelView } from '#shared/chapters/models/index'
 
 /** Beside the form that books a machine in: what the collection knows of its model, and what its sisters had. */
@@ -44,6 +45,6 @@ const troubled = computed(() => sisters.value.filter(m => m.batteryLeaked || m.f
       </ul>
     </div>
     <p v-if="model.usualKit.length">Usually complete with: {{ model.usualKit.join(', ').toLowerCase() }}.</p>
-    <p v-if="model.rails.length">Rails: {{ model.rails.map(r => r.name).join(', ') }}.</p>
+    <p v-if="model.rails.length">Rails: {{ model.rails.map(r => shownRail(r.name)).join(', ') }}.</p>
   </div>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { counted } from '#core/kernel/figure'
 import type { SessionPlace } from '#shared/chapters/people/index'
 
 /** Who is signed in where, and the end of it. */
@@ -13,7 +14,12 @@ const deviceOf = (browser: string) =>
 </script>
 
 <template>
-  <OneCard title="Signed in" :hint="everybody ? 'Everybody, and where. Ending a session signs that browser out.' : 'Where you are signed in.'">
+  <OneCard
+    title="Signed in"
+    beside
+    :result="found && counted(found.sessions.length, 'browser')"
+    :hint="everybody ? 'Everybody, and where. Ending a session signs that browser out.' : 'Where you are signed in.'"
+  >
     <p v-if="!found" role="status" class="hint">{{ trouble || 'Fetching…' }}</p>
     <ul v-else class="grid divide-y divide-line border-y border-line">
       <li v-for="one in found.sessions" :key="one.uid" class="flex flex-wrap items-center gap-x-3 py-1">

@@ -14,7 +14,7 @@ function passwordChanged(close: () => void) {
 </script>
 
 <template>
-  <OneCard title="You" :hint="`${roleNames[me.role]}, signed in as ${me.signInName}`">
+  <OneCard title="You" beside :result="me.name" :hint="`${roleNames[me.role]}, signed in as ${me.signInName}`">
     <CommandForm
       command="change-own-name"
       :initial="{ name: me.name }"

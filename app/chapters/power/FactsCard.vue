@@ -30,7 +30,7 @@ function hintOf(name: (typeof enteredFactNames)[number]) {
 const open = computed(() => enteredFactNames.filter(name => props.sheet.power.facts[name] === undefined).length)
 const result = computed(
   () =>
-    `${open.value ? `${open.value} of ${enteredFactNames.length} not answered` : `All ${enteredFactNames.length} answered`}, ${props.sheet.power.inspectedBy ? `inspected by ${props.sheet.power.inspectedBy}` : 'nobody has signed for them'}`,
+    `${open.value ? `${open.value} of ${enteredFactNames.length} not answered` : `All ${enteredFactNames.length} answered`}${props.sheet.power.inspectedBy ? `, inspected by ${props.sheet.power.inspectedBy}` : open.value ? '' : ', nobody has signed for them'}`,
 )
 const complete = computed(() => open.value === 0 && props.sheet.power.inspectedBy !== '')
 /** What was answered when the card was opened is one line, the worst first, until somebody presses it; nothing folds under somebody's hands. */

@@ -75,7 +75,7 @@ const { submitCommand: withdraw, busy: withdrawing } = useCommand('withdraw-over
         </button>
       </p>
     </section>
-    <div class="folds flex flex-wrap gap-x-6 gap-y-1">
+    <div class="folds flex flex-wrap gap-x-6 gap-y-1 max-wide:gap-x-3">
       <details>
         <summary class="cursor-pointer">
           <span class="font-semibold">How it is judged:</span> {{ schoolNames[sheet.power.school].title.toLowerCase()
@@ -116,7 +116,7 @@ const { submitCommand: withdraw, busy: withdrawing } = useCommand('withdraw-over
         </div>
       </details>
       <details v-if="checked.length">
-        <summary class="cursor-pointer font-semibold">Checked so far ({{ checked.length }})</summary>
+        <summary class="cursor-pointer font-semibold">Checked ({{ checked.length }})</summary>
         <div class="pt-2"><FindingList :findings="checked" brief /></div>
       </details>
       <GateHistory :sheet="sheet" />

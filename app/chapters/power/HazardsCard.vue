@@ -25,7 +25,7 @@ const result = computed(
     ].join('; ') || 'Nothing points to one',
 )
 const signs = ({ by, at, evidence }: (typeof props.sheet.hazards)[number]) =>
-  by ? `${by}, ${times.day(at)}` : evidence.length === 1 ? evidence[0] : `${evidence.length} signs of it`
+  by ? `${by}, ${times.day(at)}` : evidence.length === 1 ? evidence[0] : `${evidence.length} signs`
 /** Each once, of what is there. */
 const cautionsHere = computed(() => [...new Set(props.sheet.hazards.filter(h => h.state === 'present').map(h => hazardKinds[h.kind].caution))])
 const words = { state: 'State', evidence: 'Evidence' }

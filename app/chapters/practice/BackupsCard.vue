@@ -36,7 +36,7 @@ const schedule = computed(() =>
 </script>
 
 <template>
-  <OneCard title="Backup" :hint="view && schedule">
+  <OneCard title="Backup" beside :result="view && (view.backups[0] ? times.exact(view.backups[0].made) : 'None yet')" :hint="view && schedule">
     <p v-if="!view" role="status" class="hint">{{ trouble || 'Fetching…' }}</p>
     <template v-else>
       <p v-if="view.backups[0]" class="flex flex-wrap items-baseline gap-x-3">

@@ -13,7 +13,12 @@ const inks = { waiting: 'text-care', sending: 'text-note', sent: 'text-note', pr
 </script>
 
 <template>
-  <OneCard title="Label printer" hint="Any printer in the house that speaks IPP. The server asks it, never a browser.">
+  <OneCard
+    title="Label printer"
+    beside
+    :result="trouble || (printer.uri ? printer.says : found && 'None')"
+    hint="Any printer in the house that speaks IPP. The server asks it, never a browser."
+  >
     <p v-if="trouble || failure || againFailure" role="alert" class="text-stop">{{ trouble || failure || againFailure }}</p>
     <template v-if="found">
       <p v-if="printer.uri" role="status" :class="printer.ready ? 'text-fine' : 'text-care'" class="font-semibold">{{ printer.says }}</p>

@@ -10,6 +10,10 @@ const times = useTimes()
 const buildUp = computed(() => props.sheet.buildUp)
 const state = computed(() => buildUp.value && judgeBuildUp(buildUp.value.steps, buildUp.value.looks))
 const at = computed(() => (state.value ? buildUp.value!.steps[state.value.at] : undefined))
+/** On a phone what was done, what is at, and what comes next. */
+const all = ref(false)
+const fewSteps = computed(() => (onPhone() ? (state.value?.at ?? 0) + 2 : Infinity))
+const shownSteps = computed(() => (all.value ? buildUp.value!.steps : buildUp.value!.steps.slice(0, fewSteps.value)))
 const last = computed(() => buildUp.value?.looks.at(-1))
 const looksAt = (step: number) => (buildUp.value?.looks ?? []).filter(l => l.step === step)
 const cardState = computed(() => (!buildUp.value ? 'none' : state.value?.verdict === 'done' ? 'done' : 'open'))
@@ -85,7 +89,12 @@ const id = useId()
         </template>
       </div>
       <ol class="grid divide-y divide-line border-y border-line" aria-label="Steps of the build-up">
-        <li v-for="(step, i) in buildUp.steps" :key="i" class="grid gap-x-3 py-1.5 sm:grid-cols-[2rem_1fr]" :class="i === state.at && 'bg-note-wash'">
+        <li
+          v-for="(step, i) in shownSteps"
+          :key="i"
+          class="grid grid-cols-[2rem_1fr] gap-x-3 py-1.5 max-wide:grid-cols-[1.25rem_1fr]"
+          :class="i === state.at && 'bg-note-wash'"
+        >
           <span class="figure" :class="i < state.at ? 'text-fine' : 'text-ink-2'">{{ i < state.at ? '✓' : i + 1 }}</span>
           <div>
             <span class="font-semibold">{{ step.adds.join(', ') }}</span>
@@ -96,6 +105,7 @@ const id = useId()
           </div>
         </li>
       </ol>
+      <ShowAll v-model="all" :count="buildUp.steps.length" :few="fewSteps" />
       <p v-if="byName.length" class="hint">
         Their order goes by what each part is for. Where a name says it wrongly, say so under
         <NuxtLink :to="`/m/${sheet.tag}?stage=look`">Look, Assemblies</NuxtLink>.

@@ -16,7 +16,7 @@ const levels = { 'cured': 'fine', 'not-cured': 'stop', 'go-on': 'note' } as cons
 const result = computed(() => soaks.value.map(s => `${s.what}: ${words[s.result.verdict]}`).join('; ') || 'None begun')
 const long = (seconds: number) =>
   seconds < 120 ? `${Math.round(seconds)} s` : seconds < 7200 ? `${Math.round(seconds / 60)} min` : `${(seconds / 3600).toFixed(1)} h`
-const percent = (rate: number) => `${significant(rate * 100)} %`
+const percent = (rate: number) => `${significant(rate * 100, 2)} %`
 const ending = ref<number>()
 /** The tally by keys, while somebody sits beside it: space for a pass, f for a failure. */
 const byKeys = ref<number>()
@@ -70,9 +70,8 @@ const asBefore = ({ passes, result: { failureRate } }: (typeof soaks.value)[numb
           }"
         />
         <p v-if="soak.result.interval" class="hint">
-          It fails now in {{ percent(soak.result.interval.low) }} to {{ percent(soak.result.interval.high) }} of passes{{
-            soak.result.leftSeconds === null ? '' : `; what is left takes ${long(soak.result.leftSeconds)}`
-          }}.
+          It fails now in {{ soak.result.interval.low ? `${percent(soak.result.interval.low)} to` : 'at most' }} {{ percent(soak.result.interval.high) }} of
+          passes{{ soak.result.leftSeconds === null ? '' : `; what is left takes ${long(soak.result.leftSeconds)}` }}.
         </p>
         <LineChart
           v-if="soak.tallies.length > 1"

@@ -24,7 +24,7 @@ const shown = computed(() => props.starts.map(start => ({ ...start, rails: rails
 <template>
   <details>
     <summary>
-      <h3 class="inline">Starts there were</h3>
+      <h3 class="inline">Earlier starts</h3>
       &ensp;
       <span v-if="shown[0]" class="hint">
         {{ shown.length }}; the last: {{ shown[0].outcome && startOutcomeNames[shown[0].outcome] }}, {{ times.day(shown[0].begunAt) }}</span

@@ -7,9 +7,7 @@ import type { HistoryLine, SheetHead } from '#shared/kernel/machine'
 const props = defineProps<{ sheet: SheetHead }>()
 const session = useSession()
 const times = useTimes()
-/** On a phone the newest stand by themselves; who wants more has something to look for. */
-const small = onPhone()
-const shownAtFirst = small ? 2 : 6
+const shownAtFirst = 6
 const all = ref(false)
 const striking = ref<HistoryLine>()
 const part = ref<HistoryPart>()
@@ -40,8 +38,8 @@ const lines = computed(() =>
 </script>
 
 <template>
-  <OneCard title="History">
-    <div v-if="!small || all || narrowed" class="grid grid-cols-2 gap-2">
+  <OneCard title="History" beside :result="lines[0]?.says">
+    <div class="grid grid-cols-2 gap-2">
       <div>
         <label :for="`${id}-part`" class="sr-only">Show of the history</label
         ><select :id="`${id}-part`" v-model="part" class="entry">

@@ -50,7 +50,9 @@ const mayBegin = (move: SheetHead['moves'][number]) =>
       </li>
     </ol>
     <p v-if="failure" role="alert" class="text-stop">{{ failure }}</p>
-    <p v-if="elsewhere" class="hint">{{ elsewhere }} {{ moves.length ? 'more are' : 'are' }} listed under “What would open it”.</p>
+    <p v-if="elsewhere" class="hint">
+      {{ elsewhere }} {{ moves.length ? 'more ' : '' }}{{ elsewhere === 1 ? 'is' : 'are' }} listed under “What would open it”.
+    </p>
     <ShowAll v-model="all" :count="moves.length" :few="few" />
     <ul v-if="sheet.waits.length" class="grid gap-1 border-t border-line pt-2">
       <li v-for="wait in sheet.waits" :key="wait.id" class="flex gap-2">

@@ -8,7 +8,7 @@ const open = computed(() => props.sheet.questions.filter(q => !q.settled))
 </script>
 
 <template>
-  <OneCard title="Open questions">
+  <OneCard title="Open questions" beside :result="open.length > 1 ? `${open.length}: ${open[0]!.question}` : (open[0]?.question ?? 'None')">
     <p v-if="!open.length" class="hint">None. What was seen in passing and not understood belongs here.</p>
     <ul v-else class="grid divide-y divide-line">
       <li v-for="question in open" :key="question.id" class="grid gap-1 py-2 first:pt-0">

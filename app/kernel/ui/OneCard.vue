@@ -20,12 +20,15 @@ const props = defineProps<{
   later?: boolean
   /** Stays unfolded however it stands. */
   stays?: boolean
+  /** Is beside the work, or one of many on its page: a phone shows it as its line until somebody opens it. */
+  beside?: boolean
 }>()
 const id = useId()
 const parts = inject(stagePartsKey, undefined)
 // On a phone one card is tall, the first in which something is left to do; of the others the line with their result stands.
 const small = onPhone() && parts !== undefined
-const folds = computed(() => props.state !== undefined && (small || !props.stays))
+const lineOnly = onPhone() && props.beside
+const folds = computed(() => lineOnly || (props.state !== undefined && (small || !props.stays)))
 const open = ref(!folds.value || (props.state === 'open' && !props.later && !(small && parts?.some(part => part.tall))))
 // What cannot be folded any more is open: it would have nothing to be opened by.
 watch(folds, now => !now && (open.value = true))
@@ -73,7 +76,10 @@ if (parts && props.state !== undefined) {
       </div>
       <slot v-if="open" name="aside" />
       <p v-else class="ml-auto flex min-w-0 items-center gap-2 text-ink-2">
-        <span class="line-clamp-2 leading-tight first-letter:uppercase">{{ result }}</span><StateMark v-if="state" :state="state" />
+        <span class="leading-tight first-letter:uppercase" :class="lineOnly ? 'line-clamp-1' : 'line-clamp-2'">{{ result }}</span><StateMark
+          v-if="state"
+          :state="state"
+        />
       </p>
     </header>
     <slot v-if="open" />

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { PhPencilSimple } from '~/kernel/signs/icons'
+import { shownRail, volts } from '#core/power/rails'
 import { labelWords } from '#core/power/supply-match'
 
 /** One model: what is known of it, and the machines here that are one. */
@@ -81,9 +82,9 @@ const lists = computed(() =>
           ><p v-if="!model.rails.length" class="hint">Not noted.</p>
           <ul v-else class="grid gap-1">
             <li v-for="rail in model.rails" :key="rail.name">
-              <span class="reading">{{ rail.name }}</span>{{ ' ' }}
+              <span class="reading">{{ shownRail(rail.name) }}</span>{{ ' ' }}
               <span class="hint"
-                >{{ rail.nominalV }} V nominal{{ rail.tolerancePct === undefined ? '' : `, ± ${rail.tolerancePct} %`
+                >{{ volts(rail.nominalV) }} nominal{{ rail.tolerancePct === undefined ? '' : `, ± ${rail.tolerancePct} %`
                 }}{{ rail.point ? `, at ${rail.point}` : '' }}</span
               >
             </li>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { PhPlus } from '~/kernel/signs/icons'
+import { shownRail } from '#core/power/rails'
 
 useHead({ title: 'Models' })
 const session = useSession()
@@ -41,7 +42,7 @@ const done = (result: unknown) => navigateTo(`/models/${(result as { modelId: nu
           >
           <span class="font-display text-xl font-semibold underline">{{ model.name }}</span>
           <span>{{ model.about }}</span>
-          <span class="hint">{{ model.here === 1 ? '1 here' : `${model.here} here` }} · {{ model.rails.map(r => r.name).join(', ') }}</span>
+          <span class="hint">{{ model.here === 1 ? '1 here' : `${model.here} here` }} · {{ model.rails.map(r => shownRail(r.name)).join(', ') }}</span>
           <span v-if="model.leaked" class="font-semibold text-stop">A battery has leaked</span>
         </NuxtLink>
       </li>

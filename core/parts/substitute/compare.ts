@@ -1,4 +1,4 @@
-import { engineering, written } from '../../kernel/figure'
+import { engineering, significant, written } from '../../kernel/figure'
 import { type QuantityUnit, unitOfName } from '../../kernel/quantity'
 
 /** What a part is, field by field; what is left out is not known. */
@@ -46,6 +46,8 @@ export function valueWords(fields: SpecFields, field: string, value: Spec[string
   if (of.is === 'flag') return value ? 'yes' : 'no'
   if (of.is === 'words' || typeof value !== 'number') return String(value)
   const unit: QuantityUnit = unitOfName(field)
+  // Nobody says millifarad: a can of 2200 µF is called that.
+  if (unit === 'F' && Math.abs(value) >= 1e-6) return `${significant(value * 1e6)} µF`
   return ['V', 'A', 'Ω', 'F'].includes(unit) ? engineering(value, unit) : written(unit ? `${value} ${unit}` : value)
 }
 

@@ -196,7 +196,7 @@ describe('a start', () => {
     begin(tag)
     carryOutOn(on.bench, { id: 0, name: 'Jolly Bench' }, tag, breakOff)
     expect(sheet(tag).starts[0]).toMatchObject({ outcome: 'broken-off', samples: [] })
-    expect(sheet(tag).history.find(h => h.kind === 'start.ended')?.says).toContain('broken off, 0 rails kept. The program was stopped while it ran.')
+    expect(sheet(tag).history.find(h => h.kind === 'start.ended')?.says).toContain('broken off, no rails kept. The program was stopped while it ran.')
     // What was noticed is lost with it: somebody has to say.
     expect(() => begin(tag)).toThrow(/may not be started/)
     perform(tag, 'explain-alarm', { alarm: 'start:start.broken-off', says: 'The bench computer was switched off; nothing was noticed' })

@@ -1,3 +1,4 @@
+import { counted } from '#core/kernel/figure'
 import { z } from 'zod'
 import { word } from '../../kernel/fields'
 import { type Noticed, noticed } from '#core/power/noticed'
@@ -22,7 +23,7 @@ export const entries = {
   'start.ended': entry(
     z.object({ outcome: word<StartOutcome>(), why: s, onSeconds: n, rails: n, runs: n.optional() }),
     d =>
-      `Start ended after ${Math.round(d.onSeconds)} s${d.runs ? ` in ${d.runs} runs` : ''}: ${startOutcomeNames[d.outcome].toLowerCase()}, ${d.rails} ${d.rails === 1 ? 'rail' : 'rails'} kept.${d.why && ` ${ending(d.why)}`}`,
+      `Start ended after ${Math.round(d.onSeconds)} s${d.runs ? ` in ${d.runs} runs` : ''}: ${startOutcomeNames[d.outcome].toLowerCase()}, ${counted(d.rails, 'rail')} kept.${d.why && ` ${ending(d.why)}`}`,
     shown,
   ),
 } as const

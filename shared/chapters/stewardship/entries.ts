@@ -1,4 +1,4 @@
-import { writtenDay } from '#core/kernel/days'
+import { onDay } from '#core/kernel/days'
 import { z } from 'zod'
 import { word } from '../../kernel/fields'
 import { type Path, paths } from '#core/condition/triage'
@@ -21,7 +21,7 @@ export const entries = {
   'consent.recorded': entry(
     z.object({ ...Agreement.said, currency: s }),
     d =>
-      `Agreed with ${d.agreedWith}${d.agreedOn && ` on ${writtenDay(d.agreedOn)}`}: ${d.allowed.map(w => worksAsked[w].toLowerCase()).join(', ') || 'nothing yet'}; up to ${money(d.upTo, d.currency)}${d.mustAsk && `; to be asked: ${d.mustAsk}`}.`,
+      `Agreed with ${d.agreedWith}${d.agreedOn && ` ${onDay(d.agreedOn)}`}: ${d.allowed.map(w => worksAsked[w].toLowerCase()).join(', ') || 'nothing yet'}; up to ${money(d.upTo, d.currency)}${d.mustAsk && `; to be asked: ${d.mustAsk}`}.`,
     { open: false, names: d => [{ word: d.agreedWith, kind: 'owner' }] },
   ),
   'consent.passed-over': entry(

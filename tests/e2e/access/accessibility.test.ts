@@ -101,7 +101,7 @@ describe('axe finds nothing, and a phone shows all of it,', () => {
     await cleanInLight(`/labels?tags=${tag}`, 'Do not plug in')
     await clean(`/m/${await application.tagOf('Sixty passes')}?stage=prove`, 'back to Main board')
     await clean(`/m/${await application.tagOf('Weather club')}?stage=home`, 'As found, as released')
-    await clean(`/m/${await application.tagOf('Slipway')}?stage=make-safe`, 'Before the switch', 'Starts there were')
+    await clean(`/m/${await application.tagOf('Slipway')}?stage=make-safe`, 'Before the switch', 'Earlier starts')
     await clean(`/m/${tag}/start`, 'No start of this machine is running')
   })
 })

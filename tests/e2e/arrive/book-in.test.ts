@@ -64,3 +64,12 @@ it('every field says what was wrong, and keeps what was typed', async () => {
   await baraka.press('Book in', 'Book in')
   await baraka.sees('Lent to us, from a ferry captain', 'Sisters in the collection')
 })
+
+it('a model typed in another spelling is offered as it is known, with its maker', async () => {
+  await baraka.open('/book-in')
+  await baraka.fill('Model or description', 'petrel-8')
+  await baraka.sees('There is a Petrel 8 by Tarnwick Instruments, spelt a little differently.')
+  await baraka.press('It is a Petrel 8')
+  expect([await baraka.valueOf('Model or description'), await baraka.valueOf('Maker')]).toEqual(['Petrel 8', 'Tarnwick Instruments'])
+  await baraka.seesNoMore('spelt a little differently')
+})

@@ -4,6 +4,7 @@ import { By, until } from 'selenium-webdriver'
 import sharp from 'sharp'
 import { expect, it } from 'vitest'
 import { looksAfter } from '#core/cleaning/contamination'
+import type { MachineSheet } from '#shared/chapters/index'
 import { atTheBench } from '../support/bench'
 
 const {
@@ -185,4 +186,28 @@ it('keycaps come back by their count, the missing one is wanted; bare copper is 
   await rua.fill('Why it is left', 'Its years in the sun of the chart room', 'Leave as patina')
   await rua.press('Save', 'Leave as patina')
   await rua.sees('Stays as patina. Its years in the sun')
+})
+
+it('what was weighed an hour ago is kept as of then, and before another weighing it is refused with what was typed', async () => {
+  /** As the collection's clock showed it, some hours ago. */
+  const shown = (hours: number) =>
+    new Intl.DateTimeFormat('en-GB', { timeZone: 'Europe/Dublin', dateStyle: 'medium', timeStyle: 'short' })
+      .format(Date.now() - hours * 3_600_000)
+      .replace(',', '')
+  await clean('Lifeboat house')
+  await rua.unfold('Drying by mass')
+  await rua.fill('Mass in g', '792.1', 'Weigh it')
+  await rua.press('Weighed earlier')
+  await rua.fill('Weighed at', shown(72), 'Weigh it')
+  await rua.press('Save weighing')
+  await rua.sees('Weighed at: a later weighing is on record already.')
+  expect(await rua.valueOf('Mass in g', 'Weigh it')).toBe('792.1')
+  await rua.fill('Weighed at', shown(1), 'Weigh it')
+  await rua.press('Save weighing')
+  await rua.sees('5 weighings since')
+  const { cleaning } = (await (
+    await application.ask(`/api/machines/${await application.tagOf('Lifeboat house')}`, { cookie: await application.cookieOf('ilka') })
+  ).json()) as MachineSheet
+  const minutesAgo = (Date.now() - Date.parse(cleaning.dryings[0]!.weighings.at(-1)!.at)) / 60_000
+  expect(Math.round(minutesAgo / 5) * 5).toBe(60)
 })

@@ -16,7 +16,7 @@ const home = async (nickname: string) => ilka.open(`/m/${await application.tagOf
 
 it('its life is judged before it is chosen, its hours are counted against its limits, and what went into store is a claim', async () => {
   await home('Weather club')
-  await ilka.sees('Its sign-off is for demonstration alone.', 'signed off are 2 h a day', 'As found, as released')
+  await ilka.sees('Its sign-off is for demonstration alone.', 'it is signed off for 2 h a day', 'As found, as released')
   await ilka.press('Choose Hands-on')
   await ilka.sees('Hands-on: not yet.')
   await ilka.fill('Minutes', '35', 'Add a run')

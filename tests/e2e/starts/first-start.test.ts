@@ -158,7 +158,7 @@ it('a start that goes wrong is stopped with the right words, for whoever watches
   // The cable is pulled while everything is calm.
   await goesWrong(() => standIn.unplug(), 'The meter: lost. Nobody sees the rail.')
   await rua.press('End the start and keep the readings')
-  await rua.show('Starts there were')
+  await rua.show('Earlier starts')
   await rua.sees('Called off', 'in 5 runs', 'Run 5', 'The meter: lost. Nobody sees the rail.')
   // A rail that carried 12 V instead of 5 is an alarm, until somebody says what it was.
   await rua.sees('Keep off', '+5 V has carried')
@@ -224,7 +224,7 @@ it('smoke that somebody noticed outweighs rails that read well, keeps both runs,
   await teodor.press('It is off')
   await teodor.sees('Kept with the start: 1 run before this one.')
   await teodor.press('End the start and keep the readings')
-  await teodor.show('Starts there were')
+  await teodor.show('Earlier starts')
   await teodor.sees('Hazard present: smoke reported.', 'Run 1', 'Smoke was noticed.')
   await teodor.show('Smoke reported')
   await teodor.sees('Noticed: “Smoke in a start on')

@@ -85,7 +85,11 @@ useShortcuts([
         <RunStrip :run="head.run" :current="head.stage" :viewed="viewed" :waits="head.waits" @view="view" />
         <div class="flex flex-wrap items-center gap-x-3 gap-y-1">
           <p class="hint">
-            {{ viewed === head.stage ? `Now in ${stageNames[head.stage]}` : `Viewing ${stageNames[viewed]}; the machine is in ${stageNames[head.stage]}` }}
+            <template v-if="viewed === head.stage">Now in</template
+            ><template v-else
+              ><span class="max-wide:hidden">Viewing {{ stageNames[viewed] }}; the machine</span><span class="wide:hidden">It</span> is in</template
+            >
+            {{ stageNames[head.stage] }}
           </p>
           <button
             v-if="viewed !== head.stage && session.may('move-to-stage')"
