@@ -25,6 +25,8 @@ type ByName = {
   drying?: string
   contamination?: string
   cleaningStep?: string
+  /** A capacitor by its place. */
+  place?: string
   /** Which shared thing is booked, and from how many hours on. */
   thing?: string
   damage?: string
@@ -48,6 +50,7 @@ type RequestByName<N extends MachineCommandName> = Without<
   | 'batteryId'
   | 'supplyId'
   | 'whiteningId'
+  | 'capacitorId'
   | 'dryingId'
   | 'contaminationId'
   | 'thingId'

@@ -42,6 +42,7 @@ export const stageViews: Record<Stage, StageView> = {
     'faults',
     'continuity',
     'parts',
+    'recap',
     'sharing',
   ),
   'prove': stage(

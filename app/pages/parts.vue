@@ -2,11 +2,12 @@
 import { amountWords } from '#core/cleaning/shelf'
 import type { SupplyView } from '#shared/chapters/supplies/index'
 import { AllocationCard, HeldCard, WantedCards } from '~/chapters/parts/index'
+import { RecapOrder } from '~/chapters/recap/index'
 
 useHead({ title: 'Parts' })
 const times = useTimes()
 const route = useRoute()
-const sides = { wanted: 'Wanted', give: 'Who gets what', held: 'Held', supplies: 'Supplies' } as const
+const sides = { wanted: 'Wanted', give: 'Who gets what', held: 'Held', order: 'Order capacitors', supplies: 'Supplies' } as const
 type Side = keyof typeof sides
 const side = computed<Side>(() => (Object.hasOwn(sides, String(route.query.side)) ? (route.query.side as Side) : 'wanted'))
 const { found } = useCollection<{ supplies: SupplyView[] }>(['supplies'], '/api/parts', { page: 1, size: 1 })
@@ -46,6 +47,7 @@ const lowOnShelf = computed(() => materials.value.filter(m => m.wantedSince))
     </template>
     <AllocationCard v-else-if="side === 'give'" />
     <HeldCard v-else-if="side === 'held'" />
+    <RecapOrder v-else-if="side === 'order'" />
     <SuppliesCard v-else-if="found" :supplies="found.supplies" />
   </div>
 </template>

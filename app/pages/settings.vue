@@ -2,6 +2,7 @@
 import { type BoardSchool, type PlasticSchool, boardSchools, plasticSchools } from '#core/cleaning/words'
 import { type Replacement, replacementNames, replacements } from '#core/power/battery'
 import { counted } from '#core/kernel/figure'
+import { type CapacitorSchool, capacitorSchools } from '#core/parts/recap/schools'
 import { type Skill, skillNames, skills } from '#core/kernel/skills'
 import { schoolNames, schools } from '#core/safety/power-facts'
 import type { PersonView } from '#shared/chapters/people/index'
@@ -16,8 +17,18 @@ const open = ref<number>()
 const roleChoices = roles.map(value => ({ value, label: roleNames[value] }))
 const skillChoices = skillNames.map(value => ({ value, label: `${skills[value].title}: ${skills[value].means.toLowerCase().replace(/\.$/, '')}` }))
 const practice = computed(() => {
-  const { name = '', school, numbering = '', zone = '', currency = '', batterySchool, boardSchool, plasticSchool } = settings.value?.practice ?? {}
-  return { name, school, numbering, zone, currency, batterySchool, boardSchool, plasticSchool }
+  const {
+    name = '',
+    school,
+    numbering = '',
+    zone = '',
+    currency = '',
+    batterySchool,
+    boardSchool,
+    plasticSchool,
+    capacitorSchool,
+  } = settings.value?.practice ?? {}
+  return { name, school, numbering, zone, currency, batterySchool, boardSchool, plasticSchool, capacitorSchool }
 })
 const practiceWords = {
   name: 'Name of the collection',
@@ -28,6 +39,7 @@ const practiceWords = {
   batterySchool: 'Lost battery',
   boardSchool: 'Fouled boards',
   plasticSchool: 'Yellowed plastic',
+  capacitorSchool: 'Old capacitors',
 }
 </script>
 
@@ -79,6 +91,12 @@ const practiceWords = {
                 :options="titlesOf(plasticSchools)"
                 :hint="plasticSchools[values.plasticSchool as PlasticSchool]?.means"
               />
+              <ChoiceField
+                name="capacitorSchool"
+                label="Old capacitors"
+                :options="titlesOf(capacitorSchools)"
+                :hint="capacitorSchools[values.capacitorSchool as CapacitorSchool]?.means"
+              />
               <TextField name="numbering" label="Numbering" hint="{year} for the year, {n:3} for a number of three digits" />
               <TextField name="zone" label="Time zone" hint="Such as Europe/Lisbon" />
               <TextField name="currency" label="Currency" hint="Three letters, such as EUR" />
@@ -96,6 +114,10 @@ const practiceWords = {
             <div>
               <dt class="hint">Fouled boards; yellowed plastic</dt>
               <dd>{{ boardSchools[settings.practice.boardSchool].title }}; {{ plasticSchools[settings.practice.plasticSchool].title.toLowerCase() }}</dd>
+            </div>
+            <div>
+              <dt class="hint">Old capacitors</dt>
+              <dd>{{ capacitorSchools[settings.practice.capacitorSchool].title }}. {{ capacitorSchools[settings.practice.capacitorSchool].means }}</dd>
             </div>
             <div>
               <dt class="hint">Numbering</dt>

@@ -9,3 +9,12 @@ export function e24AtLeast(value: number): number {
   const step = e24.find(v => v * decade >= value * (1 - 1e-9)) ?? 10
   return significant(step * decade)
 }
+/** Preferred values of one decade that capacitors are made in. Source: IEC 60063, series E6. */
+export const e6 = [1.0, 1.5, 2.2, 3.3, 4.7, 6.8] as const
+
+/** The value of the E6 series that is nearest, by its ratio. @param value above zero, in any unit */
+export function e6Nearest(value: number): number {
+  const decade = 10 ** Math.floor(Math.log10(value) + 1e-9)
+  const steps = [...e6, 10].map(step => step * decade)
+  return significant(steps.reduce((best, step) => (Math.abs(Math.log(step / value)) < Math.abs(Math.log(best / value)) ? step : best)))
+}

@@ -5,6 +5,7 @@ import { diagnosis } from '../diagnosis/rules'
 import { identify } from '../identify/rules'
 import { opening } from '../opening/rules'
 import { parts } from '../parts/rules'
+import { recap } from '../parts/recap/rules'
 import { power } from '../power/rules'
 import { retest } from '../retest/rules'
 import { safety } from '../safety/rules'
@@ -24,6 +25,7 @@ export const disciplines: Discipline[] = [
   diagnosis,
   continuity,
   parts,
+  recap,
   power,
   retest,
   sharing,

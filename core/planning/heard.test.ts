@@ -41,6 +41,16 @@ const answered =
     answeredAt: { ...record.answeredAt, ...Object.fromEntries(Object.keys(facts).map(name => [name, later])) },
   })
 
+const listed = {
+  assembly: 'Supply',
+  place: 'C1',
+  spec: { capacitanceF: 0.00047, voltageV: 25, technology: 'electrolytic' },
+  stressed: false,
+  looksBad: false,
+  measured: null,
+  state: 'in',
+}
+
 /** What somebody may find, say or record that speaks of danger; with what the gate says of it on a machine in order. */
 const dangers: Record<string, [Change, 'keep-off' | 'not-yet-assessed' | 'guarded-start']> = {
   'smoke noticed in a start': [add('witnessedAtStarts', { says: 'Smoke in a start', at: later }), 'keep-off'],
@@ -52,6 +62,9 @@ const dangers: Record<string, [Change, 'keep-off' | 'not-yet-assessed' | 'guarde
     }),
     'keep-off',
   ],
+  'a capacitor out of its place': [add('capacitors', { ...listed, state: 'out' }), 'keep-off'],
+  'a capacitor that measures bad and is still in': [add('capacitors', { ...listed, measured: { capacitanceF: 0.0001 } }), 'guarded-start'],
+  'a capacitor that bulges and is still in': [add('capacitors', { ...listed, looksBad: true }), 'guarded-start'],
   'a board in a tank': [add('bookings', { what: 'Main board', kind: 'tank', from: earlier, until: '2026-04-01T00:00:00.000Z' }), 'keep-off'],
   'a board in an oven whose time is over': [add('bookings', { what: 'Main board', kind: 'oven', from: earlier, until: later }), 'keep-off'],
   'a bezel under a lamp': [add('bookings', { what: 'Bezel', kind: 'light', from: earlier, until: '2026-04-01T00:00:00.000Z' }), 'guarded-start'],

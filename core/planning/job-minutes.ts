@@ -22,6 +22,7 @@ const jobKinds: Record<string, { minutes: number; finds?: true; powered?: true; 
   'assess': { minutes: 30 },
   'hazards': { minutes: 25, finds: true },
   'part': { minutes: 20 },
+  'recap': { minutes: 90 },
   'fault-new': { minutes: 45, finds: true, powered: true },
   'fault-open': { minutes: 60, finds: true, powered: true },
   'fault.stops': { minutes: 30, finds: true },

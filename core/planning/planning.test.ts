@@ -33,6 +33,16 @@ const fault = {
 
 const testLine = { says: 'Ports', kind: 'works' as const, expect: '', unit: '', from: null, to: null, hours: null }
 
+const listed = {
+  assembly: 'Supply',
+  place: 'C1',
+  spec: { capacitanceF: 0.00047, technology: 'electrolytic' },
+  stressed: false,
+  looksBad: false,
+  measured: null,
+  state: 'in' as const,
+}
+
 describe('the next moves', () => {
   // One case a rule, so that none can go unseen.
   it.each<[string, Partial<MachineRecord>]>([
@@ -95,6 +105,7 @@ describe('the next moves', () => {
     ['gate.battery.in', { entered: { ...good, battery: 'in' } }],
     ['battery-replace', { batteries: [spent] }],
     ['part', { partNeeds: [{ id: 1, quantity: 1, name: 'Fuse', stops: 'start', affects: '', workaround: '', outcome: 'wanted' }] }],
+    ['recap', { capacitorSchool: 'all-first', capacitors: [listed] }],
     ['fault-new', { faults: [fault] }],
     ['fault-open', { faults: [{ ...fault, observations: ['hum'] }] }],
     ['build-up', { stage: 'prove', buildUp: { steps: [{ adds: ['Supply'], expect: '', misleads: '' }], looks: [] } }],
@@ -126,6 +137,8 @@ describe('the next moves', () => {
     // A word within another word is no water.
     ['hazards', { claims: [{ says: 'Trained on it in the straits, sweat and all', verdict: 'open' }], readings: [] }],
     ['part', { partNeeds: [{ id: 1, quantity: 1, name: 'Fuse', stops: 'start', affects: '', workaround: '', outcome: 'fitted' }] }],
+    ['recap', { capacitorSchool: 'evidence', capacitors: [listed] }],
+    ['recap', { capacitorSchool: 'all-first', capacitors: [{ ...listed, state: 'fitted' }] }],
     ['fault-open', { faults: [{ ...fault, observations: ['hum'], open: false }] }],
     ['sign-off', { stage: 'prove', readings: [reading(4.2)] }],
     ['life', { signOff: { limits: null }, life: 'gallery' }],

@@ -119,6 +119,21 @@ export const desks: Story[] = [
       did(11, 'hanneke', 'say-cleaning-part', { name: 'Case', materials: ['painted-metal', 'bare-steel'], soils: ['dust', 'rust'], works: 'works' }),
       did(11, 'hanneke', 'make-cleaning-plan', {}),
       did(5, 'hanneke', 'find-bare-copper', { where: 'main board, two traces at the lower edge' }),
+      did(4, 'teodor', 'list-capacitors', {
+        assembly: 'Supply',
+        typed:
+          'C1 470n 250VAC X2 paper\nC3, C4 220u 35V axial electrolytic hot\nC5 4700u 25V axial electrolytic strap\nC6, C7 100u 25V radial electrolytic\nC10-C13 47u 25V radial electrolytic glued',
+      }),
+      did(4, 'teodor', 'measure-capacitor', { place: 'C3', capacitanceF: '131u', esrOhm: '2.9' }),
+      did(4, 'teodor', 'measure-capacitor', { place: 'C5', capacitanceF: '4610u', esrOhm: '0.02', leakageA: '310u', atV: '24', reformed: true }),
+      did(3.9, 'maeve', 'take-out-capacitor', { place: 'C6', plus: 'towards the transformer', fixing: 'none', bagged: true }),
+      did(3.9, 'maeve', 'take-out-capacitor', {
+        place: 'C7',
+        plus: 'away from the transformer; the print on the board is wrong',
+        fixing: 'none',
+        bagged: true,
+      }),
+      did(3.8, 'maeve', 'fit-capacitor', { place: 'C6', polarityAsked: true, joints: '2', note: 'Pads cleaned of salt first' }),
       did(0.35, 'hanneke', 'step-contamination', { contamination: 'main board and supply', step: 'rinsed' }),
       did(0.3, 'hanneke', 'start-wait', { what: 'main board drying at 40 °C', kind: 'wet', hours: 14 }),
       did(0.3, 'hanneke', 'book-thing', { thing: 'Drying oven', what: 'Main board', hours: 14, roomL: 30, minC: 35, maxC: 40 }),
@@ -560,6 +575,11 @@ export const desks: Story[] = [
       ...graded(78, 'joaquim', { 'Supply': [0], 'Main board': [1], 'Video card': ['-'], 'Case': [1] }),
       assessed(78, 'joaquim', { battery: 'in', liquidOrDirt: 'no', burntTrace: 'no', fan: 'present', pictureTube: 'none' }),
       did(78, 'joaquim', 'want-part', { name: 'Video card for the Spindrift', quantity: 1, stops: 'start', place: 'slot 2' }),
+      did(77, 'joaquim', 'list-capacitors', {
+        assembly: 'Supply',
+        typed:
+          'C1 100n 250VAC X2\nC4, C5 470u 35V radial electrolytic 10x20 hot\nC6 1000u 16V radial electrolytic\nC8-C11 100u 25V radial electrolytic\nC14 20u 25V axial electrolytic',
+      }),
       did(78, 'joaquim', 'record-battery', {
         where: 'beside the keyboard connector',
         chemistry: 'nickel-cadmium',

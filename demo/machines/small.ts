@@ -251,6 +251,10 @@ export const small: Story[] = [
       did(60, 'teodor', 'assign-supply', { supply: 'S-01' }),
       ...measuredOff(59, 'rua', { '+5 V': [210, 340], '+12 V': ['1k1', '2k2'], '-5 V': ['3k9', 'OL'] }),
       moved(50, 'rua', 'mend'),
+      did(52, 'rua', 'list-capacitors', {
+        assembly: 'Main board',
+        typed: 'C1 22u 16V axial electrolytic\nC2, C3 47u 16V radial electrolytic\nC5 1000u 16V radial electrolytic hot',
+      }),
       did(50, 'rua', 'report-fault', { symptom: 'Starts one time in three', stopsMachine: true }),
       did(44, 'rua', 'observe-fault', { fault: 'Starts one time in three', says: 'Reset line slow to rise; single-wipe sockets' }),
       did(43, 'rua', 'keep-judgement', {

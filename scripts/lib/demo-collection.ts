@@ -35,6 +35,7 @@ import * as kernel from '../../server/kernel/perform'
 import { machineByTag, machineSheet } from '../../server/kernel/sheet'
 import type { Bench, Person } from '../../server/kernel/work'
 import { close, happen, open } from '../../server/chapters/starts/running'
+import { priceLists } from '../../demo/prices'
 import { fillHeld } from './fill-held'
 import { drawPhotographs } from './photographs'
 
@@ -104,6 +105,7 @@ export async function fillDemoCollection(folder: string, before: (told: ToldComm
     batterySchool: 'remote-holder',
     boardSchool: 'wash',
     plasticSchool: 'whiten',
+    capacitorSchool: 'after-start',
   })
   // The stand-in of a meter, which the demo starts beside the application.
   performOnCollection(bench, coordinator, 'set-meter', { version: practiceOf(db).version, host: '127.0.0.1', port: Number(process.env.METER_PORT ?? 5025) })
@@ -278,6 +280,7 @@ export async function fillDemoCollection(folder: string, before: (told: ToldComm
     const battery = named(input.battery, sheet.power.batteries, 'where')
     const whitening = named(input.whitening, sheet.cleaning.whitenings, 'name')
     const drying = named(input.drying, sheet.cleaning.dryings, 'what')
+    const capacitor = command.endsWith('-capacitor') ? named(input.place, sheet.recap.capacitors, 'place') : undefined
     const contamination = named(input.contamination, sheet.cleaning.contaminations, 'where')
     const cleaningStep = named(input.cleaningStep, sheet.cleaning.steps, 'says')
     const supply = named(input.supply, sheet.power.supplies, 'name')
@@ -315,6 +318,7 @@ export async function fillDemoCollection(folder: string, before: (told: ToldComm
       whiteningId: whitening?.id,
       dryingId: drying?.id,
       contaminationId: contamination?.id,
+      capacitorId: capacitor?.id,
       thingId: thing?.id,
       damageId: damage?.id,
       boardId: sheet.continuity.boards[0]?.id,
@@ -327,6 +331,7 @@ export async function fillDemoCollection(folder: string, before: (told: ToldComm
         cleaningStep ??
         damage ??
         contamination ??
+        capacitor ??
         battery ??
         step ??
         shown ??
@@ -370,6 +375,7 @@ export async function fillDemoCollection(folder: string, before: (told: ToldComm
     (name, input) => performOnCollection(bench, coordinator, name, readCommandInput(name, input as never)),
     nickname => [...tags].find(([story]) => story.arrives.nickname === nickname)![1],
   )
+  for (const list of priceLists) performOnCollection(bench, coordinator, 'set-prices', readCommandInput('set-prices', list))
   db.$client.close()
   writeFileSync(
     join(folder, 'demo-sign-ins.json'),

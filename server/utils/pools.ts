@@ -1,3 +1,5 @@
+import type { RecapOrderInput } from '#core/parts/recap/order'
+import type { OrderDone } from '../workers/order'
 import { join } from 'node:path'
 import type { H3Event } from 'h3'
 import { threadPool } from '../kernel/turns/pool'
@@ -54,6 +56,18 @@ export const allocations = threadPool<AllocationTask, AllocationDone>(program('a
   longestMs: 30_000,
   memoryMb: 256,
   advice: 'Settle what is wanted no more, and ask again.',
+})
+
+/** What several lists of capacitors cost together. */
+export const orders = threadPool<RecapOrderInput, OrderDone>(program('order'), {
+  running: 1,
+  waiting: 8,
+  waitingOfOne: 2,
+  patienceMs: 30_000,
+  retryAfterSeconds: 5,
+  longestMs: 20_000,
+  memoryMb: 256,
+  advice: 'Order for fewer machines at once.',
 })
 
 /** Labels are drawn one at a time, for the queue of the printer alone. */

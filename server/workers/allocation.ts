@@ -1,8 +1,8 @@
-import highs from 'highs'
 import { type Allocation, type Unlock, allocate, bestPurchase } from '#core/parts/allocation/allocate'
-import { type Solve, TooLarge } from '#core/parts/allocation/programme'
+import { TooLarge } from '#core/parts/allocation/programme'
 import { type Question, questionOf } from '#core/parts/allocation/question'
 import { InputError } from '#core/kernel/input-error'
+import { openSolver } from '../kernel/solver'
 import { giveWay } from '../kernel/turns/give-way'
 
 giveWay()
@@ -14,17 +14,9 @@ export interface AllocationTask {
 }
 export type AllocationDone = { allocation: Allocation; one: Unlock | null; two: Unlock | null } | { tooLarge: string }
 
-/** So long one programme may take, in seconds; what is not the best is not given out as it. */
-const longestSeconds = 8
-
 /** Weighs who gets what, and what should be bought, beside the request loop. */
 export default async function weigh({ question, buys }: AllocationTask): Promise<AllocationDone> {
-  const { solve: run } = await highs()
-  const solve: Solve = programme => {
-    const answer = run(programme, { mip_rel_gap: 0, mip_abs_gap: 0, time_limit: longestSeconds })
-    if (answer.Status !== 'Optimal') return null
-    return { worth: answer.ObjectiveValue, values: Object.fromEntries(Object.entries(answer.Columns).map(([name, column]) => [name, column.Primal])) }
-  }
+  const solve = await openSolver()
   try {
     const input = questionOf(question)
     const allocation = allocate(input, solve)

@@ -8,14 +8,14 @@ const notListenedTo = {
   'names of things, people and places': `machine.booked-in provenance.recorded identity.corrected model.joined assembly.added scale.set portrait.chosen model.added model.changed
     passport.pictures bag.ended thing.added thing.changed shelf.added shelf.changed shelf.used shelf.put-back booking.made booking.ended board.added board.pairs
     board.part-typed board.noted board.pin-struck board.changed board.registered probe.begun list.kept list.dropped person.forgotten person.renamed
-    person.password-changed supply.added supply.changed configuration.set rails.expected fault.parts build-up.planned build-up.changed`,
+    person.password-changed supply.added supply.changed configuration.set rails.expected fault.parts build-up.planned build-up.changed capacitors.listed`,
   'sentences of the program': `date-code.read corrosion.measured opening.back gate.changed gate.overrule-ended inlet.expected supply.assigned start.called-off
     start.ended cleaning.step-added cleaning.step-done cleaning.step-reopened cleaning.step-given drying.started drying.weighed whitening.followed whitening.measured off-state.measured
     reading.taken soak.begun soak.tallied soak.untallied soak.log-opened soak.log-said sign-off.ended result.pinned job.started job.reopened contamination.stepped`,
   'heard where they are kept: claims, damage, hazards, facts, answers to what was heard': `claim.recorded damage.patina hazard.settled
     saying.settled alarm.explained last-powered.recorded copper.bare copper.sealed cleaning.part cleaning.done`,
   'of the house, its owners and its models, not of what this machine does': `path.chosen consent.recorded consent.passed-over owner.written-to owner.closed
-    gate.overruled code.noted theory.held held.added held.changed held.written-off bulletin.accepted bulletin.withdrawn bulletin.read entry.struck practice.set probe.again machine.signed-off wait.resumed`,
+    gate.overruled code.noted theory.held held.added held.changed held.written-off prices.set bulletin.accepted bulletin.withdrawn bulletin.read entry.struck practice.set probe.again machine.signed-off wait.resumed`,
 }
 
 /** The same with a word of its own behind every text of more than one word. */

@@ -18,6 +18,7 @@ import { meter } from './meter/index'
 import { models } from './models/index'
 import { opening } from './opening/index'
 import { parts } from './parts/index'
+import { recap } from './recap/index'
 import { people } from './people/index'
 import { plan } from './plan/index'
 import { power } from './power/index'
@@ -46,6 +47,7 @@ export const chapters = {
   faults,
   continuity,
   parts,
+  recap,
   proving,
   home,
   sharing,

@@ -19,6 +19,7 @@ const coordinatorsAlone = [
   'set-meter',
   'set-password',
   'set-practice',
+  'set-prices',
   'set-printer',
   'show-before-after',
   'switch-passport',

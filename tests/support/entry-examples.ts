@@ -1,3 +1,4 @@
+import { ofCapacitors } from './capacitor-examples'
 import type { EntryData, EntryKind } from '#shared/chapters/index'
 
 const membrane = {
@@ -308,6 +309,7 @@ export const entryExamples: { [K in EntryKind]: [EntryData<K>, string] } = {
     { name: 'Gannet membrane', count: 1, holder: 'Rua Tamihana', reason: 'broke on the way' },
     '1 × Gannet membrane, lent to Rua Tamihana, written off: broke on the way.',
   ],
+  ...ofCapacitors,
   'part.settled': [{ name: 'Fuse', outcome: 'fitted' }, 'Fuse: found and fitted.'],
   'rails.expected': [
     {
@@ -365,6 +367,7 @@ export const entryExamples: { [K in EntryKind]: [EntryData<K>, string] } = {
       batterySchool: 'remote-holder',
       boardSchool: 'spot',
       plasticSchool: 'leave',
+      capacitorSchool: 'after-start',
     },
     'Practice of Skerrow Head: caps first, numbering SH-{n}, zone UTC.',
   ],

@@ -2,9 +2,10 @@
 import type { SheetOf } from '#shared/chapters/index'
 import { ProbeCard } from '../continuity/index'
 import { PartsCard } from '../parts/index'
+import { RecapCard } from '../recap/index'
 import { SisterBulletins } from '../sharing/index'
 
-defineProps<{ sheet: SheetOf<'faults' | 'parts' | 'continuity' | 'sharing'> }>()
+defineProps<{ sheet: SheetOf<'faults' | 'parts' | 'continuity' | 'sharing' | 'recap'> }>()
 </script>
 
 <template>
@@ -12,6 +13,7 @@ defineProps<{ sheet: SheetOf<'faults' | 'parts' | 'continuity' | 'sharing'> }>()
     <SisterBulletins :sheet="sheet" />
     <FaultsCard :sheet="sheet" />
     <ProbeCard :sheet="sheet" />
+    <RecapCard :sheet="sheet" />
     <PartsCard :sheet="sheet" />
   </StageFrame>
 </template>

@@ -1,4 +1,5 @@
 /** What other chapters may show of this one. */
+export { default as CapacitorFields } from './CapacitorFields.vue'
 export { default as AllocationCard } from './AllocationCard.vue'
 export { default as PartsCard } from './PartsCard.vue'
 export { default as SpecFields } from './SpecFields.vue'

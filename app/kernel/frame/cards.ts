@@ -42,7 +42,12 @@ export const cardsOf: Record<Stage, Record<string, readonly string[]>> = {
     'Waits': ['wait', 'curing', 'post'],
     'Beside the plan': ['cleaned'],
   },
-  'mend': { 'Faults': ['symptom', 'theory', 'repair', 'swap'], 'Probing': ['trace', 'patch', 'continuity', 'net'], 'Parts wanted': ['need', 'spare', 'order'] },
+  'mend': {
+    'Faults': ['symptom', 'theory', 'repair', 'swap'],
+    'Probing': ['trace', 'patch', 'continuity', 'net'],
+    'Capacitors': ['recap', 'electrolytic', 'leak'],
+    'Parts wanted': ['need', 'spare', 'order'],
+  },
   'prove': {
     'Build-up': ['stages', 'bare board'],
     'Rails': ['volts', 'under load'],
@@ -90,6 +95,7 @@ const cardOfMove: Record<string, string> = {
   'probe': 'Probing',
   'patch': 'Probing',
   'part': 'Parts wanted',
+  'recap': 'Capacitors',
   'bulletin': 'Faults',
   'fault-new': 'Faults',
   'fault-basics': 'Faults',

@@ -4,6 +4,8 @@ export interface Programme {
   rows: string[]
   /** What is there or not; all else is from zero on. */
   binaries: string[]
+  /** What comes in whole units. */
+  whole?: string[]
   /** Whether the goal is to be as small as can be. */
   least?: boolean
 }
@@ -34,13 +36,14 @@ const folded = (text: string): string => {
 }
 
 /** Asks a solver. @throws TooLarge where it found no best within its time */
-export function solved(solve: Solve, { goal, rows, binaries, least = false }: Programme) {
+export function solved(solve: Solve, { goal, rows, binaries, whole = [], least = false }: Programme) {
   const text = [
     least ? 'Minimize' : 'Maximize',
     folded(` goal: ${goal}`),
     'Subject To',
     ...rows.map((row, at) => folded(` r${at}: ${row}`)),
     ...(binaries.length ? ['Binaries', ...binaries.map(name => ` ${name}`)] : []),
+    ...(whole.length ? ['General', ...whole.map(name => ` ${name}`)] : []),
     'End',
   ].join('\n')
   const answer = solve(text)

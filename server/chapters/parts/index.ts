@@ -27,5 +27,6 @@ export const partsChapter = serverChapter({
 export * from './allocation'
 export * from './carry-out'
 export * from './csv'
+export { fitFromShelf } from './ledger'
 export * from './schema'
 export * from './view'

@@ -2,7 +2,7 @@ import { and, eq, inArray } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
 import { InputError } from '#core/kernel/input-error'
 import { type HeldMove, heldPlaces, isWriteOff, moveHeld } from '#core/parts/ledger'
-import { metBy, serves } from '#core/parts/offers'
+import { type Named, metBy, serves } from '#core/parts/offers'
 import { readSpec } from '#core/parts/substitute/typed'
 import type { CommandInput } from '#shared/chapters/index'
 import { HeldPart, PartNeed } from '#shared/chapters/parts/index'
@@ -198,6 +198,19 @@ export function meetNeed(
   if (held.at === 'donor' && from) expectGiving(workOn(work.whole, from))
   const moved = take(work.whole, held, { count, to, machineId: machine.id, needId: partId, tested, ...(condition ? { condition } : {}) })
   return { heldId: moved.id, version: moved.version }
+}
+
+/** Fits one of the shelf in a place that is no need of its own. @returns what it is called @throws InputError where it does not fit, or lies elsewhere */
+export function fitFromShelf(work: MachineWork, heldId: number, wanted: Named): string {
+  const held = heldOf(work.whole, heldId)
+  const served = serves({ ...wanted, name: held.name }, held)
+  if (held.at !== 'shelf' && !(held.at === 'promised' && held.machineId === work.machine.id))
+    throw new InputError('heldId', heldId, `${held.name}: it does not lie on the shelf any more.`)
+  if (!served || served.verdict === 'does-not') throw new InputError('heldId', heldId, `${held.name}: ${served?.says ?? 'it is of another kind.'}`)
+  if (served.verdict !== 'fits') expectConsent(work, 'substitute')
+  if (held.condition === 'not-looked-at') throw new InputError('heldId', heldId, `${held.name}: nobody has looked at it yet. Do that under Parts first.`)
+  take(work.whole, held, { count: 1, to: 'fitted', machineId: work.machine.id })
+  return held.name
 }
 
 /** Takes out what was fitted, or set aside: it lies on the shelf then. */

@@ -1,4 +1,5 @@
 import type { BoardSchool, PlasticSchool } from '#core/cleaning/words'
+import type { CapacitorSchool } from '#core/parts/recap/schools'
 import type { Replacement } from '#core/power/battery'
 import type { School } from '#core/safety/power-facts'
 import { sql } from 'drizzle-orm'
@@ -22,6 +23,8 @@ export const practice = sqliteTable(
     /** How fouled boards are cleaned, and what is done about yellowed plastic. */
     boardSchool: text('board_school').$type<BoardSchool>().notNull().default('spot'),
     plasticSchool: text('plastic_school').$type<PlasticSchool>().notNull().default('leave'),
+    /** Which old capacitors are changed, and when. */
+    capacitorSchool: text('capacitor_school').$type<CapacitorSchool>().notNull().default('after-start'),
     /** Where the meter answers; nothing while there is none. */
     meterHost: words('meter_host'),
     meterPort: integer('meter_port'),

@@ -17,6 +17,8 @@ export const provingChapter = serverChapter({
       if (to === 'fitted' && into === on.machine.tag) endBecause(on, `a part was fitted: ${name}`)
       else if (from === 'fitted' && out === on.machine.tag) endBecause(on, `a part was taken out: ${name}`)
     },
+    'capacitor.out': (on, { assembly, place }) => endBecause(on, `a capacitor was taken out: ${assembly} ${place}`),
+    'capacitor.fitted': (on, { assembly, place }) => endBecause(on, `a capacitor was changed: ${assembly} ${place}`),
     'life.chosen': (on, { life }) => (life === 'store' ? endBecause(on, 'it went into store') : undefined),
   },
   reacts: (on, { signOffEnded }) => {

@@ -78,6 +78,19 @@ export function consentAgainst({ tx, machine }: Pick<MachineWork, 'tx' | 'machin
   return passedOver.get() ? null : against
 }
 
+/** How much more may be spent on a machine that is not ours, by what its owner agreed to; nothing where nobody set a limit. */
+export function leftToSpend(tx: Tx, machine: MachineWork['machine']): number | null {
+  if (isOurs(machine)) return null
+  const consent = tx.select().from(consents).where(eq(consents.machineId, machine.id)).get()
+  const spent = tx
+    .select()
+    .from(spendings)
+    .where(and(eq(spendings.machineId, machine.id), isNull(spendings.struckBy)))
+    .all()
+    .reduce((sum, one) => sum + one.amount, 0)
+  return (consent?.upTo ?? 0) - spent
+}
+
 /** What consent speaks of is asked where it happens. @throws AskOwner with what a letter would ask, and who may decide otherwise */
 export function expectConsent(work: Pick<MachineWork, 'tx' | 'machine'>, asked: WorkAsked): void {
   const against = consentAgainst(work, asked)

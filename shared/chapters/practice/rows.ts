@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { boardSchools, plasticSchools } from '#core/cleaning/words'
+import { capacitorSchoolNames } from '#core/parts/recap/schools'
 import { replacementNames } from '#core/power/battery'
 import { keysOf, oneOf, text } from '../../kernel/fields'
 import { row } from '../../kernel/row'
@@ -21,6 +22,7 @@ export const PracticeRow = row(
     batterySchool: oneOf(replacementNames as ['none', ...typeof replacementNames], 'Lost battery').default('remote-holder'),
     boardSchool: oneOf(keysOf(boardSchools), 'Fouled boards').default('spot'),
     plasticSchool: oneOf(keysOf(plasticSchools), 'Yellowed plastic').default('leave'),
+    capacitorSchool: oneOf(capacitorSchoolNames, 'Old capacitors').default('after-start'),
   },
-  { currency: 'EUR', batterySchool: 'remote-holder', boardSchool: 'spot', plasticSchool: 'leave' },
+  { currency: 'EUR', batterySchool: 'remote-holder', boardSchool: 'spot', plasticSchool: 'leave', capacitorSchool: 'after-start' },
 )

@@ -1,0 +1,163 @@
+import { InputError } from '#core/kernel/input-error'
+import { capacitorVerdicts, judgeCapacitor } from '#core/parts/recap/measured'
+import { readRecapList } from '#core/parts/recap/read-list'
+import { readPrices } from '#core/parts/recap/read-prices'
+import { readSpec } from '#core/parts/substitute/typed'
+import type { CommandInput } from '#shared/chapters/index'
+import { Capacitor } from '#shared/chapters/recap/index'
+import { and, asc, eq, inArray } from 'drizzle-orm'
+import { NotNow } from '../../kernel/refusals'
+import { rowOf } from '../../kernel/row-of'
+import { machines } from '../../kernel/trunk'
+import { expectVersion } from '../../kernel/versions'
+import type { MachineWork, Work } from '../../kernel/work'
+import { photographOf } from '../look/index'
+import { fitFromShelf } from '../parts/index'
+import { capacitors, prices } from './schema'
+
+type Row = typeof capacitors.$inferSelect
+type New = Pick<Row, 'place' | 'spec' | 'fixing' | 'stressed' | 'note'>
+
+const ofMachine = ({ tx, machine }: Pick<MachineWork, 'tx' | 'machine'>, machineId = machine.id) =>
+  tx.select().from(capacitors).where(eq(capacitors.machineId, machineId)).orderBy(asc(capacitors.id)).all()
+/** More than one machine holds. */
+const mostCapacitors = 2000
+
+/** Puts capacitors on the list of an assembly; those that are there already are refused by their places. @throws InputError */
+function list(work: MachineWork, assembly: string, all: readonly New[], field: string): void {
+  const { tx, machine } = work
+  const had = ofMachine(work)
+  const there = new Set(had.filter(one => one.assembly === assembly).map(one => one.place))
+  const twice = all.filter(one => there.has(one.place)).map(one => one.place)
+  if (twice.length) throw new InputError(field, '', `${twice.slice(0, 5).join(', ')}: listed on ${assembly} already. Leave them out, or change them there.`)
+  if (had.length + all.length > mostCapacitors) throw new InputError(field, '', `${mostCapacitors} capacitors of one machine at most.`)
+  tx.insert(capacitors)
+    .values(all.map(({ place, spec, fixing, stressed, note }) => ({ machineId: machine.id, assembly, place, spec, fixing, stressed, note })))
+    .run()
+}
+
+/** Lists capacitors as they were typed; a line that cannot be read keeps all of it from being kept. */
+export function listCapacitors(work: MachineWork, { assembly, typed }: CommandInput<'list-capacitors'>): void {
+  const read = readRecapList(typed)
+  const [first] = read.wrong
+  if (first)
+    throw new InputError(
+      'typed',
+      first.text,
+      `Line ${first.line}: ${first.says}${read.wrong.length > 1 ? ` ${read.wrong.length - 1} more cannot be read.` : ''}`,
+    )
+  if (!read.capacitors.length) throw new InputError('typed', typed, 'The list: a line for each, such as C12 470u 25V radial.')
+  list(work, assembly, read.capacitors, 'typed')
+  work.write('capacitors.listed', { assembly, count: read.capacitors.length, fromTag: null })
+}
+
+/** Takes over the list of a sister; what was seen or measured of its parts stays with it. */
+export function takeOverCapacitors(work: MachineWork, { fromTag }: CommandInput<'take-over-capacitors'>): void {
+  const { tx, machine } = work
+  const sister = tx.select().from(machines).where(eq(machines.tag, fromTag)).get()
+  if (!sister || sister.id === machine.id || sister.modelId === null || sister.modelId !== machine.modelId)
+    throw new InputError('fromTag', fromTag, `${fromTag} is no other machine of the same model.`)
+  if (ofMachine(work).length) throw new NotNow('This machine has a list of capacitors already. Only an empty one can be taken over.')
+  const theirs = ofMachine(work, sister.id)
+  if (!theirs.length) throw new NotNow(`${fromTag} has no list of capacitors.`)
+  for (const assembly of new Set(theirs.map(one => one.assembly))) {
+    const its = theirs.filter(one => one.assembly === assembly)
+    list(work, assembly, its, 'fromTag')
+    work.write('capacitors.listed', { assembly, count: its.length, fromTag })
+  }
+}
+
+const capacitorOf = (work: MachineWork, { capacitorId, version }: { capacitorId: number; version: number }, ...fields: string[]): Row => {
+  const row = rowOf(work, capacitors, capacitorId, 'capacitor')
+  expectVersion(work, row, version, row.version, fields)
+  return row
+}
+const change = (work: MachineWork, row: Row, set: Partial<Row>) =>
+  void work.tx
+    .update(capacitors)
+    .set({ ...set, version: row.version + 1 })
+    .where(eq(capacitors.id, row.id))
+    .run()
+
+export function changeCapacitor(work: MachineWork, { capacitorId, version, spec, ...typed }: CommandInput<'change-capacitor'>): void {
+  const row = capacitorOf(work, { capacitorId, version }, ...Capacitor.names)
+  const read = { ...typed, spec: readSpec('capacitor', spec, 'spec') }
+  const there = ofMachine(work).find(one => one.id !== row.id && one.assembly === read.assembly && one.place === read.place)
+  if (there) throw new InputError('place', read.place, `${read.place}: listed on ${read.assembly} already.`)
+  change(work, row, read)
+  work.write('capacitor.changed', read)
+}
+
+export function measureCapacitor(
+  work: MachineWork,
+  { capacitorId, version, capacitanceF, esrOhm, leakageA, atV, reformed }: CommandInput<'measure-capacitor'>,
+): void {
+  const row = capacitorOf(work, { capacitorId, version }, 'measured', 'state')
+  if (row.state === 'fitted') throw new NotNow(`${row.place} has been changed. What is measured of the new one is said when it is fitted.`)
+  const measured = {
+    ...(capacitanceF === null ? {} : { capacitanceF }),
+    ...(esrOhm === null ? {} : { esrOhm }),
+    ...(leakageA === null ? {} : { leakageA }),
+    ...(atV === null ? {} : { atV }),
+    reformed,
+  }
+  const judged = judgeCapacitor(row.spec, measured)
+  if (!judged) throw new InputError('capacitanceF', '', 'Capacitance: something has to be measured, the value, the series resistance or the leakage.')
+  change(work, row, { measured })
+  const { assembly, place } = row
+  work.write('capacitor.measured', { assembly, place, capacitanceF, esrOhm, leakageA, atV, reformed, says: capacitorVerdicts[judged.verdict].toLowerCase() })
+}
+
+/** Takes one out; how its plus lay is noted before. */
+export function takeOutCapacitor(work: MachineWork, { capacitorId, version, plus, fixing, photographId, bagged }: CommandInput<'take-out-capacitor'>): void {
+  const row = capacitorOf(work, { capacitorId, version }, 'state')
+  if (row.state !== 'in') throw new NotNow(`${row.place} is out already.`)
+  if (row.spec.polarity !== 'bipolar' && row.spec.polarity !== undefined && !plus)
+    throw new InputError('plus', plus, 'Where its plus was: say it before it is out, such as “towards C13” or “as printed”.')
+  if (photographId !== null) photographOf(work, photographId)
+  change(work, row, { state: 'out', plus, fixing, photographId, bagged })
+  const { assembly, place, spec } = row
+  work.write('capacitor.out', { assembly, place, spec, plus, fixing, bagged })
+}
+
+/** Fits a new one in its place, with its polarity asked again. */
+export function fitCapacitor(work: MachineWork, { capacitorId, version, polarityAsked, joints, heldId, note }: CommandInput<'fit-capacitor'>): void {
+  const row = capacitorOf(work, { capacitorId, version }, 'state')
+  if (row.state !== 'out')
+    throw new NotNow(row.state === 'in' ? `${row.place} is still in. Note how it lies, and take it out first.` : `${row.place} has been changed already.`)
+  const { assembly, place, spec } = row
+  if (spec.polarity !== 'bipolar' && spec.polarity !== undefined && !polarityAsked)
+    throw new InputError('polarityAsked', polarityAsked, `Its polarity: hold it against the note (plus ${row.plus}) once more, and say so.`)
+  const part = heldId === null ? null : fitFromShelf(work, heldId, { name: 'capacitor', kind: 'capacitor', spec })
+  change(work, row, { state: 'fitted' })
+  work.write('capacitor.fitted', { assembly, place, part, polarityAsked, joints, note })
+}
+
+export function dropCapacitor(work: MachineWork, { capacitorId, version, reason }: CommandInput<'drop-capacitor'>): void {
+  const row = capacitorOf(work, { capacitorId, version }, 'state')
+  if (row.state === 'out') throw new NotNow(`${row.place} is out. Fit one there before it leaves the list.`)
+  work.tx.delete(capacitors).where(eq(capacitors.id, row.id)).run()
+  work.write('capacitor.dropped', { assembly: row.assembly, place: row.place, reason })
+}
+
+/** Keeps the prices of a supplier in the place of those there were; none at all, and they are kept no longer. */
+export function setPrices({ tx, at, write }: Work, { supplier, postage, typed }: CommandInput<'set-prices'>): void {
+  const { lines, wrong } = typed ? readPrices(typed) : { lines: [], wrong: [] }
+  const [first] = wrong
+  if (first)
+    throw new InputError('typed', first.text, `Line ${first.line}: ${first.says}${wrong.length > 1 ? ` ${wrong.length - 1} more cannot be read.` : ''}`)
+  tx.delete(prices).where(eq(prices.supplier, supplier)).run()
+  for (let from = 0; from < lines.length; from += 200)
+    tx.insert(prices)
+      .values(lines.slice(from, from + 200).map(line => ({ supplier, postage, setAt: at, ...line })))
+      .run()
+  write('prices.set', { supplier, lines: lines.length, postage })
+}
+
+/** Lists that want something, of these machines. */
+export const wantedCapacitors = (tx: Work['tx'], machineIds: readonly number[]) =>
+  tx
+    .select()
+    .from(capacitors)
+    .where(and(inArray(capacitors.machineId, [...machineIds]), inArray(capacitors.state, ['in', 'out'])))
+    .all()

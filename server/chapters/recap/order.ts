@@ -1,0 +1,207 @@
+import { and, asc, count, eq, inArray, ne } from 'drizzle-orm'
+import { type Finding, commonPractice, finding } from '#core/kernel/finding'
+import { counted } from '#core/kernel/figure'
+import type { RecapOrder, RecapOrderInput, RecapWant } from '#core/parts/recap/order'
+import { judgeListed } from '#core/parts/recap/rules'
+import type { Due } from '#core/parts/recap/schools'
+import { valueWords } from '#core/parts/substitute/compare'
+import { capacitor } from '#core/parts/substitute/kinds/capacitor'
+import { specWords } from '#core/parts/substitute/words'
+import { money } from '#core/stewardship/consent'
+import type { RecapMachines, RecapOrderView } from '#shared/chapters/recap/index'
+import { csvOf } from '../../kernel/csv'
+import type { Tx } from '../../kernel/history/journal'
+import { machines } from '../../kernel/trunk'
+import { heldParts } from '../parts/index'
+import { practiceOf } from '../practice/index'
+import { startRuns } from '../starts/index'
+import { leftToSpend } from '../stewardship/index'
+import { capacitors, prices } from './schema'
+
+type MachineRow = typeof machines.$inferSelect
+type Row = typeof capacitors.$inferSelect
+
+/** What of the lists is still to be fitted, with when. */
+function dueOf(tx: Tx): (Row & { machine: MachineRow; due: Due })[] {
+  const school = practiceOf(tx).capacitorSchool
+  const rows = tx
+    .select({ one: capacitors, machine: machines })
+    .from(capacitors)
+    .innerJoin(machines, eq(machines.id, capacitors.machineId))
+    .where(inArray(capacitors.state, ['in', 'out']))
+    .orderBy(asc(capacitors.id))
+    .all()
+  const ids = [...new Set(rows.map(r => r.machine.id))]
+  const started = new Set(
+    ids.length
+      ? tx
+          .select({ id: startRuns.machineId })
+          .from(startRuns)
+          .where(and(inArray(startRuns.machineId, ids), ne(startRuns.onSeconds, 0)))
+          .groupBy(startRuns.machineId)
+          .all()
+          .map(r => r.id)
+      : [],
+  )
+  return rows.map(({ one, machine }) => ({
+    ...one,
+    machine,
+    due:
+      one.state === 'out' ? 'now' : judgeListed({ ...one, measured: one.measured ?? null }, { capacitorSchool: school, started: started.has(machine.id) }).due,
+  }))
+}
+const named = ({ tag, nickname, name }: MachineRow) => ({ tag, machine: nickname || name })
+
+export const suppliersOf = (tx: Tx): RecapMachines['suppliers'] =>
+  tx
+    .select({ supplier: prices.supplier, lines: count(), postage: prices.postage, setAt: prices.setAt })
+    .from(prices)
+    .groupBy(prices.supplier)
+    .orderBy(asc(prices.supplier))
+    .all()
+
+/** Machines whose lists want something now, or will after a start. */
+export function recapMachines(tx: Tx): RecapMachines {
+  const byMachine = new Map<number, { machine: MachineRow; wanted: number; later: number }>()
+  for (const { machine, due } of dueOf(tx)) {
+    const one = byMachine.get(machine.id) ?? { machine, wanted: 0, later: 0 }
+    byMachine.set(machine.id, one)
+    if (due === 'now') one.wanted++
+    else if (due === 'after-start') one.later++
+  }
+  return {
+    machines: [...byMachine.values()].filter(m => m.wanted + m.later).map(({ machine, wanted, later }) => ({ ...named(machine), wanted, later })),
+    suppliers: suppliersOf(tx),
+    currency: practiceOf(tx).currency,
+  }
+}
+
+export interface RecapQuestion {
+  input: RecapOrderInput
+  machines: Map<number, MachineRow>
+}
+/** What is asked of the solver: the wants of these machines, what lies on the shelf, and what the suppliers ask. @param later what waits for a start, too */
+export function recapQuestion(tx: Tx, { tags, spares, later }: { tags: readonly string[]; spares: number; later: boolean }): RecapQuestion {
+  const wanted = dueOf(tx).filter(one => tags.includes(one.machine.tag) && (one.due === 'now' || (later && one.due === 'after-start')))
+  const wants: RecapWant[] = wanted.map(({ machineId, assembly, place, spec }) => ({ machineId, places: [`${assembly} ${place}`], spec }))
+  const offers = tx.select().from(prices).orderBy(asc(prices.id)).all()
+  return {
+    machines: new Map(wanted.map(one => [one.machineId, one.machine])),
+    input: {
+      kind: 'capacitor',
+      wants,
+      stock: tx
+        .select()
+        .from(heldParts)
+        .where(and(eq(heldParts.kind, 'capacitor'), eq(heldParts.at, 'shelf'), inArray(heldParts.condition, ['new', 'tested'])))
+        .all()
+        .map(({ id, name, count, spec }) => ({ id, name, units: count, spec })),
+      offers: offers.map(({ id, supplier, name, spec, pack, breaks }) => ({ id, supplier, name, spec, pack, breaks })),
+      spares,
+      postage: Object.fromEntries(offers.map(o => [o.supplier, o.postage ?? 0])),
+    },
+  }
+}
+
+/** What each machine's share of the order costs, by how many of each purchase go into it; spares and postage by the same. */
+function sharesOf({ input, machines }: RecapQuestion, order: RecapOrder) {
+  const cost = new Map<number, number>()
+  const units = new Map<number, number>()
+  const priceOf = new Map(order.purchases.map(p => [p.offerId, p.unitPrice]))
+  for (const value of order.values)
+    for (const { machineId, places } of value.wants) {
+      const share = places.length / value.wanted
+      const of = value.bought.reduce((sum, b) => sum + b.count * (priceOf.get(b.offerId) ?? 0), 0)
+      cost.set(machineId, (cost.get(machineId) ?? 0) + of * share)
+      units.set(machineId, (units.get(machineId) ?? 0) + places.length)
+    }
+  const told = [...cost.values()].reduce((sum, c) => sum + c, 0)
+  const beside = order.cost - told
+  return [...machines.values()]
+    .filter(m => input.wants.some(w => w.machineId === m.id))
+    .map(machine => {
+      const own = cost.get(machine.id) ?? 0
+      return { machine, capacitors: units.get(machine.id) ?? 0, cost: Math.round((own + (told ? (beside * own) / told : 0)) * 100) / 100 }
+    })
+}
+
+const columns = ['Supplier', 'Part', 'How many', 'Price of one', 'Cost']
+/** An order as a table, a line a purchase, postage at the end of each supplier. */
+export const recapOrderCsv = ({ suppliers }: RecapOrderView): string =>
+  csvOf([
+    columns,
+    ...suppliers.flatMap(({ supplier, lines, postage }) => [
+      ...lines.map(({ name, units, unitPrice, cost }) => [supplier, name, units, unitPrice, cost]),
+      ...(postage ? [[supplier, 'Postage', 1, postage, postage]] : []),
+    ]),
+  ])
+
+/** The order in names, for a page, with what stands against it. */
+export function recapOrderView(tx: Tx, question: RecapQuestion, order: RecapOrder): RecapOrderView {
+  const { input, machines } = question
+  const stock = new Map(
+    tx
+      .select()
+      .from(heldParts)
+      .where(eq(heldParts.at, 'shelf'))
+      .all()
+      .map(h => [h.id, h]),
+  )
+  const offers = new Map(input.offers.map(o => [o.id, o]))
+  const currency = practiceOf(tx).currency
+  const farads = (value: number) => valueWords(capacitor.fields, 'capacitanceF', value)
+  const lines = order.values.map(value => ({
+    says: specWords('capacitor', value.spec),
+    spec: value.spec,
+    wants: value.wants.map(({ machineId, places }) => ({ ...named(machines.get(machineId)!), places })),
+    wanted: value.wanted,
+    withSpares: value.withSpares,
+    fromStock: value.fromStock.map(({ id, count }) => ({ name: stock.get(id)?.name ?? '', lies: stock.get(id)?.lies ?? '', count })),
+    bought: value.bought.map(({ offerId, count }) => ({ supplier: offers.get(offerId)!.supplier, name: offers.get(offerId)!.name, count })),
+    short: value.short,
+    nearest: value.nearestF === null ? null : farads(value.nearestF),
+  }))
+  const shares = sharesOf(question, order)
+  const findings: Finding[] = shares.flatMap(({ machine, cost }) => {
+    const left = leftToSpend(tx, machine)
+    return left !== null && cost > left
+      ? [
+          finding(
+            'care',
+            `order.${machine.tag}`,
+            `${machine.nickname || machine.tag}: its share is ${money(cost, currency)}, and its owner agreed to ${money(Math.max(0, left), currency)} more.`,
+            'Ask its owner before it is ordered.',
+            commonPractice,
+          ),
+        ]
+      : []
+  })
+  const short = lines.filter(line => line.short)
+  if (short.length)
+    findings.push(
+      finding(
+        'care',
+        'order.short',
+        `${counted(
+          short.reduce((sum, line) => sum + line.short, 0),
+          'capacitor',
+        )} can be had from nowhere.`,
+        input.offers.length ? 'Nothing on the shelf or on a price list fits, by what is stated of it.' : 'No price list is kept. A coordinator adds one here.',
+        commonPractice,
+      ),
+    )
+  return {
+    lines,
+    suppliers: order.suppliers.map(({ supplier, parts, postage }) => ({
+      supplier,
+      parts,
+      postage,
+      lines: order.purchases
+        .filter(p => p.supplier === supplier)
+        .map(p => ({ name: offers.get(p.offerId)!.name, units: p.units, unitPrice: p.unitPrice, cost: p.cost })),
+    })),
+    cost: order.cost,
+    machines: shares.map(({ machine, ...rest }) => ({ ...named(machine), ...rest })),
+    findings,
+  }
+}

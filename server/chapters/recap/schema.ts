@@ -1,0 +1,49 @@
+import type { CapacitorMeasured } from '#core/parts/recap/measured'
+import type { Fixing } from '#core/parts/recap/read-list'
+import type { CapacitorState } from '#core/parts/recap/rules'
+import type { PriceOffer } from '#core/parts/recap/order'
+import type { Spec } from '#core/parts/substitute/compare'
+import { index, integer, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core'
+import { flag, key, version, words } from '../../kernel/columns'
+import { machineId } from '../../kernel/trunk'
+
+/** Capacitors of a machine by their places. */
+export const capacitors = sqliteTable(
+  'capacitors',
+  {
+    id: key(),
+    machineId: machineId(),
+    version: version(),
+    assembly: text('assembly').notNull(),
+    place: text('place').notNull(),
+    spec: text('spec', { mode: 'json' }).$type<Spec>().notNull().default({}),
+    fixing: text('fixing').$type<Fixing>().notNull().default('none'),
+    stressed: flag('stressed').default(false),
+    looksBad: flag('looks_bad').default(false),
+    note: words('note'),
+    /** How its plus lay, as it was noted before it was taken out. */
+    plus: words('plus'),
+    bagged: flag('bagged').default(false),
+    photographId: integer('photograph_id'),
+    measured: text('measured', { mode: 'json' }).$type<CapacitorMeasured>(),
+    state: text('state').$type<CapacitorState>().notNull().default('in'),
+  },
+  t => [uniqueIndex('capacitors_place').on(t.machineId, t.assembly, t.place), index('capacitors_state').on(t.state)],
+)
+
+/** Prices, a line a part of a supplier. */
+export const prices = sqliteTable(
+  'prices',
+  {
+    id: key(),
+    supplier: text('supplier').notNull(),
+    /** What sending takes, the same on every line of a supplier. */
+    postage: real('postage'),
+    name: text('name').notNull(),
+    spec: text('spec', { mode: 'json' }).$type<Spec>().notNull().default({}),
+    pack: integer('pack').notNull(),
+    breaks: text('breaks', { mode: 'json' }).$type<PriceOffer['breaks']>().notNull(),
+    setAt: text('set_at').notNull(),
+  },
+  t => [index('prices_supplier').on(t.supplier)],
+)

@@ -1,0 +1,76 @@
+import { verdicts } from '#core/parts/substitute/compare'
+import { serves } from '#core/parts/offers'
+import { judgeListed } from '#core/parts/recap/rules'
+import type { ViewOf } from '#shared/chapters/index'
+import { Capacitor, type CapacitorOffer } from '#shared/chapters/recap/index'
+import { and, asc, count, eq, ne } from 'drizzle-orm'
+import type { MachineFile, ViewInput } from '../../kernel/file'
+import type { Tx } from '../../kernel/history/journal'
+import { NotFound } from '../../kernel/refusals'
+import { machines } from '../../kernel/trunk'
+import { heldParts } from '../parts/index'
+import { facts } from './facts'
+import { capacitors } from './schema'
+
+const mostSisters = 12
+
+/** Sisters whose list could be taken over, where there is none yet. */
+function listsOfSisters(tx: Tx, { machine, capacitors: own, sisters }: MachineFile): ViewOf<'recap'>['recap']['from'] {
+  if (own.length || !sisters.all || machine.modelId === null) return []
+  return tx
+    .select({ tag: machines.tag, nickname: machines.nickname, capacitors: count() })
+    .from(capacitors)
+    .innerJoin(machines, eq(machines.id, capacitors.machineId))
+    .where(and(eq(machines.modelId, machine.modelId), ne(machines.id, machine.id)))
+    .groupBy(machines.id)
+    .orderBy(asc(machines.id))
+    .limit(mostSisters)
+    .all()
+}
+
+/** The capacitors of a machine, with what its school does about each. */
+export function recapView({ tx, file }: ViewInput): ViewOf<'recap'> {
+  const record = facts(file)
+  return {
+    recap: {
+      school: record.capacitorSchool,
+      capacitors: file.capacitors.map(one => {
+        const { id, version, spec, fixing, plus, bagged, photographId, measured, state } = one
+        return {
+          id,
+          version,
+          ...Capacitor.of(one),
+          spec,
+          fixing,
+          plus,
+          bagged,
+          photographId,
+          measured: measured ?? null,
+          state,
+          ...judgeListed({ ...one, measured: measured ?? null }, record),
+        }
+      }),
+      from: listsOfSisters(tx, file),
+    },
+  }
+}
+
+const mostOffers = 12
+
+/** What of the shelf would go into the place of a capacitor, the best first. @throws NotFound */
+export function offersForCapacitor(tx: Tx, capacitorId: number): CapacitorOffer[] {
+  const one = tx.select().from(capacitors).where(eq(capacitors.id, capacitorId)).get()
+  if (!one) throw new NotFound('No such capacitor is listed.')
+  return tx
+    .select()
+    .from(heldParts)
+    .where(and(eq(heldParts.kind, 'capacitor'), eq(heldParts.at, 'shelf'), ne(heldParts.condition, 'bad'), ne(heldParts.condition, 'not-looked-at')))
+    .all()
+    .flatMap(held => {
+      const served = serves({ name: '', kind: 'capacitor', spec: one.spec }, held)
+      return served && served.verdict !== 'does-not' ? [{ held, served }] : []
+    })
+    .sort((a, b) => verdicts.indexOf(a.served.verdict) - verdicts.indexOf(b.served.verdict))
+    .slice(0, mostOffers)
+    .map(({ held, served }) => ({ heldId: held.id, name: held.name, lies: held.lies, says: served.says }))
+}
