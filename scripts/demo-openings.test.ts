@@ -75,6 +75,15 @@ function actsFor({ code }: Opening, s: Sheet, by: PersonRow): Act[] {
     }
   }
   if (code.startsWith('probe.')) return actsForProbing(s, by)
+  if (code.startsWith('recap.')) {
+    const all = s.recap.capacitors.filter(c => (code === 'recap.out' ? c.state === 'out' : c.state === 'in' && (c.looksBad || c.verdict === 'bad')))
+    const fit = (c: (typeof all)[number], v: number): Act => ['fit-capacitor', { capacitorId: c.id, version: v, polarityAsked: true, joints: 2 }]
+    return all.flatMap((c): Act[] =>
+      c.state === 'out'
+        ? [fit(c, c.version)]
+        : [['take-out-capacitor', { capacitorId: c.id, version: c.version, plus: 'as printed', fixing: c.fixing }], fit(c, c.version + 1)],
+    )
+  }
   if (code === 'opening.open')
     // Last out, first back.
     return s.opening.steps

@@ -25,7 +25,7 @@ export interface JudgedCapacitor {
 }
 
 /** Across the line, or from it to earth. */
-export const isLineFilter = ({ spec }: Pick<JudgedCapacitor, 'spec'>): boolean => spec.safetyClass !== undefined && spec.safetyClass !== 'none'
+const isLineFilter = ({ spec }: Pick<JudgedCapacitor, 'spec'>): boolean => spec.safetyClass !== undefined && spec.safetyClass !== 'none'
 /** Made of what dries out or cracks with age. */
 const ages = ({ spec }: Pick<JudgedCapacitor, 'spec'>) =>
   spec.technology === undefined || ['electrolytic', 'paper', 'tantalum', 'polymer'].includes(String(spec.technology)) || isLineFilter({ spec })

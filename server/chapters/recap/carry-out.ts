@@ -5,7 +5,7 @@ import { readPrices } from '#core/parts/recap/read-prices'
 import { readSpec } from '#core/parts/substitute/typed'
 import type { CommandInput } from '#shared/chapters/index'
 import { Capacitor } from '#shared/chapters/recap/index'
-import { and, asc, eq, inArray } from 'drizzle-orm'
+import { asc, eq } from 'drizzle-orm'
 import { NotNow } from '../../kernel/refusals'
 import { rowOf } from '../../kernel/row-of'
 import { machines } from '../../kernel/trunk'
@@ -153,11 +153,3 @@ export function setPrices({ tx, at, write }: Work, { supplier, postage, typed }:
       .run()
   write('prices.set', { supplier, lines: lines.length, postage })
 }
-
-/** Lists that want something, of these machines. */
-export const wantedCapacitors = (tx: Work['tx'], machineIds: readonly number[]) =>
-  tx
-    .select()
-    .from(capacitors)
-    .where(and(inArray(capacitors.machineId, [...machineIds]), inArray(capacitors.state, ['in', 'out'])))
-    .all()

@@ -52,7 +52,7 @@ function dueOf(tx: Tx): (Row & { machine: MachineRow; due: Due })[] {
 }
 const named = ({ tag, nickname, name }: MachineRow) => ({ tag, machine: nickname || name })
 
-export const suppliersOf = (tx: Tx): RecapMachines['suppliers'] =>
+const suppliersOf = (tx: Tx): RecapMachines['suppliers'] =>
   tx
     .select({ supplier: prices.supplier, lines: count(), postage: prices.postage, setAt: prices.setAt })
     .from(prices)
