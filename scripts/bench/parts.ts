@@ -4,9 +4,11 @@ import { join } from 'node:path'
 import { performance } from 'node:perf_hooks'
 import highs from 'highs'
 import { v7 as uuidv7 } from 'uuid'
+import { significant } from '#core/kernel/figure'
 import { seeded } from '#core/kernel/random'
 import { type AllocationInput, allocate, bestPurchase } from '#core/parts/allocation/allocate'
 import type { Solve } from '#core/parts/allocation/programme'
+import { type RecapOrderInput, recapOrder } from '#core/parts/recap/order'
 import { HeldQuery } from '#shared/chapters/parts/index'
 import { heldParts, listHeld } from '../../server/chapters/parts/index'
 import { openDatabase } from '../../server/db/connection'
@@ -36,6 +38,43 @@ function largeHouse(): AllocationInput {
   return { machines, sources, purchasables }
 }
 
+/** Lists of 6 machines with 40 capacitors each, three price lists of 60 lines, and a shelf of 100. */
+function sixLists(): RecapOrderInput {
+  const random = seeded(9)
+  const pick = <T>(of: readonly T[]): T => of[Math.floor(random() * of.length)]!
+  const one = (more = {}) => ({
+    capacitanceF: significant(pick([1, 2.2, 4.7, 10, 22, 47, 100, 220, 470, 1000, 2200]) * 1e-6, 3),
+    voltageV: pick([16, 25, 35, 50, 63]),
+    technology: 'electrolytic',
+    safetyClass: 'none',
+    polarity: 'polarised',
+    leads: pick(['radial', 'axial']),
+    ...more,
+  })
+  return {
+    kind: 'capacitor',
+    wants: Array.from({ length: 240 }, (_, i) => ({ machineId: i % 6, places: [`C${i}`], spec: one() })),
+    stock: Array.from({ length: 100 }, (_, id) => ({ id, name: `line ${id}`, units: 1 + Math.floor(random() * 9), spec: one() })),
+    offers: Array.from({ length: 180 }, (_, id) => {
+      const price = significant(0.05 + random(), 2)
+      return {
+        id,
+        supplier: `supplier ${id % 3}`,
+        name: `offer ${id}`,
+        spec: one({ diameterMm: 8, heightMm: 12, temperatureC: 105 }),
+        pack: pick([1, 1, 5, 10]),
+        breaks: [
+          { from: 1, price },
+          { from: 10, price: significant(price * 0.7, 2) },
+          { from: 100, price: significant(price * 0.5, 2) },
+        ],
+      }
+    }),
+    spares: 1,
+    postage: { 'supplier 0': 5, 'supplier 1': 8, 'supplier 2': 3 },
+  }
+}
+
 /** How long the allocation takes at its largest, and a page of a large ledger. */
 export async function benchParts(): Promise<void> {
   console.log('\nParts')
@@ -54,6 +93,9 @@ export async function benchParts(): Promise<void> {
   const allocation = took('who gets what, 200 machines, 2 000 lines of parts', () => allocate(input, solve))
   const one = took('the one purchase, of 300', () => bestPurchase(input, 1, allocation, solve))
   took('the two purchases, of 300', () => bestPurchase(input, 2, allocation, solve, one))
+
+  const lists = sixLists()
+  took('one order, 6 lists of 40 capacitors, 180 prices, 100 lines of the shelf', () => recapOrder(lists, solve))
 
   const folder = mkdtempSync(join(tmpdir(), 'jolly-bench-parts-'))
   const db = openDatabase(folder)

@@ -132,6 +132,36 @@ function expectOffer({ name, pack, breaks }: PriceOffer): void {
   if (!Number.isInteger(pack) || pack < 1 || !rising) throw new InputError('offers', name, `${name}: its packs and prices are none that can be bought.`)
 }
 
+interface Sold {
+  one: PriceOffer
+  name: string
+  serves: number[]
+}
+const priceAt = ({ breaks }: PriceOffer, count: number) => breaks.findLast(b => count >= b.from)?.price ?? Infinity
+/** Offers of which none is beaten by another of the same supplier: as good for whatever it serves, never dearer, and in packs no larger. */
+function undominated(sold: readonly Sold[]): Sold[] {
+  const beats = (a: Sold, b: Sold) =>
+    a.one.supplier === b.one.supplier &&
+    b.one.pack % a.one.pack === 0 &&
+    b.serves.every(nth => a.serves.includes(nth)) &&
+    [...a.one.breaks, ...b.one.breaks].every(({ from }) => priceAt(a.one, from) <= priceAt(b.one, from))
+  return sold.filter((b, at) => !sold.some((a, other) => other !== at && beats(a, b) && (other < at || !beats(b, a))))
+}
+/** At which prices how many are bought of an offer at most, where so many could be put to use; a break that costs more than all of them did is none. */
+function stepsOf({ breaks, pack }: PriceOffer, useful: number) {
+  const packed = (count: number) => Math.ceil(count / pack) * pack
+  const steps: { price: number; from: number; upTo: number }[] = []
+  for (const [at, { from, price }] of breaks.entries()) {
+    const most = packed(Math.max(useful, from))
+    const before = steps.at(-1)
+    if (before && from > useful && before.upTo >= useful && packed(from) * price >= packed(useful) * before.price) break
+    const next = breaks[at + 1]
+    const upTo = next ? Math.min(most, next.from - 1) : most
+    if (upTo >= pack) steps.push({ price, from, upTo })
+  }
+  return steps
+}
+
 /**
  * What is bought where, so that all of it costs least: what the shelf has is taken first where that saves most, packs come whole, a break in price may
  * be worth more than is wanted, one part may serve several values, and each supplier's postage counts once. Exact, as an integer programme.
@@ -141,31 +171,25 @@ function expectOffer({ name, pack, breaks }: PriceOffer): void {
 export function recapOrder({ kind, wants, stock, offers, spares, postage }: RecapOrderInput, solve: Solve): RecapOrder {
   offers.forEach(expectOffer)
   const values = merged(wants).map(value => ({ ...value, withSpares: value.wanted + spares }))
-  const all = values.reduce((sum, value) => sum + value.withSpares, 0)
   const served = servedBy({ kind, stock, offers }, values)
   const shelf = stock.map((one, at) => ({ one, name: `k${at}`, serves: served.shelf[at]! })).filter(s => s.serves.length)
-  const sold = offers.map((one, at) => ({ one, name: `o${at}`, serves: served.sold[at]! })).filter(s => s.serves.length)
+  const all = (nths: readonly number[]) => nths.reduce((sum, nth) => sum + values[nth]!.withSpares, 0)
+  const sold = undominated(offers.map((one, at) => ({ one, name: `o${at}`, serves: served.sold[at]! })).filter(s => s.serves.length)).map(s => ({
+    ...s,
+    steps: stepsOf(s.one, all(s.serves)),
+  }))
   const suppliers = [...new Set(sold.map(({ one }) => one.supplier))]
-  const steps = sold.flatMap(({ one, name }) =>
-    one.breaks.map(({ from, price }, at) => ({
-      one,
-      name,
-      price,
-      packs: `${name}t${at}`,
-      is: `${name}y${at}`,
-      from,
-      // Up to the next break; beyond the last, as many as all of it would take.
-      upTo: at + 1 < one.breaks.length ? one.breaks[at + 1]!.from - 1 : Math.ceil((Math.max(all, from) + one.pack) / one.pack) * one.pack,
-    })),
-  )
+  const steps = sold.flatMap(({ one, name, steps: its }) => its.map((step, at) => ({ one, name, packs: `${name}t${at}`, is: `${name}y${at}`, ...step })))
   // Whatever can be had is had: to be short of one costs more than anything on the lists.
-  const dearest = 1 + Math.max(0, ...steps.map(({ price, upTo }) => price * Math.min(upTo, all + 1))) + suppliers.reduce((sum, s) => sum + (postage[s] ?? 0), 0)
+  const dearest = 1 + Math.max(0, ...steps.map(({ price, upTo }) => price * upTo)) + suppliers.reduce((sum, s) => sum + (postage[s] ?? 0), 0)
   const missing = dearest * 2
   const into = (source: string, nth: number) => `${source}v${nth}`
   const goal = [
     ...steps.map(({ one, price, packs }) => [price * one.pack, packs] as const),
     ...suppliers.map((s, at) => [postage[s] ?? 0, `z${at}`] as const),
     ...values.map((_, nth) => [missing, `u${nth}`] as const),
+    // Of two ways that cost the same, the one that uses up the shelf: all of it together weighs less than a cent.
+    ...sold.flatMap(s => s.serves.map(nth => [0.004 / (all([...values.keys()]) + 1), into(s.name, nth)] as const)),
   ]
   const rows = [
     ...values.map(
@@ -174,8 +198,8 @@ export function recapOrder({ kind, wants, stock, offers, spares, postage }: Reca
     ),
     ...shelf.map(({ one, name, serves }) => `${termsOf(serves.map(nth => [1, into(name, nth)] as const))} <= ${one.units}`),
     ...sold.map(
-      ({ one, name, serves }) =>
-        `${termsOf([...serves.map(nth => [1, into(name, nth)] as const), ...one.breaks.map((_, at) => [-one.pack, `${name}t${at}`] as const)])} <= 0`,
+      ({ one, name, serves, steps: its }) =>
+        `${termsOf([...serves.map(nth => [1, into(name, nth)] as const), ...its.map((_, at) => [-one.pack, `${name}t${at}`] as const)])} <= 0`,
     ),
     ...steps.flatMap(({ one, packs, is, from, upTo }) => [
       `${termsOf([
@@ -188,17 +212,23 @@ export function recapOrder({ kind, wants, stock, offers, spares, postage }: Reca
       ])} <= 0`,
     ]),
     ...sold.map(
-      ({ one, name }) => `${termsOf([...one.breaks.map((_, at) => [1, `${name}y${at}`] as const), [-1, `z${suppliers.indexOf(one.supplier)}`]])} <= 0`,
+      ({ one, name, steps: its }) => `${termsOf([...its.map((_, at) => [1, `${name}y${at}`] as const), [-1, `z${suppliers.indexOf(one.supplier)}`]])} <= 0`,
     ),
   ]
   const binaries = [...steps.map(({ is }) => is), ...suppliers.map((_, at) => `z${at}`)]
-  const whole = [
-    ...steps.map(({ packs }) => packs),
-    ...values.map((_, nth) => `u${nth}`),
-    ...[...shelf, ...sold].flatMap(s => s.serves.map(nth => into(s.name, nth))),
-  ]
-  const answer = values.length ? solved(solve, { goal: termsOf(goal), rows, binaries, whole, least: true }) : { values: {} as Record<string, number> }
-  const many = (name: string) => Math.round(answer.values[name] ?? 0)
+  const whole = steps.map(({ packs }) => packs)
+  const given = [...values.map((_, nth) => `u${nth}`), ...[...shelf, ...sold].flatMap(s => s.serves.map(nth => into(s.name, nth)))]
+  /** What is bought is found first; only where it was shared out in halves, it is shared out once more in whole ones. */
+  function weighed(): Record<string, number> {
+    if (!values.length) return {}
+    const programme = { goal: termsOf(goal), rows, binaries, whole, least: true }
+    const found = solved(solve, programme).values
+    if (given.every(name => Math.abs((found[name] ?? 0) - Math.round(found[name] ?? 0)) < 1e-6)) return found
+    const bought = whole.map(name => `+ 1 ${name} = ${Math.round(found[name] ?? 0)}`)
+    return solved(solve, { ...programme, rows: [...rows, ...bought], whole: [...whole, ...given] }).values
+  }
+  const answer = weighed()
+  const many = (name: string) => Math.round(answer[name] ?? 0)
 
   for (const [nth, value] of values.entries()) {
     value.fromStock = shelf.flatMap(({ one, name }) => (many(into(name, nth)) ? [{ id: one.id, count: many(into(name, nth)) }] : []))
