@@ -3,6 +3,7 @@ import { capacitorVerdicts } from '#core/parts/recap/measured'
 import { fixings } from '#core/parts/recap/read-list'
 import { capacitorStates } from '#core/parts/recap/rules'
 import { dues } from '#core/parts/recap/schools'
+import { isPolarised } from '#core/parts/substitute/kinds/capacitor'
 import { typedOf } from '#core/parts/substitute/typed'
 import { specWords } from '#core/parts/substitute/words'
 import type { ViewOf } from '#shared/chapters/index'
@@ -16,7 +17,8 @@ const act = ref<Act>()
 const turn = (to: Act) => (act.value = act.value === to ? undefined : to)
 const done = () => (act.value = undefined)
 const fixed = computed(() => ({ capacitorId: props.one.id, version: props.one.version }))
-const polarised = computed(() => props.one.spec.polarity === 'polarised')
+/** Where nobody stated it, it may have one. */
+const polarised = computed(() => isPolarised(props.one.spec) !== false)
 const acts = computed((): { to: Act; says: string; main?: true }[] =>
   props.one.state === 'out'
     ? [

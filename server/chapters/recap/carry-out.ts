@@ -2,6 +2,7 @@ import { InputError } from '#core/kernel/input-error'
 import { capacitorVerdicts, judgeCapacitor } from '#core/parts/recap/measured'
 import { readRecapList } from '#core/parts/recap/read-list'
 import { readPrices } from '#core/parts/recap/read-prices'
+import { isPolarised } from '#core/parts/substitute/kinds/capacitor'
 import { readSpec } from '#core/parts/substitute/typed'
 import type { CommandInput } from '#shared/chapters/index'
 import { Capacitor } from '#shared/chapters/recap/index'
@@ -112,8 +113,7 @@ export function measureCapacitor(
 export function takeOutCapacitor(work: MachineWork, { capacitorId, version, plus, fixing, photographId, bagged }: CommandInput<'take-out-capacitor'>): void {
   const row = capacitorOf(work, { capacitorId, version }, 'state')
   if (row.state !== 'in') throw new NotNow(`${row.place} is out already.`)
-  if (row.spec.polarity !== 'bipolar' && row.spec.polarity !== undefined && !plus)
-    throw new InputError('plus', plus, 'Where its plus was: say it before it is out, such as “towards C13” or “as printed”.')
+  if (isPolarised(row.spec) && !plus) throw new InputError('plus', plus, 'Where its plus was: say it before it is out, such as “towards C13” or “as printed”.')
   if (photographId !== null) photographOf(work, photographId)
   change(work, row, { state: 'out', plus, fixing, photographId, bagged })
   const { assembly, place, spec } = row
@@ -126,7 +126,7 @@ export function fitCapacitor(work: MachineWork, { capacitorId, version, polarity
   if (row.state !== 'out')
     throw new NotNow(row.state === 'in' ? `${row.place} is still in. Note how it lies, and take it out first.` : `${row.place} has been changed already.`)
   const { assembly, place, spec } = row
-  if (spec.polarity !== 'bipolar' && spec.polarity !== undefined && !polarityAsked)
+  if (isPolarised(spec) && !polarityAsked)
     throw new InputError('polarityAsked', polarityAsked, `Its polarity: hold it against the note (plus ${row.plus}) once more, and say so.`)
   const part = heldId === null ? null : fitFromShelf(work, heldId, { name: 'capacitor', kind: 'capacitor', spec })
   change(work, row, { state: 'fitted' })

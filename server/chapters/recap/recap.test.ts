@@ -96,6 +96,10 @@ describe('a list of capacitors', () => {
     expect(() => act(tag, 'C1', 'fit-capacitor', { joints: 2, polarityAsked: true })).toThrow('changed already')
     expect(() => act(tag, 'C1', 'measure-capacitor', { capacitanceF: '470u' })).toThrow('has been changed')
     expect(() => act(tag, 'C2', 'fit-capacitor', { joints: 2, polarityAsked: true })).toThrow('still in')
+    // How it is made says that it has a plus, where nobody stated that.
+    const typed = { assembly: 'Supply', fixing: 'none' as const, stressed: false, looksBad: false, note: '' }
+    act(tag, 'C2', 'change-capacitor', { ...typed, place: 'C2', spec: { capacitanceF: '470u', technology: 'electrolytic' } })
+    expect(() => act(tag, 'C2', 'take-out-capacitor', { fixing: 'none' })).toThrow('Where its plus was')
     // One across the line has no plus.
     act(tag, 'C9', 'take-out-capacitor', { fixing: 'none' })
     act(tag, 'C9', 'fit-capacitor', { joints: 2 })

@@ -29,10 +29,10 @@ const print = () => window.print()
           <th>What it is</th>
           <th>Fixed</th>
           <th>Plus lies</th>
-          <th>Out</th>
-          <th>Bagged</th>
-          <th>In, + asked</th>
-          <th>Joints</th>
+          <th class="px-2">Out</th>
+          <th class="px-2">Bagged</th>
+          <th class="px-2">In, plus asked</th>
+          <th class="px-2">Joints</th>
         </tr>
       </thead>
       <tbody>
@@ -40,11 +40,11 @@ const print = () => window.print()
           <td class="figure py-1.5 pr-2 font-semibold">{{ one.assembly }} {{ one.place }}</td>
           <td class="pr-2">{{ specWords('capacitor', one.spec) }}</td>
           <td class="pr-2">{{ one.fixing === 'none' ? '' : fixings[one.fixing] }}</td>
-          <td class="w-24">{{ one.plus }}</td>
-          <td>{{ one.state === 'out' ? '✓' : '☐' }}</td>
-          <td>{{ one.bagged ? '✓' : '☐' }}</td>
-          <td>☐</td>
-          <td>☐</td>
+          <td class="w-44 pr-2">{{ one.plus }}</td>
+          <td class="px-2">{{ one.state === 'out' ? '✓' : '☐' }}</td>
+          <td class="px-2">{{ one.bagged ? '✓' : '☐' }}</td>
+          <td class="px-2">☐</td>
+          <td class="px-2">☐</td>
         </tr>
       </tbody>
     </table>

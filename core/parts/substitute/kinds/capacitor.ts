@@ -15,7 +15,8 @@ const classes: Record<string, { x?: number; y?: number }> = {
 const classOf = (part: Spec) => (part.safetyClass === undefined ? undefined : classes[String(part.safetyClass)])
 const isSafety = (part: Spec) => Object.keys(classOf(part) ?? {}).length > 0
 const polarised = new Set(['electrolytic', 'tantalum', 'polymer'])
-const isPolarised = (part: Spec): boolean | undefined =>
+/** Whether it has a plus, by what is stated of it; nothing where neither that nor how it is made is. */
+export const isPolarised = (part: Spec): boolean | undefined =>
   part.polarity !== undefined ? part.polarity === 'polarised' : part.technology !== undefined ? polarised.has(String(part.technology)) : undefined
 
 /** A capacitor of a safety class is replaced by the same class or a better one, never by one without. Source: IEC 60384-14, from memory. */
