@@ -21,7 +21,7 @@ const lowOnShelf = computed(() => materials.value.filter(m => m.wantedSince))
       <h1>Parts</h1>
       <p class="text-ink-2">What the machines want, by what hangs on it; what is held, and where; the supplies.</p>
     </header>
-    <nav aria-label="Sides of Parts" class="flex flex-wrap gap-2">
+    <nav aria-label="Sides of Parts" class="no-print flex flex-wrap gap-2">
       <NuxtLink
         v-for="(title, name) in sides"
         :key="name"

@@ -125,6 +125,7 @@ export async function dearRequests(app: Application, random: () => number): Prom
     { what: 'a fault with forty parts and thirty swaps', many: 10, path: `/api/machines/${tag}?show=faults`, as: 'rua' },
     { what: 'the store as a table', many: 10, path: '/api/store.csv', as: 'rua' },
     { what: 'who gets what, and what to buy', many: 10, path: '/api/parts/allocation?buys=yes', as: 'rua' },
+    { what: 'one order of three lists', many: 10, path: '/api/recap/order?tags=SH-2026-015,SH-2026-016,SH-2026-017&later=yes&spares=2', as: 'rua' },
     { what: 'the ledger of parts as a table', many: 10, path: '/api/parts/held.csv', as: 'rua' },
     { what: 'every chapter of a sheet', many: 20, path: `/api/machines/${tag}`, as: 'rua' },
     { what: 'tonight', many: 10, path: '/api/evening', as: 'rua' },

@@ -10,7 +10,7 @@ export interface PriceList {
   lines: PriceLine[]
   wrong: WrongLine[]
 }
-const mostPrices = 3000
+const mostPrices = 1000
 
 /** How its columns are called, in small letters; the first two of each pair of a break stand side by side: `from 10`, then its price. */
 const columns = { part: /^(part|article|name|description)$/, pack: /^(pack|per pack|pack size)$/, price: /^(price|price of one|each|from (\d+)|(\d+)\+)$/ }
