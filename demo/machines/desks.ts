@@ -125,7 +125,7 @@ export const desks: Story[] = [
           'C1 470n 250VAC X2 paper\nC3, C4 220u 35V axial electrolytic hot\nC5 4700u 25V axial electrolytic strap\nC6, C7 100u 25V radial electrolytic\nC10-C13 47u 25V radial electrolytic glued',
       }),
       did(4, 'teodor', 'measure-capacitor', { place: 'C3', capacitanceF: '131u', esrOhm: '2.9' }),
-      did(4, 'teodor', 'measure-capacitor', { place: 'C5', capacitanceF: '4610u', esrOhm: '0.02', leakageA: '310u', atV: '24', reformed: true }),
+      did(4, 'teodor', 'measure-capacitor', { place: 'C5', capacitanceF: '4610u', esrOhm: '0.01', leakageA: '310u', atV: '24', reformed: true }),
       did(3.9, 'maeve', 'take-out-capacitor', { place: 'C6', plus: 'towards the transformer', fixing: 'none', bagged: true }),
       did(3.9, 'maeve', 'take-out-capacitor', {
         place: 'C7',

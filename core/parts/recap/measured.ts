@@ -43,8 +43,16 @@ export function mostEsrOhm(capacitanceF: number, voltageV: number): number {
 /** What a new electrolytic may leak after two minutes at its voltage: 0.01 CV, and 3 µA at least. Data sheets of general-purpose ones, from memory. */
 export const mostLeakageA = (capacitanceF: number, voltageV: number): number => Math.max(3e-6, 0.01 * capacitanceF * voltageV)
 
-/** As much lower than printed it has dried out, and as much higher it mostly leaks. Common practice, no source. */
-const [driedOut, low, high] = [0.7, 0.8, 1.5]
+/** A share of what is printed below which it has dried out, or its foil has let go. Common practice, no source. */
+const driedOut = 0.7
+/** From which share to which it is as printed: an electrolytic is made wide, and one that reads far too high mostly leaks. Common practice, no source. */
+const usualShare = ({ technology, tolerancePct }: Spec): [low: number, high: number] => {
+  if (technology === 'electrolytic') return [0.8, 1.5]
+  const off = ((tolerancePct as number | undefined) ?? 10) / 100
+  return [1 - off, 1 + off]
+}
+/** Meters measure at 120 Hz or at 100 kHz, where a sound one has a fifth or less. Between both nobody can tell without that. Common practice, no source. */
+const atHighFrequency = 1 / 5
 /** From this share of its voltage on, what was measured says something of it. */
 const enoughVoltage = 0.8
 
@@ -70,11 +78,12 @@ export function judgeCapacitor(spec: Spec, measured: CapacitorMeasured): { verdi
     if (printed.valueF === undefined) found('care', 'value', `It measures ${farads(capacitanceF)}, and what is printed on it is not known.`, [])
     else {
       const share = capacitanceF / printed.valueF
-      const allowed = Math.min(low, 1 - ((spec.tolerancePct as number | undefined) ?? 0) / 100)
+      const [low, high] = usualShare(spec)
       const says = `${farads(capacitanceF)}, ${significant(share * 100)} % of what is printed.`
-      if (share < Math.min(driedOut, allowed)) found('stop', 'value', says, 'It has dried out, or its foil has let go.')
-      else if (share < allowed) found('care', 'value', says, 'It is on its way down.')
-      else if (share > high) found('care', 'value', says, 'What reads far too high mostly leaks: measure its leakage.')
+      if (share < Math.min(driedOut, low)) found('stop', 'value', says, 'It has dried out, or its foil has let go.')
+      else if (share < low) found('care', 'value', says, 'It is on its way down.')
+      else if (share > high)
+        found('care', 'value', says, electrolytic ? 'What reads far too high mostly leaks: measure its leakage.' : 'That is more than it is made to be off.')
       else found('fine', 'value', says, [])
     }
   }
@@ -92,8 +101,9 @@ export function judgeCapacitor(spec: Spec, measured: CapacitorMeasured): { verdi
       const says = `Series resistance ${shown}; at 120 Hz up to ${engineering(most, 'Ω')} would be usual.`
       const source = 'Data sheets of general-purpose electrolytics, from memory'
       if (esrOhm > most) found('stop', 'esr', says, 'At any frequency it is above what a sound one has.', source)
-      else if (esrOhm > most / 2) found('care', 'esr', says, 'Meters measure at 100 kHz, where a sound one lies far below that.', source)
-      else found('fine', 'esr', says, 'A meter that measures at 100 kHz should show far less; hold it against a new one.', source)
+      else if (esrOhm > most * atHighFrequency)
+        found('care', 'esr', says, 'Measured at 120 Hz that is usual, at 100 kHz it is too much: look up which the meter uses.', source)
+      else found('fine', 'esr', says, [], source)
     }
   }
   const full = leakageA !== undefined && atV !== undefined && printed.voltageV !== undefined && atV >= printed.voltageV * enoughVoltage

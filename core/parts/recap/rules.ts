@@ -24,7 +24,7 @@ export interface RecapRecord {
     state: CapacitorState
   }[]
   capacitorSchool: CapacitorSchool
-  /** Whether an attended start of it was ended in order. */
+  /** Whether it was on in an attended start, however that ended. */
   started: boolean
 }
 type Listed = RecapRecord['capacitors'][number]
