@@ -29,6 +29,10 @@ export const ofCapacitors: { [K in Recapping]: [EntryData<K>, string] } = {
     { assembly: 'Supply', place: 'C12', part: 'Electrolytic 470 µF, 35 V', polarityAsked: true, joints: 2, note: 'Stands a little higher' },
     'Supply C12 changed: Electrolytic 470 µF, 35 V; its polarity asked again; 2 joints made. Stands a little higher.',
   ],
+  'capacitor.back': [
+    { assembly: 'Supply', place: 'C12', reason: 'Tested good at its voltage' },
+    'Supply C12: the old one is in its place again: Tested good at its voltage.',
+  ],
   'capacitor.dropped': [
     { assembly: 'Supply', place: 'C12', reason: 'No such place on this issue' },
     'Supply C12 taken off the list: No such place on this issue.',

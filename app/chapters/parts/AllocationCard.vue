@@ -18,29 +18,13 @@ const { submitCommand: accept, busy, failure, because, stale } = useCommand('acc
 const acceptChosen = () => accept({ lines: chosen.value.map(({ partId, heldId, version, count }) => ({ partId, heldId, version, count })) })
 
 const api = useApi()
-const buys = shallowRef<{ one: UnlockView | null; two: UnlockView | null }>()
-const weighing = ref(false)
-const notWeighed = ref('')
-/** What comes to the page after somebody thought better of it is not shown. */
-let asked = 0
-async function weigh() {
-  const mine = ++asked
-  weighing.value = true
-  notWeighed.value = ''
-  try {
-    const answer = await api.get<{ one: UnlockView | null; two: UnlockView | null }>('/api/parts/allocation', { buys: 'yes' })
-    if (mine === asked) buys.value = answer
-  } catch (error) {
-    if (!(error instanceof ApiError)) throw error
-    if (mine === asked) notWeighed.value = error.message
-  } finally {
-    if (mine === asked) weighing.value = false
-  }
-}
-function stop() {
-  asked++
-  weighing.value = false
-}
+const {
+  answer: buys,
+  busy: weighing,
+  failure: notWeighed,
+  start: weigh,
+  stop,
+} = useAsked(() => api.get<{ one: UnlockView | null; two: UnlockView | null }>('/api/parts/allocation', { buys: 'yes' }))
 const where = (line: Line) => [heldPlaces[line.at], ...(line.lies ? [line.lies] : []), partConditions[line.condition].toLowerCase()].join(', ')
 const named = (m: { tag: string; machine: string }) => `${m.machine} (${m.tag})`
 const lacksOf = ({ name, short, wentTo }: AllocationView['refused'][number]['lacks'][number]) =>

@@ -12,7 +12,7 @@ import { CapacitorFields } from '../parts/index'
 /** One capacitor: what it is like, what is done about it and why; measured, taken out, changed. */
 const props = defineProps<{ one: ViewOf<'recap'>['recap']['capacitors'][number]; tag: string }>()
 const session = useSession()
-type Act = 'measure' | 'out' | 'fit' | 'change' | 'drop'
+type Act = 'measure' | 'out' | 'fit' | 'back' | 'change' | 'drop'
 const act = ref<Act>()
 const turn = (to: Act) => (act.value = act.value === to ? undefined : to)
 const done = () => (act.value = undefined)
@@ -24,6 +24,7 @@ const acts = computed((): { to: Act; says: string; main?: true }[] =>
     ? [
         { to: 'fit', says: 'New one fitted', main: true },
         { to: 'measure', says: 'Measured' },
+        { to: 'back', says: 'The old one is back' },
       ]
     : props.one.state === 'in'
       ? [
@@ -31,9 +32,16 @@ const acts = computed((): { to: Act; says: string; main?: true }[] =>
           { to: 'out', says: 'Take it out' },
           { to: 'change', says: 'Change' },
         ]
-      : [],
+      : [{ to: 'out', says: 'Take it out again' }],
 )
-const may = { measure: 'measure-capacitor', out: 'take-out-capacitor', fit: 'fit-capacitor', change: 'change-capacitor', drop: 'drop-capacitor' } as const
+const may = {
+  measure: 'measure-capacitor',
+  out: 'take-out-capacitor',
+  fit: 'fit-capacitor',
+  back: 'put-back-capacitor',
+  change: 'change-capacitor',
+  drop: 'drop-capacitor',
+} as const
 const inks = { 'bad': 'text-stop', 'suspect': 'text-care', 'tests-good': 'text-fine', 'not-known': 'text-ink-2' }
 const words = {
   assembly: 'On which assembly',
@@ -121,6 +129,17 @@ const words = {
       <ChoiceField name="fixing" label="How it is fixed" :options="Object.entries(fixings).map(([value, label]) => ({ value, label }))" />
       <TickField name="bagged" label="The old one is bagged with this machine’s number" />
     </CommandForm>
+    <CommandForm
+      v-if="act === 'back'"
+      command="put-back-capacitor"
+      :machine="tag"
+      :initial="{ reason: '' }"
+      :fixed="fixed"
+      :label="`The old one is back in ${one.place}`"
+      submit="It is back in"
+      @done="done"
+      ><TextField name="reason" label="Why" hint="Such as tested good at its voltage, or never was out"
+    /></CommandForm>
     <CommandForm
       v-if="act === 'fit'"
       command="fit-capacitor"

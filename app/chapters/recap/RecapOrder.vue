@@ -19,29 +19,7 @@ const query = computed(() => ({
   later: later.value ? 'yes' : 'no',
 }))
 const wrongSpares = computed(() => (/^(1?\d|20)$/.test(spares.value.trim()) ? '' : 'A whole number from 0 up to 20, please.'))
-const order = shallowRef<RecapOrderView>()
-const working = ref(false)
-const failure = ref('')
-/** What comes to the page after somebody thought better of it is not shown. */
-let asked = 0
-async function workOut() {
-  const mine = ++asked
-  working.value = true
-  failure.value = ''
-  try {
-    const answer = await api.get<RecapOrderView>('/api/recap/order', query.value)
-    if (mine === asked) order.value = answer
-  } catch (error) {
-    if (!(error instanceof ApiError)) throw error
-    if (mine === asked) failure.value = error.message
-  } finally {
-    if (mine === asked) working.value = false
-  }
-}
-function stop() {
-  asked++
-  working.value = false
-}
+const { answer: order, busy: working, failure, start: workOut, stop } = useAsked(() => api.get<RecapOrderView>('/api/recap/order', query.value))
 watch(query, () => (order.value = undefined))
 const listHint =
   'As CSV, its first row: part; pack; price; from 10; from 100. A part as 470u 35V radial 10x20 105C. ' +

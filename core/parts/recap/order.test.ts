@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { e6, e6Nearest } from '../../kernel/e-series'
 import { seeded } from '../../kernel/random'
 import type { Solve } from '../allocation/programme'
-import { type PriceOffer, type RecapOrderInput, type RecapWant, merged, recapOrder, servedBy } from './order'
+import { type PriceOffer, type RecapOrderInput, type RecapWant, merged, recapOrder, servedBy, sharesOf } from './order'
 
 const { solve: run } = await highs()
 const solve: Solve = programme => {
@@ -218,6 +218,10 @@ describe('one order over several machines', () => {
       const [is, best] = [recapOrder(input, solve), cheapest(input)]
       expect(is.values.reduce((sum, v) => sum + v.short, 0)).toBe(best.short)
       expect(is.cost).toBeCloseTo(best.cost, 6)
+      // All of it is somebody's.
+      const shares = sharesOf(is)
+      expect(shares.reduce((sum, share) => sum + share.cost, 0)).toBeCloseTo(is.purchases.length ? is.cost : 0, 1)
+      expect(shares.reduce((sum, share) => sum + share.capacitors, 0)).toBe(wants.reduce((sum, w) => sum + w.places.length, 0))
       // What is given out is what came, and nothing more.
       for (const { offerId, units } of is.purchases)
         expect(

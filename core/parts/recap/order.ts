@@ -1,4 +1,5 @@
 import { e6Nearest } from '../../kernel/e-series'
+import { decimals } from '../../kernel/figure'
 import { InputError } from '../../kernel/input-error'
 import { type Solve, solved, termsOf } from '../allocation/programme'
 import type { Spec } from '../substitute/compare'
@@ -247,4 +248,22 @@ export function recapOrder({ kind, wants, stock, offers, spares, postage }: Reca
     return purchases.some(p => p.supplier === supplier) ? [{ supplier, parts, postage: postage[supplier] ?? 0 }] : []
   })
   return { values, purchases, suppliers: bySupplier, cost: bySupplier.reduce((sum, s) => sum + s.parts + s.postage, 0) }
+}
+
+/**
+ * What each machine's share of an order costs: what goes into it at what was paid for one, and of spares, of what comes in whole packs and of postage
+ * as much as its own parts are of all. In hundredths, which together may be one more or less than all of it.
+ */
+export function sharesOf({ values, purchases, cost }: RecapOrder): { machineId: number; capacitors: number; cost: number }[] {
+  const priceOf = new Map(purchases.map(p => [p.offerId, p.unitPrice]))
+  const shares = new Map<number, { capacitors: number; own: number }>()
+  for (const { wants, wanted, bought } of values) {
+    const paid = bought.reduce((sum, b) => sum + b.count * (priceOf.get(b.offerId) ?? 0), 0)
+    for (const { machineId, places } of wants) {
+      const { capacitors, own } = shares.get(machineId) ?? { capacitors: 0, own: 0 }
+      shares.set(machineId, { capacitors: capacitors + places.length, own: own + (paid * places.length) / wanted })
+    }
+  }
+  const told = [...shares.values()].reduce((sum, share) => sum + share.own, 0)
+  return [...shares].map(([machineId, { capacitors, own }]) => ({ machineId, capacitors, cost: decimals(told ? (cost * own) / told : 0, 2) }))
 }

@@ -112,12 +112,20 @@ export function measureCapacitor(
 /** Takes one out; how its plus lay is noted before. */
 export function takeOutCapacitor(work: MachineWork, { capacitorId, version, plus, fixing, photographId, bagged }: CommandInput<'take-out-capacitor'>): void {
   const row = capacitorOf(work, { capacitorId, version }, 'state')
-  if (row.state !== 'in') throw new NotNow(`${row.place} is out already.`)
+  if (row.state === 'out') throw new NotNow(`${row.place} is out already.`)
   if (isPolarised(row.spec) && !plus) throw new InputError('plus', plus, 'Where its plus was: say it before it is out, such as “towards C13” or “as printed”.')
   if (photographId !== null) photographOf(work, photographId)
   change(work, row, { state: 'out', plus, fixing, photographId, bagged })
   const { assembly, place, spec } = row
   work.write('capacitor.out', { assembly, place, spec, plus, fixing, bagged })
+}
+
+/** The one that was there is in its place again. */
+export function putBackCapacitor(work: MachineWork, { capacitorId, version, reason }: CommandInput<'put-back-capacitor'>): void {
+  const row = capacitorOf(work, { capacitorId, version }, 'state')
+  if (row.state !== 'out') throw new NotNow(`${row.place} is not out.`)
+  change(work, row, { state: 'in', bagged: false })
+  work.write('capacitor.back', { assembly: row.assembly, place: row.place, reason })
 }
 
 /** Fits a new one in its place, with its polarity asked again. */

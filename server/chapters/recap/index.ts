@@ -1,5 +1,15 @@
 import { serverChapter } from '../../kernel/chapter'
-import { changeCapacitor, dropCapacitor, fitCapacitor, listCapacitors, measureCapacitor, setPrices, takeOutCapacitor, takeOverCapacitors } from './carry-out'
+import {
+  changeCapacitor,
+  dropCapacitor,
+  fitCapacitor,
+  listCapacitors,
+  measureCapacitor,
+  putBackCapacitor,
+  setPrices,
+  takeOutCapacitor,
+  takeOverCapacitors,
+} from './carry-out'
 import { facts } from './facts'
 import { rows } from './rows'
 import * as schema from './schema'
@@ -17,6 +27,7 @@ export const recapChapter = serverChapter({
     'change-capacitor': changeCapacitor,
     'measure-capacitor': measureCapacitor,
     'take-out-capacitor': takeOutCapacitor,
+    'put-back-capacitor': putBackCapacitor,
     'fit-capacitor': fitCapacitor,
     'drop-capacitor': dropCapacitor,
   },

@@ -1,7 +1,7 @@
 import { and, asc, count, eq, inArray, ne } from 'drizzle-orm'
 import { type Finding, commonPractice, finding } from '#core/kernel/finding'
 import { counted } from '#core/kernel/figure'
-import type { RecapOrder, RecapOrderInput, RecapWant } from '#core/parts/recap/order'
+import { type RecapOrder, type RecapOrderInput, type RecapWant, sharesOf } from '#core/parts/recap/order'
 import { judgeListed } from '#core/parts/recap/rules'
 import type { Due } from '#core/parts/recap/schools'
 import { valueWords } from '#core/parts/substitute/compare'
@@ -103,28 +103,6 @@ export function recapQuestion(tx: Tx, { tags, spares, later }: { tags: readonly 
   }
 }
 
-/** What each machine's share of the order costs, by how many of each purchase go into it; spares and postage by the same. */
-function sharesOf({ input, machines }: RecapQuestion, order: RecapOrder) {
-  const cost = new Map<number, number>()
-  const units = new Map<number, number>()
-  const priceOf = new Map(order.purchases.map(p => [p.offerId, p.unitPrice]))
-  for (const value of order.values)
-    for (const { machineId, places } of value.wants) {
-      const share = places.length / value.wanted
-      const of = value.bought.reduce((sum, b) => sum + b.count * (priceOf.get(b.offerId) ?? 0), 0)
-      cost.set(machineId, (cost.get(machineId) ?? 0) + of * share)
-      units.set(machineId, (units.get(machineId) ?? 0) + places.length)
-    }
-  const told = [...cost.values()].reduce((sum, c) => sum + c, 0)
-  const beside = order.cost - told
-  return [...machines.values()]
-    .filter(m => input.wants.some(w => w.machineId === m.id))
-    .map(machine => {
-      const own = cost.get(machine.id) ?? 0
-      return { machine, capacitors: units.get(machine.id) ?? 0, cost: Math.round((own + (told ? (beside * own) / told : 0)) * 100) / 100 }
-    })
-}
-
 const columns = ['Supplier', 'Part', 'How many', 'Price of one', 'Cost']
 /** An order as a table, a line a purchase, postage at the end of each supplier. */
 export const recapOrderCsv = ({ suppliers }: RecapOrderView): string =>
@@ -161,7 +139,7 @@ export function recapOrderView(tx: Tx, question: RecapQuestion, order: RecapOrde
     short: value.short,
     nearest: value.nearestF === null ? null : farads(value.nearestF),
   }))
-  const shares = sharesOf(question, order)
+  const shares = sharesOf(order).map(({ machineId, ...share }) => ({ machine: machines.get(machineId)!, ...share }))
   const findings: Finding[] = shares.flatMap(({ machine, cost }) => {
     const left = leftToSpend(tx, machine)
     return left !== null && cost > left

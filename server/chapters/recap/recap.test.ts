@@ -25,7 +25,7 @@ const listed = (typed = 'C1, C2 470u 25V radial electrolytic\nC9 100n 250VAC X2'
   return tag
 }
 const one = (tag: string, place: string) => sheet(tag).recap.capacitors.find(c => c.place === place)!
-type Acts = 'measure-capacitor' | 'take-out-capacitor' | 'fit-capacitor' | 'change-capacitor' | 'drop-capacitor'
+type Acts = 'measure-capacitor' | 'put-back-capacitor' | 'take-out-capacitor' | 'fit-capacitor' | 'change-capacitor' | 'drop-capacitor'
 const act = <N extends Acts>(tag: string, place: string, name: N, input: Partial<CommandRequest<N>>) =>
   perform(tag, name, { capacitorId: one(tag, place).id, version: one(tag, place).version, ...input } as never)
 const out = (tag: string, place: string) => act(tag, place, 'take-out-capacitor', { plus: 'towards the edge', fixing: 'none', bagged: true })
@@ -96,6 +96,11 @@ describe('a list of capacitors', () => {
     expect(() => act(tag, 'C1', 'fit-capacitor', { joints: 2, polarityAsked: true })).toThrow('changed already')
     expect(() => act(tag, 'C1', 'measure-capacitor', { capacitanceF: '470u' })).toThrow('has been changed')
     expect(() => act(tag, 'C2', 'fit-capacitor', { joints: 2, polarityAsked: true })).toThrow('still in')
+    // What was changed can come out again, and a press too many is taken back with a word.
+    out(tag, 'C1')
+    act(tag, 'C1', 'put-back-capacitor', { reason: 'It never was out' })
+    expect(one(tag, 'C1')).toMatchObject({ state: 'in', bagged: false })
+    expect(() => act(tag, 'C1', 'put-back-capacitor', { reason: 'Twice' })).toThrow('is not out')
     // How it is made says that it has a plus, where nobody stated that.
     const typed = { assembly: 'Supply', fixing: 'none' as const, stressed: false, looksBad: false, note: '' }
     act(tag, 'C2', 'change-capacitor', { ...typed, place: 'C2', spec: { capacitanceF: '470u', technology: 'electrolytic' } })

@@ -3,30 +3,14 @@ import { serves } from '#core/parts/offers'
 import { judgeListed } from '#core/parts/recap/rules'
 import type { ViewOf } from '#shared/chapters/index'
 import { Capacitor, type CapacitorOffer } from '#shared/chapters/recap/index'
-import { and, asc, count, eq, ne } from 'drizzle-orm'
-import type { MachineFile, ViewInput } from '../../kernel/file'
+import { and, eq, ne } from 'drizzle-orm'
+import type { ViewInput } from '../../kernel/file'
 import type { Tx } from '../../kernel/history/journal'
 import { NotFound } from '../../kernel/refusals'
-import { machines } from '../../kernel/trunk'
+import { sistersHaving } from '../../kernel/sisters-having'
 import { heldParts } from '../parts/index'
 import { facts } from './facts'
 import { capacitors } from './schema'
-
-const mostSisters = 12
-
-/** Sisters whose list could be taken over, where there is none yet. */
-function listsOfSisters(tx: Tx, { machine, capacitors: own, sisters }: MachineFile): ViewOf<'recap'>['recap']['from'] {
-  if (own.length || !sisters.all || machine.modelId === null) return []
-  return tx
-    .select({ tag: machines.tag, nickname: machines.nickname, capacitors: count() })
-    .from(capacitors)
-    .innerJoin(machines, eq(machines.id, capacitors.machineId))
-    .where(and(eq(machines.modelId, machine.modelId), ne(machines.id, machine.id)))
-    .groupBy(machines.id)
-    .orderBy(asc(machines.id))
-    .limit(mostSisters)
-    .all()
-}
 
 /** The capacitors of a machine, with what its school does about each. */
 export function recapView({ tx, file }: ViewInput): ViewOf<'recap'> {
@@ -50,7 +34,8 @@ export function recapView({ tx, file }: ViewInput): ViewOf<'recap'> {
           ...judgeListed({ ...one, measured: measured ?? null }, record),
         }
       }),
-      from: listsOfSisters(tx, file),
+      // Where there is none yet, a sister's could be taken over.
+      from: file.capacitors.length ? [] : sistersHaving(tx, file, capacitors).map(({ rows, ...sister }) => ({ ...sister, capacitors: rows })),
     },
   }
 }

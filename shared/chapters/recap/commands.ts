@@ -26,6 +26,8 @@ export const onMachine = {
     z.object({ ...one, plus: optionalText('Where its plus was', 80), fixing, photographId: id.nullable().default(null), bagged: z.boolean().default(false) }),
     { asks: 'repair' },
   ),
+  /** The one that was there is in its place again: it tested good, or was never out. */
+  'put-back-capacitor': command(atTheBench, z.object({ ...one, reason: text('Why', 200) })),
   'fit-capacitor': command(
     atTheBench,
     z.object({

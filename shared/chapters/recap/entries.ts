@@ -51,6 +51,12 @@ export const entries = {
     shown,
     d => [d.note],
   ),
+  'capacitor.back': entry(
+    z.object({ ...on, reason: s }),
+    d => `${where(d)}: the old one is in its place again: ${ending(d.reason)}`,
+    shown,
+    d => [d.reason],
+  ),
   'capacitor.dropped': entry(
     z.object({ ...on, reason: s }),
     d => `${where(d)} taken off the list: ${ending(d.reason)}`,
