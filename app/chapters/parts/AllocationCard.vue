@@ -95,7 +95,7 @@ const twoIsMore = computed(() => buys.value?.two && (buys.value.two.buys.length 
       <p v-if="allocation.asks.length" class="text-care">Their owners are asked first: {{ allocation.asks.map(named).join(', ') }}.</p>
       <h3>What should be bought</h3>
       <p class="flex flex-wrap gap-3">
-        <button type="button" class="button" :disabled="weighing" @click="weigh">
+        <button type="button" class="button" :aria-disabled="weighing" @click="weigh">
           {{ weighing ? 'Weighing…' : 'What brings most for its money?' }}</button><button
           v-if="weighing"
           type="button"

@@ -15,7 +15,23 @@ const session = useSession()
 type Act = 'measure' | 'out' | 'fit' | 'back' | 'change' | 'drop'
 const act = ref<Act>()
 const turn = (to: Act) => (act.value = act.value === to ? undefined : to)
-const done = () => (act.value = undefined)
+const row = useTemplateRef<HTMLElement>('row')
+/** Whoever works by keys stays on the row, wherever what was done takes it in the list. */
+const stay = () => row.value?.focus({ preventScroll: true })
+let acted = false
+function done() {
+  act.value = undefined
+  acted = true
+  void nextTick(stay)
+}
+watch(
+  () => props.one.version,
+  () => {
+    if (acted) stay()
+    acted = false
+  },
+  { flush: 'post' },
+)
 const fixed = computed(() => ({ capacitorId: props.one.id, version: props.one.version }))
 /** Where nobody stated it, it may have one. */
 const polarised = computed(() => isPolarised(props.one.spec) !== false)
@@ -55,7 +71,7 @@ const words = {
 </script>
 
 <template>
-  <li class="grid gap-1 py-2" :aria-label="`${one.assembly} ${one.place}`">
+  <li ref="row" tabindex="-1" class="grid gap-1 py-2" :aria-label="`${one.assembly} ${one.place}`">
     <p class="flex flex-wrap items-baseline gap-x-3">
       <span class="figure font-semibold">{{ one.place }}</span><span>{{ specWords('capacitor', one.spec) }}</span
       ><span v-if="one.verdict" class="font-semibold" :class="inks[one.verdict]">{{ capacitorVerdicts[one.verdict] }}</span

@@ -61,7 +61,7 @@ const csv = computed(() => `/api/recap/order.csv?${new URLSearchParams(query.val
           >
         </div>
         <p class="no-print flex flex-wrap gap-3">
-          <button type="button" class="button button-main" :disabled="working || !chosen.length || !!wrongSpares" @click="workOut">
+          <button type="button" class="button button-main" :disabled="!chosen.length || !!wrongSpares" :aria-disabled="working" @click="workOut">
             {{ working ? 'Working it out…' : 'Work out the order' }}</button><button v-if="working" type="button" class="button button-quiet" @click="stop">
             Stop
           </button>

@@ -8,6 +8,8 @@ export function useAsked<T extends object>(ask: () => Promise<T>) {
   const failure = ref('')
   let asked = 0
   async function start() {
+    // Its press is not switched off meanwhile, so that whoever works by keys stays on it.
+    if (busy.value) return
     const mine = ++asked
     busy.value = true
     failure.value = ''

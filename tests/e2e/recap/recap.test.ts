@@ -60,6 +60,8 @@ it('one is measured, noted, taken out and changed with one thumb; while it is ou
   await maeve.flip('The old one is bagged with this machine’s number', 'C4 comes out')
   await maeve.press('It is out')
   await maeve.sees('Its plus was towards the fuse.', 'The old one is bagged', 'Keep off')
+  // Whoever works by keys is left on its row, though it stands first now.
+  expect(await maeve.driver.executeScript('return document.activeElement.getAttribute("aria-label")')).toBe('Supply C4')
   await maeve.press('New one fitted C4')
   await maeve.sees('Plus was towards the fuse.')
   await maeve.press('It is in')
@@ -72,5 +74,6 @@ it('one is measured, noted, taken out and changed with one thumb; while it is ou
   expect(history).toContain('Supply C4 changed: Electrolytic 470 µF, 35 V, radial; its polarity asked again; 2 joints made.')
   await maeve.press('Print the list')
   await maeve.sees('Capacitors of Slipway', 'Plus lies', 'Main board C1')
+  expect(await maeve.driver.executeScript('return document.documentElement.scrollWidth')).toBeLessThanOrEqual(390)
   expect(await maeve.violations()).toEqual([])
 })
