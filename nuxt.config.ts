@@ -38,14 +38,18 @@ export default defineNuxtConfig({
       headers: {
         'x-content-type-options': 'nosniff',
         'x-frame-options': 'DENY',
-        // For what is no page; a page gets its own policy from `server/plugins/content-policy.ts`, for the scripts that start it.
-        'content-security-policy': "default-src 'self'; img-src 'self' data: blob:; object-src 'none'; base-uri 'self'; frame-ancestors 'none'",
+        // For what is no page; a page gets its own policy from `server/plugins/content-policy.ts`, for the scripts that start it. A worker that
+        // reads codes is WebAssembly of our own.
+        'content-security-policy':
+          "default-src 'self'; script-src 'self' 'wasm-unsafe-eval'; img-src 'self' data: blob:; object-src 'none'; base-uri 'self'; frame-ancestors 'none'",
         'referrer-policy': 'same-origin',
         'permissions-policy': 'geolocation=(), microphone=()',
       },
     },
-    // It is read, and nothing on it is pressed.
+    // They are read, and their one form needs no script.
     '/passport/**': { ssr: true, noScripts: true, headers: { 'x-robots-tag': 'noindex', 'referrer-policy': 'no-referrer' } },
+    '/sought': { ssr: true, noScripts: true },
+    '/sought/**': { ssr: true, noScripts: true },
   },
   app: {
     head: {

@@ -1,12 +1,17 @@
 import type { CommandRequest } from '#shared/chapters/index'
 
 type Held = CommandRequest<'hold-part'>
-type Move = Omit<CommandRequest<'move-held'>, 'heldId' | 'version' | 'count'> & { count?: number }
+type Move = Omit<CommandRequest<'move-held'>, 'heldId' | 'version' | 'count'> & { count?: number; daysAgo?: number; into?: string }
 /** A line of the ledger as it was put down, in which donor it still is, and where it went since. */
 export interface HeldStory {
   part: Omit<Held, 'tag'>
   donor?: string
+  /** When it was put on record, and where it went since; three days ago, where nothing is said. */
+  daysAgo?: number
   moves?: Move[]
+  /** Given away for good, and what comes for it. */
+  given?: { daysAgo: number; of: Omit<CommandRequest<'give-away'>, 'heldId' | 'version'> }
+  spared?: boolean
 }
 
 const ahead = (days: number) => new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10)
@@ -203,6 +208,36 @@ const regulators = (
   }),
 )
 const membraneMaker = 'a maker of membranes'
+/** An order of former days: when it was sent off, and how long it took. */
+const came = (name: string, source: string, unitPrice: number, daysAgo: number, tookDays: number, then: Move[], more: Partial<Held> = {}): HeldStory => ({
+  part: { name, count: 1, at: 'ordered', condition: 'not-looked-at', source, unitPrice, ...more },
+  daysAgo,
+  moves: [{ to: 'arrived', daysAgo: daysAgo - tookDays }, ...then.map(move => ({ daysAgo: daysAgo - tookDays - 1, ...move }))],
+})
+const looked = { condition: 'new' as const, tested: 'held against the old one; every line through' }
+const plugs = (
+  [
+    ['2 × 20 pins, key at 3', 3],
+    ['2 × 25 pins', 4],
+    ['6 pins in a row', 9],
+    ['9-pin D, soldered', 5],
+    ['25-pin D, soldered', 3],
+    ['34 pins, for a ribbon', 2],
+    ['50 pins, for a ribbon', 2],
+    ['5-pin round, 180°', 6],
+    ['7-pin round, 270°', 2],
+    ['coaxial, for an aerial', 4],
+  ] as const
+).map(([which, count]) => shelf(`Connector ${which}`, count, 'Drawer 7', { condition: 'used', source: 'taken from scrapped boards' }))
+const small = [
+  'Light-emitting diode, red',
+  'Light-emitting diode, green',
+  'Diode, small signal',
+  'Diode, 1 A',
+  'Diode, 3 A',
+  'Transistor, small signal',
+  'Transistor, 1 A',
+].map((name, at) => shelf(name, 12 + at * 3, 'Drawer 1', { unitPrice: 0.06 }))
 
 /** What the buoy shed holds, owes and waits for. */
 export const heldStories: HeldStory[] = [
@@ -215,7 +250,41 @@ export const heldStories: HeldStory[] = [
   ...sockets,
   ...fuses,
   ...regulators,
-  shelf('80 mm fan, 24 V', 1, 'Box C', { condition: 'used', kind: 'fan', spec: { sizeMm: 80, voltageV: 24, current: 'dc' } }),
+  ...plugs,
+  ...small,
+  came('Petrel membrane', membraneMaker, 31, 210, 15, [
+    { to: 'shelf', lies: 'Box B', ...looked },
+    { to: 'fitted', into: 'Weather club', daysAgo: 150 },
+  ]),
+  {
+    ...came('Petrel membrane', membraneMaker, 31, 120, 13, [{ to: 'shelf', lies: 'Box B', ...looked }]),
+    given: {
+      daysAgo: 21,
+      of: { count: 1, holder: 'Varnsund Pilot Office', tested: 'every line through', inReturn: 'Membrane for the Gannet', dueBy: ahead(12) },
+    },
+  },
+  came('Petrel membrane', membraneMaker, 33, 96, 19, [{ to: 'shelf', lies: 'Box B', ...looked }]),
+  came('28-pin turned-pin socket', 'a shop abroad', 1.4, 300, 64, [{ to: 'shelf', lies: 'Drawer 6', ...looked }]),
+  came('24-pin turned-pin socket', 'a shop abroad', 1.3, 190, 21, [{ to: 'shelf', lies: 'Drawer 6', ...looked }]),
+  came('20-pin turned-pin socket', 'a shop abroad', 1.1, 150, 118, [{ to: 'returned', condition: 'bad', tested: 'of the wrong pitch' }]),
+  came(
+    '80 mm fan, 12 V',
+    'a shop in the town',
+    9.5,
+    260,
+    4,
+    [
+      { to: 'shelf', lies: 'Box C', ...looked },
+      { to: 'fitted', into: 'Sixty passes', daysAgo: 240 },
+    ],
+    { kind: 'fan', spec: { sizeMm: 80, voltageV: 12, current: 'dc' } },
+  ),
+  came('Line-filter capacitor, class X2, 1 µF', 'a shop in the town', 0.9, 200, 3, [
+    { to: 'shelf', lies: 'Drawer 5', ...looked },
+    { to: 'scrapped', daysAgo: 180 },
+  ]),
+  came('Video card for the Spindrift', 'a shop in the town', 38, 170, 6, [{ to: 'returned', condition: 'bad', tested: 'no picture' }]),
+  { ...shelf('80 mm fan, 24 V', 1, 'Box C', { condition: 'used', kind: 'fan', spec: { sizeMm: 80, voltageV: 24, current: 'dc' } }), spared: true },
   shelf('Video card for the Spindrift', 1, 'Box C', { condition: 'bad', note: 'No sync; kept for its crystal' }),
   {
     part: { name: 'Petrel modulator', count: 1, at: 'shelf', condition: 'tested', lies: 'Box B' },
@@ -233,7 +302,10 @@ export const heldStories: HeldStory[] = [
       source: 'Varnsund Pilot Office',
     },
   },
-  { part: { name: 'Membrane for the Gannet', count: 3, at: 'ordered', condition: 'not-looked-at', source: membraneMaker, unitPrice: 34, dueBy: ahead(-6) } },
+  {
+    part: { name: 'Membrane for the Gannet', count: 3, at: 'ordered', condition: 'not-looked-at', source: membraneMaker, unitPrice: 34, dueBy: ahead(-6) },
+    daysAgo: 22,
+  },
   {
     part: {
       name: '40-pin turned-pin socket',
@@ -258,5 +330,6 @@ export const heldStories: HeldStory[] = [
     part: { name: 'Gannet lid', count: 1, at: 'donor', condition: 'used', note: 'A corner cracked' },
     donor: 'Car deck',
     moves: [{ to: 'shelf', lies: 'Shelf 6' }],
+    spared: true,
   },
 ]

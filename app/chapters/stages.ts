@@ -43,6 +43,7 @@ export const stageViews: Record<Stage, StageView> = {
     'continuity',
     'parts',
     'recap',
+    'sought',
     'sharing',
   ),
   'prove': stage(

@@ -1,6 +1,7 @@
 import { type Finding, finding } from '../kernel/finding'
 import { InputError } from '../kernel/input-error'
-import { type Consent, type WorkAsked, money, mustAskBefore } from '../stewardship/consent'
+import { type Consent, type WorkAsked, mustAskBefore } from '../stewardship/consent'
+import { money } from '../kernel/money'
 import type { Presence } from './grades'
 
 /** What can become of a machine. */

@@ -19,13 +19,13 @@ const sums = (rows: readonly Held[]) => rows.reduce((n, one) => n + one.count, 0
 it('moved at random, no unit is doubled or lost, and each is in one place, with what that place asks for', () => {
   const row = fc.record({
     count: fc.integer({ min: 1, max: 9 }),
-    at: fc.constantFrom<HeldPlace>('ordered', 'arrived', 'shelf', 'donor'),
+    at: fc.constantFrom<HeldPlace>('ordered', 'pledged', 'arrived', 'shelf', 'donor'),
     condition: fc.constantFrom(...partConditionNames),
     lender: fc.constantFrom('', 'Varnsund Pilot Office'),
   })
   const step = fc.record({
     which: fc.nat(30),
-    way: fc.nat(8),
+    way: fc.nat(11),
     count: fc.integer({ min: 0, max: 4 }),
     machineId: fc.constantFrom(null, 1, 2, 2),
     holder: fc.constantFrom('', 'Rua', 'Rua'),
@@ -52,9 +52,9 @@ it('moved at random, no unit is doubled or lost, and each is in one place, with 
         ledger.splice(at, 1, ...(done.stays ? [done.stays] : []), done.goes)
         const { goes } = done
         expect(goes.machineId !== null).toBe(goes.at === 'fitted' || goes.at === 'promised')
-        expect(goes.holder !== '' && goes.dueBy !== null).toBe(goes.at === 'lent')
-        if (['fitted', 'promised', 'lent'].includes(goes.at)) expect(goes.condition).not.toBe('bad')
-        if (goes.at === 'lent') expect(goes.lender).toBe('')
+        expect([goes.holder !== '', goes.dueBy !== null]).toEqual([goes.at === 'lent' || goes.at === 'given', goes.at === 'lent'])
+        if (['fitted', 'promised', 'lent', 'given'].includes(goes.at)) expect(goes.condition).not.toBe('bad')
+        if (goes.at === 'lent' || goes.at === 'given') expect(goes.lender).toBe('')
       }
       expect(sums(ledger)).toBe(before)
       for (const one of ledger) expect(one.count).toBeGreaterThan(0)
@@ -78,6 +78,11 @@ it.each<[string, Partial<Held>, HeldMove, string]>([
   ['lent to nobody', {}, { count: 1, to: 'lent', dueBy: '2026-04-01', tested: 'works' }, 'holder'],
   ['lent for ever', {}, { count: 1, to: 'lent', holder: 'Rua', tested: 'works' }, 'dueBy'],
   ['back untested', { at: 'lent', holder: 'Rua', dueBy: '2026-04-01' }, { count: 1, to: 'shelf' }, 'tested'],
+  ['given to nobody', {}, { count: 1, to: 'given', tested: 'works' }, 'holder'],
+  ['given away untested', {}, { count: 1, to: 'given', holder: 'Rua' }, 'tested'],
+  ['what is borrowed, given away', { lender: 'Varnsund' }, { count: 1, to: 'given', holder: 'Rua', tested: 'works' }, 'to'],
+  ['an order, sent back', { at: 'ordered' }, { count: 1, to: 'returned' }, 'to'],
+  ['a promise that is not here', { at: 'pledged' }, { count: 1, to: 'shelf' }, 'to'],
   ['what is borrowed, lent on', { lender: 'Varnsund' }, { count: 1, to: 'lent', holder: 'Rua', dueBy: '2026-04-01', tested: 'works' }, 'to'],
   ['our own, given back', {}, { count: 1, to: 'returned' }, 'to'],
   ['from the donor into the donor', { at: 'donor', machineId: 3 }, { count: 1, to: 'fitted', machineId: 3 }, 'tag'],
@@ -97,8 +102,8 @@ it('what is set aside for a need stays so when it is fitted, and not in another 
   expect(moveHeld(aside, { count: 1, to: 'fitted', machineId: 2 }).goes).toMatchObject({ machineId: 2, needId: null })
 })
 
-it('every place but the last two is left again, and good is only what somebody looked at', () => {
-  expect(heldPlaceNames.filter(at => !waysOf({ at, lender: '' }).length)).toEqual(['returned', 'scrapped'])
+it('every place is left again but those where it is gone, and good is only what somebody looked at', () => {
+  expect(heldPlaceNames.filter(at => !waysOf({ at, lender: '' }).length)).toEqual(['returned', 'given', 'scrapped', 'missed'])
   expect(partConditionNames.filter(condition => countsAsGood({ condition }))).toEqual(['new', 'tested'])
   expect(heldPlaceNames.filter(to => isTestedOn({ at: 'arrived', condition: 'new' }, to) && waysOf({ at: 'arrived', lender: '' }).includes(to))).toEqual([
     'shelf',

@@ -7,6 +7,7 @@ import { InputError } from '../kernel/input-error'
  */
 export const heldPlaces = {
   ordered: 'Ordered',
+  pledged: 'Promised to us',
   arrived: 'Arrived, not looked at',
   shelf: 'On the shelf',
   promised: 'Set aside',
@@ -14,7 +15,9 @@ export const heldPlaces = {
   fitted: 'Fitted',
   lent: 'Lent out',
   returned: 'Gone back',
+  given: 'Given away',
   scrapped: 'Scrapped',
+  missed: 'Never came',
 } as const
 export type HeldPlace = keyof typeof heldPlaces
 export const heldPlaceNames = Object.keys(heldPlaces) as [HeldPlace, ...HeldPlace[]]
@@ -38,7 +41,7 @@ export interface Held {
   machineId: number | null
   /** What it is wanted for there. */
   needId: number | null
-  /** Who has it, or of whom it was ordered. */
+  /** Who has it. */
   holder: string
   /** When it should be back, or here. */
   dueBy: string | null
@@ -62,22 +65,29 @@ export interface HeldMove {
 }
 
 const ways: Record<HeldPlace, readonly HeldPlace[]> = {
-  ordered: ['arrived', 'returned'],
+  ordered: ['arrived', 'missed'],
+  pledged: ['arrived', 'missed'],
   arrived: ['shelf', 'promised', 'fitted', 'returned', 'scrapped'],
-  shelf: ['promised', 'fitted', 'lent', 'returned', 'scrapped'],
+  shelf: ['promised', 'fitted', 'lent', 'returned', 'given', 'scrapped'],
   promised: ['fitted', 'shelf', 'returned', 'scrapped'],
   donor: ['shelf', 'promised', 'fitted', 'scrapped'],
   fitted: ['shelf', 'returned', 'scrapped'],
   lent: ['shelf', 'scrapped'],
   returned: [],
+  given: [],
   scrapped: [],
+  missed: [],
 }
-/** Where it may go from where it is. What is borrowed is not lent on; what is ours goes back only where it came from a seller just now. */
+/** Where it may go from where it is. What is borrowed is neither lent on nor given away; what is ours goes back only where it came just now. */
 export function waysOf({ at, lender }: Pick<Held, 'at' | 'lender'>): HeldPlace[] {
-  return ways[at].filter(to => (to === 'lent' ? !lender : to === 'returned' ? lender !== '' || at === 'ordered' || at === 'arrived' : true))
+  return ways[at].filter(to => (to === 'lent' || to === 'given' ? !lender : to === 'returned' ? lender !== '' || at === 'arrived' : true))
 }
-/** Who wrote a loan off answers for it: it takes a coordinator. */
-export const isWriteOff = ({ at }: Pick<Held, 'at'>, to: HeldPlace): boolean => at === 'lent' && to === 'scrapped'
+/** Gone for good: it is nowhere that anybody could take it from. */
+export const gonePlaces = heldPlaceNames.filter(at => !ways[at].length)
+/** It was bought or promised, and is not here yet. */
+export const isOnItsWay = ({ at }: Pick<Held, 'at'>): boolean => at === 'ordered' || at === 'pledged'
+/** Whoever writes a loan off, or gives a part away for good, answers for it: it takes a coordinator. */
+export const takesCoordinator = ({ at }: Pick<Held, 'at'>, to: HeldPlace): boolean => (at === 'lent' && to === 'scrapped') || to === 'given'
 /** It counts as a part that can be given: looked at, and not known bad. */
 export const countsAsGood = ({ condition }: Pick<Held, 'condition'>): boolean => condition === 'new' || condition === 'tested'
 /** Where a part can still be had from. */
@@ -91,6 +101,7 @@ export const isTestedOn = ({ at, condition }: Pick<Held, 'at' | 'condition'>, to
   (condition === 'not-looked-at' && to === 'fitted') ||
   (at === 'arrived' && to !== 'returned' && to !== 'scrapped') ||
   to === 'lent' ||
+  to === 'given' ||
   (at === 'lent' && to === 'shelf')
 
 /**
@@ -111,12 +122,11 @@ export function moveHeld(held: Held, move: HeldMove): { stays: Held | null; goes
     if (!move.tested?.trim()) throw new InputError('tested', '', 'What was looked at or tested: say it in a few words.')
     if (condition === 'not-looked-at') throw new InputError('condition', condition, 'How it is: somebody has looked at it now; choose what was found.')
   }
-  if (condition === 'bad' && (to === 'fitted' || to === 'promised' || to === 'lent'))
+  const leaves = to === 'lent' || to === 'given'
+  if (condition === 'bad' && (to === 'fitted' || to === 'promised' || leaves))
     throw new InputError('condition', condition, 'How it is: what is known bad goes into no machine and to nobody.')
-  if (to === 'lent') {
-    if (!move.holder?.trim()) throw new InputError('holder', '', 'To whom: say who has it.')
-    if (!move.dueBy) throw new InputError('dueBy', null, 'Back by: choose a day; it can be put off.')
-  }
+  if (leaves && !move.holder?.trim()) throw new InputError('holder', '', 'To whom: say who has it.')
+  if (to === 'lent' && !move.dueBy) throw new InputError('dueBy', null, 'Back by: choose a day; it can be put off.')
   const goes: Held = {
     ...held,
     count,
@@ -124,9 +134,9 @@ export function moveHeld(held: Held, move: HeldMove): { stays: Held | null; goes
     condition,
     machineId,
     needId: machineId === null ? null : (move.needId ?? (machineId === held.machineId ? held.needId : null)),
-    holder: to === 'lent' ? move.holder!.trim() : '',
+    holder: leaves ? move.holder!.trim() : '',
     dueBy: to === 'lent' ? move.dueBy! : null,
-    lies: to === 'fitted' || to === 'lent' || to === 'returned' || to === 'scrapped' ? '' : move.lies?.trim() || (held.at === 'donor' ? '' : held.lies),
+    lies: to === 'fitted' || to === 'lent' || gonePlaces.includes(to) ? '' : move.lies?.trim() || (held.at === 'donor' ? '' : held.lies),
   }
   return { stays: count === held.count ? null : { ...held, count: held.count - count }, goes }
 }

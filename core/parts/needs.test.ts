@@ -1,4 +1,5 @@
 import { expect, it } from 'vitest'
+import { type ArisesFrom, arisingNeeds } from './arising'
 import { type Need, holdsUpStart, isMissed, needRank, needSays, needStops, needs } from './needs'
 
 // Common practice, no source.
@@ -29,4 +30,36 @@ it('what holds up a start comes first, then what is lived with, then the rest in
     'looks',
     'nothing',
   ])
+})
+
+// Common practice, no source.
+it('what is missing, broken or came out is proposed once, and nothing that somebody has spoken of', () => {
+  const from: ArisesFrom = {
+    assemblies: [
+      { id: 1, name: 'Video card', presence: 'missing' },
+      { id: 2, name: 'Keyboard', presence: 'present' },
+      { id: 3, name: 'Fan', presence: 'never' },
+    ],
+    damages: [
+      { assemblyId: 2, kind: 'missing', where: 'Key 7', patina: '' },
+      { assemblyId: 2, kind: 'missing', where: 'key 7', patina: '' },
+      { assemblyId: null, kind: 'break', where: 'Lid hinge', patina: '' },
+      { assemblyId: null, kind: 'break', where: 'Corner', patina: 'an old break' },
+      { assemblyId: 2, kind: 'crack', where: 'Frame', patina: '' },
+    ],
+    batteries: [
+      { where: 'Clock', fitted: false, replacement: null },
+      { where: 'Memory', fitted: true, replacement: null },
+    ],
+    batterySchool: 'remote-holder',
+  }
+  const told = (known: string[], more: Partial<ArisesFrom> = {}) => arisingNeeds({ ...from, ...more }, known).map(({ name, place }) => [name, place])
+  expect(told([])).toEqual([
+    ['Video card', ''],
+    ['Key 7', 'Keyboard'],
+    ['Lid hinge', ''],
+    ['Remote holder', 'Clock'],
+  ])
+  expect(told(['Video card for the Spindrift', 'Remote holder', 'Keys 7'], { batterySchool: 'none' })).toEqual([['Lid hinge', '']])
+  expect(told(['Hinge of the lid'], { damages: [], assemblies: [], batterySchool: 'none' })).toEqual([])
 })

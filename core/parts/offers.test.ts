@@ -39,6 +39,19 @@ it('names alone make nothing fit; fields do, and what is of another kind has not
   expect(serves(named('Fuse', { kind: 'fuse' }), named('Fuse', { kind: 'socket' }))).toBeNull()
 })
 
+it('what was noted to do in its place is offered with its limit, and never as fitting; what its fields refuse is refused all the same', () => {
+  const need = { ...named('Video chip, first issue'), wouldDo: 'Picture chip B: no colour\nPicture chip C', forFirstStart: 'Picture chip D: runs hot' }
+  const of = (name: string) => serves(need, named(name))
+  expect(of('Picture chip B')).toEqual({ verdict: 'note', says: 'Noted as a substitute: no colour.' })
+  expect(of('Picture chip C')).toEqual({ verdict: 'not-known', says: 'Noted as a substitute; its limit is not known.' })
+  expect(of('Picture chip D')).toEqual({ verdict: 'first-start', says: 'Noted as doing for a first start: runs hot.' })
+  expect(of('Picture chip E')).toBeNull()
+  const fused = { ...named('Fuse', { kind: 'fuse' as const, spec: fuse }), wouldDo: 'Glass: any' }
+  expect(serves(fused, named('Glass', { kind: 'fuse', spec: { ...fuse, ratingA: 2 } }))?.verdict).toBe('does-not')
+  expect(serves(fused, named('Glass'))?.verdict).toBe('note')
+  expect(metBy({ ...need, quantity: 1 }, [{ ...named('Picture chip D'), count: 1 }])).toBe('for-a-start')
+})
+
 it('a need is met by what lasts; what does for a first start alone lets it be lived with', () => {
   const need = { quantity: 2, ...named('Fuse', { kind: 'fuse', spec: fuse }) }
   const fitted = (count: number, ratingA: number) => ({ count, ...named('Fuse', { kind: 'fuse', spec: { ...fuse, ratingA } }) })

@@ -1,12 +1,18 @@
 import { type Held, countsAsGood, isAtHand } from './ledger'
 import { type Spec, type SubstituteVerdict, verdicts } from './substitute/compare'
 import { type PartKindName, judgeSubstitute } from './substitute/substitute'
+import { readWouldDo, wouldDoSays } from './would-do'
 
 /** A part by its name, and what is known of it. */
 export interface Named {
   name: string
   kind: PartKindName | null
   spec: Spec
+}
+/** A part that is wanted, with what would do in its place, as it was written down. */
+export interface Wanted extends Named {
+  wouldDo?: string
+  forFirstStart?: string
 }
 export interface Offer<H> {
   held: H
@@ -34,31 +40,35 @@ export function namesAgree(one: string, other: string): boolean {
   return a.length > 0 && a.every(word => b.includes(word))
 }
 
+const stated = ({ spec }: Named) => Object.values(spec).some(value => value !== undefined)
+
 /**
- * Whether a part at hand may serve a need: by their fields where both are of one kind with something stated, else by their names, and then it is
- * not known what it bears.
+ * Whether a part at hand may serve a need: by their fields where both are of one kind with something stated; else by what was noted to do in its place;
+ * else by their names, and then it is not known what it bears.
  * @returns nothing where they have nothing to do with each other
  */
-export function serves(need: Named, held: Named): { verdict: SubstituteVerdict; says: string } | null {
-  const stated = (one: Named) => Object.values(one.spec).some(value => value !== undefined)
+export function serves(need: Wanted, held: Named): { verdict: SubstituteVerdict; says: string } | null {
+  const noted =
+    need.wouldDo || need.forFirstStart ? readWouldDo(need.wouldDo ?? '', need.forFirstStart ?? '').find(one => namesAgree(one.name, held.name)) : null
   if (need.kind && need.kind === held.kind && stated(need) && stated(held)) {
     const { verdict, terms } = judgeSubstitute({ kind: need.kind, wanted: need.spec, offered: held.spec })
-    // What is of the same kind and does not fit is said only of what goes by the same name: it would be taken for it.
-    if (verdict === 'does-not' && !namesAgree(need.name, held.name)) return null
-    return { verdict, says: verdict === 'fits' ? 'All that counts is stated of both, and agrees.' : terms[0]!.says }
+    // What is of the same kind and does not fit is said only of what goes by the same name, or was noted: it would be taken for it.
+    if (verdict === 'does-not' && !noted && !namesAgree(need.name, held.name)) return null
+    if (verdict !== 'not-known' || !noted) return { verdict, says: verdict === 'fits' ? 'All that counts is stated of both, and agrees.' : terms[0]!.says }
   }
+  if (noted) return { verdict: noted.firstStart ? 'first-start' : noted.limit ? 'note' : 'not-known', says: wouldDoSays(noted) }
   if (need.kind && held.kind && need.kind !== held.kind) return null
   return namesAgree(need.name, held.name) ? { verdict: 'not-known', says: 'It goes by the same name; what it is like is not stated of both.' } : null
 }
 
 /** Whether a part may be put to a need at all. */
-export const mayServe = (need: Named, held: Named): boolean => !['does-not', undefined].includes(serves(need, held)?.verdict)
+export const mayServe = (need: Wanted, held: Named): boolean => !['does-not', undefined].includes(serves(need, held)?.verdict)
 
 /**
  * What becomes of a need by what is fitted for it: met by as many as it wants that last; or as many are there, and some do for a first start alone,
  * so that it is lived with and still wanted.
  */
-export function metBy(need: Named & { quantity: number }, fitted: readonly (Named & { count: number })[]): 'fitted' | 'for-a-start' | 'wanted' {
+export function metBy(need: Wanted & { quantity: number }, fitted: readonly (Named & { count: number })[]): 'fitted' | 'for-a-start' | 'wanted' {
   const many = (of: typeof fitted) => of.reduce((all, one) => all + one.count, 0)
   if (many(fitted.filter(one => serves(need, one)?.verdict !== 'first-start')) >= need.quantity) return 'fitted'
   return many(fitted) >= need.quantity ? 'for-a-start' : 'wanted'
@@ -68,7 +78,7 @@ export function metBy(need: Named & { quantity: number }, fitted: readonly (Name
  * What is at hand for a need, the best first: by whether it fits, then by its condition, then what is on the shelf before what is still in a donor.
  * @param needs all that is wanted, of which the first is asked for
  */
-export function offersFor<H extends Held & Named>(need: Named & { id: number }, held: readonly H[], others: readonly (Named & { id: number })[]): Offer<H>[] {
+export function offersFor<H extends Held & Named>(need: Wanted & { id: number }, held: readonly H[], others: readonly (Wanted & { id: number })[]): Offer<H>[] {
   return held
     .filter(one => isAtHand(one) && one.condition !== 'bad')
     .flatMap(one => {

@@ -1,4 +1,5 @@
 import { type Finding, finding } from '../kernel/finding'
+import { money } from '../kernel/money'
 
 /** Kinds of work that an owner is asked about. */
 export const worksAsked = {
@@ -40,15 +41,6 @@ export interface SpendingInput {
   spentSoFar: number
   amount: number
   currency: string
-}
-
-/** Money as it is written in English: €40.00; with its code where it is no code of a currency. */
-export function money(amount: number, currency: string): string {
-  try {
-    return new Intl.NumberFormat('en-GB', { style: 'currency', currency }).format(amount)
-  } catch {
-    return `${amount.toFixed(2)} ${currency}`
-  }
 }
 
 /**

@@ -1,5 +1,5 @@
 import { decimals } from '../kernel/figure'
-import { money } from './consent'
+import { money } from '../kernel/money'
 
 /** What a letter to the owner of a machine tells, gathered by whoever keeps it. */
 export interface LetterInput {

@@ -1,6 +1,6 @@
 import { decimals } from '../kernel/figure'
 import { type Finding, commonPractice, finding } from '../kernel/finding'
-import { money } from './consent'
+import { money } from '../kernel/money'
 
 export interface OutcomeInput {
   hours: { worked: number; low: number | null; high: number | null }

@@ -574,7 +574,14 @@ export const desks: Story[] = [
       moved(80, 'joaquim', 'look'),
       ...graded(78, 'joaquim', { 'Supply': [0], 'Main board': [1], 'Video card': ['-'], 'Case': [1] }),
       assessed(78, 'joaquim', { battery: 'in', liquidOrDirt: 'no', burntTrace: 'no', fan: 'present', pictureTube: 'none' }),
-      did(78, 'joaquim', 'want-part', { name: 'Video card for the Spindrift', quantity: 1, stops: 'start', place: 'slot 2' }),
+      did(78, 'joaquim', 'want-part', {
+        name: 'Video card for the Spindrift',
+        quantity: 1,
+        stops: 'start',
+        place: 'slot 2',
+        wouldDo: 'Monochrome card with 50 pins: no colour\nText card of another clone',
+        forFirstStart: 'Card with a dead colour half: grey picture',
+      }),
       did(77, 'joaquim', 'list-capacitors', {
         assembly: 'Supply',
         typed:

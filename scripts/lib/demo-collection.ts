@@ -37,6 +37,7 @@ import type { Bench, Person } from '../../server/kernel/work'
 import { close, happen, open } from '../../server/chapters/starts/running'
 import { priceLists } from '../../demo/prices'
 import { fillHeld } from './fill-held'
+import { fillSought } from './fill-sought'
 import { drawPhotographs } from './photographs'
 
 /** A command of the demo's stories, before it is carried out. */
@@ -369,13 +370,14 @@ export async function fillDemoCollection(folder: string, before: (told: ToldComm
       evidence: 'Seen on one of ours',
     }),
   )
+  const tagOf = (nickname: string) => [...tags].find(([story]) => story.arrives.nickname === nickname)![1]
+  fillHeld(db, (name, input) => performOnCollection(bench, coordinator, name, readCommandInput(name, input as never)), tagOf, at)
   at(3)
-  fillHeld(
-    db,
-    (name, input) => performOnCollection(bench, coordinator, name, readCommandInput(name, input as never)),
-    nickname => [...tags].find(([story]) => story.arrives.nickname === nickname)![1],
-  )
   for (const list of priceLists) performOnCollection(bench, coordinator, 'set-prices', readCommandInput('set-prices', list))
+  fillSought(bench, tagOf, at, {
+    onMachine: (tag, name, input) => performOnMachine(bench, coordinator, tag, name, commands[name].parse(input) as never),
+    onCollection: (who, name, input) => performOnCollection(bench, findBySignIn(db, who)!, name, readCommandInput(name, input as never)),
+  })
   db.$client.close()
   writeFileSync(
     join(folder, 'demo-sign-ins.json'),

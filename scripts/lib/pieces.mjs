@@ -4,7 +4,7 @@ const room = name => fileURLToPath(new URL(`../../${name}`, import.meta.url))
 
 /** What the kernel of the app stands on in the other rooms; it comes with every page, and brings neither contracts nor mathematics. */
 const underKernel =
-  /\/core\/(kernel\/(days|figure|quantity|finding|input-error|stages|skills)|safety\/(cautions|gate-words|growing-harm)|condition\/damage)\.ts|\/shared\/kernel\/(answers|may-wait|roles|history-parts|photograph-sizes)\.ts/
+  /\/core\/(kernel\/(days|figure|money|quantity|finding|input-error|stages|skills)|safety\/(cautions|gate-words|growing-harm)|condition\/damage)\.ts|\/shared\/kernel\/(answers|may-wait|roles|history-parts|photograph-sizes)\.ts/
 /** Of the kernel of the app, what not every page shows. */
 const seldom =
   /LineChart|QrCode|ShortcutHelp|InstrumentFace|BeforeAfter|ChangeableRow|PictureInputs|ProposedChoice|LinesField|MachineFinder|useBeside|Day(Calendar|Field|Input)|MomentField|kernel\/sheet\//

@@ -1,5 +1,4 @@
 import type { H3Event } from 'h3'
-import type { Passport } from '#shared/chapters/home/index'
 
 const scriptTag = /<script(?=[\s>])/g
 
@@ -21,8 +20,8 @@ export default defineNitroPlugin(nitro => {
     event.node.res.setHeader('content-security-policy', policyOf(nonce))
   })
   nitro.hooks.hook('render:response', (response, { event }) => {
-    const { passport, nonce } = (event as H3Event).context as { passport?: Passport; nonce?: string }
-    if (passport && nonce && typeof response.body === 'string' && (response.statusCode ?? 200) === 200) rememberPage(passport, { html: response.body, nonce })
+    const { drawn, nonce } = (event as H3Event).context as { drawn?: object; nonce?: string }
+    if (drawn && nonce && typeof response.body === 'string' && (response.statusCode ?? 200) === 200) rememberPage(drawn, { html: response.body, nonce })
   })
   setTimeout(() => void nitro.localFetch('/passport/nobody', {}).catch(() => undefined), warmAfterMs).unref()
 })

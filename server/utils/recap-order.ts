@@ -6,9 +6,9 @@ import { NotNow } from '../kernel/refusals'
 
 /** The order that was asked for, weighed in a thread. @throws NotNow where there is more than can be weighed */
 export async function recapOrderOf(event: H3Event): Promise<RecapOrderView> {
-  const { db } = useBench()
+  const { db, now } = useBench()
   const question = recapQuestion(db, RecapOrderQuery.parse(getQuery(event)))
   const done = await orders.run(question.input, leaving(event), await askerOf(event))
   if ('tooLarge' in done) throw new NotNow(done.tooLarge)
-  return recapOrderView(db, question, done.order)
+  return recapOrderView(db, question, done.order, now())
 }

@@ -1,21 +1,22 @@
 import { type Allocation, type Unlock, allocate, bestPurchase } from '#core/parts/allocation/allocate'
 import { TooLarge } from '#core/parts/allocation/programme'
 import { type Question, questionOf } from '#core/parts/allocation/question'
+import type { Coming, WantedHere } from '#core/parts/buying/shortage'
+import { type Bought, type ToBuy, toBuy } from '#core/parts/buying/to-buy'
 import { InputError } from '#core/kernel/input-error'
 import { openSolver } from '../kernel/solver'
 import { giveWay } from '../kernel/turns/give-way'
 
 giveWay()
 
-export interface AllocationTask {
-  question: Question
-  /** Whether it is asked what to buy, too. */
-  buys: boolean
-}
-export type AllocationDone = { allocation: Allocation; one: Unlock | null; two: Unlock | null } | { tooLarge: string }
+/** Who gets what, and whether it is asked what to buy besides; or what nothing serves that is here or coming. */
+export type AllocationTask = { question: Question; buys: boolean } | { short: { needs: WantedHere[]; coming: Coming[]; bought: Bought[] } }
+export type AllocationDone = { allocation: Allocation; one: Unlock | null; two: Unlock | null } | { short: ToBuy } | { tooLarge: string }
 
 /** Weighs who gets what, and what should be bought, beside the request loop. */
-export default async function weigh({ question, buys }: AllocationTask): Promise<AllocationDone> {
+export default async function weigh(task: AllocationTask): Promise<AllocationDone> {
+  if ('short' in task) return { short: toBuy(task.short.needs, task.short.coming, task.short.bought) }
+  const { question, buys } = task
   const solve = await openSolver()
   try {
     const input = questionOf(question)

@@ -27,6 +27,7 @@ import { printing } from './printing/index'
 import { proving } from './proving/index'
 import { record } from './record/index'
 import { sharing } from './sharing/index'
+import { sought } from './sought/index'
 import { starts } from './starts/index'
 import { stewardship } from './stewardship/index'
 import { supplies } from './supplies/index'
@@ -48,6 +49,7 @@ export const chapters = {
   continuity,
   parts,
   recap,
+  sought,
   proving,
   home,
   sharing,

@@ -1,19 +1,6 @@
 import { ofCapacitors } from './capacitor-examples'
+import { ofParts } from './part-examples'
 import type { EntryData, EntryKind } from '#shared/chapters/index'
-
-const membrane = {
-  name: 'Gannet membrane',
-  condition: 'new',
-  lies: 'Box B',
-  source: 'Varnsund Pilot Office',
-  unitPrice: 18.5,
-  dateCode: '',
-  lender: '',
-  backBy: null,
-  note: '',
-  kind: null,
-  spec: {},
-} as const
 
 /** One entry of every kind, and the sentence it reads as. A new kind without its line here does not compile. */
 export const entryExamples: { [K in EntryKind]: [EntryData<K>, string] } = {
@@ -265,52 +252,8 @@ export const entryExamples: { [K in EntryKind]: [EntryData<K>, string] } = {
     { thing: 'Oven', what: 'Main board', from: '2026-03-03T19:00:00.000Z', until: '2026-03-04T07:00:00.000Z', began: true },
     'Out of Oven: Main board.',
   ],
-  'part.wanted': [
-    {
-      name: 'Fuse',
-      quantity: 2,
-      stops: 'function',
-      affects: 'Sound',
-      place: 'Main board, F2',
-      workaround: 'headphones',
-      byWhen: '2026-05-01',
-      kind: 'fuse',
-      spec: { ratingA: 1, speed: 'slow' },
-      seeker: 'Rua Tamihana',
-    },
-    'Wanted: 2 × Fuse (1 A, slow (T)), for Main board, F2; without it there is no sound; until then: headphones; wanted by 2026-05-01; Rua Tamihana looks for it.',
-  ],
-  'part.changed': [
-    { name: 'Fuse', quantity: 1, stops: 'start', affects: '', place: '', workaround: '', byWhen: null, kind: null, spec: {}, seeker: '' },
-    'Wanted, as it now reads: 1 × Fuse; cannot be started without it.',
-  ],
-  'held.added': [
-    { ...membrane, count: 2, at: 'shelf', donor: null, dueBy: null },
-    '2 × Gannet membrane: on the shelf; new; from Varnsund Pilot Office; it lies in Box B.',
-  ],
-  'held.changed': [{ ...membrane, dueBy: null }, 'Gannet membrane, as it now reads: new; from Varnsund Pilot Office; it lies in Box B.'],
-  'held.moved': [
-    {
-      name: 'Gannet membrane',
-      count: 1,
-      from: 'shelf',
-      to: 'fitted',
-      out: null,
-      into: 'M-2026-004',
-      holder: '',
-      dueBy: null,
-      lies: '',
-      condition: 'new',
-      tested: 'tails held against the old one',
-    },
-    '1 × Gannet membrane: on the shelf before, now fitted in M-2026-004; new: tails held against the old one.',
-  ],
-  'held.written-off': [
-    { name: 'Gannet membrane', count: 1, holder: 'Rua Tamihana', reason: 'broke on the way' },
-    '1 × Gannet membrane, lent to Rua Tamihana, written off: broke on the way.',
-  ],
+  ...ofParts,
   ...ofCapacitors,
-  'part.settled': [{ name: 'Fuse', outcome: 'fitted' }, 'Fuse: found and fitted.'],
   'rails.expected': [
     {
       rails: [

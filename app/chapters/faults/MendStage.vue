@@ -3,9 +3,10 @@ import type { SheetOf } from '#shared/chapters/index'
 import { ProbeCard } from '../continuity/index'
 import { PartsCard } from '../parts/index'
 import { RecapCard } from '../recap/index'
+import { WantsShownCard } from '../sought/index'
 import { SisterBulletins } from '../sharing/index'
 
-defineProps<{ sheet: SheetOf<'faults' | 'parts' | 'continuity' | 'sharing' | 'recap'> }>()
+defineProps<{ sheet: SheetOf<'faults' | 'parts' | 'continuity' | 'sharing' | 'recap' | 'sought'> }>()
 </script>
 
 <template>
@@ -15,5 +16,6 @@ defineProps<{ sheet: SheetOf<'faults' | 'parts' | 'continuity' | 'sharing' | 're
     <ProbeCard :sheet="sheet" />
     <RecapCard :sheet="sheet" />
     <PartsCard :sheet="sheet" />
+    <WantsShownCard :sheet="sheet" />
   </StageFrame>
 </template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { counted } from '#core/kernel/figure'
-import { heldPlaces, partConditions } from '#core/parts/ledger'
+import { heldPlaces, isOnItsWay, partConditions } from '#core/parts/ledger'
 import { verdictLevel, verdictSays } from '#core/parts/substitute/substitute'
 import type { AllocationView, UnlockView } from '#shared/chapters/parts/index'
 
@@ -11,7 +11,7 @@ const allocation = computed(() => found.value?.allocation)
 type Line = AllocationView['gives'][number]
 const keyOf = (line: Line) => `${line.heldId}.${line.partId}`
 const left = ref<string[]>([])
-const may = (line: Line) => line.at !== 'ordered'
+const may = (line: Line) => !isOnItsWay(line)
 const chosen = computed(() => allocation.value?.gives.filter(line => may(line) && !left.value.includes(keyOf(line))) ?? [])
 const turn = (line: Line) => (left.value = left.value.includes(keyOf(line)) ? left.value.filter(key => key !== keyOf(line)) : [...left.value, keyOf(line)])
 const { submitCommand: accept, busy, failure, because, stale } = useCommand('accept-allocation')

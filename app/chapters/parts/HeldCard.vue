@@ -42,7 +42,11 @@ const places = [{ value: 'here' as const, label: 'All that has not gone' }, ...h
       "
     />
     <template v-else>
-      <p class="hint">{{ counted(found.held.total, 'line') }}. <a :href="`/api/parts/held.csv?${asQuery}`" download>As a table (CSV)</a></p>
+      <p class="hint">
+        {{ counted(found.held.total, 'line') }}. <a :href="`/api/parts/held.csv?${asQuery}`" download>As a table (CSV)</a>;
+        <NuxtLink to="/parts/labels">labels with codes</NuxtLink>;
+        <NuxtLink to="/scan">scan codes</NuxtLink>
+      </p>
       <ul class="grid divide-y divide-line border-y border-line">
         <HeldLine v-for="one in found.held.rows" :key="one.id" :held="one" />
       </ul>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { heldPlaces, partConditions, waysOf } from '#core/parts/ledger'
+import { codePath } from '#core/parts/codes'
+import { heldPlaces, isOnItsWay, partConditions, waysOf } from '#core/parts/ledger'
 import { specWords } from '#core/parts/substitute/words'
 import { typedOf } from '#core/parts/substitute/typed'
 import type { HeldView } from '#shared/chapters/parts/index'
@@ -30,9 +31,10 @@ const beside = computed(() => {
   return [
     heldPlaces[at] + (tag ? `, ${tag}` : '') + (holder ? `, ${holder}` : ''),
     ...(lies ? [`in ${lies}`] : []),
-    ...(dueBy ? [`${at === 'ordered' ? 'expected' : 'back'} by ${times.day(dueBy)}`] : []),
+    ...(dueBy ? [`${isOnItsWay(props.held) ? 'expected' : 'back'} by ${times.day(dueBy)}`] : []),
     ...(lender ? [`belongs to ${lender}${backBy ? `, back to them by ${times.day(backBy)}` : ''}`] : []),
     ...(source ? [`from ${source}`] : []),
+    ...(props.held.spared ? ['can be spared'] : []),
   ].join('; ')
 })
 const initial = computed(() => {
@@ -63,6 +65,8 @@ const words = {
   kind: 'Kind',
   spec: 'What it is like',
 }
+const { submitCommand: spare, busy: sparing, failure: notSpared, stale: staleSpare } = useCommand('spare-part')
+const maySpare = computed(() => props.held.at === 'shelf' && !props.held.lender && props.held.condition !== 'bad')
 const isLate = computed(() => !!props.held.dueBy && props.held.dueBy < times.dayOf(clock.now))
 </script>
 
@@ -104,6 +108,32 @@ const isLate = computed(() => !!props.held.dueBy && props.held.dueBy < times.day
       ><TextField name="reason" label="Why it does not come back"
     /></CommandForm>
     <CommandForm
+      v-if="open === 'move' && waysOf(held).includes('given') && session.may('give-away')"
+      command="give-away"
+      :initial="{ count: String(held.count) as never, holder: '', tested: '', inReturn: '', dueBy: null }"
+      :fixed="{ heldId: held.id, version: held.version }"
+      label="Give it away, or swap it"
+      submit="Give away"
+      class="bg-mat p-3"
+      @done="close"
+    >
+      <template #default="{ values }">
+        <div class="grid gap-3 sm:grid-cols-2">
+          <TextField v-if="held.count > 1" name="count" :label="`How many of ${held.count}`" numeric />
+          <TextField name="holder" label="To whom" /><TextField name="tested" label="What was looked at or tested" />
+          <TextField name="inReturn" label="What comes for it" hint="Empty: a gift. Else it is on its way from now on" />
+          <DayField v-if="values.inReturn" name="dueBy" label="Expected by" />
+        </div>
+      </template>
+    </CommandForm>
+    <p v-if="open === 'move' && session.may('spare-part') && (held.spared || maySpare)" class="flex flex-wrap items-center gap-3 bg-mat p-3">
+      <button type="button" class="button" :disabled="sparing" @click="spare({ heldId: held.id, version: held.version, spared: !held.spared })">
+        {{ held.spared ? 'It cannot be spared any more' : 'It can be spared' }}<span class="sr-only"> {{ held.name }}</span>
+      </button>
+      <span class="hint">What can be spared stands on the public list, if that is open.</span>
+      <span v-if="notSpared || staleSpare" role="alert" class="text-stop">{{ notSpared || staleSpare?.message }}</span>
+    </p>
+    <CommandForm
       v-if="open === 'change'"
       command="change-held"
       :initial="initial"
@@ -117,9 +147,10 @@ const isLate = computed(() => !!props.held.dueBy && props.held.dueBy < times.day
     >
       <template #default="{ values }">
         <HeldFields :kind="values.kind as HeldView['kind']" :lender="values.lender as string" />
-        <DayField v-if="held.at === 'ordered' || held.at === 'lent'" name="dueBy" :label="held.at === 'ordered' ? 'Expected by' : 'Back by'" />
+        <DayField v-if="isOnItsWay(held) || held.at === 'lent'" name="dueBy" :label="isOnItsWay(held) ? 'Expected by' : 'Back by'" />
       </template>
     </CommandForm>
+    <p v-if="open === 'way'"><NuxtLink :to="codePath({ what: 'part', uid: held.uid })">Its page, with its label</NuxtLink></p>
     <ol v-if="open === 'way'" class="grid gap-1 border-l-2 border-line pl-3">
       <li v-for="(line, at) in held.trail" :key="at">
         {{ line.says }} <span class="hint">{{ line.by }}, {{ times.moment(line.at) }}</span>

@@ -38,7 +38,7 @@ const initial = computed(() => ({
         <TextField name="count" label="How many" numeric /><ChoiceField v-if="!donor" name="at" label="Where it is" :options="places" />
       </div>
       <TextField v-if="!donor && values.at === 'donor'" name="tag" label="The donor’s tag" hint="A machine whose path is to give its parts" />
-      <DayField v-if="values.at === 'ordered'" name="dueBy" label="Expected by" />
+      <DayField v-if="values.at === 'ordered' || values.at === 'pledged'" name="dueBy" label="Expected by" />
       <HeldFields :kind="values.kind as HeldView['kind']" :lender="values.lender as string" />
     </template>
   </CommandForm>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type HeldPlace, heldPlaces, isTestedOn, isWriteOff, partConditions, waysOf } from '#core/parts/ledger'
+import { type HeldPlace, heldPlaces, isTestedOn, partConditions, takesCoordinator, waysOf } from '#core/parts/ledger'
 import type { HeldView } from '#shared/chapters/parts/index'
 
 /** Takes some of a line elsewhere: each place asks for what it needs, and no other. */
@@ -7,6 +7,7 @@ const props = defineProps<{ held: Pick<HeldView, 'id' | 'version' | 'name' | 'co
 const emit = defineEmits<{ done: [] }>()
 const presses: Record<HeldPlace, string> = {
   ordered: 'Ordered',
+  pledged: 'Promised to us',
   arrived: 'It has arrived',
   shelf: 'On the shelf',
   promised: 'Set aside for a machine',
@@ -14,11 +15,13 @@ const presses: Record<HeldPlace, string> = {
   fitted: 'Fitted in a machine',
   lent: 'Lent out',
   returned: props.held.lender ? 'Given back' : 'Sent back',
+  given: 'Given away',
   scrapped: 'Scrapped',
+  missed: 'It never came',
 }
 const ways = computed(() =>
   waysOf(props.held)
-    .filter(to => !isWriteOff(props.held, to))
+    .filter(to => !takesCoordinator(props.held, to))
     .map(value => ({ value, label: presses[value] })),
 )
 const conditions = [{ value: null, label: `As it was: ${partConditions[props.held.condition].toLowerCase()}` }, ...choicesOf(partConditions)]

@@ -22,6 +22,14 @@ const people = computed(() => session.crew.filter(p => p.role !== 'reader').map(
       />
       <DayField name="byWhen" label="Wanted by" /><PickField name="seekerId" label="Who looks for it" :options="people" empty="Nobody yet" />
     </div>
+    <div class="grid gap-3 sm:grid-cols-2">
+      <TextField name="wouldDo" label="What would do instead" :lines="2" hint="A line each, with its limit: Chip B: no colour" /><TextField
+        name="forFirstStart"
+        label="What does for a first start"
+        :lines="2"
+        hint="A line each, as: Chip C: runs hot"
+      />
+    </div>
     <SpecFormFields :kind="kind" />
   </div>
 </template>

@@ -43,6 +43,7 @@ const place = ({ at, tag, lies, condition }: OfferView['held']) =>
         ><span class="hint">{{ place(offer.held) }}</span>
       </p>
       <p class="hint">{{ offer.says }}{{ offer.held.kind ? ` ${sentence(specWords(offer.held.kind, offer.held.spec))}` : '' }}</p>
+      <p v-if="offer.donorFaults.length" class="text-care">Wrong with {{ offer.held.tag }}, where it is: {{ offer.donorFaults.join('; ') }}.</p>
       <p v-if="offer.alsoFor.length" class="text-care">Also wanted by {{ elsewhere(offer) }}.</p>
       <p v-if="session.may('meet-need') && left > 0" class="flex flex-wrap gap-2">
         <template v-if="isTestedOn(offer.held, 'fitted')"

@@ -2,6 +2,7 @@
 import { counted } from '#core/kernel/figure'
 import { type NeedStops, holdsUpStart, needRank, needSays } from '#core/parts/needs'
 import { heldPlaces, partConditions } from '#core/parts/ledger'
+import { readWouldDo } from '#core/parts/would-do'
 import { typedOf } from '#core/parts/substitute/typed'
 import { specWords } from '#core/parts/substitute/words'
 import type { SheetOf } from '#shared/chapters/index'
@@ -20,7 +21,7 @@ const beside = (part: Part) => [
   ...(part.byWhen ? [`wanted by ${times.day(part.byWhen)}`] : []),
   ...(part.seeker ? [`${part.seeker} looks for it`] : []),
 ]
-const inForm = ({ name, quantity, stops, affects, place, workaround, byWhen, seekerId, kind, spec }: Part) => ({
+const inForm = ({ name, quantity, stops, affects, place, workaround, byWhen, wouldDo, forFirstStart, seekerId, kind, spec }: Part) => ({
   name,
   quantity: String(quantity),
   stops,
@@ -28,6 +29,8 @@ const inForm = ({ name, quantity, stops, affects, place, workaround, byWhen, see
   place,
   workaround,
   byWhen,
+  wouldDo,
+  forFirstStart,
   seekerId,
   kind,
   spec: typedOf(spec),
@@ -40,10 +43,34 @@ const words = {
   place: 'For which place',
   workaround: 'Until then',
   byWhen: 'Wanted by',
+  wouldDo: 'What would do instead',
+  forFirstStart: 'What does for a first start',
   seekerId: 'Who looks for it',
   kind: 'Kind of part',
   spec: 'What it is like',
 }
+const nothingTyped = {
+  name: '',
+  quantity: '1',
+  stops: 'no-start' as const,
+  affects: '',
+  place: '',
+  workaround: '',
+  byWhen: null,
+  wouldDo: '',
+  forFirstStart: '',
+  seekerId: null,
+  kind: null,
+  spec: {},
+}
+const instead = (part: Part) =>
+  readWouldDo(part.wouldDo, part.forFirstStart).map(
+    ({ name, limit, firstStart }) => `${name}${firstStart ? ', for a first start' : ''} (${limit || 'its limit is not known'})`,
+  )
+type Arising = (typeof props.sheet.arising)[number]
+const { submitCommand: want, busy: wanting, failure: notWanted } = useCommand('want-part', () => props.sheet.tag)
+const { submitCommand: decline, busy: declining, failure: notDeclined } = useCommand('decline-part', () => props.sheet.tag)
+const add = ({ name, stops, place }: Arising) => want({ name, quantity: 1, stops, place })
 const ends: PartOutcome[] = ['fitted', 'not-needed']
 const again: PartOutcome[] = ['wanted']
 const pressNames: Record<PartOutcome, string> = { 'fitted': 'Found and fitted', 'not-needed': 'No longer needed', 'wanted': 'Needed again' }
@@ -85,6 +112,7 @@ const { submitCommand: settle, busy, failure, stale } = useCommand('settle-part'
             <p v-if="beside(part).length || part.kind" class="hint">
               {{ [...beside(part), ...(part.kind ? [specWords(part.kind, part.spec)] : [])].filter(Boolean).join('; ') }}
             </p>
+            <p v-if="instead(part).length" class="hint">Would do: {{ instead(part).join('; ') }}.</p>
             <div v-for="held in asideFor(part)" :key="held.id" class="flex flex-wrap items-center gap-2 bg-fine-wash px-3 py-1">
               <span
                 ><span class="figure">{{ held.count }} ×</span> {{ held.name }} set aside{{ held.lies && `, ${held.lies}` }}</span
@@ -133,8 +161,25 @@ const { submitCommand: settle, busy, failure, stale } = useCommand('settle-part'
         </template>
       </ChangeableRow>
     </ul>
-    <p v-if="failure || stale || notGiven || notTaken" role="alert" class="text-stop">
-      {{ failure || stale?.message || notGiven || notTaken }} {{ because.join(' ') }}
+    <template v-if="sheet.arising.length && session.may('want-part')">
+      <h3>Are these wanted?</h3>
+      <ul class="grid divide-y divide-line border-y border-line">
+        <li v-for="one in sheet.arising" :key="`${one.name} ${one.place}`" class="flex flex-wrap items-center gap-x-3 gap-y-1 py-1.5">
+          <span class="flex-1 basis-48"
+            ><span class="font-semibold">{{ one.name }}</span
+            ><span class="hint">{{ one.place && `, ${one.place}` }}. {{ one.why }}</span></span
+          >
+          <button type="button" class="button" :disabled="wanting" @click="add(one)">
+            Add to the list<span class="sr-only"> {{ one.name }}</span>
+          </button>
+          <button type="button" class="button button-quiet" :disabled="declining" @click="decline({ name: one.name, place: one.place })">
+            Not wanted<span class="sr-only"> {{ one.name }}</span>
+          </button>
+        </li>
+      </ul>
+    </template>
+    <p v-if="failure || stale || notGiven || notTaken || notWanted || notDeclined" role="alert" class="text-stop">
+      {{ failure || stale?.message || notGiven || notTaken || notWanted || notDeclined }} {{ because.join(' ') }}
     </p>
     <template v-if="ledger.length">
       <h3>On record in it</h3>
@@ -160,13 +205,7 @@ const { submitCommand: settle, busy, failure, stale } = useCommand('settle-part'
       ><HoldForm :donor="sheet.tag" @done="close()"
     /></AddPanel>
     <AddPanel v-if="session.may('want-part')" v-slot="{ close }" label="Add a part">
-      <CommandForm
-        command="want-part"
-        :machine="sheet.tag"
-        :initial="{ name: '', quantity: '1', stops: 'no-start', affects: '', place: '', workaround: '', byWhen: null, seekerId: null, kind: null, spec: {} }"
-        label="Add a part"
-        submit="Add to the list"
-        @done="close()"
+      <CommandForm command="want-part" :machine="sheet.tag" :initial="nothingTyped" label="Add a part" submit="Add to the list" @done="close()"
         ><template #default="{ values }"><NeedFields :stops="values.stops as NeedStops" :kind="values.kind as Part['kind']" /></template>
       </CommandForm>
     </AddPanel>

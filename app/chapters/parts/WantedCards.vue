@@ -1,10 +1,14 @@
 <script setup lang="ts">
 import { missesWithout, needStops, needs } from '#core/parts/needs'
 import type { Page } from '#shared/kernel/answers'
+import { OfferForm } from '../sought/index'
 import type { WantedPart } from '#shared/chapters/parts/index'
 
-/** What the machines want, by what hangs on it. */
+/** What the machines want, by what hangs on it; whoever has one, or knows of one, says so here. */
 const times = useTimes()
+const session = useSession()
+const offering = ref<number>()
+const told = ref<number[]>([])
 const page = ref(1)
 const pageSize = 100
 const { found, trouble } = useCollection<{ parts: Page<WantedPart> }>(
@@ -54,6 +58,17 @@ const beneath = (part: WantedPart) => [
                 <span class="font-semibold">{{ part.name }}</span>
                 <span v-if="beside(part).length" class="hint block first-letter:uppercase">{{ beside(part).join('; ') }}</span>
                 <span class="hint block first-letter:uppercase sm:hidden">{{ beneath(part).join('; ') }}</span>
+                <span v-if="told.includes(part.id)" role="status" class="hint block">The coordinators know of it now.</span>
+                <button
+                  v-else-if="session.may('offer-part')"
+                  type="button"
+                  class="no-print text-sm underline max-wide:min-h-11"
+                  :aria-expanded="offering === part.id"
+                  @click="offering = offering === part.id ? undefined : part.id"
+                >
+                  {{ offering === part.id ? 'Close' : 'I have one, or know of one' }}<span class="sr-only"> {{ part.name }} for {{ part.tag }}</span>
+                </button>
+                <OfferForm v-if="offering === part.id" :part-id="part.id" :name="part.name" @done="((offering = undefined), told.push(part.id))" />
               </td>
               <td class="py-1.5 pr-3">
                 <NuxtLink :to="{ path: `/m/${part.tag}`, query: { stage: 'mend' } }" class="inline-flex flex-wrap items-center gap-2"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import { typedOf } from '#core/parts/substitute/typed'
 import { counted } from '#core/kernel/figure'
-import { money } from '#core/stewardship/consent'
 import type { RecapMachines, RecapOrderView } from '#shared/chapters/recap/index'
 
 /** One order over the lists of several machines: like ones together, the shelf first, and the cheapest way to buy the rest. */
@@ -25,11 +25,18 @@ const listHint =
   'As CSV, its first row: part; pack; price; from 10; from 100. A part as 470u 35V radial 10x20 105C. ' +
   'Left empty, this supplier’s prices are kept no longer'
 const id = useId()
-const inMoney = (amount: number) => money(amount, found.value?.currency ?? 'EUR')
+const inMoney = useMoney(() => found.value?.currency)
+type Supplier = RecapOrderView['suppliers'][number]
+/** What goes into the ledger once it is ordered: it is on its way then, and bought no second time. */
+const ordered = (s: Supplier) => ({
+  supplier: s.supplier,
+  postage: s.postage || '',
+  lines: s.lines.map(({ name, units, unitPrice, spec }) => ({ name, kind: 'capacitor', spec: typedOf(spec), count: units, unitPrice, note: '' })),
+})
 const placesOf = (line: RecapOrderView['lines'][number]) => line.wants.map(w => `${w.machine}: ${w.places.join(', ')}`).join('; ')
 const cameFrom = (line: RecapOrderView['lines'][number]) =>
   [
-    ...line.fromStock.map(s => `${s.count} × ${s.name} from the shelf${s.lies && `, ${s.lies}`}`),
+    ...line.fromStock.map(s => (s.coming ? `${s.count} × ${s.name}, on its way` : `${s.count} × ${s.name} from the shelf${s.lies && `, ${s.lies}`}`)),
     ...line.bought.map(b => `${b.count} × ${b.name} of ${b.supplier}`),
     ...(line.short ? [`${line.short} from nowhere${line.nearest ? `; the nearest that is made is ${line.nearest}` : ''}`] : []),
   ].join('; ')
@@ -94,6 +101,18 @@ const csv = computed(() => `/api/recap/order.csv?${new URLSearchParams(query.val
               </tr>
             </tbody>
           </table>
+          <AddPanel v-if="session.may('place-order')" v-slot="{ close }" :label="`Ordered from ${s.supplier}`">
+            <CommandForm
+              command="place-order"
+              :initial="{ dueBy: s.expected }"
+              :fixed="ordered(s) as never"
+              :label="`Ordered from ${s.supplier}`"
+              submit="It is ordered"
+              @done="(close(), (order = undefined))"
+            >
+              <DayField name="dueBy" label="Expected by" :hint="s.lead" />
+            </CommandForm>
+          </AddPanel>
         </section>
         <p v-if="order.suppliers.length">
           <strong>{{ inMoney(order.cost) }} in all.</strong>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { writtenDay } from '#core/kernel/days'
-import { money, worksAsked } from '#core/stewardship/consent'
+import { worksAsked } from '#core/stewardship/consent'
+import { money } from '#core/kernel/money'
 import type { SheetOf } from '#shared/chapters/index'
 
 /** What the owner of a machine that is not ours has agreed to. */

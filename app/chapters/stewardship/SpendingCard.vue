@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { parseQuantity } from '#core/kernel/quantity'
-import { judgeSpending, money } from '#core/stewardship/consent'
+import { judgeSpending } from '#core/stewardship/consent'
+import { money } from '#core/kernel/money'
 import type { Finding } from '#core/kernel/finding'
 import type { SheetOf } from '#shared/chapters/index'
 

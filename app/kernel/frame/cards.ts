@@ -47,6 +47,7 @@ export const cardsOf: Record<Stage, Record<string, readonly string[]>> = {
     'Probing': ['trace', 'patch', 'continuity', 'net'],
     'Capacitors': ['recap', 'electrolytic', 'leak'],
     'Parts wanted': ['need', 'spare', 'order'],
+    'Public list of parts': ['sought', 'board', 'outside'],
   },
   'prove': {
     'Build-up': ['stages', 'bare board'],

@@ -66,6 +66,7 @@ export function usePalette() {
     const ofPlaces = places.map(({ to, name }) => ({ says: name, of: 'place', act: () => void navigateTo(to) }))
     const fromEverywhere: PaletteAction[] = [
       ...(session.may('book-in') ? [{ says: 'Book in a machine', also: ['new', 'arrive'], of: 'do', act: () => void navigateTo('/book-in') }] : []),
+      { says: 'Scan codes', also: ['camera', 'label', 'put here', 'barcode'], of: 'do', act: () => void navigateTo('/scan') },
       { says: 'I am here', also: ['tonight', 'evening'], of: 'do', act: () => void navigateTo('/') },
       {
         says: mode.value === 'dark' ? 'Light' : 'Dark',

@@ -1,8 +1,8 @@
-import { type Named, mayServe } from '../offers'
+import { type Named, type Wanted, mayServe } from '../offers'
 import type { AllocationInput, Purchasable, Source } from './allocate'
 
 /** What is wanted, and where. */
-export interface NeedRow extends Named {
+export interface NeedRow extends Wanted {
   id: number
   machineId: number
 }
@@ -26,7 +26,8 @@ export interface Question {
 }
 
 /** Like parts are asked about once: a store of thousands holds a few hundred kinds. */
-const keyOf = ({ name, kind, spec }: Named) => JSON.stringify([name.toLowerCase(), kind, Object.entries(spec).sort()])
+const keyOf = ({ name, kind, spec, wouldDo = '', forFirstStart = '' }: Wanted) =>
+  JSON.stringify([name.toLowerCase(), kind, Object.entries(spec).sort(), wouldDo, forFirstStart])
 function groupsOf<T extends Named>(rows: readonly T[]): T[][] {
   const groups = new Map<string, T[]>()
   for (const row of rows) {

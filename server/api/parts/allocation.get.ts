@@ -9,5 +9,6 @@ export default defineAnswer(async event => {
   const weighed = toWeigh(useBench().db)
   const done = await allocations.run({ question: weighed.question, buys }, leaving(event), await askerOf(event))
   if ('tooLarge' in done) throw new NotNow(done.tooLarge)
+  if (!('allocation' in done)) throw new Error('The thread answered another question.')
   return { allocation: allocationView(weighed, done.allocation), ...(buys ? { one: unlockView(weighed, done.one), two: unlockView(weighed, done.two) } : {}) }
 })

@@ -6,7 +6,7 @@ import { basicsAround } from '#core/diagnosis/rules'
 import { explained } from '#core/continuity/explained'
 import { type FaultsOfModel, Repair, SwapTrial } from '#shared/chapters/faults/index'
 import { type PartKind, priorOf } from '#core/diagnosis/part-priors'
-import { and, asc, count, desc, eq, ne, sql } from 'drizzle-orm'
+import { and, asc, count, desc, eq, inArray, ne, sql } from 'drizzle-orm'
 import type { ViewOf } from '#shared/chapters/index'
 import type { MachineFile, MachineRow, ViewInput } from '../../kernel/file'
 import type { Tx } from '../../kernel/history/journal'
@@ -191,3 +191,12 @@ export function faultsOfModel(tx: Tx, modelId: number): FaultsOfModel {
     ...benchMapsOf(tx, modelId),
   }
 }
+
+/** Faults of these machines that are open, the oldest first. */
+export const openFaultsOf = (tx: Tx, machineIds: readonly number[]): { machineId: number; symptom: string }[] =>
+  tx
+    .select({ machineId: faults.machineId, symptom: faults.symptom })
+    .from(faults)
+    .where(and(inArray(faults.machineId, [...machineIds]), eq(faults.open, true)))
+    .orderBy(asc(faults.id))
+    .all()

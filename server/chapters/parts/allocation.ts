@@ -1,7 +1,8 @@
 import { and, desc, eq, inArray, isNotNull, ne } from 'drizzle-orm'
-import type { Allocation, Contender, Source, Unlock } from '#core/parts/allocation/allocate'
+import type { Allocation, Contender, Unlock } from '#core/parts/allocation/allocate'
 import type { Question } from '#core/parts/allocation/question'
 import { weightOf } from '#core/parts/allocation/weight'
+import { isOnItsWay } from '#core/parts/ledger'
 import { holdsUpStart, isMissed } from '#core/parts/needs'
 import { serves } from '#core/parts/offers'
 import type { CommandInput } from '#shared/chapters/index'
@@ -12,7 +13,7 @@ import { machines } from '../../kernel/trunk'
 import type { Work } from '../../kernel/work'
 import { workOn } from '../../kernel/work-on'
 import { appraisals, consentAgainst } from '../stewardship/index'
-import { meetNeed } from './ledger'
+import { givenTo, meetNeed } from './ledger'
 import { heldParts, partNeeds } from './schema'
 
 type Need = typeof partNeeds.$inferSelect
@@ -39,13 +40,7 @@ export function toWeigh(tx: Tx): Weighed {
     .where(eq(partNeeds.outcome, 'wanted'))
     .all()
     .filter(({ need, appraisal }) => isMissed(need) && appraisal?.path !== 'donor')
-  const given = new Map<number, number>()
-  for (const one of tx
-    .select()
-    .from(heldParts)
-    .where(inArray(heldParts.at, ['promised', 'fitted']))
-    .all())
-    if (one.needId !== null) given.set(one.needId, (given.get(one.needId) ?? 0) + one.count)
+  const given = givenTo(tx)
   const left = ({ id, quantity }: Need) => quantity - (given.get(id) ?? 0)
 
   const byMachine = grouped(rows)
@@ -69,15 +64,22 @@ export function toWeigh(tx: Tx): Weighed {
     .select({ held: heldParts, machine: machines })
     .from(heldParts)
     .leftJoin(machines, eq(machines.id, heldParts.machineId))
-    .where(and(inArray(heldParts.at, ['shelf', 'donor', 'ordered']), ne(heldParts.condition, 'bad')))
+    .where(and(inArray(heldParts.at, ['shelf', 'donor', 'ordered', 'pledged']), ne(heldParts.condition, 'bad')))
     .all()
-    .filter(({ held, machine }) => (held.at === 'ordered' || held.condition !== 'not-looked-at') && (!machine || !consentAgainst({ tx, machine }, 'donor')))
+    .filter(({ held, machine }) => (isOnItsWay(held) || held.condition !== 'not-looked-at') && (!machine || !consentAgainst({ tx, machine }, 'donor')))
   const asNamed = ({ name, kind, spec }: Need | HeldRow) => ({ name, kind, spec })
+  const asWanted = (need: Need) => ({ ...asNamed(need), wouldDo: need.wouldDo, forFirstStart: need.forFirstStart })
   return {
     question: {
       machines: contenders,
-      needs: [...needs.values()].filter(need => left(need) > 0).map(need => ({ id: need.id, machineId: need.machineId, ...asNamed(need) })),
-      held: atHand.map(({ held }) => ({ id: held.id, units: held.count, from: held.at as Source['from'], machineId: held.machineId, ...asNamed(held) })),
+      needs: [...needs.values()].filter(need => left(need) > 0).map(need => ({ id: need.id, machineId: need.machineId, ...asWanted(need) })),
+      held: atHand.map(({ held }) => ({
+        id: held.id,
+        units: held.count,
+        from: isOnItsWay(held) ? 'ordered' : (held.at as 'shelf' | 'donor'),
+        machineId: held.machineId,
+        ...asNamed(held),
+      })),
       paid: tx
         .select()
         .from(heldParts)

@@ -14,13 +14,13 @@ type Wanted = Pick<CommandInput<'want-part'>, 'name' | 'quantity' | 'stops'> & P
 
 /** What is wanted, whole: which function is said where it is one, and whoever looks for it is one of the crew. @throws InputError */
 function wantedOf({ tx }: MachineWork, { seekerId = null, ...need }: Wanted) {
-  const { affects = '', place = '', workaround = '', byWhen = null } = need
+  const { affects = '', place = '', workaround = '', byWhen = null, wouldDo = '', forFirstStart = '' } = need
   if (need.stops === 'function' && !affects) throw new InputError('affects', affects, 'Which function: say it in a word, such as sound.')
   const { kind = null, spec = {} } = need
   const seeker = seekerId === null ? '' : crewOf(tx).find(p => p.id === seekerId)?.name
   if (seeker === undefined) throw new InputError('seekerId', seekerId, 'Who looks for it: choose somebody of the list.')
   return {
-    ...PartNeed.of({ ...need, affects: need.stops === 'function' ? affects : '', place, workaround, byWhen, kind, spec: {} }),
+    ...PartNeed.of({ ...need, affects: need.stops === 'function' ? affects : '', place, workaround, byWhen, wouldDo, forFirstStart, kind, spec: {} }),
     spec: kind ? readSpec(kind, spec, 'spec') : {},
     seekerId,
     seeker,
@@ -36,6 +36,13 @@ export function wantPart(work: MachineWork, input: Wanted): void {
     .run()
   const { seekerId: _, ...said } = wanted
   write('part.wanted', said)
+}
+
+/** Says of a part that the records ask for that it is not wanted; nobody proposes it again. */
+export function declinePart(work: MachineWork, { name, place }: CommandInput<'decline-part'>): void {
+  const { tx, machine, at, write } = work
+  tx.insert(partNeeds).values({ machineId: machine.id, wantedAt: at, name, place, quantity: 1, outcome: 'not-needed' }).run()
+  write('part.settled', { name, outcome: 'not-needed' })
 }
 
 /** A part that this machine wants. @throws NotFound */

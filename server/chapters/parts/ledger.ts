@@ -1,7 +1,7 @@
-import { and, eq, inArray } from 'drizzle-orm'
+import { and, eq, inArray, isNotNull, sum } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
 import { InputError } from '#core/kernel/input-error'
-import { type HeldMove, heldPlaces, isWriteOff, moveHeld } from '#core/parts/ledger'
+import { type HeldMove, heldPlaces, isOnItsWay, moveHeld, takesCoordinator } from '#core/parts/ledger'
 import { type Named, metBy, serves } from '#core/parts/offers'
 import { readSpec } from '#core/parts/substitute/typed'
 import type { CommandInput } from '#shared/chapters/index'
@@ -13,10 +13,23 @@ import { machines } from '../../kernel/trunk'
 import { expectVersion } from '../../kernel/versions'
 import type { MachineWork, Work } from '../../kernel/work'
 import { workOn } from '../../kernel/work-on'
+import { openFaultsOf } from '../faults/index'
 import { expectConsent } from '../stewardship/index'
 import { heldParts, partNeeds } from './schema'
 
 type HeldRow = typeof heldParts.$inferSelect
+/** Of a part that is only promised. */
+export const nothingKnown = {
+  condition: 'not-looked-at',
+  tag: '',
+  lies: '',
+  unitPrice: null,
+  dateCode: '',
+  lender: '',
+  backBy: null,
+  kind: null,
+  spec: {},
+} as const
 /** Who wants to know more asks the history of the machines; a line keeps the end of its way. */
 const longestTrail = 60
 
@@ -46,12 +59,22 @@ export function holdPart(work: Work, { count, at, tag, dueBy, ...typed }: Comman
   const part = asTyped(typed)
   const donor = at === 'donor' ? byTag(work, tag) : null
   if (donor) expectGiving(workOn(work, donor))
-  if (at === 'ordered' && !part.source) throw new InputError('source', '', 'From whom: say where it was ordered.')
-  const expected = at === 'ordered' ? dueBy : null
+  const coming = isOnItsWay({ at })
+  if (coming && !part.source) throw new InputError('source', '', 'From whom: say where it comes from.')
+  const expected = coming ? dueBy : null
   const says = `Put on record: ${heldPlaces[at].toLowerCase()}${donor ? `, ${donor.tag}` : ''}.`
   const { id } = work.tx
     .insert(heldParts)
-    .values({ ...part, uid: uuidv7(), count, at, dueBy: expected, machineId: donor?.id ?? null, trail: [{ at: work.at, by: work.person.name, says }] })
+    .values({
+      ...part,
+      uid: uuidv7(),
+      count,
+      at,
+      dueBy: expected,
+      orderedAt: coming ? work.at : null,
+      machineId: donor?.id ?? null,
+      trail: [{ at: work.at, by: work.person.name, says }],
+    })
     .returning({ id: heldParts.id })
     .get()
   work.write('held.added', { ...part, count, at, donor: donor?.tag ?? null, dueBy: expected }, donor ? { machine: donor } : {})
@@ -71,7 +94,7 @@ export function changeHeld(work: Work, { heldId, version, dueBy, ...typed }: Com
   const part = asTyped(typed)
   if (part.condition === 'bad' && (held.at === 'fitted' || held.at === 'promised'))
     throw new InputError('condition', part.condition, `How it is: it is ${heldPlaces[held.at].toLowerCase()}; take it away from there first, and say it then.`)
-  const due = held.at === 'ordered' || held.at === 'lent' ? dueBy : null
+  const due = isOnItsWay(held) || held.at === 'lent' ? dueBy : null
   if (held.at === 'lent' && !due) throw new InputError('dueBy', null, 'Back by: choose a day.')
   work.tx
     .update(heldParts)
@@ -86,9 +109,20 @@ export function changeHeld(work: Work, { heldId, version, dueBy, ...typed }: Com
 function take(work: Work, held: HeldRow, move: HeldMove): HeldRow {
   const { stays, goes } = moveHeld(held, move)
   const [out, into] = [byId(work, held.machineId), byId(work, goes.machineId)]
-  const says = `${heldPlaces[goes.at]}${into ? `, ${into.tag}` : ''}${goes.holder && `: ${goes.holder}`}.${move.tested ? ` ${move.tested}` : ''}`
-  const { id: _, uid: __, ...copied } = { ...held, ...goes }
-  const row = { ...copied, version: held.version + 1, trail: [...held.trail, { at: work.at, by: work.person.name, says }].slice(-longestTrail) }
+  // What was found wrong in a donor goes with whatever comes out of it.
+  const wrong = held.at === 'donor' && out ? openFaultsOf(work.tx, [out.id]).map(fault => fault.symptom) : []
+  const says = [
+    `${heldPlaces[goes.at]}${into ? `, ${into.tag}` : ''}${goes.holder && `: ${goes.holder}`}.`,
+    ...(move.tested ? [move.tested] : []),
+    ...(wrong.length ? [`Wrong with ${out!.tag}, where it was: ${wrong.join('; ')}.`.slice(0, 400)] : []),
+  ].join(' ')
+  const { id: _, uid: __, ...copied } = { ...held, ...goes, spared: held.spared && goes.at === 'shelf' }
+  const row = {
+    ...copied,
+    version: held.version + 1,
+    arrivedAt: goes.at === 'arrived' ? work.at : held.arrivedAt,
+    trail: [...held.trail, { at: work.at, by: work.person.name, says }].slice(-longestTrail),
+  }
   if (stays)
     work.tx
       .update(heldParts)
@@ -145,6 +179,17 @@ function settleNeed(work: Work, needId: number): void {
   else on.write('part.changed', { ...PartNeed.of({ ...need, workaround }), kind: need.kind, spec: need.spec, stops: need.stops, seeker: need.seeker })
 }
 
+/** How many each need has been given: set aside for it, or fitted. */
+export function givenTo(tx: Work['tx']): Map<number, number> {
+  const rows = tx
+    .select({ needId: heldParts.needId, count: sum(heldParts.count).mapWith(Number) })
+    .from(heldParts)
+    .where(and(inArray(heldParts.at, ['promised', 'fitted']), isNotNull(heldParts.needId)))
+    .groupBy(heldParts.needId)
+    .all()
+  return new Map(rows.map(one => [one.needId!, one.count]))
+}
+
 /** What was set aside for a need that is settled lies on the shelf again. */
 export function putBack(work: MachineWork, needId: number): void {
   const aside = work.tx
@@ -158,7 +203,12 @@ export function putBack(work: MachineWork, needId: number): void {
 export function moveHeldParts(work: Work, { heldId, version, to, tag, condition, ...move }: CommandInput<'move-held'>): void {
   const held = heldOf(work, heldId)
   expectVersion(work, held, version, held.version, ['count', 'at', 'condition', 'lies', 'holder', 'dueBy'])
-  if (isWriteOff(held, to)) throw new InputError('to', to, 'Where to: what was lent and does not come back is written off by a coordinator.')
+  if (takesCoordinator(held, to))
+    throw new InputError(
+      'to',
+      to,
+      to === 'given' ? 'Where to: a coordinator gives it away.' : 'Where to: what was lent and does not come back is written off by a coordinator.',
+    )
   const into = tag && (to === 'fitted' || to === 'promised') ? byTag(work, tag) : null
   const from = byId(work, held.machineId)
   if (held.at === 'donor' && from) expectGiving(workOn(work, from))
@@ -227,4 +277,46 @@ export function writeOffLoan(work: Work, { heldId, version, reason }: CommandInp
   if (held.at !== 'lent') throw new InputError('heldId', heldId, `${held.name} is not lent out.`)
   take(work, held, { count: held.count, to: 'scrapped', tested: reason })
   work.write('held.written-off', { name: held.name, count: held.count, holder: held.holder, reason })
+}
+
+/** Gives a part away for good, or swaps it: what is promised for it stands in the ledger from then on. */
+export function giveAway(work: Work, { heldId, version, count, holder, tested, inReturn, dueBy }: CommandInput<'give-away'>): void {
+  const held = heldOf(work, heldId)
+  expectVersion(work, held, version, held.version, ['count', 'at', 'condition', 'lies', 'holder'])
+  take(work, held, { count, to: 'given', holder, tested })
+  work.write('held.given', { name: held.name, count, holder, inReturn })
+  if (inReturn)
+    holdPart(work, { ...nothingKnown, name: inReturn, count: 1, at: 'pledged', source: holder, dueBy, note: `For ${count} × ${held.name}`.slice(0, 300) })
+}
+
+/** Says whether a part can be spared: whoever is outside may know of it then. */
+export function sparePart(work: Work, { heldId, version, spared }: CommandInput<'spare-part'>): void {
+  const held = heldOf(work, heldId)
+  expectVersion(work, held, version, held.version, ['spared'])
+  if (spared && (held.at !== 'shelf' || held.lender || held.condition === 'bad'))
+    throw new InputError('spared', spared, `${held.name}: only what is ours, lies on the shelf and is not known bad can be spared.`)
+  if (held.spared === spared) return
+  work.tx
+    .update(heldParts)
+    .set({ spared, version: held.version + 1 })
+    .where(eq(heldParts.id, heldId))
+    .run()
+  work.write('held.spared', { name: held.name, spared })
+}
+
+/** Says where parts lie, by their codes; whatever is fitted, away or gone lies nowhere. */
+export function putHere(work: Work, { uids, lies }: CommandInput<'put-here'>): void {
+  const parts = uids.map(uid => {
+    const held = work.tx.select().from(heldParts).where(eq(heldParts.uid, uid)).get()
+    if (!held) throw new NotFound('No part on record has this code.')
+    if (!['shelf', 'arrived', 'promised'].includes(held.at))
+      throw new InputError('uids', uid, `${held.name}: ${heldPlaces[held.at].toLowerCase()}, so that it lies in no place of ours.`)
+    work.tx
+      .update(heldParts)
+      .set({ lies, version: held.version + 1, trail: [...held.trail, { at: work.at, by: work.person.name, says: `Put in ${lies}.` }].slice(-longestTrail) })
+      .where(eq(heldParts.id, held.id))
+      .run()
+    return `${held.count} × ${held.name}`
+  })
+  work.write('held.put', { parts, lies })
 }

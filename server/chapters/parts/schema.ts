@@ -5,7 +5,7 @@ import type { PartKindName } from '#core/parts/substitute/substitute'
 import type { PartOutcome } from '#shared/chapters/parts/index'
 import { sql } from 'drizzle-orm'
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core'
-import { key, uid, version, words } from '../../kernel/columns'
+import { flag, key, uid, version, words } from '../../kernel/columns'
 import { machineId, machines } from '../../kernel/trunk'
 
 /** What a part is like, by the fields of its kind. */
@@ -24,6 +24,9 @@ export const partNeeds = sqliteTable(
     place: words('place'),
     workaround: words('workaround'),
     byWhen: text('by_when'),
+    /** Substitutes, a line each: the part, and behind a colon its limit. */
+    wouldDo: words('would_do'),
+    forFirstStart: words('for_first_start'),
     seekerId: integer('seeker_id'),
     seeker: words('seeker'),
     ...asIs(),
@@ -64,6 +67,11 @@ export const heldParts = sqliteTable(
     lender: words('lender'),
     backBy: text('back_by'),
     note: words('note'),
+    /** When it was ordered or promised, and when it came: what an order takes is learned from both. */
+    orderedAt: text('ordered_at'),
+    arrivedAt: text('arrived_at'),
+    /** It can be spared, and whoever is outside may know. */
+    spared: flag('spared').default(false),
     trail: text('trail', { mode: 'json' }).$type<TrailLine[]>().notNull().default([]),
   },
   t => [

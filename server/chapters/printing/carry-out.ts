@@ -2,6 +2,7 @@ import type { CommandInput } from '#shared/chapters/index'
 import { count, eq, inArray, ne } from 'drizzle-orm'
 import { NotFound, NotNow } from '../../kernel/refusals'
 import { machineByTag } from '../../kernel/sheet'
+import { heldByUid } from '../parts/index'
 import { expectVersion } from '../../kernel/versions'
 import type { Work } from '../../kernel/work'
 import type { Tx } from '../../kernel/history/journal'
@@ -34,10 +35,11 @@ export function printLabels({ tx, db, at, person, write }: Work, { kind, tags, o
   if (!printerOf(tx).uri) throw new NotNow('No printer is known. A coordinator says where it is, under Settings; or print the page.')
   const waiting = tx.select({ n: count() }).from(printJobs).where(ne(printJobs.state, 'printed')).get()!.n
   if (waiting + tags.length > mostWaiting) throw new NotNow(`${waiting} labels wait already. Print those first, or take them out of the queue.`)
-  for (const tag of tags)
-    tx.insert(printJobs)
-      .values({ kind, tag: machineByTag(db, tag).tag, origin, at, by: person.name })
-      .run()
+  for (const tag of tags) {
+    if (kind === 'part') heldByUid(tx, tag)
+    else if (kind !== 'place') machineByTag(db, tag)
+    tx.insert(printJobs).values({ kind, tag, origin, at, by: person.name }).run()
+  }
   write('labels.queued', { kind, tags: [...tags] })
 }
 

@@ -8,12 +8,16 @@ import {
   longestPrintMinutes,
   mediaFor,
 } from '#core/printing/printer'
+import { codePath } from '#core/parts/codes'
+import { partConditions } from '#core/parts/ledger'
+import { specWords } from '#core/parts/substitute/words'
 import { limitWords } from '#core/retest/sign-off'
 import { gateWords } from '#core/safety/gate-words'
 import type { PrinterView } from '#shared/chapters/printing/index'
 import { acquisitionNames } from '#shared/kernel/acquisitions'
 import { asc, desc, eq, inArray } from 'drizzle-orm'
 import { printJobs, printerOf } from './index'
+import { heldByUid } from '../parts/index'
 import { practiceOf } from '../practice/index'
 import { Refusal } from '../../kernel/refusals'
 import { machineByTag, machineSheet } from '../../kernel/sheet'
@@ -27,6 +31,17 @@ const mostShown = 60
 
 /** What a label says. */
 export function labelOf(bench: Bench, { kind, tag, origin }: Pick<Job, 'kind' | 'tag' | 'origin'>): Label {
+  if (kind === 'part') {
+    const held = heldByUid(bench.db, tag)
+    const like = held.kind ? specWords(held.kind, held.spec) : ''
+    return {
+      tag: `${held.count} ×`,
+      title: held.name,
+      lines: [like, partConditions[held.condition], held.lender && `Belongs to ${held.lender}`, held.lies].filter(Boolean),
+      url: `${origin}${codePath({ what: 'part', uid: held.uid })}`,
+    }
+  }
+  if (kind === 'place') return { tag, title: '', lines: [practiceOf(bench.db).name], url: `${origin}${codePath({ what: 'place', name: tag })}` }
   const sheet = machineSheet(bench, tag, ['power', 'proving', 'home'])
   const { identity } = sheet
   const house = practiceOf(bench.db).name

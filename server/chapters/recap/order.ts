@@ -1,18 +1,19 @@
-import { and, asc, count, eq, inArray, ne } from 'drizzle-orm'
+import { and, asc, count, eq, inArray, ne, or } from 'drizzle-orm'
 import { type Finding, commonPractice, finding } from '#core/kernel/finding'
 import { counted } from '#core/kernel/figure'
 import { type RecapOrder, type RecapOrderInput, type RecapWant, sharesOf } from '#core/parts/recap/order'
+import type { HeldPlace } from '#core/parts/ledger'
 import { judgeListed } from '#core/parts/recap/rules'
 import type { Due } from '#core/parts/recap/schools'
 import { valueWords } from '#core/parts/substitute/compare'
 import { capacitor } from '#core/parts/substitute/kinds/capacitor'
 import { specWords } from '#core/parts/substitute/words'
-import { money } from '#core/stewardship/consent'
+import { money } from '#core/kernel/money'
 import type { RecapMachines, RecapOrderView } from '#shared/chapters/recap/index'
 import { csvOf } from '../../kernel/csv'
 import type { Tx } from '../../kernel/history/journal'
 import { machines } from '../../kernel/trunk'
-import { heldParts } from '../parts/index'
+import { cameIn, expectedOf, heldParts } from '../parts/index'
 import { practiceOf } from '../practice/index'
 import { startRuns } from '../starts/index'
 import { leftToSpend } from '../stewardship/index'
@@ -50,6 +51,9 @@ function dueOf(tx: Tx): (Row & { machine: MachineRow; due: Due })[] {
       one.state === 'out' ? 'now' : judgeListed({ ...one, measured: one.measured ?? null }, { capacitorSchool: school, started: started.has(machine.id) }).due,
   }))
 }
+/** What was ordered, or came and nobody looked at, is not ordered again. */
+const coming: HeldPlace[] = ['ordered', 'arrived']
+const isComing = and(inArray(heldParts.at, coming), ne(heldParts.condition, 'bad'))
 const named = ({ tag, nickname, name }: MachineRow) => ({ tag, machine: nickname || name })
 
 const suppliersOf = (tx: Tx): RecapMachines['suppliers'] =>
@@ -93,7 +97,7 @@ export function recapQuestion(tx: Tx, { tags, spares, later }: { tags: readonly 
       stock: tx
         .select()
         .from(heldParts)
-        .where(and(eq(heldParts.kind, 'capacitor'), eq(heldParts.at, 'shelf'), inArray(heldParts.condition, ['new', 'tested'])))
+        .where(and(eq(heldParts.kind, 'capacitor'), or(and(eq(heldParts.at, 'shelf'), inArray(heldParts.condition, ['new', 'tested'])), isComing)))
         .all()
         .map(({ id, name, count, spec }) => ({ id, name, units: count, spec })),
       offers: offers.map(({ id, supplier, name, spec, pack, breaks }) => ({ id, supplier, name, spec, pack, breaks })),
@@ -115,13 +119,14 @@ export const recapOrderCsv = ({ suppliers }: RecapOrderView): string =>
   ])
 
 /** The order in names, for a page, with what stands against it. */
-export function recapOrderView(tx: Tx, question: RecapQuestion, order: RecapOrder): RecapOrderView {
+export function recapOrderView(tx: Tx, question: RecapQuestion, order: RecapOrder, now: Date): RecapOrderView {
+  const came = cameIn(tx)
   const { input, machines } = question
   const stock = new Map(
     tx
       .select()
       .from(heldParts)
-      .where(eq(heldParts.at, 'shelf'))
+      .where(inArray(heldParts.at, ['shelf', ...coming]))
       .all()
       .map(h => [h.id, h]),
   )
@@ -134,7 +139,12 @@ export function recapOrderView(tx: Tx, question: RecapQuestion, order: RecapOrde
     wants: value.wants.map(({ machineId, places }) => ({ ...named(machines.get(machineId)!), places })),
     wanted: value.wanted,
     withSpares: value.withSpares,
-    fromStock: value.fromStock.map(({ id, count }) => ({ name: stock.get(id)?.name ?? '', lies: stock.get(id)?.lies ?? '', count })),
+    fromStock: value.fromStock.map(({ id, count }) => ({
+      name: stock.get(id)?.name ?? '',
+      lies: stock.get(id)?.lies ?? '',
+      count,
+      coming: stock.get(id)?.at !== 'shelf',
+    })),
     bought: value.bought.map(({ offerId, count }) => ({ supplier: offers.get(offerId)!.supplier, name: offers.get(offerId)!.name, count })),
     short: value.short,
     nearest: value.nearestF === null ? null : farads(value.nearestF),
@@ -174,9 +184,10 @@ export function recapOrderView(tx: Tx, question: RecapQuestion, order: RecapOrde
       supplier,
       parts,
       postage,
+      ...expectedOf(came, supplier, ['capacitor'], now),
       lines: order.purchases
         .filter(p => p.supplier === supplier)
-        .map(p => ({ name: offers.get(p.offerId)!.name, units: p.units, unitPrice: p.unitPrice, cost: p.cost })),
+        .map(p => ({ name: offers.get(p.offerId)!.name, spec: offers.get(p.offerId)!.spec, units: p.units, unitPrice: p.unitPrice, cost: p.cost })),
     })),
     cost: order.cost,
     machines: shares.map(({ machine, ...rest }) => ({ ...named(machine), ...rest })),

@@ -148,7 +148,7 @@ describe('a list of capacitors', () => {
 describe('one order over several machines', () => {
   const weigh = (query: object) => {
     const question = recapQuestion(on.db, RecapOrderQuery.parse(query))
-    return recapOrderView(on.db, question, recapOrder(question.input, solve))
+    return recapOrderView(on.db, question, recapOrder(question.input, solve), on.bench.now())
   }
 
   it('holds what is due, by the practice of the house, and says what stands against it', () => {

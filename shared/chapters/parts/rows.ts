@@ -14,6 +14,15 @@ const asIs = {
   spec: z.record(z.string().max(40), z.union([z.string().max(80), z.number(), z.boolean()])).default({}),
 }
 
+/** A line of an order. */
+export const OrderLine = {
+  name: text('Part', 120),
+  count: howMany,
+  unitPrice: optionalBounded('Price of one', { from: 0, upTo: 1_000_000 }),
+  note: optionalText('Note', 300),
+  ...asIs,
+}
+
 /** A part that is wanted: what, how many, what for, what hangs on it, and how it is lived with until it is there. */
 export const PartNeed = row(
   {
@@ -24,9 +33,11 @@ export const PartNeed = row(
     place: optionalText('For which place', 80),
     workaround: optionalText('Until then', 160),
     byWhen: day('Until when'),
+    wouldDo: optionalText('What would do instead', 600),
+    forFirstStart: optionalText('What does for a first start', 600),
     ...asIs,
   },
-  { affects: '', place: '', workaround: '', byWhen: null, kind: null, spec: {} },
+  { affects: '', place: '', workaround: '', byWhen: null, wouldDo: '', forFirstStart: '', kind: null, spec: {} },
 )
 
 /** A line of the ledger: like units that lie together. */

@@ -5,6 +5,7 @@ import { type Spec, type SubstituteVerdict, verdicts } from '#core/parts/substit
 import type { PartKindName } from '#core/parts/substitute/substitute'
 import { word } from '../../kernel/fields'
 import { PageQuery } from '../../kernel/machine'
+import { Finding } from '../../kernel/shapes'
 import { HeldPart, PartNeed } from './rows'
 import { partOutcomes } from './words'
 
@@ -29,7 +30,13 @@ const OnMachine = z.object({
 })
 
 /** `gives` is whether its path is to give its parts. */
-export const view = z.object({ parts: z.array(z.object({ ...need, outcome: z.enum(partOutcomes) })), held: z.array(OnMachine), gives: z.boolean() })
+export const view = z.object({
+  parts: z.array(z.object({ ...need, outcome: z.enum(partOutcomes) })),
+  held: z.array(OnMachine),
+  gives: z.boolean(),
+  /** What the records ask for, and nobody has said anything about yet. */
+  arising: z.array(z.object({ name: s, stops: word<NeedStops>(), place: s, why: s })),
+})
 
 export const WantedPart = z.object({ ...need, tag: s, machine: s, wantedAt: s })
 export type WantedPart = z.infer<typeof WantedPart>
@@ -37,6 +44,7 @@ export type WantedPart = z.infer<typeof WantedPart>
 /** A line of the ledger, whole, with the way it came. */
 export const HeldView = z.object({
   id,
+  uid: s,
   version: n,
   ...HeldPart.seen,
   ...asIs,
@@ -46,12 +54,17 @@ export const HeldView = z.object({
   tag: s.nullable(),
   holder: s,
   dueBy: s.nullable(),
+  spared: z.boolean(),
   trail: z.array(z.object({ at: s, by: s, says: s })),
 })
 export type HeldView = z.infer<typeof HeldView>
 
 /** Which of the ledger is asked for. */
-export const HeldQuery = PageQuery.extend({ at: z.enum([...heldPlaceNames, 'here']).default('here'), find: z.string().trim().max(80).default('') })
+export const HeldQuery = PageQuery.extend({
+  at: z.enum([...heldPlaceNames, 'here']).default('here'),
+  find: z.string().trim().max(80).default(''),
+  lies: z.string().trim().max(120).default(''),
+})
 export type HeldQuery = z.infer<typeof HeldQuery>
 
 /** What is at hand for a need, and who else wants the same. */
@@ -60,6 +73,8 @@ export const OfferView = z.object({
   verdict: z.enum(verdicts) as z.ZodType<SubstituteVerdict>,
   says: s,
   alsoFor: z.array(z.object({ tag: s, name: s, stops: word<NeedStops>() })),
+  /** What is wrong with the donor that it is still in. */
+  donorFaults: z.array(s),
 })
 export type OfferView = z.infer<typeof OfferView>
 
@@ -68,6 +83,49 @@ export const DueView = z.object({ held: HeldView, by: s, goesBack: z.boolean(), 
 export type DueView = z.infer<typeof DueView>
 
 const Named = { tag: s, machine: s }
+const Waiting = z.object({ ...Named, stops: word<NeedStops>() })
+/** What should be bought, a draft for each supplier; those of whom nobody knows stand under none. */
+export const BuyView = z.object({
+  currency: s,
+  drafts: z.array(
+    z.object({
+      supplier: s,
+      /** When it is here as a rule, and how that is known. */
+      expected: s,
+      lead: s,
+      lines: z.array(
+        z.object({
+          partId: id,
+          name: s,
+          ...asIs,
+          says: s,
+          count: n,
+          unitPrice: n.nullable(),
+          stops: word<NeedStops>(),
+          wants: z.array(Waiting),
+          starts: z.array(z.object(Named)),
+        }),
+      ),
+    }),
+  ),
+  lookFirst: z.array(Waiting.extend({ name: s, count: n })),
+})
+export type BuyView = z.infer<typeof BuyView>
+
+/** What was ordered, promised or came, and whom it holds up. */
+export const OnTheWayView = z.object({ lines: z.array(z.object({ held: HeldView, late: z.boolean(), lead: s, holdsUp: z.array(Waiting) })) })
+export type OnTheWayView = z.infer<typeof OnTheWayView>
+
+/** What was spent on each machine, against what it was thought to cost and what its owner agreed to. */
+export const MoneyView = z.object({
+  currency: s,
+  rows: z.array(z.object({ ...Named, spent: n, estimate: z.object({ low: n, high: n }).nullable(), agreed: n.nullable(), fitted: n, finding: Finding })),
+  spent: n,
+  fitted: n,
+  onOrder: n,
+  onShelf: n,
+})
+export type MoneyView = z.infer<typeof MoneyView>
 const Weighed = z.object({ ...Named, weight: n })
 /** Who gets what, so that most comes to life, and why the others do not. */
 export const AllocationView = z.object({

@@ -3,7 +3,8 @@ import { command } from '../../kernel/contract'
 import { id, oneOf, version } from '../../kernel/fields'
 import { atTheBench, coordinator } from '../../kernel/roles'
 
-export const labelKinds = ['arrival', 'inside'] as const
+/** Of a machine as it comes in, and inside it; of a line of the ledger, and of a place where parts lie. */
+export const labelKinds = ['arrival', 'inside', 'part', 'place'] as const
 
 const printerAddress = z
   .string()
@@ -16,12 +17,15 @@ const printerAddress = z
 
 export const onCollection = {
   'set-printer': command(coordinator, z.object({ version, uri: printerAddress })),
-  /** Labels of machines, laid into the queue of the printer. `origin` is the address that their codes open. */
+  /**
+   * Labels of machines by their tags, of parts by their codes, of places by their names, laid into the queue of the printer. `origin` is the address
+   * that their codes open.
+   */
   'print-labels': command(
     atTheBench,
     z.object({
       kind: oneOf(labelKinds, 'Label'),
-      tags: z.array(z.string().max(60)).min(1, 'Choose at least one machine.').max(100, 'A hundred at once at most.'),
+      tags: z.array(z.string().max(120)).min(1, 'Choose at least one.').max(100, 'A hundred at once at most.'),
       origin: z.url({ protocol: /^https?$/, error: 'The address of this page cannot be read.' }).max(200),
     }),
   ),

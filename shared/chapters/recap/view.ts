@@ -52,7 +52,7 @@ const line = z.object({
   wants: z.array(z.object({ tag: s, machine: s, places: z.array(s) })),
   wanted: n,
   withSpares: n,
-  fromStock: z.array(z.object({ name: s, lies: s, count: n })),
+  fromStock: z.array(z.object({ name: s, lies: s, count: n, coming: z.boolean() })),
   bought: z.array(z.object({ supplier: s, name: s, count: n })),
   short: n,
   /** What is made nearest to it, where nothing on the lists fits. */
@@ -61,7 +61,9 @@ const line = z.object({
 /** One order for the lists of several machines: what is wanted, where it comes from, and what it costs. */
 export const RecapOrderView = z.object({
   lines: z.array(line),
-  suppliers: z.array(z.object({ supplier: s, parts: n, postage: n, lines: z.array(z.object({ name: s, units: n, unitPrice: n, cost: n })) })),
+  suppliers: z.array(
+    z.object({ supplier: s, parts: n, postage: n, expected: s, lead: s, lines: z.array(z.object({ name: s, spec, units: n, unitPrice: n, cost: n })) }),
+  ),
   cost: n,
   machines: z.array(z.object({ tag: s, machine: s, capacitors: n, cost: n })),
   findings: z.array(Finding),

@@ -1,14 +1,25 @@
 <script setup lang="ts">
 import { amountWords } from '#core/cleaning/shelf'
 import type { SupplyView } from '#shared/chapters/supplies/index'
-import { AllocationCard, HeldCard, WantedCards } from '~/chapters/parts/index'
+import { AllocationCard, BuyCard, HeldCard, MoneyCard, WantedCards } from '~/chapters/parts/index'
+import { OffersCard } from '~/chapters/sought/index'
 import { RecapOrder } from '~/chapters/recap/index'
 
 useHead({ title: 'Parts' })
 const times = useTimes()
 const route = useRoute()
-const sides = { wanted: 'Wanted', give: 'Who gets what', held: 'Held', order: 'Order capacitors', supplies: 'Supplies' } as const
-type Side = keyof typeof sides
+const session = useSession()
+const sides = {
+  wanted: 'Wanted',
+  give: 'Who gets what',
+  buy: 'To buy',
+  order: 'Order capacitors',
+  held: 'Held',
+  ...(session.may('take-up-offer') ? { offers: 'Offers' } : {}),
+  money: 'Money',
+  supplies: 'Supplies',
+} as const
+type Side = keyof typeof sides | 'offers'
 const side = computed<Side>(() => (Object.hasOwn(sides, String(route.query.side)) ? (route.query.side as Side) : 'wanted'))
 const { found } = useCollection<{ supplies: SupplyView[] }>(['supplies'], '/api/parts', { page: 1, size: 1 })
 const { materials } = useWorkshop()
@@ -46,7 +57,10 @@ const lowOnShelf = computed(() => materials.value.filter(m => m.wantedSince))
       </OneCard>
     </template>
     <AllocationCard v-else-if="side === 'give'" />
+    <BuyCard v-else-if="side === 'buy'" />
     <HeldCard v-else-if="side === 'held'" />
+    <OffersCard v-else-if="side === 'offers'" />
+    <MoneyCard v-else-if="side === 'money'" />
     <RecapOrder v-else-if="side === 'order'" />
     <SuppliesCard v-else-if="found" :supplies="found.supplies" />
   </div>

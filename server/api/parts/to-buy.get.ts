@@ -1,0 +1,5 @@
+/** What should be bought by now, a draft for each supplier. */
+export default defineAnswer(async event => {
+  await requirePerson(event)
+  return toBuyNow(event)
+})
