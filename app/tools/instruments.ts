@@ -33,6 +33,9 @@ const faces: Record<ToolId, () => Promise<{ default: Component }>> = {
   'diagnosis/address-map': () => import('./diagnosis/AddressMapInstrument.vue'),
   'signals/capture': () => import('./signals/CaptureInstrument.vue'),
   'parts/substitute': () => import('./parts/SubstituteInstrument.vue'),
+  'parts/recap': () => import('./parts/RecapInstrument.vue'),
+  'parts/order': () => import('./parts/OrderInstrument.vue'),
+  'parts/allocate': () => import('./parts/AllocateInstrument.vue'),
   'retest/soak': () => import('./retest/SoakInstrument.vue'),
 }
 

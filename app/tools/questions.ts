@@ -13,6 +13,7 @@ export const questions = {
   broken: 'Where is it broken?',
   why: 'Why does it not work?',
   instead: 'Will this part do instead?',
+  buy: 'What do we buy, and who gets it?',
   cured: 'Is it cured?',
 } as const
 export type Question = keyof typeof questions
@@ -50,6 +51,9 @@ export const questionOf: Record<ToolId, Question> = {
   'diagnosis/keyboard-matrix': 'why',
   'signals/capture': 'why',
   'parts/substitute': 'instead',
+  'parts/recap': 'parts',
+  'parts/order': 'buy',
+  'parts/allocate': 'buy',
   'retest/soak': 'cured',
 }
 

@@ -1,6 +1,7 @@
 import sharp from 'sharp'
 import { InputError } from '#core/kernel/input-error'
 import type { Hands } from '#shared/tools/tool'
+import { openSolver } from '../kernel/solver'
 import { kindOfPicture, withinBounds } from './picture-bounds'
 
 // Two cores serve the house: a picture takes one of them.
@@ -32,4 +33,5 @@ export const hands: Hands = {
       if (done) return value
     }
   },
+  solver: openSolver,
 }

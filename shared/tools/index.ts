@@ -17,6 +17,9 @@ import { diagnosisMemoryFault } from './diagnosis/memory-fault'
 import { diagnosisSwap } from './diagnosis/swap'
 import { identifyDateCode } from './identify/date-code'
 import { identifyDating } from './identify/dating'
+import { partsAllocate } from './parts/allocate'
+import { partsOrder } from './parts/order'
+import { partsRecap } from './parts/recap'
 import { partsSubstitute } from './parts/substitute'
 import { powerBattery } from './power/battery'
 import { powerDischarge } from './power/discharge'
@@ -63,6 +66,9 @@ const all = [
   diagnosisAddressMap,
   signalsCapture,
   partsSubstitute,
+  partsRecap,
+  partsOrder,
+  partsAllocate,
   retestSoak,
 ] as const
 export type ToolId = (typeof all)[number]['id']

@@ -2,6 +2,7 @@ import { z } from 'zod'
 import type { Pixels } from '#core/condition/corrosion-area'
 import type { Finding } from '#core/kernel/finding'
 import { InputError } from '#core/kernel/input-error'
+import type { Solve } from '#core/parts/allocation/programme'
 import { unknownKey } from '../kernel/unknown-key'
 
 interface ToolFace<I, O> {
@@ -23,6 +24,8 @@ export interface Hands {
   /** @throws InputError at `image` for what is no picture, or larger than so many pixels */
   pixelsOf: (base64: string, mostPixels: number) => Promise<Pixels>
   drive: <R>(work: Generator<unknown, R>) => Promise<R>
+  /** The solver of integer programmes, bounded in time. */
+  solver: () => Promise<Solve>
 }
 
 /** An instrument that answers at once: one entry for the wall, the interface for programs and the pin on a machine. */

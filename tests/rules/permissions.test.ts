@@ -7,6 +7,7 @@ const coordinatorsAlone = [
   'accept-bulletin',
   'add-person',
   'change-person',
+  'choose-capacitor-school',
   'choose-life',
   'choose-path',
   'choose-school',

@@ -2,6 +2,7 @@
 import { counted } from '#core/kernel/figure'
 import { heldPlaces, isOnItsWay, partConditions } from '#core/parts/ledger'
 import { verdictLevel, verdictSays } from '#core/parts/substitute/substitute'
+import OrderPlaced from './OrderPlaced.vue'
 import type { AllocationView, UnlockView } from '#shared/chapters/parts/index'
 
 /** Who gets what, so that most comes to life: with why, what the others lack, and what should be bought. Accepted whole, or line by line. */
@@ -31,6 +32,15 @@ const lacksOf = ({ name, short, wentTo }: AllocationView['refused'][number]['lac
   `${short} × ${name}${wentTo.length ? `, which ${wentTo.map(m => `${m.machine}, of weight ${m.weight},`).join(' and ')} gets` : ''}`
 const bought = ({ buys, cost }: UnlockView) =>
   buys.map(b => `${b.units} × ${b.name}`).join(' and ') + (cost === null ? ', of which nobody knows the price' : `, for ${cost.toFixed(2)}`)
+const ordered = ({ buys, machines }: UnlockView) =>
+  buys.map(({ name, kind, spec, units, cost }) => ({
+    name,
+    kind,
+    spec,
+    count: units,
+    unitPrice: cost === null ? null : cost / units,
+    note: machines.length ? `For ${machines.map(m => m.tag).join(', ')}`.slice(0, 300) : '',
+  }))
 const twoIsMore = computed(() => buys.value?.two && (buys.value.two.buys.length > 1 || !buys.value.one))
 </script>
 
@@ -112,6 +122,7 @@ const twoIsMore = computed(() => buys.value?.two && (buys.value.two.buys.length 
           <strong>One purchase:</strong> {{ bought(buys.one)
           }}{{ buys.one.machines.length ? `; it starts ${buys.one.machines.map(named).join(', ')}` : '; a function comes back' }}.
         </p>
+        <OrderPlaced v-if="buys.one" supplier="" :lines="ordered(buys.one)" @done="weigh" />
         <p v-if="buys.two && twoIsMore">
           <strong>Two together:</strong> {{ bought(buys.two)
           }}{{ buys.two.machines.length ? `; they start ${buys.two.machines.map(named).join(', ')}` : '; functions come back' }}.

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { needs } from '#core/parts/needs'
-import { typedOf } from '#core/parts/substitute/typed'
 import type { BuyView } from '#shared/chapters/parts/index'
+import OrderPlaced from './OrderPlaced.vue'
 
 /** What would be ordered of one supplier: lines taken in or left out, then one press puts all of it on its way. */
 const props = defineProps<{ draft: BuyView['drafts'][number]; currency: string }>()
@@ -16,16 +16,16 @@ const chosen = computed(() => props.draft.lines.filter(taken))
 const title = computed(() => props.draft.supplier || 'From whom, nobody knows yet')
 const cost = computed(() => chosen.value.reduce((sum, line) => sum + (line.unitPrice ?? 0) * line.count, 0))
 const forWhom = (line: Line) => line.wants.map(w => `${w.machine} (${w.tag})`)
-const fixed = computed(() => ({
-  lines: chosen.value.map(({ name, kind, spec, count, unitPrice, wants }) => ({
+const ordered = computed(() =>
+  chosen.value.map(({ name, kind, spec, count, unitPrice, wants }) => ({
     name,
     kind,
-    spec: typedOf(spec),
+    spec,
     count,
-    unitPrice: unitPrice ?? '',
+    unitPrice,
     note: `For ${wants.map(w => w.tag).join(', ')}`.slice(0, 300),
   })),
-}))
+)
 </script>
 
 <template>
@@ -53,19 +53,6 @@ const fixed = computed(() => ({
     <p>
       <strong>{{ inMoney(cost) }}</strong> <span class="hint">as far as prices are known, without postage</span>
     </p>
-    <AddPanel v-if="session.may('place-order') && chosen.length" v-slot="{ close }" :label="`Ordered from ${draft.supplier || 'somebody'}`">
-      <CommandForm
-        command="place-order"
-        :initial="{ supplier: draft.supplier, dueBy: draft.expected, postage: '' as never }"
-        :fixed="fixed as never"
-        :label="`Ordered from ${draft.supplier || 'somebody'}`"
-        submit="It is ordered"
-        @done="close()"
-      >
-        <div class="grid gap-3 sm:grid-cols-3">
-          <TextField name="supplier" label="Supplier" /><TextField name="postage" label="Postage" numeric /><DayField name="dueBy" label="Expected by" />
-        </div>
-      </CommandForm>
-    </AddPanel>
+    <OrderPlaced :supplier="draft.supplier" :lines="ordered" :expected="draft.expected" />
   </section>
 </template>

@@ -10,7 +10,7 @@ import type { ViewOf } from '#shared/chapters/index'
 import { CapacitorFields } from '../parts/index'
 
 /** One capacitor: what it is like, what is done about it and why; measured, taken out, changed. */
-const props = defineProps<{ one: ViewOf<'recap'>['recap']['capacitors'][number]; tag: string }>()
+const props = defineProps<{ one: ViewOf<'recap'>['recap']['capacitors'][number]; tag: string; photographs: ViewOf<'recap'>['recap']['photographs'] }>()
 const session = useSession()
 type Act = 'measure' | 'out' | 'fit' | 'back' | 'change' | 'drop'
 const act = ref<Act>()
@@ -33,6 +33,17 @@ watch(
   { flush: 'post' },
 )
 const fixed = computed(() => ({ capacitorId: props.one.id, version: props.one.version }))
+const pictures = computed(() => [
+  { value: null as number | null, label: 'None' },
+  ...props.photographs.map(({ id, says }) => ({ value: id as number | null, label: says })),
+])
+/** What sits in the same heat is looked at while the iron is hot; offered once it is out or changed. */
+const neighbours = ['pass transistor', 'rectifier'] as const
+const asked = ref<string[]>([])
+const { submitCommand: ask, busy: asking } = useCommand('ask-question', () => props.tag)
+async function check(neighbour: string) {
+  if (await ask({ question: `Check the ${neighbour} beside ${props.one.assembly} ${props.one.place}: it sat in the same heat.` })) asked.value.push(neighbour)
+}
 /** Where nobody stated it, it may have one. */
 const polarised = computed(() => isPolarised(props.one.spec) !== false)
 const acts = computed((): { to: Act; says: string; main?: true }[] =>
@@ -110,6 +121,15 @@ const words = {
         </button></template
       >
     </p>
+    <p v-if="one.stressed && one.state !== 'in' && session.may('ask-question')" class="hint flex flex-wrap items-baseline gap-x-3">
+      <span>It sat in heat, and so does what is beside it.</span>
+      <template v-for="neighbour in neighbours" :key="neighbour"
+        ><span v-if="asked.includes(neighbour)" role="status">The {{ neighbour }} is among the open questions.</span
+        ><button v-else type="button" class="underline max-wide:min-h-11" :disabled="asking" @click="check(neighbour)">
+          Note the {{ neighbour }} to be checked<span class="sr-only"> {{ one.place }}</span>
+        </button></template
+      >
+    </p>
     <CommandForm
       v-if="act === 'measure'"
       command="measure-capacitor"
@@ -134,7 +154,7 @@ const words = {
       v-if="act === 'out'"
       command="take-out-capacitor"
       :machine="tag"
-      :initial="{ plus: '', fixing: one.fixing, bagged: false }"
+      :initial="{ plus: '', fixing: one.fixing, photographId: null, bagged: false }"
       :fixed="fixed"
       :label="`${one.place} comes out`"
       submit="It is out"
@@ -143,6 +163,7 @@ const words = {
       <p class="hint">Note it, and photograph it, before the iron. Fresh solder and flux first; no pin hotter than about ten seconds.</p>
       <TextField v-if="polarised" name="plus" label="Where its plus was" hint="Such as towards C13, or as printed. A print on a board can be wrong" />
       <ChoiceField name="fixing" label="How it is fixed" :options="Object.entries(fixings).map(([value, label]) => ({ value, label }))" />
+      <PickField v-if="photographs.length" name="photographId" label="As it was, on a photograph" :options="pictures" empty="None" />
       <TickField name="bagged" label="The old one is bagged with this machine’s number" />
     </CommandForm>
     <CommandForm

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { counted } from '#core/kernel/figure'
-import { capacitorSchools } from '#core/parts/recap/schools'
+import { capacitorSchoolNames, capacitorSchools } from '#core/parts/recap/schools'
 import type { SheetOf } from '#shared/chapters/index'
 
 /** The capacitors of a machine by their places: what its school does about each, measured, taken out and changed one by one. */
@@ -27,6 +27,8 @@ const result = computed(() =>
     : 'None listed',
 )
 const { submitCommand: takeOver, busy, failure } = useCommand('take-over-capacitors', () => props.sheet.tag)
+const { submitCommand: choose, busy: choosing, failure: notChosen } = useCommand('choose-capacitor-school', () => props.sheet.tag)
+const others = computed(() => capacitorSchoolNames.filter(name => name !== props.sheet.recap.school))
 const school = computed(() => capacitorSchools[props.sheet.recap.school])
 </script>
 
@@ -39,8 +41,24 @@ const school = computed(() => capacitorSchools[props.sheet.recap.school])
     hint="Each by its place: noted before it is out, and its polarity asked again before a new one is soldered in."
   >
     <p>
-      <strong>{{ school.title }}:</strong> {{ school.means }} <span class="hint">The practice of the house, under Settings.</span>
+      <strong>{{ school.title }}:</strong> {{ school.means }}
+      <span class="hint">{{ sheet.recap.ownSchool ? 'For this machine.' : 'The practice of the house, under Settings.' }}</span>
     </p>
+    <details v-if="session.may('choose-capacitor-school')">
+      <summary>Another school for this machine</summary>
+      <ul class="grid gap-1 pt-1">
+        <li v-for="other in others" :key="other">
+          <button type="button" class="text-left underline max-wide:min-h-11" :disabled="choosing" @click="choose({ school: other })">
+            {{ capacitorSchools[other].title }}</button><span class="hint ml-2">{{ capacitorSchools[other].means }}</span>
+        </li>
+        <li v-if="sheet.recap.ownSchool">
+          <button type="button" class="underline max-wide:min-h-11" :disabled="choosing" @click="choose({ school: null })">
+            Go back to the school of the house
+          </button>
+        </li>
+      </ul>
+      <p v-if="notChosen" role="alert" class="text-stop">{{ notChosen }}</p>
+    </details>
     <CautionNote about="solder" />
     <CautionNote about="stored-charge" />
     <EmptyPlace v-if="!all.length" says="None listed yet. Read them off the board, a line for what is alike.">
@@ -60,7 +78,7 @@ const school = computed(() => capacitorSchools[props.sheet.recap.school])
     <section v-for="assembly in assemblies" :key="assembly" class="grid gap-1" :aria-label="`Capacitors of ${assembly}`">
       <h3>{{ assembly }}</h3>
       <ul class="grid divide-y divide-line border-y border-line">
-        <OneCapacitor v-for="one in of(assembly)" :key="one.id" :one="one" :tag="sheet.tag" />
+        <OneCapacitor v-for="one in of(assembly)" :key="one.id" :one="one" :tag="sheet.tag" :photographs="sheet.recap.photographs" />
       </ul>
     </section>
     <AddPanel v-if="session.may('list-capacitors')" v-slot="{ close }" label="List capacitors">

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { typedOf } from '#core/parts/substitute/typed'
+import { OrderPlaced } from '../parts/index'
 import { counted } from '#core/kernel/figure'
 import type { RecapMachines, RecapOrderView } from '#shared/chapters/recap/index'
 
@@ -27,12 +27,7 @@ const listHint =
 const id = useId()
 const inMoney = useMoney(() => found.value?.currency)
 type Supplier = RecapOrderView['suppliers'][number]
-/** What goes into the ledger once it is ordered: it is on its way then, and bought no second time. */
-const ordered = (s: Supplier) => ({
-  supplier: s.supplier,
-  postage: s.postage || '',
-  lines: s.lines.map(({ name, units, unitPrice, spec }) => ({ name, kind: 'capacitor', spec: typedOf(spec), count: units, unitPrice, note: '' })),
-})
+const ordered = (s: Supplier) => s.lines.map(({ name, units, unitPrice, spec }) => ({ name, kind: 'capacitor' as const, spec, count: units, unitPrice }))
 const placesOf = (line: RecapOrderView['lines'][number]) => line.wants.map(w => `${w.machine}: ${w.places.join(', ')}`).join('; ')
 const cameFrom = (line: RecapOrderView['lines'][number]) =>
   [
@@ -101,18 +96,7 @@ const csv = computed(() => `/api/recap/order.csv?${new URLSearchParams(query.val
               </tr>
             </tbody>
           </table>
-          <AddPanel v-if="session.may('place-order')" v-slot="{ close }" :label="`Ordered from ${s.supplier}`">
-            <CommandForm
-              command="place-order"
-              :initial="{ dueBy: s.expected }"
-              :fixed="ordered(s) as never"
-              :label="`Ordered from ${s.supplier}`"
-              submit="It is ordered"
-              @done="(close(), (order = undefined))"
-            >
-              <DayField name="dueBy" label="Expected by" :hint="s.lead" />
-            </CommandForm>
-          </AddPanel>
+          <OrderPlaced :supplier="s.supplier" :lines="ordered(s)" :expected="s.expected" :postage="s.postage" :hint="s.lead" @done="order = undefined" />
         </section>
         <p v-if="order.suppliers.length">
           <strong>{{ inMoney(order.cost) }} in all.</strong>

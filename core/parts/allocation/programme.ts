@@ -1,3 +1,5 @@
+import { InputError } from '../../kernel/input-error'
+
 /** An integer programme, in lines that a solver reads. */
 export interface Programme {
   goal: string
@@ -13,7 +15,11 @@ export interface Programme {
 export type Solve = (programme: string) => { worth: number; values: Record<string, number> } | null
 
 /** The programme was too large for the time that there is. */
-export class TooLarge extends Error {}
+export class TooLarge extends InputError {
+  constructor(message: string) {
+    super('', null, message)
+  }
+}
 
 /** Figures and names as one sum. */
 export const termsOf = (terms: readonly (readonly [number, string])[]): string =>

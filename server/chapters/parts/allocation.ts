@@ -137,7 +137,10 @@ export function allocationView({ needs, held, machines, asks }: Weighed, { gives
 
 export const unlockView = ({ needs, machines }: Weighed, unlock: Unlock | null): UnlockView | null =>
   unlock && {
-    buys: unlock.buys.map(({ purchasableId, units, cost }) => ({ name: needs.get(purchasableId)!.name, units, cost })),
+    buys: unlock.buys.map(({ purchasableId, units, cost }) => {
+      const { name, kind, spec } = needs.get(purchasableId)!
+      return { name, kind, spec, units, cost }
+    }),
     cost: unlock.cost,
     machines: unlock.machines.map(id => ({ ...named(machines.get(id)!), weight: machines.get(id)!.weight })),
   }

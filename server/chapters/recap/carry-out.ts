@@ -14,7 +14,7 @@ import { expectVersion } from '../../kernel/versions'
 import type { MachineWork, Work } from '../../kernel/work'
 import { photographOf } from '../look/index'
 import { fitFromShelf } from '../parts/index'
-import { capacitors, prices } from './schema'
+import { capacitors, prices, recapSchools } from './schema'
 
 type Row = typeof capacitors.$inferSelect
 type New = Pick<Row, 'place' | 'spec' | 'fixing' | 'stressed' | 'note'>
@@ -35,6 +35,12 @@ function list(work: MachineWork, assembly: string, all: readonly New[], field: s
   tx.insert(capacitors)
     .values(all.map(({ place, spec, fixing, stressed, note }) => ({ machineId: machine.id, assembly, place, spec, fixing, stressed, note })))
     .run()
+}
+
+/** Which school holds for this machine; none, and the collection's does. */
+export function chooseCapacitorSchool({ tx, machine, write }: MachineWork, { school }: CommandInput<'choose-capacitor-school'>): void {
+  tx.insert(recapSchools).values({ machineId: machine.id, school }).onConflictDoUpdate({ target: recapSchools.machineId, set: { school } }).run()
+  write('capacitors.school', { school })
 }
 
 /** Lists capacitors as they were typed; a line that cannot be read keeps all of it from being kept. */

@@ -1,6 +1,7 @@
 import { serverChapter } from '../../kernel/chapter'
 import {
   changeCapacitor,
+  chooseCapacitorSchool,
   dropCapacitor,
   fitCapacitor,
   listCapacitors,
@@ -22,6 +23,7 @@ export const recapChapter = serverChapter({
   facts,
   view: recapView,
   onMachine: {
+    'choose-capacitor-school': chooseCapacitorSchool,
     'list-capacitors': listCapacitors,
     'take-over-capacitors': takeOverCapacitors,
     'change-capacitor': changeCapacitor,

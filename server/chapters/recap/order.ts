@@ -17,7 +17,7 @@ import { cameIn, expectedOf, heldParts } from '../parts/index'
 import { practiceOf } from '../practice/index'
 import { startRuns } from '../starts/index'
 import { leftToSpend } from '../stewardship/index'
-import { capacitors, prices } from './schema'
+import { capacitors, prices, recapSchools } from './schema'
 
 type MachineRow = typeof machines.$inferSelect
 type Row = typeof capacitors.$inferSelect
@@ -26,9 +26,10 @@ type Row = typeof capacitors.$inferSelect
 function dueOf(tx: Tx): (Row & { machine: MachineRow; due: Due })[] {
   const school = practiceOf(tx).capacitorSchool
   const rows = tx
-    .select({ one: capacitors, machine: machines })
+    .select({ one: capacitors, machine: machines, own: recapSchools.school })
     .from(capacitors)
     .innerJoin(machines, eq(machines.id, capacitors.machineId))
+    .leftJoin(recapSchools, eq(recapSchools.machineId, machines.id))
     .where(inArray(capacitors.state, ['in', 'out']))
     .orderBy(asc(capacitors.id))
     .all()
@@ -44,11 +45,13 @@ function dueOf(tx: Tx): (Row & { machine: MachineRow; due: Due })[] {
           .map(r => r.id)
       : [],
   )
-  return rows.map(({ one, machine }) => ({
+  return rows.map(({ one, machine, own }) => ({
     ...one,
     machine,
     due:
-      one.state === 'out' ? 'now' : judgeListed({ ...one, measured: one.measured ?? null }, { capacitorSchool: school, started: started.has(machine.id) }).due,
+      one.state === 'out'
+        ? 'now'
+        : judgeListed({ ...one, measured: one.measured ?? null }, { capacitorSchool: own ?? school, started: started.has(machine.id) }).due,
   }))
 }
 /** What was ordered, or came and nobody looked at, is not ordered again. */

@@ -189,3 +189,14 @@ describe('one order over several machines', () => {
     expect(recapMachines(on.db).suppliers).toEqual([])
   })
 })
+
+it('a machine may follow another school than the house, on its sheet and in the order', () => {
+  const tag = listed('C1 470u 25V radial electrolytic\nC9 100n 250VAC X2')
+  const due = () => sheet(tag).recap.capacitors.map(c => c.due)
+  expect([due(), sheet(tag).recap.ownSchool]).toEqual([['after-start', 'after-start'], false])
+  perform(tag, 'choose-capacitor-school', { school: 'line-filter' })
+  expect([due(), sheet(tag).recap.ownSchool, says(tag)].join()).toContain('stays,now,true,Its capacitors: line filter only, for this machine.')
+  expect(recapMachines(on.db).machines).toMatchObject([{ tag, wanted: 1, later: 0 }])
+  perform(tag, 'choose-capacitor-school', { school: null })
+  expect(due()).toEqual(['after-start', 'after-start'])
+})

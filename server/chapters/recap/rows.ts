@@ -1,7 +1,7 @@
-import { type RowsOf, all } from '../../kernel/rows'
-import { capacitors } from './schema'
+import { type RowsOf, all, single } from '../../kernel/rows'
+import { capacitors, recapSchools } from './schema'
 
-export const rows = { capacitors: all(capacitors) }
+export const rows = { capacitors: all(capacitors), recapSchools: single(recapSchools) }
 
 declare module '../../kernel/file' {
   interface MachineFile extends RowsOf<typeof rows> {}

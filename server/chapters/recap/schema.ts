@@ -2,10 +2,11 @@ import type { CapacitorMeasured } from '#core/parts/recap/measured'
 import type { Fixing } from '#core/parts/recap/read-list'
 import type { CapacitorState } from '#core/parts/recap/rules'
 import type { PriceOffer } from '#core/parts/recap/order'
+import type { CapacitorSchool } from '#core/parts/recap/schools'
 import type { Spec } from '#core/parts/substitute/compare'
 import { index, integer, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core'
 import { flag, key, version, words } from '../../kernel/columns'
-import { machineId } from '../../kernel/trunk'
+import { machineId, machines } from '../../kernel/trunk'
 
 /** Capacitors of a machine by their places. */
 export const capacitors = sqliteTable(
@@ -30,6 +31,14 @@ export const capacitors = sqliteTable(
   },
   t => [uniqueIndex('capacitors_place').on(t.machineId, t.assembly, t.place), index('capacitors_state').on(t.state)],
 )
+
+/** The school of a machine where it differs from the collection's. */
+export const recapSchools = sqliteTable('recap_schools', {
+  machineId: integer('machine_id')
+    .primaryKey()
+    .references(() => machines.id),
+  school: text('school').$type<CapacitorSchool>(),
+})
 
 /** Prices, a line a part of a supplier. */
 export const prices = sqliteTable(

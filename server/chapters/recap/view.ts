@@ -18,6 +18,8 @@ export function recapView({ tx, file }: ViewInput): ViewOf<'recap'> {
   return {
     recap: {
       school: record.capacitorSchool,
+      ownSchool: Boolean(file.recapSchools?.school),
+      photographs: file.photographs.map(({ id, caption, name }) => ({ id, says: caption || name })),
       capacitors: file.capacitors.map(one => {
         const { id, version, spec, fixing, plus, bagged, photographId, measured, state } = one
         return {

@@ -1,3 +1,9 @@
+CREATE TABLE `recap_schools` (
+	`machine_id` integer PRIMARY KEY NOT NULL,
+	`school` text,
+	FOREIGN KEY (`machine_id`) REFERENCES `machines`(`id`) ON UPDATE no action ON DELETE no action
+);
+--> statement-breakpoint
 CREATE TABLE `offers_in` (
 	`id` integer PRIMARY KEY AUTOINCREMENT NOT NULL,
 	`version` integer DEFAULT 1 NOT NULL,

@@ -152,5 +152,9 @@ export const AllocationView = z.object({
 export type AllocationView = z.infer<typeof AllocationView>
 
 /** What should be bought, for how much, and what comes to life by it. */
-export const UnlockView = z.object({ buys: z.array(z.object({ name: s, units: n, cost: n.nullable() })), cost: n.nullable(), machines: z.array(Weighed) })
+export const UnlockView = z.object({
+  buys: z.array(z.object({ name: s, ...asIs, units: n, cost: n.nullable() })),
+  cost: n.nullable(),
+  machines: z.array(Weighed),
+})
 export type UnlockView = z.infer<typeof UnlockView>

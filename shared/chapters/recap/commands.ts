@@ -1,12 +1,15 @@
 import { z } from 'zod'
+import { capacitorSchoolNames } from '#core/parts/recap/schools'
 import { command } from '../../kernel/contract'
-import { bounded, id, optionalBounded, optionalQuantity, optionalText, text, version } from '../../kernel/fields'
+import { bounded, id, oneOf, optionalBounded, optionalQuantity, optionalText, text, version } from '../../kernel/fields'
 import { atTheBench, coordinator } from '../../kernel/roles'
 import { Capacitor, fixing } from './rows'
 
 const one = { capacitorId: id, version }
 
 export const onMachine = {
+  /** Which school holds for this machine; none, and the collection's does. */
+  'choose-capacitor-school': command(coordinator, z.object({ school: oneOf(capacitorSchoolNames, 'Old capacitors').nullable() })),
   'list-capacitors': command(atTheBench, z.object({ assembly: text('On which assembly', 80), typed: text('The list', 20_000) })),
   'take-over-capacitors': command(atTheBench, z.object({ fromTag: text('From which machine', 40) })),
   'change-capacitor': command(atTheBench, z.object({ ...one, ...Capacitor.typed })),

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { counted, engineering } from '#core/kernel/figure'
 import { type Fixing, fixings } from '#core/parts/recap/read-list'
+import { type CapacitorSchool, capacitorSchools } from '#core/parts/recap/schools'
 import type { Spec } from '#core/parts/substitute/compare'
 import { specWords } from '#core/parts/substitute/words'
 import { word } from '../../kernel/fields'
@@ -15,6 +16,11 @@ const spec = z.custom<Spec>().default({})
 const figure = n.nullable()
 
 export const entries = {
+  'capacitors.school': entry(
+    z.object({ school: word<CapacitorSchool>().nullable() }),
+    d => (d.school ? `Its capacitors: ${capacitorSchools[d.school].title.toLowerCase()}, for this machine.` : 'Its capacitors: the school of the collection.'),
+    shown,
+  ),
   'capacitors.listed': entry(
     z.object({ assembly: s, count: n, fromTag: s.nullable() }),
     d => `${counted(d.count, 'capacitor')} of ${d.assembly} listed${d.fromTag ? `, as ${d.fromTag} has them` : ''}.`,

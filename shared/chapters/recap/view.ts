@@ -15,6 +15,9 @@ const spec = z.custom<Spec>()
 export const view = z.object({
   recap: z.object({
     school: word<CapacitorSchool>(),
+    /** It differs from the collection's. */
+    ownSchool: z.boolean(),
+    photographs: z.array(z.object({ id, says: s })),
     capacitors: z.array(
       z.object({
         id,

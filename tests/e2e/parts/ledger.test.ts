@@ -43,18 +43,39 @@ it('a borrowed membrane is looked at, fitted where it is wanted, and given back;
   expect(await application.historyOf('Quay desk')).toContain('before, now gone back; new')
 })
 
-it('what is given out brings most to life, is accepted line by line, and what should be bought is one press', async () => {
+it('what is given out brings most to life, is accepted line by line, and the one purchase that unlocks most is ordered, arrives and is looked at', async () => {
   await ilka.open('/parts?side=give')
   await ilka.sees('can be started by it: Lifeboat house', 'Ferry accounts', 'Their owners are asked first: Outer bank')
   expect(await ilka.violations()).toEqual([])
   await ilka.press('What brings most for its money?')
-  await ilka.sees('One purchase:', 'Video card for the Spindrift, of which nobody knows the price; it starts Ferry accounts')
+  await ilka.sees('One purchase:', '1 × Video card for the Spindrift, for 38.00; it starts Ferry accounts')
   await ilka.press('Set aside 1 line')
   await ilka.seesNoMore('Set aside 1 line')
   await mend('Lifeboat house')
   await ilka.sees('Line-filter capacitor, class X2, 470n set aside, Drawer 5')
   await ilka.press('Back on the shelf Line-filter capacitor, class X2, 470n')
   await ilka.sees('What is at hand for Line-filter capacitor, class X2, 470 nF')
+
+  await ilka.open('/parts?side=give')
+  await ilka.press('What brings most for its money?')
+  await ilka.press('Ordered from somebody')
+  await ilka.press('It is ordered')
+  await ilka.sees('Supplier')
+  await ilka.fill('Supplier', 'a shop on the quay', 'Ordered from somebody')
+  await ilka.press('It is ordered')
+  await ilka.seesNoMore('1 × Video card for the Spindrift, for 38.00')
+  await ilka.open('/parts?side=buy')
+  await ilka.sees('On their way', 'Ordered; from a shop on the quay', 'Holds up Ferry accounts (a start).', 'A first guess: 7 days')
+  expect(await ilka.violations()).toEqual([])
+  await ilka.press('Move Video card for the Spindrift')
+  await ilka.press('Move', 'Move Video card for the Spindrift')
+  await ilka.sees('Arrived, not looked at; from a shop on the quay')
+  await ilka.press('Move Video card for the Spindrift')
+  await ilka.choose('Where to', 'Sent back', 'Move Video card for the Spindrift')
+  await ilka.press('Move', 'Move Video card for the Spindrift')
+  await ilka.seesNoMore('from a shop on the quay')
+  // It is bought anew, where the last like it came from.
+  await ilka.sees('Video card for the Spindrift', 'Ferry accounts: no other part stands before a start.')
 })
 
 it('a donor lists what it can give, and what is lent comes back tested', async () => {
