@@ -48,7 +48,7 @@ it('core has neither clock nor dice', async () => {
   )
 })
 
-it('what comes with every page waits for no contract, at whatever remove', () => {
+it('what comes with every page waits for no contract and no form, at whatever remove', () => {
   const pieceOfFile = (file: string) => pieceOf(join(process.cwd(), file))
   const kernel = importGraph().filterNodes(file => pieceOfFile(file) === 'kernel')
   expect(kernel.length).toBeGreaterThan(60)
@@ -68,7 +68,7 @@ it('what comes with every page waits for no contract, at whatever remove', () =>
   const inContracts = new Set(contracts.flatMap(file => reachedFrom(file)).filter(to => to.startsWith('core/') && pieceOfFile(to) === undefined))
   const waits = kernel.flatMap(file =>
     reachedFrom(file)
-      .filter(to => pieceOfFile(to) === 'contracts' || inContracts.has(to))
+      .filter(to => ['contracts', 'forms'].includes(pieceOfFile(to) ?? '') || inContracts.has(to))
       .map(to => `${file} waits for ${to}`),
   )
   expect(waits).toEqual([])

@@ -93,7 +93,7 @@ try {
   await take('run', '/store?view=run', 'Slipway')
   await take('sheet-arrive', `/m/${await tag('Harbour office')}?stage=arrive`, 'Date codes')
   await take('sheet-look', `/m/${await tag('Schoolroom A')}?stage=look`, 'Assemblies')
-  await take('parts', '/parts?side=give', 'One purchase:', { first: () => visitor.press('What brings most for its money?') })
+  await take('parts', '/parts?side=buy', 'On their way')
   const { photographs } = (await (await application.ask(`/api/machines/${await tag('Schoolroom A')}`, { cookie })).json()) as MachineSheet
   const later = photographs[1]!.id
   await take('corrosion', `/m/${await tag('Schoolroom A')}/photo/${later}`, 'Threshold', {

@@ -11,6 +11,14 @@ const readings = [
   '/api/parts/held',
   '/api/parts/due',
   '/api/parts/allocation',
+  '/api/parts/to-buy',
+  '/api/parts/to-buy.csv',
+  '/api/parts/on-the-way',
+  '/api/parts/money',
+  '/api/parts/money.csv',
+  '/api/parts/places',
+  '/api/parts/part/0192f0aa-1111-7abc-8def-0123456789ab',
+  '/api/sought/offers',
   '/api/parts/1/offers',
   '/api/parts/held.csv',
   '/api/parts/wanted.csv',
@@ -50,6 +58,7 @@ export const access: Run = async ({ app }) => {
       expect(`${name} by a ${role}`, (await post(path, { '\u0000': 1, 'version': 'x' }, cookie)).status, s =>
         may(role, name) ? s !== 403 && s !== 401 && s !== 500 : s === 403,
       )
+    expect(`offers by a ${role}`, (await send(app, '/api/sought/offers', { cookie })).status, s => (role === 'coordinator' ? s === 200 : s === 403))
     expect(`backups by a ${role}`, (await send(app, '/api/backups', { cookie })).status, s => (role === 'coordinator' ? s === 200 : s === 403))
     expect(`what is kept of others by a ${role}`, (await send(app, '/api/people/1/kept', { cookie })).status, s =>
       role === 'coordinator' ? s === 200 : s === 403,
@@ -109,7 +118,7 @@ export const access: Run = async ({ app }) => {
     expect(`a command called ${name}`, (await post(`/api/collection/${name}`, {}, ilka)).status, s => s === 404)
     expect(`an instrument called ${name}`, (await post(`/api/tools/${name}`, {})).status, s => s === 404)
   }
-  for (const path of ['/', '/icon.svg', '/settings', '/passport/none']) {
+  for (const path of ['/', '/icon.svg', '/settings', '/passport/none', '/sought', '/sought/w1', '/sought/thanks']) {
     const policy = (await send(app, path)).headers.get('content-security-policy') ?? ''
     expect(`the policy of ${path}`, /script-src[^;]*unsafe-inline/.test(policy) || !policy ? 1 : 0, s => s === 0)
   }

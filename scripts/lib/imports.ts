@@ -39,11 +39,27 @@ const takesValues = (named = '') =>
     .split(',')
     .some(one => one.trim() && !one.trim().startsWith('type '))
 
-/** What a file of the app imports of ours when it runs. */
+const exported = /^export (?:async )?(?:const|function\*?|class) ([A-Za-z_$][\w$]*)/gm
+let found: Map<string, string> | undefined
+/** What Nuxt finds by its name in the app, and in which file: components, and what folders of composables hand out. */
+function byName(): Map<string, string> {
+  if (found) return found
+  found = new Map()
+  for (const file of readdirSync('app', { recursive: true, encoding: 'utf8' }).map(f => join('app', f)))
+    if (/^app\/(kernel|chapters|tools)\/.*\.vue$/.test(file)) found.set(basename(file, '.vue'), file)
+    else if (/^app\/(kernel|chapters\/[a-z]+\/composables)\/.*(?<!\.test)\.ts$/.test(file))
+      for (const [, name] of readFileSync(file, 'utf8').matchAll(exported)) found.set(name!, file)
+  return found
+}
+
+/** What a file of the app runs with, of ours: what it imports, and what it names. */
 export function runsWith(file: string): string[] {
   const code = readFileSync(file, 'utf8')
   const said = [...(file.endsWith('.vue') ? scriptOf(code) : code).matchAll(ofValues)].filter(([, named]) => takesValues(named))
-  return said.flatMap(([, , from]) => fileOf(file, from!) ?? [])
+  const named = file.startsWith('app/') ? [...new Set([...code.matchAll(/<([A-Z]\w+)|\b(\w+)\(/g)].map(m => (m[1] ?? m[2])!))] : []
+  return [...new Set([...said.flatMap(([, , from]) => fileOf(file, from!) ?? []), ...named.flatMap(name => byName().get(name) ?? [])])].filter(
+    to => to !== file,
+  )
 }
 
 /** Files that import each other in a circle, the largest circle first. */
@@ -76,7 +92,6 @@ export function unsaidUses(): string[] {
     })
 }
 
-const exported = /^export (?:async )?(?:const|function\*?|class) ([A-Za-z_$][\w$]*)/gm
 const wordsOf = (code: string) => new Set(code.match(/[A-Za-z_$][\w$]*/g))
 
 /**

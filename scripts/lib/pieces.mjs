@@ -7,7 +7,7 @@ const underKernel =
   /\/core\/(kernel\/(days|figure|money|quantity|finding|input-error|stages|skills)|safety\/(cautions|gate-words|growing-harm)|condition\/damage)\.ts|\/shared\/kernel\/(answers|may-wait|roles|history-parts|photograph-sizes)\.ts/
 /** Of the kernel of the app, what not every page shows. */
 const seldom =
-  /LineChart|QrCode|ShortcutHelp|InstrumentFace|BeforeAfter|ChangeableRow|PictureInputs|ProposedChoice|LinesField|MachineFinder|useBeside|Day(Calendar|Field|Input)|MomentField|kernel\/sheet\//
+  /LineChart|LinesBox|WorkPress|useSentInstrument|QrCode|ShortcutHelp|InstrumentFace|BeforeAfter|ChangeableRow|PictureInputs|ProposedChoice|LinesField|MachineFinder|useBeside|Day(Calendar|Field|Input)|MomentField|kernel\/sheet\//
 /** What a form stands on: it comes with the first form, for most pages open with none. */
 const ofForms =
   /\/app\/kernel\/(ui\/(CommandForm|TwoVersions|FieldFrame|(Text|Choice|Pick|Tick|Ticks|Measure|Select)Field|MinusKey)\.vue|forms\/(contracts|flat|merge|needed|turned|useFormContext|useRowErrors|useTypedField|zodForForms)\.ts)|node_modules\/(vee-validate|@headlessui\/vue\/dist\/components\/(listbox|radio-group|switch))\//

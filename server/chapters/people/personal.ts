@@ -22,8 +22,9 @@ interface Column {
 
 /** Where these are kept, the name is looked after by itself. */
 const apart = ['journal', 'people', 'sessions', 'commands_done']
-/** A column, or a member of stored JSON, that says who: by, byWhom, done_by, atProbe. A part may be called like a person, and stays what it is. */
-const saysWho = (name: string) => name !== 'use_by' && /^(by|by_whom|byWhom|at_probe|at_switch|atProbe|atSwitch|hands)$|(_by|By)$/.test(name)
+/** A column, or a member of stored JSON, that says who: by, byWhom, done_by, seeker, atProbe. A part may be called like a person, and stays what it is. */
+const saysWho = (name: string) =>
+  name !== 'use_by' && /^(by|by_whom|byWhom|who|seeker|holder|lender|source|at_probe|at_switch|atProbe|atSwitch|hands)$|(_by|By)$/.test(name)
 
 /** Every column of text in the database. */
 function textColumns({ $client }: Client): Column[] {
