@@ -25,18 +25,27 @@ export interface Offer<H> {
 
 /** Words that tell no part from another. */
 const idle = new Set(['a', 'an', 'and', 'for', 'of', 'one', 'the', 'with', 'new', 'spare', 'part'])
+/** Names are read again and again while a ledger is weighed; so many stay read. */
+const mostRead = 20_000
+const read = new Map<string, readonly string[]>()
 /** The words of a name that tell it from another, in small letters and without the s of a plural. */
-export const wordsOf = (name: string): string[] =>
-  name
+export function wordsOf(name: string): readonly string[] {
+  const before = read.get(name)
+  if (before) return before
+  const words = name
     .toLowerCase()
     .normalize('NFKD')
     .split(/[^\p{L}\p{N}]+/u)
     .map(word => word.replace(/(?<=\p{L}{3})s$/u, ''))
     .filter(word => word && !idle.has(word))
+  if (read.size >= mostRead) read.clear()
+  read.set(name, words)
+  return words
+}
 
 /** Whether two names may mean one part: every word of the shorter stands in the longer. */
 export function namesAgree(one: string, other: string): boolean {
-  const [a, b] = [wordsOf(one), wordsOf(other)].sort((x, y) => x.length - y.length) as [string[], string[]]
+  const [a, b] = [wordsOf(one), wordsOf(other)].sort((x, y) => x.length - y.length) as [readonly string[], readonly string[]]
   return a.length > 0 && a.every(word => b.includes(word))
 }
 

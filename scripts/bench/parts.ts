@@ -1,16 +1,18 @@
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { performance } from 'node:perf_hooks'
+import { monitorEventLoopDelay, performance } from 'node:perf_hooks'
 import highs from 'highs'
 import { v7 as uuidv7 } from 'uuid'
 import { significant } from '#core/kernel/figure'
 import { seeded } from '#core/kernel/random'
 import { type AllocationInput, allocate, bestPurchase } from '#core/parts/allocation/allocate'
 import type { Solve } from '#core/parts/allocation/programme'
+import type { Coming, WantedHere } from '#core/parts/buying/shortage'
+import { toBuy } from '#core/parts/buying/to-buy'
 import { type RecapOrderInput, recapOrder } from '#core/parts/recap/order'
 import { HeldQuery } from '#shared/chapters/parts/index'
-import { heldParts, listHeld } from '../../server/chapters/parts/index'
+import { buyQuestion, heldParts, listHeld } from '../../server/chapters/parts/index'
 import { openDatabase } from '../../server/db/connection'
 import { median, row } from './row'
 
@@ -36,6 +38,17 @@ function largeHouse(): AllocationInput {
   })
   const purchasables = ofKind.map((serves, kind) => ({ id: kind, name: `part ${kind}`, unitPrice: 1 + upTo(4000) / 100, serves }))
   return { machines, sources, purchasables }
+}
+
+/** A thousand wanted parts and 20 000 lines, of a few hundred names. */
+function largeLedger(): { needs: WantedHere[]; coming: Coming[] } {
+  const random = seeded(11)
+  const name = () => `${['membrane', 'fan', 'card', 'socket', 'chip'][Math.floor(random() * 5)]} ${Math.floor(random() * 120)}`
+  const bare = { kind: null, spec: {}, affects: '', workaround: '' }
+  return {
+    needs: Array.from({ length: 1000 }, (_, id) => ({ id, machineId: id % 200, name: name(), count: 1 + (id % 3), stops: 'start' as const, ...bare })),
+    coming: Array.from({ length: 20_000 }, (_, id) => ({ id, name: name(), count: 1 + (id % 2), machineId: null, onItsWay: id % 9 === 0, ...bare })),
+  }
 }
 
 /** Lists of 6 machines with 40 capacitors each, three price lists of 60 lines, and a shelf of 100. */
@@ -94,6 +107,8 @@ export async function benchParts(): Promise<void> {
   const one = took('the one purchase, of 300', () => bestPurchase(input, 1, allocation, solve))
   took('the two purchases, of 300', () => bestPurchase(input, 2, allocation, solve, one))
 
+  const { needs, coming } = largeLedger()
+  took('what must be bought, 1 000 wanted, a ledger of 20 000 lines', () => toBuy(needs, coming, []))
   const lists = sixLists()
   took('one order, 6 lists of 40 capacitors, 180 prices, 100 lines of the shelf', () => recapOrder(lists, solve))
 
@@ -121,6 +136,14 @@ export async function benchParts(): Promise<void> {
       what,
       median(9, () => listHeld(db, HeldQuery.parse(query))),
     )
+  const began = performance.now()
+  const delay = monitorEventLoopDelay({ resolution: 1 })
+  delay.enable()
+  await buyQuestion(db)
+  row(
+    'what must be bought, as it is read before a thread works on it',
+    `${(performance.now() - began).toFixed(0)} ms, nobody waits more than ${(delay.max / 1e6).toFixed(0)} ms`,
+  )
   db.$client.close()
   rmSync(folder, { recursive: true })
 }

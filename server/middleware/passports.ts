@@ -13,16 +13,6 @@ function openedAt(token: string): Passport | undefined {
   }
 }
 
-/** The one way a link is written: what else would be drawn for it, such as with a slash at its end, would be drawn each time anew. */
-function canonical(path: string): string {
-  const [bare = ''] = path.split('?')
-  try {
-    return decodeURIComponent(bare).replace(/\/+/g, '/').replace(/\/$/, '')
-  } catch {
-    return bare
-  }
-}
-
 /** Pages of passports are drawn by the server for anybody: each in its turn, and once for all who look. */
 export default defineEventHandler(event => {
   if (!event.path.startsWith('/passport/')) return

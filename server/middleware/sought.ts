@@ -70,8 +70,9 @@ function whatWasWrong(error: unknown): (Omit<NotKept, 'typed'> & { status: numbe
 
 /** The public list is drawn by the server for anybody, without a script: each page in its turn, and once for all who look; its form is taken in here. */
 export default defineEventHandler(event => {
-  const [path = ''] = event.path.split('?')
+  const path = canonical(event.path)
   if (path !== '/sought' && !path.startsWith('/sought/')) return
+  if (event.method !== 'POST' && path !== event.path.split('?')[0] && /^\/sought(\/[\w-]+)?$/.test(path)) return sendRedirect(event, path)
   return orBusy(event, async () => {
     await publicTurn(event)
     if (event.method !== 'POST') return drawnFor(event, await shownAt(path))

@@ -29,3 +29,13 @@ export async function orBusy<T>(event: H3Event, answer: () => Promise<T>): Promi
     return error.message
   }
 }
+
+/** The one way a link is written: what else would be drawn for it, such as with a slash at its end, would be drawn each time anew. */
+export function canonical(path: string): string {
+  const [bare = ''] = path.split('?')
+  try {
+    return decodeURIComponent(bare).replace(/\/+/g, '/').replace(/\/$/, '')
+  } catch {
+    return bare
+  }
+}

@@ -29,7 +29,10 @@ const lowOnShelf = computed(() => materials.value.filter(m => m.wantedSince))
 <template>
   <div class="grid max-w-5xl gap-4">
     <header>
-      <h1>Parts</h1>
+      <div class="flex flex-wrap items-center justify-between gap-2">
+        <h1>Parts</h1>
+        <NuxtLink to="/scan" class="button button-quiet no-print">Scan codes</NuxtLink>
+      </div>
       <p class="text-ink-2">What the machines want, by what hangs on it; what is held, and where; the supplies.</p>
     </header>
     <nav aria-label="Sides of Parts" class="no-print flex flex-wrap gap-2">

@@ -113,6 +113,9 @@ describe('what has to be bought', () => {
     expect(looked(have(1, 'Petrel membrane', 3))).toEqual([2])
     expect(looked({ ...have(1, 'Membranes', 1), onItsWay: true }, have(2, 'Petrel membrane'))).toEqual([1])
     expect(looked({ ...have(1, 'Petrel membrane', 2), onItsWay: true })).toEqual([2])
+    expect(toBuy([want(1, 'Membrane'), want(2, 'Fan', { machineId: 1 })], [have(1, 'Petrel membrane')], []).lines.map(l => [l.need.name, l.starts])).toEqual([
+      ['Fan', []],
+    ])
     expect(toBuy([want(1, 'Belt', { wouldDo: 'O-ring: slips when warm' })], [have(1, 'O-ring')], [])).toEqual({ lines: [], lookFirst: [] })
   })
 })

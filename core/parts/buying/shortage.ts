@@ -47,7 +47,7 @@ function likelyFor(coming: readonly Coming[]): (need: Wanted) => number[] {
   }
 }
 
-const sameWords = (one: string, other: string) => wordsOf(one).sort().join(' ') === wordsOf(other).sort().join(' ')
+const sameWords = (one: string, other: string) => [...wordsOf(one)].sort().join(' ') === [...wordsOf(other)].sort().join(' ')
 /** Whether it serves, as far as anybody knows; or for sure: by what is stated of both, or because it was ordered under this very name. */
 function doesServe(need: Wanted, one: Coming, surely: boolean): boolean {
   const verdict = serves(need, one)?.verdict

@@ -40,6 +40,8 @@ export function toBuy(needs: readonly WantedHere[], coming: readonly Coming[], b
   for (const need of needs) if (short.has(need.id)) groups.set(like(need), [...(groups.get(like(need)) ?? []), need])
   const waits = new Map<number, Set<string>>()
   for (const [key, group] of groups) for (const need of group.filter(holdsUpStart)) waits.set(need.machineId, (waits.get(need.machineId) ?? new Set()).add(key))
+  // Where nobody knows whether another part will do, nobody knows whether this one is the last.
+  const unsureOf = new Set(lookFirst.filter(({ need }) => holdsUpStart(need)).map(({ need }) => need.machineId))
   const lines = [...groups]
     .map(([key, group]): BuyLine => {
       const [need] = [...group].sort((a, b) => needRank(a) - needRank(b))
@@ -51,7 +53,9 @@ export function toBuy(needs: readonly WantedHere[], coming: readonly Coming[], b
         count: group.reduce((sum, one) => sum + short.get(one.id)!, 0),
         source: (priced ?? before.find(one => one.source))?.source ?? '',
         unitPrice: priced?.unitPrice ?? null,
-        starts: [...new Set(group.filter(holdsUpStart).map(one => one.machineId))].filter(id => waits.get(id)!.size === 1 && waits.get(id)!.has(key)),
+        starts: [...new Set(group.filter(holdsUpStart).map(one => one.machineId))].filter(
+          id => waits.get(id)!.size === 1 && waits.get(id)!.has(key) && !unsureOf.has(id),
+        ),
       }
     })
     .sort((a, b) => needRank(a.need) - needRank(b.need) || b.starts.length - a.starts.length || a.need.id - b.need.id)

@@ -6,7 +6,7 @@ import { NotNow } from '../../kernel/refusals'
 export default defineAnswer(async event => {
   await requirePerson(event)
   const buys = getQuery(event).buys === 'yes'
-  const weighed = toWeigh(useBench().db)
+  const weighed = await toWeigh(useBench().db)
   const done = await allocations.run({ question: weighed.question, buys }, leaving(event), await askerOf(event))
   if ('tooLarge' in done) throw new NotNow(done.tooLarge)
   if (!('allocation' in done)) throw new Error('The thread answered another question.')

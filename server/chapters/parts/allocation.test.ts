@@ -35,30 +35,30 @@ const appraise = (tag: string, each: number) =>
   } as never)
 const hold = (more: Partial<CommandRequest<'hold-part'>> = {}) =>
   collection('hold-part', { name: 'Gannet membrane', condition: 'new', count: 1, at: 'shelf', lies: 'Box B', ...more })
-const weigh = () => {
-  const weighed = toWeigh(on.db)
+const weigh = async () => {
+  const weighed = await toWeigh(on.db)
   const input = questionOf(weighed.question)
   const allocation = allocate(input, solve)
   const one = bestPurchase(input, 1, allocation, solve)
   return { view: AllocationView.parse(allocationView(weighed, allocation)), one: one && UnlockView.parse(unlockView(weighed, one)) }
 }
 
-it('the one membrane goes to the machine that is worth more, the other hears where it went, and what would start it is named', () => {
+it('the one membrane goes to the machine that is worth more, the other hears where it went, and what would start it is named', async () => {
   const [less, more] = [wants(), wants()]
   appraise(less, 0)
   appraise(more, 2)
   hold({ unitPrice: 34 })
-  const { view, one } = weigh()
+  const { view, one } = await weigh()
   expect(view.gives.map(g => [g.held, g.tag, g.count, g.verdict])).toEqual([['Gannet membrane', more, 1, 'not-known']])
   expect(view.alive).toMatchObject([{ tag: more, weight: 11 }])
   expect(view.refused).toMatchObject([{ tag: less, weight: 1, lacks: [{ name: 'Membrane', short: 1, wentTo: [{ tag: more }] }] }])
   expect(one).toMatchObject({ buys: [{ name: 'Membrane', units: 1, cost: 34 }], machines: [{ tag: less }] })
 })
 
-it('accepted, it is set aside in one piece; what does not do any more keeps all of it back', () => {
+it('accepted, it is set aside in one piece; what does not do any more keeps all of it back', async () => {
   const [one, other] = [wants(), wants()]
   hold({ count: 2 })
-  const { gives } = weigh().view
+  const { gives } = (await weigh()).view
   const lines = gives.map(({ partId, heldId, version, count }) => ({ partId, heldId, version, count }))
   expect(lines).toHaveLength(2)
   expect(() => collection('accept-allocation', { lines: [lines[0]!, { ...lines[1]!, partId: lines[0]!.partId }] })).toThrow('wanted 1 times')
@@ -67,21 +67,21 @@ it('accepted, it is set aside in one piece; what does not do any more keeps all 
   collection('accept-allocation', { lines })
   expect([one, other].map(tag => on.sheet(tag).held.map(h => h.at))).toEqual([['promised'], ['promised']])
   // What is set aside for all that it wants is no question any more.
-  expect(weigh().view).toMatchObject({ gives: [], refused: [] })
+  expect((await weigh()).view).toMatchObject({ gives: [], refused: [] })
 })
 
-it('nothing is given to a machine whose owner was not asked, or out of one; what is bad, or not looked at, is not given', () => {
+it('nothing is given to a machine whose owner was not asked, or out of one; what is bad, or not looked at, is not given', async () => {
   wants({ acquired: 'lent', owner: 'Pilots’ trust' })
   const ours = wants()
   hold({ condition: 'bad' })
   hold({ at: 'arrived', condition: 'not-looked-at' })
-  const { view } = weigh()
+  const { view } = await weigh()
   expect(view.asks).toHaveLength(1)
   expect(view.gives).toEqual([])
   expect(view.refused.map(r => r.tag)).toEqual([ours])
   // What is ordered is counted on, and given once it is here.
   hold({ at: 'ordered', condition: 'not-looked-at', source: 'a maker of membranes' })
-  const [line] = weigh().view.gives
+  const [line] = (await weigh()).view.gives
   expect(line).toMatchObject({ at: 'ordered', tag: ours })
   expect(() => collection('accept-allocation', { lines: [{ partId: line!.partId, heldId: line!.heldId, version: line!.version, count: 1 }] })).toThrow(
     'does not go from there',

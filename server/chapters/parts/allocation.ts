@@ -1,4 +1,4 @@
-import { and, desc, eq, inArray, isNotNull, ne } from 'drizzle-orm'
+import { and, eq, inArray, isNotNull, ne } from 'drizzle-orm'
 import type { Allocation, Contender, Unlock } from '#core/parts/allocation/allocate'
 import type { Question } from '#core/parts/allocation/question'
 import { weightOf } from '#core/parts/allocation/weight'
@@ -13,7 +13,7 @@ import { machines } from '../../kernel/trunk'
 import type { Work } from '../../kernel/work'
 import { workOn } from '../../kernel/work-on'
 import { appraisals, consentAgainst } from '../stewardship/index'
-import { givenTo, meetNeed } from './ledger'
+import { givenTo, heldInSlices, meetNeed } from './ledger'
 import { heldParts, partNeeds } from './schema'
 
 type Need = typeof partNeeds.$inferSelect
@@ -31,7 +31,7 @@ export interface Weighed {
 }
 
 /** What the machines want and what there is to give, by who may give to whom. */
-export function toWeigh(tx: Tx): Weighed {
+export async function toWeigh(tx: Tx): Promise<Weighed> {
   const rows = tx
     .select({ need: partNeeds, machine: machines, appraisal: appraisals })
     .from(partNeeds)
@@ -60,36 +60,34 @@ export function toWeigh(tx: Tx): Weighed {
   }
   const needs = new Map(rows.filter(r => known.has(r.machine.id)).map(({ need }) => [need.id, need]))
 
-  const atHand = tx
-    .select({ held: heldParts, machine: machines })
-    .from(heldParts)
-    .leftJoin(machines, eq(machines.id, heldParts.machineId))
-    .where(and(inArray(heldParts.at, ['shelf', 'donor', 'ordered', 'pledged']), ne(heldParts.condition, 'bad')))
-    .all()
-    .filter(({ held, machine }) => (isOnItsWay(held) || held.condition !== 'not-looked-at') && (!machine || !consentAgainst({ tx, machine }, 'donor')))
+  const held = await heldInSlices(tx, and(inArray(heldParts.at, ['shelf', 'donor', 'ordered', 'pledged']), ne(heldParts.condition, 'bad')))
+  const donors = new Map(
+    tx
+      .select()
+      .from(machines)
+      .where(inArray(machines.id, [...new Set(held.flatMap(one => (one.machineId === null ? [] : [one.machineId])))]))
+      .all()
+      .map(machine => [machine.id, consentAgainst({ tx, machine }, 'donor') === null]),
+  )
+  const atHand = held.filter(one => (isOnItsWay(one) || one.condition !== 'not-looked-at') && (one.machineId === null || donors.get(one.machineId)))
+  const paid = await heldInSlices(tx, isNotNull(heldParts.unitPrice))
   const asNamed = ({ name, kind, spec }: Need | HeldRow) => ({ name, kind, spec })
   const asWanted = (need: Need) => ({ ...asNamed(need), wouldDo: need.wouldDo, forFirstStart: need.forFirstStart })
   return {
     question: {
       machines: contenders,
       needs: [...needs.values()].filter(need => left(need) > 0).map(need => ({ id: need.id, machineId: need.machineId, ...asWanted(need) })),
-      held: atHand.map(({ held }) => ({
+      held: atHand.map(held => ({
         id: held.id,
         units: held.count,
         from: isOnItsWay(held) ? 'ordered' : (held.at as 'shelf' | 'donor'),
         machineId: held.machineId,
         ...asNamed(held),
       })),
-      paid: tx
-        .select()
-        .from(heldParts)
-        .where(isNotNull(heldParts.unitPrice))
-        .orderBy(desc(heldParts.id))
-        .all()
-        .map(held => ({ unitPrice: held.unitPrice!, ...asNamed(held) })),
+      paid: paid.reverse().map(one => ({ unitPrice: one.unitPrice!, ...asNamed(one) })),
     },
     needs,
-    held: new Map(atHand.map(({ held }) => [held.id, held])),
+    held: new Map(atHand.map(one => [one.id, one])),
     machines: known,
     asks,
   }

@@ -19,26 +19,26 @@ const move = (heldId: number, more: Partial<CommandRequest<'move-held'>>) =>
   collection('move-held', { heldId, version: held(heldId).version, count: held(heldId).count, to: 'shelf', ...more } as CommandRequest<'move-held'>)
 const want = (tag: string, name: string, more: Partial<CommandRequest<'want-part'>> = {}) =>
   perform(tag, 'want-part', { name, quantity: 1, stops: 'start', ...more })
-function buy() {
-  const question = buyQuestion(on.db)
+async function buy() {
+  const question = await buyQuestion(on.db)
   return buyView(on.db, question, toBuy(question.input.needs, question.input.coming, question.input.bought), on.bench.now())
 }
-const drafts = () => buy().drafts.map(d => [d.supplier, ...d.lines.map(l => `${l.count} × ${l.name} ${l.unitPrice}`)])
+const drafts = async () => (await buy()).drafts.map(d => [d.supplier, ...d.lines.map(l => `${l.count} × ${l.name} ${l.unitPrice}`)])
 
-it('what is wanted and neither here nor coming is bought where the last came from; ordered, it is not bought again, and it arrives', () => {
+it('what is wanted and neither here nor coming is bought where the last came from; ordered, it is not bought again, and it arrives', async () => {
   const [one, other] = [bookIn({ nickname: 'One' }), bookIn({ nickname: 'Other' })]
   want(one, 'Gannet membrane')
   want(other, 'Gannet membrane', { quantity: 2 })
   want(other, 'Lid', { stops: 'looks' })
   move(hold('Gannet membrane', { at: 'ordered', source: 'a maker', unitPrice: 34, condition: 'not-looked-at' }), { to: 'missed' })
-  expect(drafts()).toEqual([
+  expect(await drafts()).toEqual([
     ['a maker', '3 × Gannet membrane 34'],
     ['', '1 × Lid null'],
   ])
-  const [draft] = buy().drafts
+  const [draft] = (await buy()).drafts
   expect(draft!.lines[0]).toMatchObject({ starts: [{ machine: 'One' }, { machine: 'Other' }], wants: [{ tag: one }, { tag: other }] })
   expect(draft!.lead).toContain('A first guess: 14 days')
-  expect(buyCsv(buy())).toContain(`a maker,Gannet membrane,,3,34,102,"${one}, ${other}"`)
+  expect(buyCsv(await buy())).toContain(`a maker,Gannet membrane,,3,34,102,"${one}, ${other}"`)
 
   const line = { name: 'Gannet membrane', count: 3, unitPrice: 34 }
   expect(() => collection('place-order', { supplier: 'a maker', lines: [{ ...line, kind: 'fuse', spec: { ratingA: 'a lot' } }] })).toThrow(
@@ -46,7 +46,7 @@ it('what is wanted and neither here nor coming is bought where the last came fro
   )
   expect(ledger()).toHaveLength(1)
   collection('place-order', { supplier: 'a maker', dueBy: '2026-02-01', lines: [line] })
-  expect(drafts()).toEqual([['', '1 × Lid null']])
+  expect(await drafts()).toEqual([['', '1 × Lid null']])
   const [coming] = onTheWay(on.db, '2026-03-01').lines
   expect([coming!.late, coming!.holdsUp.map(h => h.tag)]).toEqual([true, [one, other]])
   expect(moneyView(on.db).onOrder).toBe(102)
@@ -57,11 +57,11 @@ it('what is wanted and neither here nor coming is bought where the last came fro
   expect([onTheWay(on.db, '2026-03-01').lines, moneyView(on.db).onShelf, placesOfParts(on.db)]).toEqual([[], 102, [{ name: 'Box B', lines: 1 }]])
 })
 
-it('is looked for here first where only a name says so, and a donor is asked for nothing', () => {
+it('is looked for here first where only a name says so, and a donor is asked for nothing', async () => {
   const tag = bookIn()
   want(tag, 'Fan')
   hold('Quiet fan')
-  expect([drafts(), buy().lookFirst.map(l => [l.name, l.tag])]).toEqual([[], [['Fan', tag]]])
+  expect([await drafts(), (await buy()).lookFirst.map(l => [l.name, l.tag])]).toEqual([[], [['Fan', tag]]])
 })
 
 it('what is given away goes by a coordinator, and what comes for it is on its way', () => {
@@ -94,7 +94,7 @@ it('bags are put in a box by their codes, and nothing that lies nowhere', () => 
   expect(() => heldByUid(on.db, uuidv7())).toThrow('No part on record has this code.')
 })
 
-it('what comes out of a donor takes along what was wrong there', () => {
+it('what comes out of a donor takes along what was wrong there', async () => {
   const [donor, taker] = [bookIn({ nickname: 'Ferry 3' }), bookIn()]
   perform(donor, 'report-fault', { symptom: 'Two dead columns', stopsMachine: false } as never)
   perform(donor, 'appraise', {
@@ -112,7 +112,7 @@ it('what comes out of a donor takes along what was wrong there', () => {
   expect(offersForNeed(on.db, sheet(taker).parts[0]!.id)[0]!.donorFaults).toEqual(['Two dead columns'])
   move(id, { to: 'shelf', lies: 'Box B' })
   expect(held(id).trail.at(-1)!.says).toBe(`On the shelf. Wrong with ${donor}, where it was: Two dead columns.`)
-  expect(buy().lookFirst.map(l => l.name)).toEqual(['Keyboard'])
+  expect((await buy()).lookFirst.map(l => l.name)).toEqual(['Keyboard'])
 })
 
 it('money is told against the estimate and what an owner agreed to', () => {

@@ -1,4 +1,4 @@
-import { and, desc, eq, inArray, isNotNull, ne, notInArray, or } from 'drizzle-orm'
+import { and, eq, inArray, isNotNull, ne, notInArray, or } from 'drizzle-orm'
 import { addDays, formatISO } from 'date-fns'
 import { type CameIn, leadTimeOf, leadTimeSays } from '#core/parts/buying/lead-times'
 import type { Coming, WantedHere } from '#core/parts/buying/shortage'
@@ -16,7 +16,7 @@ import { machines } from '../../kernel/trunk'
 import type { Work } from '../../kernel/work'
 import { practiceOf } from '../practice/index'
 import { appraisals } from '../stewardship/index'
-import { givenTo, holdPart, nothingKnown } from './ledger'
+import { givenTo, heldInSlices, holdPart, nothingKnown } from './ledger'
 import { heldParts, partNeeds } from './schema'
 import { heldView } from './view'
 
@@ -28,7 +28,7 @@ export interface BuyQuestion {
 }
 
 /** What is wanted and not yet given, what is here or coming, and of whom its like came before. */
-export function buyQuestion(tx: Tx): BuyQuestion {
+export async function buyQuestion(tx: Tx): Promise<BuyQuestion> {
   const rows = tx
     .select({ need: partNeeds, machine: machines, path: appraisals.path })
     .from(partNeeds)
@@ -38,18 +38,11 @@ export function buyQuestion(tx: Tx): BuyQuestion {
     .all()
     .filter(({ path }) => path !== 'donor')
   const given = givenTo(tx)
-  const here = tx
-    .select()
-    .from(heldParts)
-    .where(and(inArray(heldParts.at, ['shelf', 'arrived', 'donor', 'ordered', 'pledged']), ne(heldParts.condition, 'bad')))
-    .all()
-  const bought = tx
-    .select()
-    .from(heldParts)
-    .where(or(isNotNull(heldParts.unitPrice), ne(heldParts.source, '')))
-    .orderBy(desc(heldParts.id))
-    .all()
-    .filter(one => one.at !== 'donor' && one.at !== 'pledged' && !one.lender)
+  const here = await heldInSlices(tx, and(inArray(heldParts.at, ['shelf', 'arrived', 'donor', 'ordered', 'pledged']), ne(heldParts.condition, 'bad')))
+  const bought = await heldInSlices(
+    tx,
+    and(or(isNotNull(heldParts.unitPrice), ne(heldParts.source, '')), notInArray(heldParts.at, ['donor', 'pledged']), eq(heldParts.lender, '')),
+  )
   return {
     machines: new Map(rows.map(({ machine }) => [machine.id, machine])),
     input: {
@@ -78,7 +71,7 @@ export function buyQuestion(tx: Tx): BuyQuestion {
         machineId: one.at === 'donor' ? one.machineId : null,
         onItsWay: isOnItsWay(one),
       })),
-      bought: bought.map(({ name, kind, spec, source, unitPrice }) => ({ name, kind, spec, source, unitPrice })),
+      bought: bought.reverse().map(({ name, kind, spec, source, unitPrice }) => ({ name, kind, spec, source, unitPrice })),
     },
   }
 }

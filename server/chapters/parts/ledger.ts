@@ -1,4 +1,5 @@
-import { and, eq, inArray, isNotNull, sum } from 'drizzle-orm'
+import { setImmediate } from 'node:timers/promises'
+import { type SQL, and, asc, eq, gt, inArray, isNotNull, sum } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
 import { InputError } from '#core/kernel/input-error'
 import { type HeldMove, heldPlaces, isOnItsWay, moveHeld, takesCoordinator } from '#core/parts/ledger'
@@ -177,6 +178,26 @@ function settleNeed(work: Work, needId: number): void {
   const on = workOn(work, byId(work, need.machineId)!)
   if (outcome !== need.outcome) on.write('part.settled', { name: need.name, outcome })
   else on.write('part.changed', { ...PartNeed.of({ ...need, workaround }), kind: need.kind, spec: need.spec, stops: need.stops, seeker: need.seeker })
+}
+
+/** So many lines are read at once; between two slices others are answered. */
+const sliceSize = 1500
+/** Lines of the ledger, the oldest first: of a store of thousands, slice by slice. */
+export async function heldInSlices(tx: Work['tx'], of: SQL | undefined): Promise<HeldRow[]> {
+  const all: HeldRow[] = []
+  for (let after = 0; ;) {
+    const rows = tx
+      .select()
+      .from(heldParts)
+      .where(and(of, gt(heldParts.id, after)))
+      .orderBy(asc(heldParts.id))
+      .limit(sliceSize)
+      .all()
+    for (const row of rows) all.push(row)
+    if (rows.length < sliceSize) return all
+    after = rows.at(-1)!.id
+    await setImmediate()
+  }
 }
 
 /** How many each need has been given: set aside for it, or fitted. */

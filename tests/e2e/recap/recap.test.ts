@@ -67,7 +67,8 @@ it('a list is typed as people write it, taken over by a sister, and ordered for 
   await maeve.flip('Its plus lies there', 'A new one in C3')
   await maeve.pick('Taken from the shelf', '220u 63V axial electrolytic 105C 10x25, Drawer 2', 'A new one in C3')
   await maeve.press('It is in')
-  await maeve.sees('6 after a start')
+  await maeve.sees('Take it out again C3')
+  expect(await application.historyOf('Lifeboat house')).toContain('Supply C3 changed: 220u 63V axial electrolytic 105C 10x25')
 })
 
 it('one is measured, noted, taken out and changed with one thumb; while it is out the machine stays off', async () => {
