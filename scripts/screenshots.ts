@@ -35,8 +35,17 @@ async function shoot(name: string) {
 }
 const scrollTo = (heading: string) => async () => {
   await visitor.sees(heading)
-  await visitor.driver.executeScript(
-    '[...document.querySelectorAll("h2")].find(h => h.textContent.trim() === arguments[0]).closest(".card").scrollIntoView(); window.scrollBy(0, -64)',
+  // The index of a stage names a card before it has come.
+  await visitor.driver.executeAsyncScript(
+    `const [heading, done] = arguments
+     const look = () => {
+       const found = [...document.querySelectorAll('h2')].find(h => h.textContent.trim() === heading)
+       if (!found) return setTimeout(look, 100)
+       found.closest('.card').scrollIntoView()
+       window.scrollBy(0, -64)
+       done()
+     }
+     look()`,
     heading,
   )
 }
