@@ -4,10 +4,11 @@ const reading = ['GET', 'HEAD', 'OPTIONS']
 
 /**
  * Refuses requests that change something when another site's page made the browser send them.
+ * The form of the public list asks for no session, and is held to it too.
  * The session cookie is SameSite=Strict besides; a program without a browser sends neither header and has no cookie to abuse.
  */
 export default defineEventHandler(event => {
-  if (reading.includes(event.method) || !event.path.startsWith('/api/')) return
+  if (reading.includes(event.method) || !/^\/(api|sought)\//.test(event.path)) return
   const site = getHeader(event, 'sec-fetch-site')
   const origin = getHeader(event, 'origin')
   const foreign = (site && site !== 'same-origin' && site !== 'none') || (origin && hostOf(origin) !== getRequestHost(event, { xForwardedHost: true }))

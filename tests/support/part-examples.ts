@@ -15,6 +15,7 @@ const membrane = {
   lender: '',
   backBy: null,
   note: '',
+  keepAtLeast: null,
   kind: null,
   spec: {},
 } as const

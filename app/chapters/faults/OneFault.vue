@@ -5,13 +5,16 @@ import { partKindNames, partKinds } from '#core/diagnosis/part-priors'
 import { symptomNames } from '#core/diagnosis/symptoms'
 import { photographUrl } from '#shared/chapters/look/index'
 import type { MachineSheet, SheetOf } from '#shared/chapters/index'
+import type { NeedStops } from '#core/parts/needs'
+import type { PartKindName } from '#core/parts/substitute/substitute'
 import { PhotographForIt } from '../look/index'
+import { NeedFields, emptyNeed } from '../parts/index'
 
 /** One fault: its words, what was observed, tried, thought and repaired, and what it turned out to be. */
 const props = defineProps<{ sheet: SheetOf<'faults'>; fault: MachineSheet['faults'][number] }>()
 const session = useSession()
 const times = useTimes()
-const doing = ref<'observe' | 'try' | 'repair' | 'change' | 'leave'>()
+const doing = ref<'observe' | 'try' | 'repair' | 'part' | 'change' | 'leave'>()
 const story = computed(() =>
   (
     [
@@ -118,6 +121,9 @@ const begin = (what: typeof doing.value) => (doing.value = doing.value === what 
       >
         Add a repair
       </button>
+      <button v-if="fault.open && session.may('want-part')" type="button" class="button button-quiet" :aria-expanded="doing === 'part'" @click="begin('part')">
+        A part for it
+      </button>
       <button v-if="session.may('change-fault')" type="button" class="button button-quiet" :aria-expanded="doing === 'change'" @click="begin('change')">
         Edit
       </button>
@@ -170,6 +176,16 @@ const begin = (what: typeof doing.value) => (doing.value = doing.value === what 
       <FeedsRailsField />
       <div class="flex flex-wrap gap-x-6"><TickField name="closes" label="It closed the fault" /><TickField name="reversible" label="It can be undone" /></div
     ></CommandForm>
+    <CommandForm
+      v-if="doing === 'part'"
+      command="want-part"
+      :machine="sheet.tag"
+      :initial="{ ...emptyNeed, stops: fault.stopsMachine ? 'start' : 'no-start' }"
+      label="A part for it"
+      submit="Add to the list"
+      @done="doing = undefined"
+      ><template #default="{ values }"><NeedFields :stops="values.stops as NeedStops" :kind="values.kind as PartKindName | null" /></template>
+    </CommandForm>
     <CommandForm
       v-if="doing === 'try'"
       command="try-on-fault"

@@ -7,6 +7,7 @@ import type { AllocationView, UnlockView } from '#shared/chapters/parts/index'
 
 /** Who gets what, so that most comes to life: with why, what the others lack, and what should be bought. Accepted whole, or line by line. */
 const session = useSession()
+const times = useTimes()
 const { found, trouble } = useCollection<{ allocation: AllocationView }>(['allocation'], '/api/parts/allocation')
 const allocation = computed(() => found.value?.allocation)
 type Line = AllocationView['gives'][number]
@@ -78,7 +79,9 @@ const twoIsMore = computed(() => buys.value?.two && (buys.value.two.buys.length 
               ><span>{{ line.need }}</span
               ><LevelSign :level="verdictLevel[line.verdict]" /><span class="hint">{{ verdictSays[line.verdict] }}. {{ line.says }}</span>
             </p>
-            <p v-if="!may(line)" class="hint">It is given out once it has arrived and was looked at.</p>
+            <p v-if="!may(line)" class="hint">
+              {{ line.dueBy ? `Expected by ${times.day(line.dueBy)}. ` : '' }}It is given out once it has arrived and was looked at.
+            </p>
           </li>
         </ul>
         <div v-if="session.may('accept-allocation')" class="flex flex-wrap items-center gap-3">

@@ -16,6 +16,7 @@ const conditions = choicesOf(partConditions)
     <div class="grid gap-3 sm:grid-cols-2">
       <TextField name="source" label="From whom" /><TextField name="unitPrice" label="Price of one" hint="In the money of the collection" numeric />
       <TextField name="lender" label="Whose it is" hint="Empty: ours" /><DayField v-if="lender" name="backBy" label="Back to them by" />
+      <TextField name="keepAtLeast" label="Keep at least" hint="Where fewer lie there, it is among what to buy" numeric />
       <TextField name="dateCode" label="Date code" hint="It travels with the part and never dates a machine" /><TextField name="note" label="Note" />
     </div>
     <SpecFormFields :kind="kind" />

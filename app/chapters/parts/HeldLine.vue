@@ -34,11 +34,12 @@ const beside = computed(() => {
     ...(dueBy ? [`${isOnItsWay(props.held) ? 'expected' : 'back'} by ${times.day(dueBy)}`] : []),
     ...(lender ? [`belongs to ${lender}${backBy ? `, back to them by ${times.day(backBy)}` : ''}`] : []),
     ...(source ? [`from ${source}`] : []),
+    ...(props.held.keepAtLeast ? [`at least ${props.held.keepAtLeast} are kept`] : []),
     ...(props.held.spared ? ['can be spared'] : []),
   ].join('; ')
 })
 const initial = computed(() => {
-  const { name, kind, spec, condition, lies, source, unitPrice, dateCode, lender, backBy, note, dueBy } = props.held
+  const { name, kind, spec, condition, lies, source, unitPrice, keepAtLeast, dateCode, lender, backBy, note, dueBy } = props.held
   return {
     name,
     kind,
@@ -47,6 +48,7 @@ const initial = computed(() => {
     lies,
     source,
     unitPrice: unitPrice === null ? '' : String(unitPrice),
+    keepAtLeast: keepAtLeast === null ? '' : String(keepAtLeast),
     dateCode,
     lender,
     backBy,
@@ -60,6 +62,7 @@ const words = {
   lies: 'Where it lies',
   source: 'From whom',
   unitPrice: 'Price',
+  keepAtLeast: 'Keep at least',
   lender: 'Whose it is',
   note: 'Note',
   kind: 'Kind',

@@ -14,6 +14,7 @@ const initial = computed(() => ({
   lies: '',
   source: '',
   unitPrice: '',
+  keepAtLeast: '',
   dateCode: '',
   lender: '',
   backBy: null,

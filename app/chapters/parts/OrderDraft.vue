@@ -23,7 +23,7 @@ const ordered = computed(() =>
     spec,
     count,
     unitPrice,
-    note: `For ${wants.map(w => w.tag).join(', ')}`.slice(0, 300),
+    note: wants.length ? `For ${wants.map(w => w.tag).join(', ')}`.slice(0, 300) : '',
   })),
 )
 </script>
@@ -43,7 +43,7 @@ const ordered = computed(() =>
           >
         </label>
         <p :class="line.stops === 'start' ? '' : 'hint'">
-          {{ needs[line.stops].title }}: {{ forWhom(line).join(', ')
+          {{ line.keep ? `For the shelf: at least ${line.keep} are kept` : `${needs[line.stops].title}: ${forWhom(line).join(', ')}`
           }}<template v-if="line.starts.length"
             >. <strong>{{ line.starts.map(m => m.machine).join(', ') }}: no other part stands before a start.</strong></template
           >

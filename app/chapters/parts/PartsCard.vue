@@ -2,6 +2,7 @@
 import { counted } from '#core/kernel/figure'
 import { type NeedStops, holdsUpStart, needRank, needSays } from '#core/parts/needs'
 import { heldPlaces, partConditions } from '#core/parts/ledger'
+import { emptyNeed } from './emptyNeed'
 import { readWouldDo } from '#core/parts/would-do'
 import { typedOf } from '#core/parts/substitute/typed'
 import { specWords } from '#core/parts/substitute/words'
@@ -48,20 +49,6 @@ const words = {
   seekerId: 'Who looks for it',
   kind: 'Kind of part',
   spec: 'What it is like',
-}
-const nothingTyped = {
-  name: '',
-  quantity: '1',
-  stops: 'no-start' as const,
-  affects: '',
-  place: '',
-  workaround: '',
-  byWhen: null,
-  wouldDo: '',
-  forFirstStart: '',
-  seekerId: null,
-  kind: null,
-  spec: {},
 }
 const instead = (part: Part) =>
   readWouldDo(part.wouldDo, part.forFirstStart).map(
@@ -205,7 +192,7 @@ const { submitCommand: settle, busy, failure, stale } = useCommand('settle-part'
       ><HoldForm :donor="sheet.tag" @done="close()"
     /></AddPanel>
     <AddPanel v-if="session.may('want-part')" v-slot="{ close }" label="Add a part">
-      <CommandForm command="want-part" :machine="sheet.tag" :initial="nothingTyped" label="Add a part" submit="Add to the list" @done="close()"
+      <CommandForm command="want-part" :machine="sheet.tag" :initial="emptyNeed" label="Add a part" submit="Add to the list" @done="close()"
         ><template #default="{ values }"><NeedFields :stops="values.stops as NeedStops" :kind="values.kind as Part['kind']" /></template>
       </CommandForm>
     </AddPanel>

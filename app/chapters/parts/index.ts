@@ -1,4 +1,6 @@
 /** What other chapters may show of this one. */
+export { emptyNeed } from './emptyNeed'
+export { default as NeedFields } from './NeedFields.vue'
 export { default as CapacitorFields } from './CapacitorFields.vue'
 export { default as AllocationCard } from './AllocationCard.vue'
 export { default as PartsCard } from './PartsCard.vue'

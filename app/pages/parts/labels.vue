@@ -33,6 +33,7 @@ const labels = computed(() =>
         }))
     : (found.value?.places ?? []).map(({ name }) => ({ coded: { what: 'place' as const, name }, title: name, lines: [] })),
 )
+const more = computed(() => (place.value ? Math.max(0, (lying.value?.held.total ?? 0) - most) : 0))
 const tags = computed(() => labels.value.map(({ coded }) => (coded.what === 'part' ? coded.uid : coded.name)).slice(0, most))
 const print = () => window.print()
 </script>
@@ -45,7 +46,9 @@ const print = () => window.print()
         <PhPrinter aria-hidden="true" />Print
       </button>
       <PrintLabels :kind="place ? 'part' : 'place'" :tags="tags" />
-      <span class="hint">{{ counted(labels.length, 'label') }}</span>
+      <span class="hint"
+        >{{ counted(labels.length, 'label') }}{{ more ? `; ${more} more lie there, and are labelled one by one from their own pages` : '' }}</span
+      >
     </div>
     <p v-if="thisComputerOnly" class="no-print border-l-4 border-care bg-care-wash px-3 py-2">
       These codes open the address of this page, which only this computer reaches. Open the page under the address that phones use, and print it from there.

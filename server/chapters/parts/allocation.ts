@@ -115,6 +115,7 @@ export function allocationView({ needs, held, machines, asks }: Weighed, { gives
         held: one.name,
         at: one.at,
         lies: one.lies,
+        dueBy: one.dueBy,
         condition: one.condition,
         partId: need.id,
         need: need.name,

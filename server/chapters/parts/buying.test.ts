@@ -138,3 +138,13 @@ it('parts that the records ask for are proposed, and asked about once', () => {
   perform(tag, 'decline-part', { name: 'Video card', place: '' })
   expect([sheet(tag).arising, sheet(tag).parts.map(p => p.outcome)]).toEqual([[], ['not-needed']])
 })
+
+it('the shelf is bought for where fewer lie there than should, with what is coming counted', async () => {
+  const id = hold('Fuse', { count: 2, keepAtLeast: 10, source: 'a shop', unitPrice: 0.3 })
+  expect((await buy()).drafts.map(d => [d.supplier, d.lines.map(l => [l.name, l.count, l.keep, l.unitPrice])])).toEqual([['a shop', [['Fuse', 8, 10, 0.3]]]])
+  expect(buyCsv(await buy())).toContain('a shop,Fuse,,8,0.3,2.4,the shelf')
+  hold('fuse', { at: 'ordered', source: 'a shop', count: 6, condition: 'not-looked-at' })
+  expect((await buy()).drafts[0]!.lines.map(l => l.count)).toEqual([2])
+  move(id, { to: 'scrapped', count: 1 })
+  expect((await buy()).drafts[0]!.lines.map(l => l.count)).toEqual([3])
+})

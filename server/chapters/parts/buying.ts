@@ -25,6 +25,8 @@ type MachineRow = typeof machines.$inferSelect
 export interface BuyQuestion {
   input: { needs: WantedHere[]; coming: Coming[]; bought: Bought[] }
   machines: Map<number, MachineRow>
+  /** Lines of which fewer lie here than should. */
+  low: (typeof heldParts.$inferSelect & { short: number; keep: number })[]
 }
 
 /** What is wanted and not yet given, what is here or coming, and of whom its like came before. */
@@ -43,7 +45,15 @@ export async function buyQuestion(tx: Tx): Promise<BuyQuestion> {
     tx,
     and(or(isNotNull(heldParts.unitPrice), ne(heldParts.source, '')), notInArray(heldParts.at, ['donor', 'pledged']), eq(heldParts.lender, '')),
   )
+  // Like ones together: what should lie on the shelf, against what lies there or is coming.
+  const kept = new Map<string, { one: (typeof here)[number]; keep: number; have: number }>()
+  for (const one of here.filter(h => h.at !== 'donor')) {
+    const key = JSON.stringify([one.name.toLowerCase(), one.kind, one.spec])
+    const before = kept.get(key) ?? { one, keep: 0, have: 0 }
+    kept.set(key, { one, keep: Math.max(before.keep, one.keepAtLeast ?? 0), have: before.have + one.count })
+  }
   return {
+    low: [...kept.values()].filter(({ keep, have }) => have < keep).map(({ one, keep, have }) => ({ ...one, short: keep - have, keep })),
     machines: new Map(rows.map(({ machine }) => [machine.id, machine])),
     input: {
       needs: rows
@@ -94,34 +104,46 @@ export function expectedOf(came: readonly CameIn[], supplier: string, names: rea
 }
 
 /** What should be bought, in names: a draft for each supplier, those that nobody knows at the end. @param now of the day that it is looked at */
-export function buyView(tx: Tx, { input, machines: known }: BuyQuestion, { lines, lookFirst }: ToBuy, now: Date): BuyView {
+export function buyView(tx: Tx, { input, low, machines: known }: BuyQuestion, { lines, lookFirst }: ToBuy, now: Date): BuyView {
   const needs = new Map(input.needs.map(need => [need.id, need]))
   const came = cameIn(tx)
-  const suppliers = [...new Set(lines.map(line => line.source))].sort((a, b) => Number(a === '') - Number(b === '') || a.localeCompare(b))
+  const lowOf = (supplier: string) => low.filter(one => one.source === supplier)
+  const suppliers = [...new Set([...lines, ...low].map(line => line.source))].sort((a, b) => Number(a === '') - Number(b === '') || a.localeCompare(b))
   return {
     currency: practiceOf(tx).currency,
     drafts: suppliers.map(supplier => {
       const its = lines.filter(line => line.source === supplier)
       return {
         supplier,
-        ...expectedOf(
-          came,
-          supplier,
-          its.map(line => line.need.name),
-          now,
-        ),
-        lines: its.map(({ need, needIds, count, unitPrice, starts }) => ({
-          partId: need.id,
-          name: need.name,
-          kind: need.kind,
-          spec: need.spec,
-          says: need.kind ? specWords(need.kind, need.spec) : '',
-          count,
-          unitPrice,
-          stops: need.stops,
-          wants: needIds.map(id => ({ ...named(known.get(needs.get(id)!.machineId)!), stops: needs.get(id)!.stops })),
-          starts: starts.map(id => named(known.get(id)!)),
-        })),
+        ...expectedOf(came, supplier, [...its.map(line => line.need.name), ...lowOf(supplier).map(one => one.name)], now),
+        lines: [
+          ...its.map(({ need, needIds, count, unitPrice, starts }) => ({
+            partId: need.id,
+            name: need.name,
+            kind: need.kind,
+            spec: need.spec,
+            says: need.kind ? specWords(need.kind, need.spec) : '',
+            count,
+            unitPrice,
+            stops: need.stops,
+            wants: needIds.map(id => ({ ...named(known.get(needs.get(id)!.machineId)!), stops: needs.get(id)!.stops })),
+            starts: starts.map(id => named(known.get(id)!)),
+            keep: 0,
+          })),
+          ...lowOf(supplier).map(one => ({
+            partId: -one.id,
+            name: one.name,
+            kind: one.kind,
+            spec: one.spec,
+            says: one.kind ? specWords(one.kind, one.spec) : '',
+            count: one.short,
+            unitPrice: one.unitPrice,
+            stops: 'nothing' as const,
+            wants: [],
+            starts: [],
+            keep: one.keep,
+          })),
+        ],
       }
     }),
     lookFirst: lookFirst.map(({ need, count }) => ({ name: need.name, count, stops: need.stops, ...named(known.get(need.machineId)!) })),
@@ -140,7 +162,7 @@ export const buyCsv = ({ drafts, currency }: BuyView): string =>
         count,
         unitPrice ?? '',
         unitPrice === null ? '' : Math.round(unitPrice * count * 100) / 100,
-        wants.map(w => w.tag).join(', '),
+        wants.map(w => w.tag).join(', ') || 'the shelf',
         starts.map(m => m.tag).join(', '),
         expected,
       ]),

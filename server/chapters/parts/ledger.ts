@@ -21,6 +21,7 @@ import { heldParts, partNeeds } from './schema'
 type HeldRow = typeof heldParts.$inferSelect
 /** Of a part that is only promised. */
 export const nothingKnown = {
+  keepAtLeast: null,
   condition: 'not-looked-at',
   tag: '',
   lies: '',

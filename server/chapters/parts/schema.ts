@@ -67,6 +67,8 @@ export const heldParts = sqliteTable(
     lender: words('lender'),
     backBy: text('back_by'),
     note: words('note'),
+    /** So many should lie on the shelf, or be on their way. */
+    keepAtLeast: integer('keep_at_least'),
     /** When it was ordered or promised, and when it came: what an order takes is learned from both. */
     orderedAt: text('ordered_at'),
     arrivedAt: text('arrived_at'),

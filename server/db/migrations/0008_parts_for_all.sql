@@ -36,6 +36,7 @@ CREATE TABLE `wants_shown` (
 	FOREIGN KEY (`machine_id`) REFERENCES `machines`(`id`) ON UPDATE no action ON DELETE no action
 );
 --> statement-breakpoint
+ALTER TABLE `held_parts` ADD `keep_at_least` integer;--> statement-breakpoint
 ALTER TABLE `held_parts` ADD `ordered_at` text;--> statement-breakpoint
 ALTER TABLE `held_parts` ADD `arrived_at` text;--> statement-breakpoint
 ALTER TABLE `held_parts` ADD `spared` integer DEFAULT false NOT NULL;--> statement-breakpoint

@@ -41,16 +41,21 @@ export const PartNeed = row(
 )
 
 /** A line of the ledger: like units that lie together. */
-export const HeldPart = row({
-  name: text('Part', 120),
-  condition: oneOf(partConditionNames, 'How it is'),
-  lies: optionalText('Where it lies', 120),
-  source: optionalText('From whom', 120),
-  unitPrice: optionalBounded('Price of one', { from: 0, upTo: 1_000_000 }),
-  /** It travels with the part, and never dates the machine that the part lands in. */
-  dateCode: optionalText('Date code', 20),
-  lender: optionalText('Whose it is', 120),
-  backBy: day('Back to them by'),
-  note: optionalText('Note', 300),
-  ...asIs,
-})
+export const HeldPart = row(
+  {
+    name: text('Part', 120),
+    condition: oneOf(partConditionNames, 'How it is'),
+    lies: optionalText('Where it lies', 120),
+    source: optionalText('From whom', 120),
+    unitPrice: optionalBounded('Price of one', { from: 0, upTo: 1_000_000 }),
+    /** It travels with the part, and never dates the machine that the part lands in. */
+    dateCode: optionalText('Date code', 20),
+    lender: optionalText('Whose it is', 120),
+    backBy: day('Back to them by'),
+    note: optionalText('Note', 300),
+    /** Where fewer lie on the shelf, or are on their way, it is bought again. */
+    keepAtLeast: optionalBounded('Keep at least', { from: 0, upTo: 9999 }),
+    ...asIs,
+  },
+  { keepAtLeast: null },
+)

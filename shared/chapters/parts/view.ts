@@ -104,6 +104,8 @@ export const BuyView = z.object({
           stops: word<NeedStops>(),
           wants: z.array(Waiting),
           starts: z.array(z.object(Named)),
+          /** So many should lie on the shelf, where it is bought for that. */
+          keep: n,
         }),
       ),
     }),
@@ -136,6 +138,8 @@ export const AllocationView = z.object({
       held: s,
       at: word<HeldPlace>(),
       lies: s,
+      /** When it should be here, where it is on its way. */
+      dueBy: s.nullable(),
       condition: word<PartCondition>(),
       partId: id,
       need: s,
