@@ -54,6 +54,7 @@ const stays = computed(() => [
   { value: 'came-back' as const, label: 'It came back on its own: intermittent' },
   { value: '' as const, label: 'Work on it again' },
 ])
+type WantedKind = PartKindName | null
 const begin = (what: typeof doing.value) => (doing.value = doing.value === what ? undefined : what)
 </script>
 
@@ -184,7 +185,7 @@ const begin = (what: typeof doing.value) => (doing.value = doing.value === what 
       label="A part for it"
       submit="Add to the list"
       @done="doing = undefined"
-      ><template #default="{ values }"><NeedFields :stops="values.stops as NeedStops" :kind="values.kind as PartKindName | null" /></template>
+      ><template #default="{ values }"><NeedFields :stops="values.stops as NeedStops" :kind="values.kind as WantedKind" /></template>
     </CommandForm>
     <CommandForm
       v-if="doing === 'try'"
