@@ -42,6 +42,7 @@ const ordered = computed(() =>
             ><span class="figure ml-auto">{{ line.unitPrice === null ? 'price not known' : inMoney(line.unitPrice * line.count) }}</span></span
           >
         </label>
+        <p v-for="w in line.wants.filter(one => one.asks)" :key="w.tag" class="text-care">{{ w.machine }}: {{ w.asks }}.</p>
         <p :class="line.stops === 'start' ? '' : 'hint'">
           {{ line.keep ? `For the shelf: at least ${line.keep} are kept` : `${needs[line.stops].title}: ${forWhom(line).join(', ')}`
           }}<template v-if="line.starts.length"

@@ -36,7 +36,7 @@ it('what is wanted and neither here nor coming is bought where the last came fro
     ['', '1 × Lid null'],
   ])
   const [draft] = (await buy()).drafts
-  expect(draft!.lines[0]).toMatchObject({ starts: [{ machine: 'One' }, { machine: 'Other' }], wants: [{ tag: one }, { tag: other }] })
+  expect(draft!.lines[0]).toMatchObject({ starts: [{ machine: 'One' }, { machine: 'Other' }], wants: [{ tag: one, asks: '' }, { tag: other }] })
   expect(draft!.lead).toContain('A first guess: 14 days')
   expect(buyCsv(await buy())).toContain(`a maker,Gannet membrane,,3,34,102,"${one}, ${other}"`)
 
@@ -147,4 +147,18 @@ it('the shelf is bought for where fewer lie there than should, with what is comi
   expect((await buy()).drafts[0]!.lines.map(l => l.count)).toEqual([2])
   move(id, { to: 'scrapped', count: 1 })
   expect((await buy()).drafts[0]!.lines.map(l => l.count)).toEqual([3])
+  // The last one that lay there has gone: that is when it is missed most.
+  move(id, { to: 'fitted', tag: bookIn() })
+  expect((await buy()).drafts[0]!.lines.map(l => [l.count, l.keep])).toEqual([[4, 10]])
+})
+
+it('what is bought for a machine that is not ours says what its owner is asked first', async () => {
+  const tag = bookIn({ nickname: 'Theirs', acquired: 'lent', owner: 'Pilots’ trust' })
+  want(tag, 'Fuse')
+  const asks = async () => (await buy()).drafts[0]!.lines[0]!.wants.map(w => w.asks)
+  expect(await asks()).toEqual(['its owner has not agreed to a repair'])
+  perform(tag, 'record-consent', { version: 0, allowed: ['repair'], upTo: 20, mustAsk: '', agreedWith: 'its secretary', agreedOn: '' } as never)
+  perform(tag, 'record-spending', { what: 'a lead', amount: 5 })
+  expect(await asks()).toEqual(['its owner agreed to €15.00 more'])
+  expect(buyCsv(await buy())).toContain(`${tag}: its owner agreed to €15.00 more`)
 })

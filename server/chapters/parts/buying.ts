@@ -1,6 +1,7 @@
-import { and, eq, inArray, isNotNull, ne, notInArray, or } from 'drizzle-orm'
+import { and, eq, inArray, isNotNull, isNull, ne, notInArray, or } from 'drizzle-orm'
 import { addDays, formatISO } from 'date-fns'
 import { type CameIn, leadTimeOf, leadTimeSays } from '#core/parts/buying/lead-times'
+import { lowOnShelf } from '#core/parts/buying/low-on-shelf'
 import type { Coming, WantedHere } from '#core/parts/buying/shortage'
 import type { Bought, ToBuy } from '#core/parts/buying/to-buy'
 import { gonePlaces, isOnItsWay } from '#core/parts/ledger'
@@ -15,7 +16,7 @@ import type { Tx } from '../../kernel/history/journal'
 import { machines } from '../../kernel/trunk'
 import type { Work } from '../../kernel/work'
 import { practiceOf } from '../practice/index'
-import { appraisals } from '../stewardship/index'
+import { appraisals, consentAgainst, leftToSpend } from '../stewardship/index'
 import { givenTo, heldInSlices, holdPart, nothingKnown } from './ledger'
 import { heldParts, partNeeds } from './schema'
 import { heldView } from './view'
@@ -45,15 +46,10 @@ export async function buyQuestion(tx: Tx): Promise<BuyQuestion> {
     tx,
     and(or(isNotNull(heldParts.unitPrice), ne(heldParts.source, '')), notInArray(heldParts.at, ['donor', 'pledged']), eq(heldParts.lender, '')),
   )
-  // Like ones together: what should lie on the shelf, against what lies there or is coming.
-  const kept = new Map<string, { one: (typeof here)[number]; keep: number; have: number }>()
-  for (const one of here.filter(h => h.at !== 'donor')) {
-    const key = JSON.stringify([one.name.toLowerCase(), one.kind, one.spec])
-    const before = kept.get(key) ?? { one, keep: 0, have: 0 }
-    kept.set(key, { one, keep: Math.max(before.keep, one.keepAtLeast ?? 0), have: before.have + one.count })
-  }
+  const kept = await heldInSlices(tx, and(isNotNull(heldParts.keepAtLeast), ne(heldParts.condition, 'bad')))
+  const known = new Set(kept.map(one => one.id))
   return {
-    low: [...kept.values()].filter(({ keep, have }) => have < keep).map(({ one, keep, have }) => ({ ...one, short: keep - have, keep })),
+    low: lowOnShelf([...kept, ...here.filter(one => !known.has(one.id))]).map(({ line, keep, have }) => ({ ...line, short: keep - have, keep })),
     machines: new Map(rows.map(({ machine }) => [machine.id, machine])),
     input: {
       needs: rows
@@ -107,10 +103,25 @@ export function expectedOf(came: readonly CameIn[], supplier: string, names: rea
 export function buyView(tx: Tx, { input, low, machines: known }: BuyQuestion, { lines, lookFirst }: ToBuy, now: Date): BuyView {
   const needs = new Map(input.needs.map(need => [need.id, need]))
   const came = cameIn(tx)
+  const { currency } = practiceOf(tx)
+  /** What its owner is asked before anything is bought for it; nothing for our own. */
+  const asked = new Map<number, string>()
+  const asksOf = (machine: MachineRow): string => {
+    const before = asked.get(machine.id)
+    if (before !== undefined) return before
+    const left = leftToSpend(tx, machine)
+    const says = consentAgainst({ tx, machine }, 'repair')
+      ? 'its owner has not agreed to a repair'
+      : left === null
+        ? ''
+        : `its owner agreed to ${money(Math.max(0, left), currency)} more`
+    asked.set(machine.id, says)
+    return says
+  }
   const lowOf = (supplier: string) => low.filter(one => one.source === supplier)
   const suppliers = [...new Set([...lines, ...low].map(line => line.source))].sort((a, b) => Number(a === '') - Number(b === '') || a.localeCompare(b))
   return {
-    currency: practiceOf(tx).currency,
+    currency,
     drafts: suppliers.map(supplier => {
       const its = lines.filter(line => line.source === supplier)
       return {
@@ -126,7 +137,10 @@ export function buyView(tx: Tx, { input, low, machines: known }: BuyQuestion, { 
             count,
             unitPrice,
             stops: need.stops,
-            wants: needIds.map(id => ({ ...named(known.get(needs.get(id)!.machineId)!), stops: needs.get(id)!.stops })),
+            wants: needIds.map(id => {
+              const machine = known.get(needs.get(id)!.machineId)!
+              return { ...named(machine), stops: needs.get(id)!.stops, asks: asksOf(machine) }
+            }),
             starts: starts.map(id => named(known.get(id)!)),
             keep: 0,
           })),
@@ -153,7 +167,7 @@ export function buyView(tx: Tx, { input, low, machines: known }: BuyQuestion, { 
 /** The same as a table, a line a part. */
 export const buyCsv = ({ drafts, currency }: BuyView): string =>
   csvOf([
-    ['Supplier', 'Part', 'What it is like', 'How many', `Price of one, ${currency}`, `Cost, ${currency}`, 'For', 'Starts', 'Usually here by'],
+    ['Supplier', 'Part', 'What it is like', 'How many', `Price of one, ${currency}`, `Cost, ${currency}`, 'For', 'Ask first', 'Starts', 'Usually here by'],
     ...drafts.flatMap(({ supplier, expected, lines }) =>
       lines.map(({ name, says, count, unitPrice, wants, starts }) => [
         supplier || 'Not known',
@@ -163,6 +177,7 @@ export const buyCsv = ({ drafts, currency }: BuyView): string =>
         unitPrice ?? '',
         unitPrice === null ? '' : Math.round(unitPrice * count * 100) / 100,
         wants.map(w => w.tag).join(', ') || 'the shelf',
+        wants.flatMap(w => (w.asks ? [`${w.tag}: ${w.asks}`] : [])).join('; '),
         starts.map(m => m.tag).join(', '),
         expected,
       ]),
@@ -192,7 +207,7 @@ export function onTheWay(tx: Tx, today: string): OnTheWayView {
     .select()
     .from(heldParts)
     .where(and(inArray(heldParts.at, ['ordered', 'pledged', 'arrived']), notInArray(heldParts.at, gonePlaces)))
-    .orderBy(heldParts.dueBy, heldParts.id)
+    .orderBy(isNull(heldParts.dueBy), heldParts.dueBy, heldParts.id)
     .limit(mostOnTheWay)
     .all()
   const came = cameIn(tx)

@@ -65,7 +65,7 @@ function sparedParts(tx: Tx): SparedPart[] {
   })
 }
 
-/** What each machine seeks, by the head of its history when that was read. */
+/** What each machine seeks, by the heads of its history and the collection's when that was read. */
 const bySeeker = new Map<number, { head: string; parts: SoughtPart[] }>()
 const mostRemembered = 500
 let made: { key: string; view: SoughtView } | undefined
@@ -98,10 +98,12 @@ export async function soughtView({ db }: Pick<Bench, 'db'>): Promise<SoughtView>
   const key = [ours, ...seekers.map(s => `${s.id} ${s.head}`), ...lines.map(l => `${l.id} ${l.version}`)].join()
   if (made?.key === key) return made.view
   for (const { id, head } of seekers) {
-    if (bySeeker.get(id)?.head === head) continue
+    // Names that are private now may have been none when this was read.
+    const now = `${head} ${ours}`
+    if (bySeeker.get(id)?.head === now) continue
     await setImmediate()
     bySeeker.delete(id)
-    bySeeker.set(id, { head: head ?? '', parts: soughtFor(db, loadFile(db, id)) })
+    bySeeker.set(id, { head: now, parts: soughtFor(db, loadFile(db, id)) })
     if (bySeeker.size > mostRemembered) bySeeker.delete(bySeeker.keys().next().value!)
   }
   const wanted = seekers.flatMap(({ id }) => bySeeker.get(id)?.parts ?? []).slice(0, mostShown)

@@ -76,6 +76,16 @@ describe('the public list', () => {
     expect(() => lineOf(on.db, `s${heldId}`)).toThrow('not on the list any more')
   })
 
+  it('names nobody who came to the house after it was written', async () => {
+    const tag = bookIn()
+    open()
+    show(tag, 'Tuva Lindahl would lend hers')
+    want(tag, 'Lid')
+    expect((await list()).wanted[0]!.says).toBe('Tuva Lindahl would lend hers')
+    on.collection('add-person', { name: 'Tuva Lindahl', signInName: 'tuva', role: 'volunteer', passwordHash: 'x' })
+    expect((await list()).wanted[0]!.says).toBe('somebody would lend hers')
+  })
+
   it('goes out as a table, as Atom and as JSON, with whatever people typed in it as text', async () => {
     const tag = bookIn({ name: 'Gannet', maker: 'Pentreath Micro' })
     open()

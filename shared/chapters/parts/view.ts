@@ -102,7 +102,8 @@ export const BuyView = z.object({
           count: n,
           unitPrice: n.nullable(),
           stops: word<NeedStops>(),
-          wants: z.array(Waiting),
+          /** With what its owner is asked first, where it is not ours. */
+          wants: z.array(Waiting.extend({ asks: s })),
           starts: z.array(z.object(Named)),
           /** So many should lie on the shelf, where it is bought for that. */
           keep: n,
