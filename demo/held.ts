@@ -254,7 +254,7 @@ export const heldStories: HeldStory[] = [
   ...small,
   came('Petrel membrane', membraneMaker, 31, 210, 15, [
     { to: 'shelf', lies: 'Box B', ...looked },
-    { to: 'fitted', into: 'Weather club', daysAgo: 150 },
+    { to: 'scrapped', condition: 'bad', tested: 'creased on the way in', daysAgo: 150 },
   ]),
   {
     ...came('Petrel membrane', membraneMaker, 31, 120, 13, [{ to: 'shelf', lies: 'Box B', ...looked }]),

@@ -7,7 +7,7 @@ import { defineTool } from '../tool'
 
 export const partsRecap = defineTool({
   id: 'parts/recap',
-  title: 'Capacitors of a board',
+  title: 'Recapping',
   summary: 'Reads a list of capacitors as people write it, and says which of them each school of practice changes, when and why.',
   input: z.object({ typed: z.string().max(20_000), school: z.enum(capacitorSchoolNames), started: z.boolean() }),
   output: z.object({
