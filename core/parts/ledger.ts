@@ -88,6 +88,8 @@ export const gonePlaces = heldPlaceNames.filter(at => !ways[at].length)
 export const isOnItsWay = ({ at }: Pick<Held, 'at'>): boolean => at === 'ordered' || at === 'pledged'
 /** Whoever writes a loan off, or gives a part away for good, answers for it: it takes a coordinator. */
 export const takesCoordinator = ({ at }: Pick<Held, 'at'>, to: HeldPlace): boolean => (at === 'lent' && to === 'scrapped') || to === 'given'
+/** It can be offered to others: ours, on the shelf, and not known bad. */
+export const maySpare = ({ at, lender, condition }: Pick<Held, 'at' | 'lender' | 'condition'>): boolean => at === 'shelf' && !lender && condition !== 'bad'
 /** It counts as a part that can be given: looked at, and not known bad. */
 export const countsAsGood = ({ condition }: Pick<Held, 'condition'>): boolean => condition === 'new' || condition === 'tested'
 /** Where a part can still be had from. */

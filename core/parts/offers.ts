@@ -43,6 +43,10 @@ export function wordsOf(name: string): readonly string[] {
   return words
 }
 
+/** What tells a part from others: its name, and what is stated of it. Like parts have the same, and are weighed as one. */
+export const likeKey = ({ name, kind, spec, wouldDo = '', forFirstStart = '' }: Wanted): string =>
+  JSON.stringify([name.trim().toLowerCase(), kind, Object.entries(spec).sort(), wouldDo, forFirstStart])
+
 /** Whether two names may mean one part: every word of the shorter stands in the longer. */
 export function namesAgree(one: string, other: string): boolean {
   const [a, b] = [wordsOf(one), wordsOf(other)].sort((x, y) => x.length - y.length) as [readonly string[], readonly string[]]

@@ -27,3 +27,7 @@ export const readWouldDo = (toStay: string, firstStart: string): WouldDo[] => [.
 /** What is said of one of them: no limit stated is no promise that it fits. */
 export const wouldDoSays = ({ limit, firstStart }: Omit<WouldDo, 'name'>): string =>
   `Noted as ${firstStart ? 'doing for a first start' : 'a substitute'}${limit ? `: ${limit}` : '; its limit is not known'}.`
+
+/** One of them in a list: the part, what it does for, and its limit. */
+export const wouldDoWords = ({ name, limit, firstStart }: WouldDo): string =>
+  `${name}${firstStart ? ', for a first start' : ''} (${limit || 'its limit is not known'})`

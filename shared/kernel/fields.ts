@@ -107,3 +107,9 @@ export const version = z.number().int().nonnegative()
 
 /** A word of a fixed list in stored data: trusted as it was written, so that an old entry still reads. */
 export const word = <W extends string>() => z.string() as unknown as z.ZodType<W>
+
+/** A day that somebody may choose; ISO date, nothing where nobody did. */
+export const optionalDay = (what: string) => z.iso.date(`${what}: choose a day.`).nullable().default(null)
+
+/** So many of something, as a whole number. */
+export const howMany = bounded('How many', { above: 0, upTo: 9999 }).pipe(z.number().int('How many: a whole number, please.'))

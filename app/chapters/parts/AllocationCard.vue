@@ -107,18 +107,7 @@ const twoIsMore = computed(() => buys.value?.two && (buys.value.two.buys.length 
       </template>
       <p v-if="allocation.asks.length" class="text-care">Their owners are asked first: {{ allocation.asks.map(named).join(', ') }}.</p>
       <h3>What should be bought</h3>
-      <p class="flex flex-wrap gap-3">
-        <button type="button" class="button" :aria-disabled="weighing" @click="weigh">
-          {{ weighing ? 'Weighing…' : 'What brings most for its money?' }}</button><button
-          v-if="weighing"
-          type="button"
-          class="button button-quiet"
-          @click="stop"
-        >
-          Stop
-        </button>
-      </p>
-      <p v-if="notWeighed" role="alert" class="text-stop">{{ notWeighed }}</p>
+      <WorkPress label="What brings most for its money?" :busy="weighing" :failure="notWeighed" @start="weigh" @stop="stop" />
       <div v-if="buys" role="status" class="grid gap-1">
         <p v-if="!buys.one && !buys.two">No one or two purchases bring another machine or function.</p>
         <p v-if="buys.one">

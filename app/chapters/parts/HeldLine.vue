@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { codePath } from '#core/parts/codes'
-import { heldPlaces, isOnItsWay, partConditions, waysOf } from '#core/parts/ledger'
+import { heldPlaces, isOnItsWay, maySpare, partConditions, waysOf } from '#core/parts/ledger'
 import { specWords } from '#core/parts/substitute/words'
 import { typedOf } from '#core/parts/substitute/typed'
 import type { HeldView } from '#shared/chapters/parts/index'
@@ -69,7 +69,6 @@ const words = {
   spec: 'What it is like',
 }
 const { submitCommand: spare, busy: sparing, failure: notSpared, stale: staleSpare } = useCommand('spare-part')
-const maySpare = computed(() => props.held.at === 'shelf' && !props.held.lender && props.held.condition !== 'bad')
 const isLate = computed(() => !!props.held.dueBy && props.held.dueBy < times.dayOf(clock.now))
 </script>
 
@@ -129,7 +128,7 @@ const isLate = computed(() => !!props.held.dueBy && props.held.dueBy < times.day
         </div>
       </template>
     </CommandForm>
-    <p v-if="open === 'move' && session.may('spare-part') && (held.spared || maySpare)" class="flex flex-wrap items-center gap-3 bg-mat p-3">
+    <p v-if="open === 'move' && session.may('spare-part') && (held.spared || maySpare(held))" class="flex flex-wrap items-center gap-3 bg-mat p-3">
       <button type="button" class="button" :disabled="sparing" @click="spare({ heldId: held.id, version: held.version, spared: !held.spared })">
         {{ held.spared ? 'It cannot be spared any more' : 'It can be spared' }}<span class="sr-only"> {{ held.name }}</span>
       </button>

@@ -3,7 +3,7 @@ import { counted } from '#core/kernel/figure'
 import { type NeedStops, holdsUpStart, needRank, needSays } from '#core/parts/needs'
 import { heldPlaces, partConditions } from '#core/parts/ledger'
 import { emptyNeed } from './emptyNeed'
-import { readWouldDo } from '#core/parts/would-do'
+import { readWouldDo, wouldDoWords } from '#core/parts/would-do'
 import { typedOf } from '#core/parts/substitute/typed'
 import { specWords } from '#core/parts/substitute/words'
 import type { SheetOf } from '#shared/chapters/index'
@@ -50,10 +50,7 @@ const words = {
   kind: 'Kind of part',
   spec: 'What it is like',
 }
-const instead = (part: Part) =>
-  readWouldDo(part.wouldDo, part.forFirstStart).map(
-    ({ name, limit, firstStart }) => `${name}${firstStart ? ', for a first start' : ''} (${limit || 'its limit is not known'})`,
-  )
+const instead = (part: Part) => readWouldDo(part.wouldDo, part.forFirstStart).map(wouldDoWords)
 type Arising = (typeof props.sheet.arising)[number]
 const { submitCommand: want, busy: wanting, failure: notWanted } = useCommand('want-part', () => props.sheet.tag)
 const { submitCommand: decline, busy: declining, failure: notDeclined } = useCommand('decline-part', () => props.sheet.tag)

@@ -2,7 +2,7 @@
 import { capacitorVerdicts } from '#core/parts/recap/measured'
 import { fixings } from '#core/parts/recap/read-list'
 import { capacitorStates } from '#core/parts/recap/rules'
-import { dues } from '#core/parts/recap/schools'
+import { dues, heatNeighbours } from '#core/parts/recap/schools'
 import { isPolarised } from '#core/parts/substitute/kinds/capacitor'
 import { typedOf } from '#core/parts/substitute/typed'
 import { specWords } from '#core/parts/substitute/words'
@@ -37,8 +37,7 @@ const pictures = computed(() => [
   { value: null as number | null, label: 'None' },
   ...props.photographs.map(({ id, says }) => ({ value: id as number | null, label: says })),
 ])
-/** What sits in the same heat is looked at while the iron is hot; offered once it is out or changed. */
-const neighbours = ['pass transistor', 'rectifier'] as const
+/** What sits in the same heat is offered once it is out or changed. */
 const asked = ref<string[]>([])
 const { submitCommand: ask, busy: asking } = useCommand('ask-question', () => props.tag)
 async function check(neighbour: string) {
@@ -123,7 +122,7 @@ const words = {
     </p>
     <p v-if="one.stressed && one.state !== 'in' && session.may('ask-question')" class="hint flex flex-wrap items-baseline gap-x-3">
       <span>It sat in heat, and so does what is beside it.</span>
-      <template v-for="neighbour in neighbours" :key="neighbour"
+      <template v-for="neighbour in heatNeighbours" :key="neighbour"
         ><span v-if="asked.includes(neighbour)" role="status">The {{ neighbour }} is among the open questions.</span
         ><button v-else type="button" class="underline max-wide:min-h-11" :disabled="asking" @click="check(neighbour)">
           Note the {{ neighbour }} to be checked<span class="sr-only"> {{ one.place }}</span>

@@ -62,13 +62,15 @@ const csv = computed(() => `/api/recap/order.csv?${new URLSearchParams(query.val
             ><input v-model="later" type="checkbox" class="size-5 accent-enamel" />What waits for a start, too</label
           >
         </div>
-        <p class="no-print flex flex-wrap gap-3">
-          <button type="button" class="button button-main" :disabled="!chosen.length || !!wrongSpares" :aria-disabled="working" @click="workOut">
-            {{ working ? 'Working it out…' : 'Work out the order' }}</button><button v-if="working" type="button" class="button button-quiet" @click="stop">
-            Stop
-          </button>
-        </p>
-        <p v-if="failure" role="alert" class="text-stop">{{ failure }}</p>
+        <WorkPress
+          class="no-print"
+          label="Work out the order"
+          :busy="working"
+          :failure="failure"
+          :disabled="!chosen.length || !!wrongSpares"
+          @start="workOut"
+          @stop="stop"
+        />
       </template>
       <div v-if="order" class="grid gap-3" role="status">
         <FindingList v-if="order.findings.length" :findings="order.findings" />

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { needs } from '#core/parts/needs'
+import { wouldDoWords } from '#core/parts/would-do'
 import { partConditions } from '#core/parts/ledger'
 import type { ErrorAnswer } from '#shared/kernel/answers'
 import type { SoughtPart, SoughtView } from '#shared/chapters/sought/index'
@@ -26,8 +27,6 @@ const beside = (part: SoughtPart) => [
   ...(part.byWhen ? [`wanted by ${day(part.byWhen)}`] : []),
   `since ${day(part.since)}`,
 ]
-const instead = ({ name, limit, firstStart }: SoughtPart['wouldDo'][number]) =>
-  `${name}${firstStart ? ', for a first start' : ''} (${limit || 'its limit is not known'})`
 </script>
 
 <template>
@@ -65,7 +64,7 @@ const instead = ({ name, limit, firstStart }: SoughtPart['wouldDo'][number]) =>
                   <span class="figure">{{ part.count }} ×</span> <strong>{{ part.name }}</strong>
                 </p>
                 <p class="hint first-letter:uppercase">{{ beside(part).join('; ') }}.</p>
-                <p v-if="part.wouldDo.length">Would do: {{ part.wouldDo.map(instead).join('; ') }}.</p>
+                <p v-if="part.wouldDo.length">Would do: {{ part.wouldDo.map(wouldDoWords).join('; ') }}.</p>
                 <p v-if="part.says">{{ part.says }}</p>
               </div>
               <a :href="`/sought/${part.key}`" class="button no-print self-start"

@@ -1,4 +1,4 @@
-import { type Named, type Wanted, mayServe } from '../offers'
+import { type Named, type Wanted, likeKey, mayServe } from '../offers'
 import type { AllocationInput, Purchasable, Source } from './allocate'
 
 /** What is wanted, and where. */
@@ -26,12 +26,10 @@ export interface Question {
 }
 
 /** Like parts are asked about once: a store of thousands holds a few hundred kinds. */
-const keyOf = ({ name, kind, spec, wouldDo = '', forFirstStart = '' }: Wanted) =>
-  JSON.stringify([name.toLowerCase(), kind, Object.entries(spec).sort(), wouldDo, forFirstStart])
 function groupsOf<T extends Named>(rows: readonly T[]): T[][] {
   const groups = new Map<string, T[]>()
   for (const row of rows) {
-    const key = keyOf(row)
+    const key = likeKey(row)
     const group = groups.get(key)
     if (group) group.push(row)
     else groups.set(key, [row])

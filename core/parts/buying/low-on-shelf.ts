@@ -1,5 +1,5 @@
 import type { HeldPlace } from '../ledger'
-import type { Named } from '../offers'
+import { type Named, likeKey } from '../offers'
 
 /** A line of the ledger, with how many of its like should lie on the shelf. */
 export interface KeptLine extends Named {
@@ -19,7 +19,7 @@ const here: readonly HeldPlace[] = ['shelf', 'arrived', 'ordered', 'pledged']
 export function lowOnShelf<H extends KeptLine>(lines: readonly H[]): { line: H; keep: number; have: number }[] {
   const groups = new Map<string, H[]>()
   for (const line of lines) {
-    const key = JSON.stringify([line.name.trim().toLowerCase(), line.kind, Object.entries(line.spec).sort()])
+    const key = likeKey(line)
     groups.set(key, [...(groups.get(key) ?? []), line])
   }
   return [...groups.values()].flatMap(group => {

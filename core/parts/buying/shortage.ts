@@ -1,5 +1,5 @@
 import { type Need, needRank } from '../needs'
-import { type Named, type Wanted, serves, wordsOf } from '../offers'
+import { type Named, type Wanted, likeKey, serves, wordsOf } from '../offers'
 import { readWouldDo } from '../would-do'
 
 /** A part that a machine wants and has not been given. */
@@ -22,8 +22,7 @@ export interface Coming extends Named {
 function merged(coming: readonly Coming[]): Coming[] {
   const lines = new Map<string, Coming>()
   for (const one of coming) {
-    const { name, kind, spec, machineId, onItsWay } = one
-    const key = JSON.stringify([name.toLowerCase(), kind, Object.entries(spec).sort(), machineId, onItsWay])
+    const key = `${likeKey(one)} ${one.machineId} ${one.onItsWay}`
     const before = lines.get(key)
     if (before) before.count += one.count
     else if (one.count > 0) lines.set(key, { ...one })

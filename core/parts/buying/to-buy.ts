@@ -1,5 +1,5 @@
 import { holdsUpStart, needRank } from '../needs'
-import { type Named, mayServe } from '../offers'
+import { type Named, likeKey, mayServe } from '../offers'
 import { type Coming, type WantedHere, shortages } from './shortage'
 
 /** What was paid for one, of whom; the latest first. */
@@ -19,9 +19,6 @@ export interface BuyLine {
   starts: number[]
 }
 
-const like = ({ name, kind, spec, wouldDo = '', forFirstStart = '' }: WantedHere) =>
-  JSON.stringify([name.trim().toLowerCase(), kind, Object.entries(spec).sort(), wouldDo, forFirstStart])
-
 export interface ToBuy {
   lines: BuyLine[]
   /** What may be served by something that is here, but nobody knows whether it does: somebody looks before it is bought. */
@@ -37,7 +34,7 @@ export function toBuy(needs: readonly WantedHere[], coming: readonly Coming[], b
     .filter(one => one.count > 0)
     .sort((a, b) => needRank(a.need) - needRank(b.need))
   const groups = new Map<string, WantedHere[]>()
-  for (const need of needs) if (short.has(need.id)) groups.set(like(need), [...(groups.get(like(need)) ?? []), need])
+  for (const need of needs) if (short.has(need.id)) groups.set(likeKey(need), [...(groups.get(likeKey(need)) ?? []), need])
   const waits = new Map<number, Set<string>>()
   for (const [key, group] of groups) for (const need of group.filter(holdsUpStart)) waits.set(need.machineId, (waits.get(need.machineId) ?? new Set()).add(key))
   // Where nobody knows whether another part will do, nobody knows whether this one is the last.

@@ -24,6 +24,9 @@ export interface JudgedCapacitor {
   verdict: CapacitorVerdict | null
 }
 
+/** What often sits in the same heat, and is looked at while the iron is hot. Common practice, no source. */
+export const heatNeighbours = ['pass transistor', 'rectifier'] as const
+
 /** Across the line, or from it to earth. */
 const isLineFilter = ({ spec }: Pick<JudgedCapacitor, 'spec'>): boolean => spec.safetyClass !== undefined && spec.safetyClass !== 'none'
 /** Made of what dries out or cracks with age. */

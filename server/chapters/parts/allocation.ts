@@ -9,6 +9,7 @@ import type { CommandInput } from '#shared/chapters/index'
 import type { AllocationView, UnlockView } from '#shared/chapters/parts/index'
 import type { Tx } from '../../kernel/history/journal'
 import { NotFound } from '../../kernel/refusals'
+import { machineNamed } from '../../kernel/machine-named'
 import { machines } from '../../kernel/trunk'
 import type { Work } from '../../kernel/work'
 import { workOn } from '../../kernel/work-on'
@@ -99,12 +100,10 @@ function grouped<R extends { machine: { id: number } }>(rows: R[]): Map<number, 
   return groups
 }
 
-const named = ({ tag, nickname, name }: MachineRow) => ({ tag, machine: nickname || name })
-
 /** The same in names, for a page. */
 export function allocationView({ needs, held, machines, asks }: Weighed, { gives, alive, refused }: Allocation): AllocationView {
   const machineOf = (needId: number) => machines.get(needs.get(needId)!.machineId)!
-  const weighed = (id: number) => ({ ...named(machines.get(id)!), weight: machines.get(id)!.weight })
+  const weighed = (id: number) => ({ ...machineNamed(machines.get(id)!), weight: machines.get(id)!.weight })
   return {
     gives: gives.map(({ sourceId, needId, count }) => {
       const [one, need] = [held.get(sourceId)!, needs.get(needId)!]
@@ -122,7 +121,7 @@ export function allocationView({ needs, held, machines, asks }: Weighed, { gives
         count,
         verdict,
         says,
-        ...named(machineOf(needId)),
+        ...machineNamed(machineOf(needId)),
       }
     }),
     alive: alive.map(weighed),
@@ -130,7 +129,7 @@ export function allocationView({ needs, held, machines, asks }: Weighed, { gives
       ...weighed(machineId),
       lacks: lacks.map(({ needId, short, wentTo }) => ({ name: needs.get(needId)!.name, short, wentTo: wentTo.map(weighed) })),
     })),
-    asks: asks.map(named),
+    asks: asks.map(machineNamed),
   }
 }
 
@@ -141,7 +140,7 @@ export const unlockView = ({ needs, machines }: Weighed, unlock: Unlock | null):
       return { name, kind, spec, units, cost }
     }),
     cost: unlock.cost,
-    machines: unlock.machines.map(id => ({ ...named(machines.get(id)!), weight: machines.get(id)!.weight })),
+    machines: unlock.machines.map(id => ({ ...machineNamed(machines.get(id)!), weight: machines.get(id)!.weight })),
   }
 
 /** Sets aside what was weighed, all of it or some lines; nothing where one of them does not do any more. */

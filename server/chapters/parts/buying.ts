@@ -13,6 +13,7 @@ import type { CommandInput } from '#shared/chapters/index'
 import type { BuyView, OnTheWayView } from '#shared/chapters/parts/index'
 import { csvOf } from '../../kernel/csv'
 import type { Tx } from '../../kernel/history/journal'
+import { machineNamed } from '../../kernel/machine-named'
 import { machines } from '../../kernel/trunk'
 import type { Work } from '../../kernel/work'
 import { practiceOf } from '../practice/index'
@@ -82,8 +83,6 @@ export async function buyQuestion(tx: Tx): Promise<BuyQuestion> {
   }
 }
 
-const named = ({ tag, nickname, name }: MachineRow) => ({ tag, machine: nickname || name })
-
 /** What came so far, and from whom. */
 export const cameIn = (tx: Tx): CameIn[] =>
   tx
@@ -139,9 +138,9 @@ export function buyView(tx: Tx, { input, low, machines: known }: BuyQuestion, { 
             stops: need.stops,
             wants: needIds.map(id => {
               const machine = known.get(needs.get(id)!.machineId)!
-              return { ...named(machine), stops: needs.get(id)!.stops, asks: asksOf(machine) }
+              return { ...machineNamed(machine), stops: needs.get(id)!.stops, asks: asksOf(machine) }
             }),
-            starts: starts.map(id => named(known.get(id)!)),
+            starts: starts.map(id => machineNamed(known.get(id)!)),
             keep: 0,
           })),
           ...lowOf(supplier).map(one => ({
@@ -160,7 +159,7 @@ export function buyView(tx: Tx, { input, low, machines: known }: BuyQuestion, { 
         ],
       }
     }),
-    lookFirst: lookFirst.map(({ need, count }) => ({ name: need.name, count, stops: need.stops, ...named(known.get(need.machineId)!) })),
+    lookFirst: lookFirst.map(({ need, count }) => ({ name: need.name, count, stops: need.stops, ...machineNamed(known.get(need.machineId)!) })),
   }
 }
 

@@ -2,7 +2,7 @@ import { setImmediate } from 'node:timers/promises'
 import { type SQL, and, asc, eq, gt, inArray, isNotNull, sum } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
 import { InputError } from '#core/kernel/input-error'
-import { type HeldMove, heldPlaces, isOnItsWay, moveHeld, takesCoordinator } from '#core/parts/ledger'
+import { type HeldMove, heldPlaces, isOnItsWay, maySpare, moveHeld, takesCoordinator } from '#core/parts/ledger'
 import { type Named, metBy, serves } from '#core/parts/offers'
 import { readSpec } from '#core/parts/substitute/typed'
 import type { CommandInput } from '#shared/chapters/index'
@@ -315,7 +315,7 @@ export function giveAway(work: Work, { heldId, version, count, holder, tested, i
 export function sparePart(work: Work, { heldId, version, spared }: CommandInput<'spare-part'>): void {
   const held = heldOf(work, heldId)
   expectVersion(work, held, version, held.version, ['spared'])
-  if (spared && (held.at !== 'shelf' || held.lender || held.condition === 'bad'))
+  if (spared && !maySpare(held))
     throw new InputError('spared', spared, `${held.name}: only what is ours, lies on the shelf and is not known bad can be spared.`)
   if (held.spared === spared) return
   work.tx

@@ -12,6 +12,7 @@ import { money } from '#core/kernel/money'
 import type { RecapMachines, RecapOrderView } from '#shared/chapters/recap/index'
 import { csvOf } from '../../kernel/csv'
 import type { Tx } from '../../kernel/history/journal'
+import { machineNamed } from '../../kernel/machine-named'
 import { machines } from '../../kernel/trunk'
 import { cameIn, expectedOf, heldParts } from '../parts/index'
 import { practiceOf } from '../practice/index'
@@ -57,8 +58,6 @@ function dueOf(tx: Tx): (Row & { machine: MachineRow; due: Due })[] {
 /** What was ordered, or came and nobody looked at, is not ordered again. */
 const coming: HeldPlace[] = ['ordered', 'arrived']
 const isComing = and(inArray(heldParts.at, coming), ne(heldParts.condition, 'bad'))
-const named = ({ tag, nickname, name }: MachineRow) => ({ tag, machine: nickname || name })
-
 const suppliersOf = (tx: Tx): RecapMachines['suppliers'] =>
   tx
     .select({ supplier: prices.supplier, lines: count(), postage: prices.postage, setAt: prices.setAt })
@@ -77,7 +76,7 @@ export function recapMachines(tx: Tx): RecapMachines {
     else if (due === 'after-start') one.later++
   }
   return {
-    machines: [...byMachine.values()].filter(m => m.wanted + m.later).map(({ machine, wanted, later }) => ({ ...named(machine), wanted, later })),
+    machines: [...byMachine.values()].filter(m => m.wanted + m.later).map(({ machine, wanted, later }) => ({ ...machineNamed(machine), wanted, later })),
     suppliers: suppliersOf(tx),
     currency: practiceOf(tx).currency,
   }
@@ -139,7 +138,7 @@ export function recapOrderView(tx: Tx, question: RecapQuestion, order: RecapOrde
   const lines = order.values.map(value => ({
     says: specWords('capacitor', value.spec),
     spec: value.spec,
-    wants: value.wants.map(({ machineId, places }) => ({ ...named(machines.get(machineId)!), places })),
+    wants: value.wants.map(({ machineId, places }) => ({ ...machineNamed(machines.get(machineId)!), places })),
     wanted: value.wanted,
     withSpares: value.withSpares,
     fromStock: value.fromStock.map(({ id, count }) => ({
@@ -193,7 +192,7 @@ export function recapOrderView(tx: Tx, question: RecapQuestion, order: RecapOrde
         .map(p => ({ name: offers.get(p.offerId)!.name, spec: offers.get(p.offerId)!.spec, units: p.units, unitPrice: p.unitPrice, cost: p.cost })),
     })),
     cost: order.cost,
-    machines: shares.map(({ machine, ...rest }) => ({ ...named(machine), ...rest })),
+    machines: shares.map(({ machine, ...rest }) => ({ ...machineNamed(machine), ...rest })),
     findings,
   }
 }

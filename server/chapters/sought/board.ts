@@ -3,7 +3,7 @@ import { and, asc, count, desc, eq, isNull } from 'drizzle-orm'
 import { needRank } from '#core/parts/needs'
 import { partConditions } from '#core/parts/ledger'
 import { specWords } from '#core/parts/substitute/words'
-import { readWouldDo } from '#core/parts/would-do'
+import { readWouldDo, wouldDoWords } from '#core/parts/would-do'
 import { withoutPrivate } from '#core/sharing/private-words'
 import type { OffersView, SoughtPart, SoughtView, SparedPart } from '#shared/chapters/sought/index'
 import type { MachineFile } from '../../kernel/file'
@@ -19,7 +19,7 @@ import { photographs } from '../look/index'
 import { heldParts, partNeeds } from '../parts/index'
 import { namesOfPeople } from '../people/index'
 import { practiceOf } from '../practice/index'
-import { boardOf } from './carry-out'
+import { boardOf, isShown } from './carry-out'
 import { offersIn, wantsShown } from './schema'
 
 /** More than anybody reads through. */
@@ -87,6 +87,7 @@ export async function soughtView({ db }: Pick<Bench, 'db'>): Promise<SoughtView>
     .orderBy(desc(machines.id))
     .limit(mostShown)
     .all()
+    .filter(({ id }) => isShown(db, id))
   const ours = db.select().from(journalHeads).where(eq(journalHeads.chain, collectionChain)).get()?.hash ?? ''
   // A part that is spared may be fitted, which stands in the history of that machine alone.
   const lines = db
@@ -117,13 +118,13 @@ export async function soughtView({ db }: Pick<Bench, 'db'>): Promise<SoughtView>
 /** The hash of the picture beside a part that is sought. @throws NotFound */
 export function soughtPicture(tx: Tx, key: string): string {
   const row = tx
-    .select({ hash: photographs.hash })
+    .select({ hash: photographs.hash, machineId: partNeeds.machineId })
     .from(partNeeds)
     .innerJoin(wantsShown, eq(wantsShown.machineId, partNeeds.machineId))
     .innerJoin(photographs, eq(photographs.id, wantsShown.photographId))
     .where(and(eq(partNeeds.id, Number(key.slice(1)) || 0), eq(partNeeds.outcome, 'wanted'), eq(wantsShown.shows, true), isNull(photographs.struckBy)))
     .get()
-  if (!row || !key.startsWith('w') || !boardOf(tx).open) throw new NotFound('There is no such picture on the list.')
+  if (!row || !key.startsWith('w') || !boardOf(tx).open || !isShown(tx, row.machineId)) throw new NotFound('There is no such picture on the list.')
   return row.hash
 }
 
@@ -131,17 +132,7 @@ export function soughtPicture(tx: Tx, key: string): string {
 export const soughtCsv = ({ wanted, spared }: SoughtView): string =>
   csvOf([
     ['Sought or spared', 'Part', 'How many', 'What it is like', 'For', 'Would do', 'How it is', 'Since', 'By'],
-    ...wanted.map(p => [
-      'Sought',
-      p.name,
-      p.count,
-      p.like,
-      p.model,
-      p.wouldDo.map(w => w.name + (w.limit ? `: ${w.limit}` : '') + (w.firstStart ? ' (for a first start)' : '')).join('; '),
-      '',
-      p.since.slice(0, 10),
-      p.byWhen ?? '',
-    ]),
+    ...wanted.map(p => ['Sought', p.name, p.count, p.like, p.model, p.wouldDo.map(wouldDoWords).join('; '), '', p.since.slice(0, 10), p.byWhen ?? '']),
     ...spared.map(p => ['Spared', p.name, p.count, p.like, '', '', partConditions[p.condition], p.since.slice(0, 10), '']),
   ])
 

@@ -11,6 +11,7 @@ import type { MachineWork, Work } from '../../kernel/work'
 import { workOn } from '../../kernel/work-on'
 import { photographOf } from '../look/index'
 import { heldParts, holdPart, nothingKnown, partNeeds } from '../parts/index'
+import { consentAgainst } from '../stewardship/index'
 import { offersIn, soughtBoard, wantsShown } from './schema'
 
 /** The list as it stands; closed, until somebody opened it. */
@@ -123,6 +124,13 @@ export function clearOffer(work: Work, input: CommandInput<'clear-offer'>): void
   work.write('offer.cleared', { name: offer.name, taken: offer.takenAt !== null })
 }
 
+/** Whether anybody may read what this machine wants: somebody chose so, and its owner, where it is not ours, has agreed to it and does still. */
+export function isShown(tx: Tx, machineId: number): boolean {
+  const machine = tx.select().from(machines).where(eq(machines.id, machineId)).get()
+  const shown = tx.select().from(wantsShown).where(eq(wantsShown.machineId, machineId)).get()?.shows
+  return machine !== undefined && shown === true && !consentAgainst({ tx, machine }, 'show')
+}
+
 /** A line that anybody may answer to, by its key. @throws NotFound where it is not shown any more */
 export function lineOf(tx: Tx, key: string): Named {
   const id = Number(key.slice(1))
@@ -133,7 +141,6 @@ export function lineOf(tx: Tx, key: string): Named {
     return { needId: null, heldId: id, name: held.name }
   }
   const need = tx.select().from(partNeeds).where(eq(partNeeds.id, id)).get()
-  const shown = need?.outcome === 'wanted' && tx.select().from(wantsShown).where(eq(wantsShown.machineId, need.machineId)).get()?.shows
-  if (!need || !shown) throw gone()
+  if (need?.outcome !== 'wanted' || !isShown(tx, need.machineId)) throw gone()
   return { needId: id, heldId: null, name: need.name }
 }

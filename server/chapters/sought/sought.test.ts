@@ -112,6 +112,20 @@ describe('the public list', () => {
     expect(() => show(tag)).toThrow('Ask Pilots’ trust first')
     show(tag, '', false)
   })
+
+  it('shows nothing of a machine any more once its owner has changed their mind', async () => {
+    const tag = bookIn({ acquired: 'lent', owner: 'Pilots’ trust' })
+    const agreed = (version: number, allowed: string[]) =>
+      perform(tag, 'record-consent', { version, allowed, upTo: 0, mustAsk: '', agreedWith: 'its secretary', agreedOn: '' } as never)
+    agreed(0, ['show'])
+    open()
+    show(tag)
+    const key = want(tag, 'Lid')
+    expect((await list()).wanted).toHaveLength(1)
+    agreed(1, ['open'])
+    expect((await list()).wanted).toEqual([])
+    expect(() => lineOf(on.db, key)).toThrow('not on the list any more')
+  })
 })
 
 describe('what is offered', () => {

@@ -1,9 +1,9 @@
 import { z } from 'zod'
 import { heldPlaceNames, partConditionNames } from '#core/parts/ledger'
 import { command } from '../../kernel/contract'
-import { id, oneOf, optionalBounded, optionalText, text, version } from '../../kernel/fields'
+import { howMany, id, oneOf, optionalBounded, optionalDay, optionalText, text, version } from '../../kernel/fields'
 import { atTheBench, coordinator } from '../../kernel/roles'
-import { HeldPart, OrderLine, PartNeed, day, howMany } from './rows'
+import { HeldPart, OrderLine, PartNeed } from './rows'
 import { heldAtFirst, partOutcomes } from './words'
 
 /** Who looks for it; nobody yet, where it is nothing. */
@@ -30,9 +30,15 @@ export const onMachine = {
 export const onCollection = {
   'hold-part': command(
     atTheBench,
-    z.object({ ...HeldPart.typed, count: howMany, at: oneOf(heldAtFirst, 'Where it is'), tag: optionalText('The donor’s tag', 20), dueBy: day('Expected by') }),
+    z.object({
+      ...HeldPart.typed,
+      count: howMany,
+      at: oneOf(heldAtFirst, 'Where it is'),
+      tag: optionalText('The donor’s tag', 20),
+      dueBy: optionalDay('Expected by'),
+    }),
   ),
-  'change-held': command(atTheBench, z.object({ heldId, version, ...HeldPart.typed, dueBy: day('Expected, or back, by') })),
+  'change-held': command(atTheBench, z.object({ heldId, version, ...HeldPart.typed, dueBy: optionalDay('Expected, or back, by') })),
   'move-held': command(
     atTheBench,
     z.object({
@@ -42,7 +48,7 @@ export const onCollection = {
       to: oneOf(heldPlaceNames, 'Where to'),
       tag: optionalText('Which machine', 20),
       holder: optionalText('To whom', 120),
-      dueBy: day('Back by'),
+      dueBy: optionalDay('Back by'),
       lies: optionalText('Where it lies', 120),
       ...looked,
     }),
@@ -65,7 +71,7 @@ export const onCollection = {
       holder: text('To whom', 120),
       tested: text('What was looked at or tested', 200),
       inReturn: optionalText('What comes for it', 120),
-      dueBy: day('Expected by'),
+      dueBy: optionalDay('Expected by'),
     }),
   ),
   /** Says where parts lie, by their codes. */
@@ -80,7 +86,7 @@ export const onCollection = {
     coordinator,
     z.object({
       supplier: text('Supplier', 120),
-      dueBy: day('Expected by'),
+      dueBy: optionalDay('Expected by'),
       postage: optionalBounded('Postage', { from: 0, upTo: 10_000 }),
       lines: z.array(z.object(OrderLine)).min(1, 'Lines: choose at least one.').max(200, 'Lines: two hundred at most.'),
     }),

@@ -2,11 +2,8 @@ import { z } from 'zod'
 import { partConditionNames } from '#core/parts/ledger'
 import { needStops } from '#core/parts/needs'
 import { partKindNames } from '#core/parts/substitute/substitute'
-import { bounded, oneOf, optionalBounded, optionalText, text } from '../../kernel/fields'
+import { howMany, oneOf, optionalBounded, optionalDay, optionalText, text } from '../../kernel/fields'
 import { row } from '../../kernel/row'
-
-export const howMany = bounded('How many', { above: 0, upTo: 9999 }).pipe(z.number().int('How many: a whole number, please.'))
-export const day = (what: string) => z.iso.date(`${what}: choose a day.`).nullable().default(null)
 
 /** What a part is like, by the fields of its kind; as typed, or as it is kept. */
 const asIs = {
@@ -32,7 +29,7 @@ export const PartNeed = row(
     affects: optionalText('Which function', 80),
     place: optionalText('For which place', 80),
     workaround: optionalText('Until then', 160),
-    byWhen: day('Until when'),
+    byWhen: optionalDay('Until when'),
     wouldDo: optionalText('What would do instead', 600),
     forFirstStart: optionalText('What does for a first start', 600),
     ...asIs,
@@ -51,7 +48,7 @@ export const HeldPart = row(
     /** It travels with the part, and never dates the machine that the part lands in. */
     dateCode: optionalText('Date code', 20),
     lender: optionalText('Whose it is', 120),
-    backBy: day('Back to them by'),
+    backBy: optionalDay('Back to them by'),
     note: optionalText('Note', 300),
     /** Where fewer lie on the shelf, or are on their way, it is bought again. */
     keepAtLeast: optionalBounded('Keep at least', { from: 0, upTo: 9999 }),

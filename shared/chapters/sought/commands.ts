@@ -1,11 +1,10 @@
 import { z } from 'zod'
 import { offerKindNames, offerTermNames } from '#core/sharing/sought'
 import { command } from '../../kernel/contract'
-import { bounded, id, oneOf, optionalBounded, optionalText, text, version } from '../../kernel/fields'
+import { howMany, id, oneOf, optionalBounded, optionalDay, optionalText, text, version } from '../../kernel/fields'
 import { atTheBench, coordinator } from '../../kernel/roles'
 import { boardFields } from './rows'
 
-const day = (what: string) => z.iso.date(`${what}: choose a day.`).nullable().default(null)
 const offer = { offerId: id, version }
 
 export const onMachine = {
@@ -33,10 +32,10 @@ export const onCollection = {
     z.object({
       ...offer,
       terms: oneOf(offerTermNames, 'How it comes'),
-      count: bounded('How many', { above: 0, upTo: 999 }).pipe(z.number().int('How many: a whole number, please.')),
+      count: howMany,
       unitPrice: optionalBounded('Price of one', { from: 0, upTo: 1_000_000 }),
-      dueBy: day('Expected by'),
-      backBy: day('Back to them by'),
+      dueBy: optionalDay('Expected by'),
+      backBy: optionalDay('Back to them by'),
     }),
   ),
   /** Done with, or turned down: what was said and how they are reached is forgotten. */
