@@ -17,7 +17,7 @@ const offered = ref<{ net: string; does: string }>()
 </script>
 
 <template>
-  <section class="grid gap-2" aria-label="Theories">
+  <section class="grid gap-2" :aria-label="`Theories of ${fault.symptom}`">
     <ul v-if="fault.theories.length" class="grid divide-y divide-line border-y border-line">
       <li v-for="theory in fault.theories" :key="theory.id" class="grid gap-0.5 py-1.5">
         <p class="flex flex-wrap items-baseline gap-x-3">
@@ -30,7 +30,7 @@ const offered = ref<{ net: string; does: string }>()
             type="button"
             class="button button-quiet ml-auto"
             :aria-expanded="judging === theory.id"
-            :aria-label="`Judge ${theory.says}`"
+            :aria-label="`Judge it: ${theory.says}`"
             @click="judging = judging === theory.id ? undefined : theory.id"
           >
             Judge it

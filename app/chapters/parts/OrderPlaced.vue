@@ -14,6 +14,12 @@ const props = defineProps<{
 const emit = defineEmits<{ done: [] }>()
 const session = useSession()
 const label = computed(() => `Ordered from ${props.supplier || 'somebody'}`)
+function ordered(close: () => void) {
+  const stay = stayOnCard()
+  close()
+  emit('done')
+  void stay()
+}
 const fixed = computed(() => ({ lines: props.lines.map(line => ({ note: '', ...line, spec: typedOf(line.spec), unitPrice: line.unitPrice ?? '' })) }))
 </script>
 
@@ -25,7 +31,7 @@ const fixed = computed(() => ({ lines: props.lines.map(line => ({ note: '', ...l
       :fixed="fixed as never"
       :label="label"
       submit="It is ordered"
-      @done="(close(), emit('done'))"
+      @done="ordered(close)"
     >
       <div class="grid gap-3 sm:grid-cols-3">
         <TextField name="supplier" label="Supplier" /><TextField name="postage" label="Postage" numeric /><DayField

@@ -17,13 +17,17 @@ const groups = computed(() =>
   ].filter(group => group.offers.length),
 )
 const from = (offer: Offer) => [offer.ours ? `${offer.who}, of the house` : offer.who, ...(offer.reach ? [offer.reach] : []), times.moment(offer.at)].join('; ')
-const initial = (offer: Offer) => ({
-  terms: 'given' as const,
-  count: (offer.kind === 'have' ? '1' : 1) as never,
-  unitPrice: '' as never,
-  dueBy: null,
-  backBy: null,
-})
+/** What was taken up or forgotten goes from its place, and its presses with it. */
+function takenUp(close: () => void) {
+  const stay = stayOnCard()
+  close()
+  void stay()
+}
+async function forget({ id, version }: Offer) {
+  const stay = stayOnCard()
+  if (await clear({ offerId: id, version })) await stay()
+}
+const initial = (offer: Offer) => ({ terms: 'given' as const, count: '1' as never, unitPrice: '' as never, dueBy: null, backBy: null })
 </script>
 
 <template>
@@ -53,7 +57,7 @@ const initial = (offer: Offer) => ({
                   :fixed="{ offerId: offer.id, version: offer.version }"
                   :label="`Take up ${offer.who}’s offer`"
                   submit="Take it up"
-                  @done="close()"
+                  @done="takenUp(close)"
                 >
                   <template #default="{ values }">
                     <template v-if="offer.kind === 'have'">
@@ -72,7 +76,7 @@ const initial = (offer: Offer) => ({
                   </template>
                 </CommandForm>
               </AddPanel>
-              <button type="button" class="button button-quiet" :disabled="busy" @click="clear({ offerId: offer.id, version: offer.version })">
+              <button type="button" class="button button-quiet" :disabled="busy" @click="forget(offer)">
                 {{ offer.taken ? 'Done with: forget it' : 'Turn down and forget' }}<span class="sr-only"> {{ offer.name }}, {{ offer.who }}</span>
               </button>
             </div>

@@ -43,7 +43,7 @@ it('a fault with two dead chips: a theory falls to equipment that is known good,
   ])
     await joaquim.fill(label!, words!, 'Add a theory')
   await joaquim.press('Save theory')
-  await joaquim.press('Judge The set is off its channel')
+  await joaquim.press('Judge it: The set is off its channel')
   await joaquim.fill('What shows it', 'A second set is dark too')
   await joaquim.press('Save judgement')
   await joaquim.sees('Check the checker')

@@ -41,6 +41,8 @@ it('somebody outside answers the public list without an account; it is looked ov
   await ilka.choose('How it comes', 'Given', 'Take up Marit Oskarsen’s offer')
   await ilka.press('Take it up')
   await ilka.sees('Done with: forget it')
+  // Whoever works by keys is left on the card, though the form went with its offer.
+  expect(await ilka.driver.executeScript('return document.activeElement.innerText')).toBe('Offers')
   await ilka.open('/parts?side=buy')
   await ilka.sees('Promised to us; from Marit Oskarsen', 'Offered for')
   await ilka.open('/parts?side=offers')
