@@ -14,32 +14,35 @@ const props = defineProps<{
 const emit = defineEmits<{ done: [] }>()
 const session = useSession()
 const label = computed(() => `Ordered from ${props.supplier || 'somebody'}`)
-function ordered(close: () => void) {
-  const stay = stayOnCard()
+const root = useTemplateRef<HTMLElement>('root')
+async function ordered(close: () => void) {
+  const stay = stayOnCard(root.value)
   close()
   emit('done')
-  void stay()
+  await stay
 }
 const fixed = computed(() => ({ lines: props.lines.map(line => ({ note: '', ...line, spec: typedOf(line.spec), unitPrice: line.unitPrice ?? '' })) }))
 </script>
 
 <template>
-  <AddPanel v-if="session.may('place-order') && lines.length" v-slot="{ close }" :label="label">
-    <CommandForm
-      command="place-order"
-      :initial="{ supplier, dueBy: expected ?? null, postage: (postage || '') as never }"
-      :fixed="fixed as never"
-      :label="label"
-      submit="It is ordered"
-      @done="ordered(close)"
-    >
-      <div class="grid gap-3 sm:grid-cols-3">
-        <TextField name="supplier" label="Supplier" /><TextField name="postage" label="Postage" numeric /><DayField
-          name="dueBy"
-          label="Expected by"
-          :hint="hint"
-        />
-      </div>
-    </CommandForm>
-  </AddPanel>
+  <div ref="root">
+    <AddPanel v-if="session.may('place-order') && lines.length" v-slot="{ close }" :label="label">
+      <CommandForm
+        command="place-order"
+        :initial="{ supplier, dueBy: expected ?? null, postage: (postage || '') as never }"
+        :fixed="fixed as never"
+        :label="label"
+        submit="It is ordered"
+        @done="ordered(close)"
+      >
+        <div class="grid gap-3 sm:grid-cols-3">
+          <TextField name="supplier" label="Supplier" /><TextField name="postage" label="Postage" numeric /><DayField
+            name="dueBy"
+            label="Expected by"
+            :hint="hint"
+          />
+        </div>
+      </CommandForm>
+    </AddPanel>
+  </div>
 </template>

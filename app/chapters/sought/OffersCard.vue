@@ -17,17 +17,16 @@ const groups = computed(() =>
   ].filter(group => group.offers.length),
 )
 const from = (offer: Offer) => [offer.ours ? `${offer.who}, of the house` : offer.who, ...(offer.reach ? [offer.reach] : []), times.moment(offer.at)].join('; ')
+const root = useTemplateRef<HTMLElement>('root')
 /** What was taken up or forgotten goes from its place, and its presses with it. */
-function takenUp(close: () => void) {
-  const stay = stayOnCard()
+async function takenUp(close: () => void) {
   close()
-  void stay()
+  await stayOnCard(root.value)
 }
 async function forget({ id, version }: Offer) {
-  const stay = stayOnCard()
-  if (await clear({ offerId: id, version })) await stay()
+  if (await clear({ offerId: id, version })) await stayOnCard(root.value)
 }
-const initial = (offer: Offer) => ({ terms: 'given' as const, count: '1' as never, unitPrice: '' as never, dueBy: null, backBy: null })
+const initial = { terms: 'given' as const, count: '1' as never, unitPrice: '' as never, dueBy: null, backBy: null }
 </script>
 
 <template>
@@ -53,7 +52,7 @@ const initial = (offer: Offer) => ({ terms: 'given' as const, count: '1' as neve
               <AddPanel v-if="!offer.taken" v-slot="{ close }" :label="`Take up ${offer.who}’s offer`">
                 <CommandForm
                   command="take-up-offer"
-                  :initial="initial(offer)"
+                  :initial="initial"
                   :fixed="{ offerId: offer.id, version: offer.version }"
                   :label="`Take up ${offer.who}’s offer`"
                   submit="Take it up"
@@ -84,7 +83,7 @@ const initial = (offer: Offer) => ({ terms: 'given' as const, count: '1' as neve
         </ul>
       </section>
       <p v-if="failure || stale" role="alert" class="text-stop">{{ failure || stale?.message }}</p>
-      <h3>The public list</h3>
+      <h3 ref="root">The public list</h3>
       <p>
         <template v-if="found.board.open"
           >Anybody may read it, at <a href="/sought" target="_blank">{{ '/sought' }}</a>: what machines want whose sheet says so under Mend, and what can be
