@@ -10,7 +10,7 @@ const mostSisters = 12
 export function sistersHaving(tx: Tx, { machine, sisters }: MachineFile, table: SQLiteTable & { machineId: SQLiteColumn }) {
   if (!sisters.all || machine.modelId === null) return []
   return tx
-    .select({ tag: machines.tag, nickname: machines.nickname, rows: count() })
+    .select({ tag: machines.tag, nickname: machines.nickname, variant: machines.variant, rows: count() })
     .from(table)
     .innerJoin(machines, eq(machines.id, table.machineId))
     .where(and(eq(machines.modelId, machine.modelId), ne(machines.id, machine.id)))

@@ -16,6 +16,7 @@ const coordinatorsAlone = [
   'forget-person',
   'give-away',
   'grant-skills',
+  'keep-capacitors',
   'overrule-gate',
   'pass-over-consent',
   'place-order',

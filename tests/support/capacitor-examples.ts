@@ -5,7 +5,8 @@ type Recapping = Extract<EntryKind, `capacitor${string}` | 'prices.set'>
 /** Entries of recapping with what each says; see `entry-examples.ts`. */
 export const ofCapacitors: { [K in Recapping]: [EntryData<K>, string] } = {
   'capacitors.school': [{ school: 'evidence' }, 'Its capacitors: on evidence, for this machine.'],
-  'capacitors.listed': [{ assembly: 'Supply', count: 12, fromTag: 'M-2026-004' }, '12 capacitors of Supply listed, as M-2026-004 has them.'],
+  'capacitors.listed': [{ assembly: 'Supply', count: 12, fromTag: 'M-2026-004', known: '' }, '12 capacitors of Supply listed, as M-2026-004 has them.'],
+  'capacitors.kept': [{ of: 'Petrel 8, issue 3', count: 26 }, '26 capacitors kept as known of Petrel 8, issue 3.'],
   'capacitor.changed': [
     {
       assembly: 'Supply',

@@ -79,8 +79,11 @@ const twoIsMore = computed(() => buys.value?.two && (buys.value.two.buys.length 
               ><span>{{ line.need }}</span
               ><LevelSign :level="verdictLevel[line.verdict]" /><span class="hint">{{ verdictSays[line.verdict] }}. {{ line.says }}</span>
             </p>
+            <p v-if="line.late" class="flex flex-wrap items-baseline gap-x-2">
+              <LevelSign level="care" />Too late: wanted by {{ times.day(line.wantedBy!) }}, expected by {{ times.day(line.dueBy!) }}.
+            </p>
             <p v-if="!may(line)" class="hint">
-              {{ line.dueBy ? `Expected by ${times.day(line.dueBy)}. ` : '' }}It is given out once it has arrived and was looked at.
+              {{ line.dueBy && !line.late ? `Expected by ${times.day(line.dueBy)}. ` : '' }}It is given out once it has arrived and was looked at.
             </p>
           </li>
         </ul>

@@ -62,8 +62,11 @@ const school = computed(() => capacitorSchools[props.sheet.recap.school])
     <CautionNote about="solder" />
     <CautionNote about="stored-charge" />
     <EmptyPlace v-if="!all.length" says="None listed yet. Read them off the board, a line for what is alike.">
+      <KnownCapacitors :sheet="sheet" />
       <p v-for="sister in sheet.recap.from" :key="sister.tag" class="flex flex-wrap items-center gap-2">
-        <span>{{ sister.nickname || sister.tag }}, of the same model, has a list: {{ counted(sister.capacitors, 'capacitor') }}.</span
+        <span
+          >{{ sister.nickname || sister.tag }}, of the same model{{ sister.variant && `, ${sister.variant}` }}, has a list:
+          {{ counted(sister.capacitors, 'capacitor') }}.</span
         ><button v-if="session.may('take-over-capacitors')" type="button" class="button" :disabled="busy" @click="takeOver({ fromTag: sister.tag })">
           Take over its list
         </button>
@@ -75,6 +78,7 @@ const school = computed(() => capacitorSchools[props.sheet.recap.school])
       <NuxtLink :to="`/m/${sheet.tag}/capacitors`" class="button button-quiet">Print the list</NuxtLink>
       <NuxtLink :to="{ path: '/parts', query: { side: 'order' } }" class="button button-quiet">Order for several machines</NuxtLink>
     </p>
+    <KnownCapacitors v-if="all.length" :sheet="sheet" />
     <section v-for="assembly in assemblies" :key="assembly" class="grid gap-1" :aria-label="`Capacitors of ${assembly}`">
       <h3>{{ assembly }}</h3>
       <ul class="grid divide-y divide-line border-y border-line">

@@ -103,7 +103,7 @@ describe('what is given', () => {
     const input = { machines: [machine(1, 3, need(11)), machine(2, 5, need(21)), machine(3, 9, need(31), need(32))], sources: [source(1, 1, [11, 21, 31])] }
     const { alive, refused, gives } = allocate(input, solve)
     expect(alive).toEqual([2])
-    expect(gives).toEqual([{ sourceId: 1, needId: 21, count: 1 }])
+    expect(gives).toEqual([{ sourceId: 1, needId: 21, count: 1, late: false }])
     expect(refused).toEqual([
       { machineId: 1, lacks: [{ needId: 11, short: 1, wentTo: [2] }] },
       {
@@ -124,6 +124,28 @@ describe('what is given', () => {
     }
     expect(fromOf('donor', 'shelf', 'ordered')).toBe('shelf')
     expect(fromOf('donor', 'ordered')).toBe('ordered')
+  })
+
+  it('comes in time where it can, without bringing any less to life; what comes too late says so', () => {
+    const machines = [machine(1, 1, need(1)), machine(2, 9, need(2))]
+    const late = { ...source(1, 1, [1, 2], 'ordered'), tooLateFor: [1] }
+    const gives = (...sources: Source[]) =>
+      allocate({ machines, sources }, solve)
+        .gives.map(g => [g.sourceId, g.needId, g.late])
+        .sort((a, b) => Number(a[1]) - Number(b[1]))
+    // The one that is here goes to the machine that has a day to keep, and the other waits for the order.
+    expect(gives(late, source(2, 1, [1, 2]))).toEqual([
+      [2, 1, false],
+      [1, 2, false],
+    ])
+    expect(gives(late, source(2, 1, [1], 'donor'))).toEqual([
+      [2, 1, false],
+      [1, 2, false],
+    ])
+    expect(gives(late, source(2, 1, [2]))).toEqual([
+      [1, 1, true],
+      [2, 2, false],
+    ])
   })
 
   it('is nothing where nothing is wanted, and refuses what is no question', () => {

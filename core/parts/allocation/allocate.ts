@@ -24,6 +24,8 @@ export interface Source {
   units: number
   from: 'shelf' | 'donor' | 'ordered'
   serves: number[]
+  /** Those of them that want it before it is here. */
+  tooLateFor?: number[]
 }
 /** A part that could be bought, and which needs it would serve. */
 export interface Purchasable {
@@ -43,6 +45,8 @@ export interface Given {
   sourceId: number
   needId: number
   count: number
+  /** It comes after the day that it is wanted by. */
+  late: boolean
 }
 export interface Lacks {
   needId: number
@@ -72,8 +76,12 @@ export interface Allocation {
 
 /** A machine that starts is worth so many times a function of it. Common practice, no source. */
 const startShare = 10
-/** Of two ways to the same, the shelf comes first, then what is on its way already, and a donor is opened last. Common practice, no source. */
-const trouble = { shelf: 1, donor: 3, ordered: 2 } as const
+/**
+ * Of two ways to the same, the shelf comes first, then what is on its way already, then a donor is opened; what comes after the day that it is
+ * wanted by is worse than all of these. Common practice, no source.
+ */
+const trouble = { shelf: 1, donor: 3, ordered: 2, late: 30 } as const
+const isLate = ({ tooLateFor = [] }: Source, needId: number): boolean => tooLateFor.includes(needId)
 
 const x = (machine: Contender) => `x${machine.id}`
 const f = (need: WantedHere) => `f${need.id}`
@@ -82,11 +90,12 @@ const b = (buy: Purchasable, needId: number) => `b${buy.id}_${needId}`
 const z = (buy: Purchasable) => `z${buy.id}`
 const n = (buy: Purchasable) => `n${buy.id}`
 
+const sorted = (ids: readonly number[]) => [...new Set(ids)].sort((p, q) => p - q).join()
 /** Lines that would serve the same, as one: to whoever weighs they are one heap. @param apart whether it matters where they are */
 function heapsOf(sources: readonly Source[], apart = true): { whole: Source; lines: Source[] }[] {
   const heaps = new Map<string, Source[]>()
   for (const source of sources) {
-    const key = `${apart ? source.from : ''} ${[...new Set(source.serves)].sort((p, q) => p - q).join()}`
+    const key = `${sorted(source.serves)} ${apart ? `${source.from} ${sorted(source.tooLateFor ?? [])}` : ''}`
     const heap = heaps.get(key)
     if (heap) heap.push(source)
     else heaps.set(key, [source])
@@ -102,7 +111,7 @@ function dealt(lines: readonly Source[], wanted: { needId: number; count: number
     for (let open = count; open > 0;) {
       const line = left.find(one => one.units > 0)!
       const taken = Math.min(open, line.units)
-      given.push({ sourceId: line.id, needId, count: taken })
+      given.push({ sourceId: line.id, needId, count: taken, late: isLate(lines[0]!, needId) })
       line.units -= taken
       open -= taken
     }
@@ -186,7 +195,7 @@ function programmeOf({ machines, sources, purchasables = [] }: AllocationInput, 
 
 /**
  * Gives the parts that are at hand so that as much comes to life as can, counted by what each machine is worth to the house; exactly, as an integer
- * programme. What it gives them is then taken from where it troubles least: the shelf, then what is ordered, then donors.
+ * programme. What it gives them is then taken from where it troubles least: the shelf, then what is ordered, then donors, and last what comes too late.
  * Only what is served is a whole number to the programme. With that settled, who gives to whom is a transport, whose best corners are whole numbers
  * by themselves where all it is asked for is (Hoffman and Kruskal 1956).
  * @param solve the solver, which runs beside: it takes a programme, and gives its figures
@@ -202,7 +211,9 @@ export function allocate(input: AllocationInput, solve: Solve): Allocation {
   const programme = programmeOf({ machines, sources: heaps.map(heap => heap.whole) }, null)
   const needs = new Set(machines.flatMap(m => m.needs.map(need => need.id)))
   const troubles = termsOf(
-    heaps.flatMap(({ whole }) => [...new Set(whole.serves)].filter(id => needs.has(id)).map(id => [trouble[whole.from], y(whole, id)] as const)),
+    heaps.flatMap(({ whole }) =>
+      [...new Set(whole.serves)].filter(id => needs.has(id)).map(id => [trouble[isLate(whole, id) ? 'late' : whole.from], y(whole, id)] as const),
+    ),
   )
   const second = troubles ? solved(solve, settled({ ...programme, least: true, goal: troubles }, first.values)) : first
   const of = (name: string) => Math.round(second.values[name] ?? 0)

@@ -25,6 +25,13 @@ it('like parts are put together, what serves nothing is left out, and nothing is
   ])
 })
 
+it('an order that is expected after the day that it is wanted by comes too late; one of no known day may, and nobody says so', () => {
+  const needs = [{ ...need(1, 'Fan', 1), byWhen: '2026-12-05' }, need(2, 'Fan', 2)]
+  const late = (dueBy: string | null, from: 'ordered' | 'shelf' = 'ordered') =>
+    questionOf({ machines: [], needs, held: [{ ...held(1, 'Fan'), from, dueBy }], paid: [] }).sources[0]!.tooLateFor
+  expect([late('2026-12-06'), late('2026-12-05'), late(null), late('2026-12-06', 'shelf')]).toEqual([[1], [], [], []])
+})
+
 it('a need with fields is not served by what does not fit, and a price of that is none', () => {
   const fuse = (ratingA: number) => ({ name: 'Fuse', kind: 'fuse' as const, spec: { ratingA, speed: 'slow', breakingA: 35, voltageV: 250, size: '5 × 20 mm' } })
   const { sources, purchasables } = questionOf({

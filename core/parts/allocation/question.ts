@@ -5,6 +5,8 @@ import type { AllocationInput, Purchasable, Source } from './allocate'
 export interface NeedRow extends Wanted {
   id: number
   machineId: number
+  /** The day that it is wanted by, as 2026-12-01; empty where none is named. */
+  byWhen?: string
 }
 /** What there is to give. */
 export interface HeldRow extends Named {
@@ -13,6 +15,8 @@ export interface HeldRow extends Named {
   from: Source['from']
   /** The donor that it is still in. */
   machineId: number | null
+  /** The day that it is expected on, where it is on its way. */
+  dueBy?: string | null
 }
 /** What was paid for one, the latest first. */
 export interface Paid extends Named {
@@ -46,13 +50,18 @@ export function questionOf({ machines, needs, held, paid }: Question): Allocatio
   const sources = groupsOf(held).flatMap(like => {
     const into = wanted.filter(([need]) => mayServe(need!, like[0]!)).flat()
     // What is in a machine is not given to the same.
-    return like.map(({ id, name, units, from, machineId }) => ({
-      id,
-      name,
-      units,
-      from,
-      serves: into.filter(need => need.machineId !== machineId).map(need => need.id),
-    }))
+    return like.map(({ id, name, units, from, machineId, dueBy }) => {
+      const served = into.filter(need => need.machineId !== machineId)
+      return {
+        id,
+        name,
+        units,
+        from,
+        serves: served.map(need => need.id),
+        // What comes on a day that nobody knows may come too late as well; only a day that is known says so.
+        tooLateFor: served.filter(({ byWhen }) => from === 'ordered' && dueBy && byWhen && dueBy > byWhen).map(need => need.id),
+      }
+    })
   })
   const prices = groupsOf(paid)
   const purchasables: Purchasable[] = wanted.map(([first, ...others]) => ({

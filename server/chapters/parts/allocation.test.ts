@@ -80,9 +80,9 @@ it('nothing is given to a machine whose owner was not asked, or out of one; what
   expect(view.gives).toEqual([])
   expect(view.refused.map(r => r.tag)).toEqual([ours])
   // What is ordered is counted on, and given once it is here.
-  hold({ at: 'ordered', condition: 'not-looked-at', source: 'a maker of membranes' })
+  hold({ at: 'ordered', condition: 'not-looked-at', source: 'a maker of membranes', dueBy: '2027-01-20' })
   const [line] = (await weigh()).view.gives
-  expect(line).toMatchObject({ at: 'ordered', tag: ours })
+  expect(line).toMatchObject({ at: 'ordered', tag: ours, late: false, wantedBy: null })
   expect(() => collection('accept-allocation', { lines: [{ partId: line!.partId, heldId: line!.heldId, version: line!.version, count: 1 }] })).toThrow(
     'does not go from there',
   )

@@ -77,12 +77,15 @@ export async function toWeigh(tx: Tx): Promise<Weighed> {
   return {
     question: {
       machines: contenders,
-      needs: [...needs.values()].filter(need => left(need) > 0).map(need => ({ id: need.id, machineId: need.machineId, ...asWanted(need) })),
+      needs: [...needs.values()]
+        .filter(need => left(need) > 0)
+        .map(need => ({ id: need.id, machineId: need.machineId, byWhen: need.byWhen ?? '', ...asWanted(need) })),
       held: atHand.map(held => ({
         id: held.id,
         units: held.count,
         from: isOnItsWay(held) ? 'ordered' : (held.at as 'shelf' | 'donor'),
         machineId: held.machineId,
+        dueBy: held.dueBy,
         ...asNamed(held),
       })),
       paid: paid.reverse().map(one => ({ unitPrice: one.unitPrice!, ...asNamed(one) })),
@@ -105,7 +108,7 @@ export function allocationView({ needs, held, machines, asks }: Weighed, { gives
   const machineOf = (needId: number) => machines.get(needs.get(needId)!.machineId)!
   const weighed = (id: number) => ({ ...machineNamed(machines.get(id)!), weight: machines.get(id)!.weight })
   return {
-    gives: gives.map(({ sourceId, needId, count }) => {
+    gives: gives.map(({ sourceId, needId, count, late }) => {
       const [one, need] = [held.get(sourceId)!, needs.get(needId)!]
       const { verdict, says } = serves(need, one)!
       return {
@@ -115,6 +118,8 @@ export function allocationView({ needs, held, machines, asks }: Weighed, { gives
         at: one.at,
         lies: one.lies,
         dueBy: one.dueBy,
+        wantedBy: need.byWhen,
+        late,
         condition: one.condition,
         partId: need.id,
         need: need.name,

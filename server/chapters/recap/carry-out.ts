@@ -6,7 +6,7 @@ import { isPolarised } from '#core/parts/substitute/kinds/capacitor'
 import { readSpec } from '#core/parts/substitute/typed'
 import type { CommandInput } from '#shared/chapters/index'
 import { Capacitor } from '#shared/chapters/recap/index'
-import { asc, eq } from 'drizzle-orm'
+import { and, asc, eq } from 'drizzle-orm'
 import { NotNow } from '../../kernel/refusals'
 import { rowOf } from '../../kernel/row-of'
 import { machines } from '../../kernel/trunk'
@@ -14,7 +14,8 @@ import { expectVersion } from '../../kernel/versions'
 import type { MachineWork, Work } from '../../kernel/work'
 import { photographOf } from '../look/index'
 import { fitFromShelf } from '../parts/index'
-import { capacitors, prices, recapSchools } from './schema'
+import { capacitors, knownBoards, prices, recapSchools } from './schema'
+import { issueNamed } from './view'
 
 type Row = typeof capacitors.$inferSelect
 type New = Pick<Row, 'place' | 'spec' | 'fixing' | 'stressed' | 'note'>
@@ -55,7 +56,7 @@ export function listCapacitors(work: MachineWork, { assembly, typed }: CommandIn
     )
   if (!read.capacitors.length) throw new InputError('typed', typed, 'The list: a line for each, such as C12 470u 25V radial.')
   list(work, assembly, read.capacitors, 'typed')
-  work.write('capacitors.listed', { assembly, count: read.capacitors.length, fromTag: null })
+  work.write('capacitors.listed', { assembly, count: read.capacitors.length, fromTag: null, known: '' })
 }
 
 /** Takes over the list of a sister; what was seen or measured of its parts stays with it. */
@@ -70,7 +71,45 @@ export function takeOverCapacitors(work: MachineWork, { fromTag }: CommandInput<
   for (const assembly of new Set(theirs.map(one => one.assembly))) {
     const its = theirs.filter(one => one.assembly === assembly)
     list(work, assembly, its, 'fromTag')
-    work.write('capacitors.listed', { assembly, count: its.length, fromTag })
+    work.write('capacitors.listed', { assembly, count: its.length, fromTag, known: '' })
+  }
+}
+
+/** Keeps its list as what every machine of its model and issue has, in the place of what was known before of these boards. */
+export function keepCapacitors(work: MachineWork): void {
+  const { tx, machine, write } = work
+  if (machine.modelId === null) throw new NotNow('Of which model it is is not known: choose one of the models first.')
+  const all = ofMachine(work)
+  if (!all.length) throw new NotNow('This machine has no list of capacitors.')
+  const { modelId, variant } = machine
+  for (const assembly of new Set(all.map(one => one.assembly))) {
+    const of = all.filter(one => one.assembly === assembly).map(({ place, spec, fixing, stressed, note }) => ({ place, spec, fixing, stressed, note }))
+    tx.insert(knownBoards)
+      .values({ modelId, variant, assembly, capacitors: of })
+      .onConflictDoUpdate({ target: [knownBoards.modelId, knownBoards.variant, knownBoards.assembly], set: { capacitors: of } })
+      .run()
+  }
+  write('capacitors.kept', { of: issueNamed(machine.name, variant), count: all.length })
+}
+
+/** Takes over what is known of an issue of its model, for those of its boards that have no list yet. */
+export function takeKnownCapacitors(work: MachineWork, { variant }: CommandInput<'take-known-capacitors'>): void {
+  const { tx, machine } = work
+  const listed = new Set(ofMachine(work).map(one => one.assembly))
+  const boards = (
+    machine.modelId === null
+      ? []
+      : tx
+          .select()
+          .from(knownBoards)
+          .where(and(eq(knownBoards.modelId, machine.modelId), eq(knownBoards.variant, variant)))
+          .orderBy(asc(knownBoards.id))
+          .all()
+  ).filter(board => !listed.has(board.assembly))
+  if (!boards.length) throw new NotNow('Nothing is known of that issue that is not on its list already.')
+  for (const { assembly, capacitors: known } of boards) {
+    list(work, assembly, known, 'variant')
+    work.write('capacitors.listed', { assembly, count: known.length, fromTag: null, known: issueNamed(machine.name, variant) })
   }
 }
 

@@ -77,6 +77,44 @@ describe('a list of capacitors', () => {
     expect(() => perform(other, 'take-over-capacitors', { fromTag: sister })).toThrow('no other machine of the same model')
   })
 
+  it('is kept for the model and its issue, and taken over board by board; another issue is told apart', () => {
+    const { modelId } = on.collection(
+      'add-model',
+      commands['add-model'].parse({ maker: 'Tarnwick Instruments', name: 'Petrel 9', variants: [], usualKit: [], assemblies: [], knownFaults: [], rails: [] }),
+    ) as { modelId: number }
+    const of = (variant: string) => bookIn({ modelId, variant })
+    const first = of('issue 2')
+    expect(() => perform(first, 'keep-capacitors', {})).toThrow('no list of capacitors')
+    for (const [assembly, typed] of [
+      ['Supply', 'C1, C2 470u 25V radial glued'],
+      ['Main board', 'C1 10u 16V axial'],
+    ] as const)
+      perform(first, 'list-capacitors', { assembly, typed })
+    perform(first, 'keep-capacitors', {})
+    expect(says(first)).toContain('3 capacitors kept as known of Petrel 9, issue 2.')
+    expect(sheet(first).recap.known).toEqual([])
+    const later = of('issue 3')
+    expect(sheet(later).recap.known).toEqual([{ variant: 'issue 2', capacitors: 3, sameIssue: false }])
+    expect(() => perform(later, 'take-known-capacitors', { variant: 'issue 3' })).toThrow('Nothing is known')
+    // What is listed by hand stays as it is; the other board is taken over.
+    perform(later, 'list-capacitors', { assembly: 'Supply', typed: 'C1 1000u 25V radial' })
+    perform(later, 'take-known-capacitors', { variant: 'issue 2' })
+    expect(sheet(later).recap.capacitors.map(c => [c.assembly, c.place, c.fixing])).toEqual([
+      ['Supply', 'C1', 'none'],
+      ['Main board', 'C1', 'none'],
+    ])
+    expect(says(later)).toContain('1 capacitor of Main board listed, as is known of Petrel 9, issue 2.')
+    // Kept again, a board is known as it was seen last; one of another issue stays as it was.
+    perform(first, 'list-capacitors', { assembly: 'Supply', typed: 'C9 1u 50V radial' })
+    perform(first, 'keep-capacitors', {})
+    perform(later, 'keep-capacitors', {})
+    expect(sheet(of('issue 2')).recap.known).toEqual([
+      { variant: 'issue 2', capacitors: 4, sameIssue: true },
+      { variant: 'issue 3', capacitors: 2, sameIssue: false },
+    ])
+    expect(() => perform(listed(), 'keep-capacitors', {})).toThrow('Of which model')
+  })
+
   it('keeps the machine off while one is out of its place, and guards it while a bad one is in', () => {
     const tag = listed()
     expect(gate(tag)).not.toContain('recap.bad')

@@ -6,7 +6,7 @@ import type { CapacitorSchool } from '#core/parts/recap/schools'
 import type { Spec } from '#core/parts/substitute/compare'
 import { index, integer, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core'
 import { flag, key, version, words } from '../../kernel/columns'
-import { machineId, machines } from '../../kernel/trunk'
+import { machineId, machines, models } from '../../kernel/trunk'
 
 /** Capacitors of a machine by their places. */
 export const capacitors = sqliteTable(
@@ -30,6 +30,30 @@ export const capacitors = sqliteTable(
     state: text('state').$type<CapacitorState>().notNull().default('in'),
   },
   t => [uniqueIndex('capacitors_place').on(t.machineId, t.assembly, t.place), index('capacitors_state').on(t.state)],
+)
+
+/** A capacitor of a board as every machine of a model and issue has it. */
+export interface KnownCapacitor {
+  place: string
+  spec: Spec
+  fixing: Fixing
+  stressed: boolean
+  note: string
+}
+/** Boards whose capacitors are known, by model, its issue and the board. */
+export const knownBoards = sqliteTable(
+  'known_boards',
+  {
+    id: key(),
+    modelId: integer('model_id')
+      .notNull()
+      .references(() => models.id),
+    /** Board issue or variant; empty where none was told. */
+    variant: words('variant'),
+    assembly: text('assembly').notNull(),
+    capacitors: text('capacitors', { mode: 'json' }).$type<KnownCapacitor[]>().notNull(),
+  },
+  t => [uniqueIndex('known_boards_board').on(t.modelId, t.variant, t.assembly)],
 )
 
 /** The school of a machine where it differs from the collection's. */

@@ -3,14 +3,29 @@ import { serves } from '#core/parts/offers'
 import { judgeListed } from '#core/parts/recap/rules'
 import type { ViewOf } from '#shared/chapters/index'
 import { Capacitor, type CapacitorOffer } from '#shared/chapters/recap/index'
-import { and, eq, ne } from 'drizzle-orm'
-import type { ViewInput } from '../../kernel/file'
+import { and, asc, eq, ne } from 'drizzle-orm'
+import type { MachineFile, ViewInput } from '../../kernel/file'
 import type { Tx } from '../../kernel/history/journal'
 import { NotFound } from '../../kernel/refusals'
 import { sistersHaving } from '../../kernel/sisters-having'
 import { heldParts } from '../parts/index'
 import { facts } from './facts'
-import { capacitors } from './schema'
+import { capacitors, knownBoards } from './schema'
+
+/** A model with its issue, as it is called. */
+export const issueNamed = (name: string, variant: string): string => [name, variant].filter(Boolean).join(', ')
+
+/** What is known of the issues of its model, its own first; boards that have a list already are left out. */
+function knownOf(tx: Tx, { machine, capacitors }: MachineFile): ViewOf<'recap'>['recap']['known'] {
+  if (machine.modelId === null) return []
+  const listed = new Set(capacitors.map(one => one.assembly))
+  const byIssue = new Map<string, number>()
+  for (const board of tx.select().from(knownBoards).where(eq(knownBoards.modelId, machine.modelId)).orderBy(asc(knownBoards.variant)).all())
+    if (!listed.has(board.assembly)) byIssue.set(board.variant, (byIssue.get(board.variant) ?? 0) + board.capacitors.length)
+  return [...byIssue]
+    .map(([variant, count]) => ({ variant, capacitors: count, sameIssue: variant === machine.variant }))
+    .sort((a, b) => Number(b.sameIssue) - Number(a.sameIssue))
+}
 
 /** The capacitors of a machine, with what its school does about each. */
 export function recapView({ tx, file }: ViewInput): ViewOf<'recap'> {
@@ -37,6 +52,9 @@ export function recapView({ tx, file }: ViewInput): ViewOf<'recap'> {
         }
       }),
       // Where there is none yet, a sister's could be taken over.
+      known: knownOf(tx, file),
+      issue: file.machine.variant,
+      keptFor: file.machine.modelId === null ? null : issueNamed(file.machine.name, file.machine.variant),
       from: file.capacitors.length ? [] : sistersHaving(tx, file, capacitors).map(({ rows, ...sister }) => ({ ...sister, capacitors: rows })),
     },
   }

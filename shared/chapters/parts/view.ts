@@ -141,6 +141,9 @@ export const AllocationView = z.object({
       lies: s,
       /** When it should be here, where it is on its way. */
       dueBy: s.nullable(),
+      /** The day that it is wanted by, and whether it comes after that. */
+      wantedBy: s.nullable(),
+      late: z.boolean(),
       condition: word<PartCondition>(),
       partId: id,
       need: s,

@@ -12,6 +12,10 @@ export const onMachine = {
   'choose-capacitor-school': command(coordinator, z.object({ school: oneOf(capacitorSchoolNames, 'Old capacitors').nullable() })),
   'list-capacitors': command(atTheBench, z.object({ assembly: text('On which assembly', 80), typed: text('The list', 20_000) })),
   'take-over-capacitors': command(atTheBench, z.object({ fromTag: text('From which machine', 40) })),
+  /** Every machine of this model and issue has these. */
+  'keep-capacitors': command(coordinator, z.object({})),
+  /** Takes over what is known of an issue of its model, for those of its boards that have no list yet. */
+  'take-known-capacitors': command(atTheBench, z.object({ variant: optionalText('Of which issue', 160) })),
   'change-capacitor': command(atTheBench, z.object({ ...one, ...Capacitor.typed })),
   'measure-capacitor': command(
     atTheBench,

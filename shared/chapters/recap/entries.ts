@@ -22,10 +22,11 @@ export const entries = {
     shown,
   ),
   'capacitors.listed': entry(
-    z.object({ assembly: s, count: n, fromTag: s.nullable() }),
-    d => `${counted(d.count, 'capacitor')} of ${d.assembly} listed${d.fromTag ? `, as ${d.fromTag} has them` : ''}.`,
+    z.object({ assembly: s, count: n, fromTag: s.nullable(), known: s.default('') }),
+    d => `${counted(d.count, 'capacitor')} of ${d.assembly} listed${d.fromTag ? `, as ${d.fromTag} has them` : ''}${d.known && `, as is known of ${d.known}`}.`,
     shown,
   ),
+  'capacitors.kept': entry(z.object({ of: s, count: n }), d => `${counted(d.count, 'capacitor')} kept as known of ${d.of}.`, shown),
   'capacitor.changed': entry(
     z.object({ ...Capacitor.said, spec, fixing: word<Fixing>() }),
     d => `${where(d)}, as it now reads: ${specWords('capacitor', d.spec)}${d.looksBad ? '; it bulges, leaks or is cracked' : ''}.`,

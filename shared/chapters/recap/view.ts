@@ -37,7 +37,13 @@ export const view = z.object({
       }),
     ),
     /** Sisters whose list could be taken over. */
-    from: z.array(z.object({ tag: s, nickname: s, capacitors: n })),
+    from: z.array(z.object({ tag: s, nickname: s, capacitors: n, variant: s })),
+    /** What is known of its model, issue by issue, and would add to its list. */
+    known: z.array(z.object({ variant: s, capacitors: n, sameIssue: z.boolean() })),
+    /** Its own issue, where that is written down. */
+    issue: s,
+    /** The model and issue that its own list could be kept for; nothing where it is of no known model. */
+    keptFor: s.nullable(),
   }),
 })
 
