@@ -255,6 +255,7 @@ export const small: Story[] = [
         assembly: 'Main board',
         typed: 'C1 22u 16V axial electrolytic\nC2, C3 47u 16V radial electrolytic\nC5 1000u 16V radial electrolytic hot',
       }),
+      did(51, 'ilka', 'keep-capacitors', {}),
       did(50, 'rua', 'report-fault', { symptom: 'Starts one time in three', stopsMachine: true }),
       did(44, 'rua', 'observe-fault', { fault: 'Starts one time in three', says: 'Reset line slow to rise; single-wipe sockets' }),
       did(43, 'rua', 'keep-judgement', {

@@ -29,6 +29,8 @@ export interface Assembled {
   columns: (file: MachineFile) => ColumnsTold
   views: Partial<Record<ChapterName, (input: ViewInput) => object>>
   leave: Merged<'leave'>
+  /** What was paid for a machine, by all chapters, beside what was noted as spent on it. */
+  costs: Merged<'costs'>
   preparations: Record<string, (input: never) => unknown>
 }
 
@@ -98,6 +100,7 @@ function completed(chapters: readonly AnyChapter[], trunk: Record<string, unknow
     columns: each(columnParts, columns),
     views: Object.fromEntries(chapters.flatMap(c => (c.view ? [[c.name, c.view]] : []))),
     preparations: merged('preparation', chapters, c => c.preparations as Record<string, never>),
+    costs: (tx, machineId) => chapters.reduce((sum, c) => sum + (c.costs?.(tx, machineId) ?? 0), 0),
     leave: chapters.find(c => c.leave)!.leave!,
   }
 }

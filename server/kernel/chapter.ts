@@ -18,6 +18,7 @@ import type {
 } from '#shared/chapters/index'
 import type { MachineSummary, SheetHead } from '#shared/kernel/machine'
 import type { MachineFile, ViewInput } from './file'
+import type { Tx } from './history/journal'
 import type { Loaded } from './rows'
 import type { Bench, MachineWork, Work } from './work'
 
@@ -71,6 +72,8 @@ interface Beside<F> {
   leave?: (work: Pick<Work, 'tx' | 'person'>, skill: Skill | undefined, step: string) => void
   /** What follows when an entry of some kind is written, by whatever chapter. */
   hears?: { [K in EntryKind]?: (on: MachineWork, data: EntryData<K>) => void }
+  /** What of its own was paid for a machine, in the currency of the collection, beside what was noted as spent on it. */
+  costs?: (tx: Tx, machineId: number) => number
   /** What follows from what a settling found. */
   reacts?: (on: MachineWork, consequences: Consequences) => void
   /** Which machines rest on one of its rows, as a condition on `machines`, by the name of the scope. */

@@ -20,7 +20,7 @@ export const ofCapacitors: { [K in Recapping]: [EntryData<K>, string] } = {
     'Supply C12, as it now reads: 470 µF, 25 V; it bulges, leaks or is cracked.',
   ],
   'capacitor.measured': [
-    { assembly: 'Supply', place: 'C12', capacitanceF: 0.00031, esrOhm: 1.2, leakageA: 0.00002, atV: 25, reformed: true, says: 'bad' },
+    { assembly: 'Supply', place: 'C12', capacitanceF: 0.00031, esrOhm: 1.2, leakageA: 0.00002, atV: 25, reformed: true, inCircuit: false, says: 'bad' },
     'Supply C12 measured: 310 µF, series resistance 1.2 Ω, leaks 20 µA at 25 V, reformed before; bad.',
   ],
   'capacitor.out': [

@@ -1,3 +1,4 @@
+import { capacitors } from './capacitors'
 import { captures } from './captures'
 import { dryings } from './dryings'
 import { growths } from './growths'
@@ -8,4 +9,4 @@ import type { Simulation } from './simulation'
 import { swaps } from './swaps'
 import { whitenings } from './whitenings'
 
-export const simulations: readonly Simulation[] = [captures, keyboards, memories, whitenings, dryings, photographs, growths, swaps]
+export const simulations: readonly Simulation[] = [capacitors, captures, keyboards, memories, whitenings, dryings, photographs, growths, swaps]

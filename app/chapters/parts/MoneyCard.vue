@@ -9,7 +9,7 @@ const totals = computed(
     found.value &&
     ([
       ['Spent', found.value.spent],
-      ['Parts fitted, by what they cost', found.value.fitted],
+      ['Of it for parts', found.value.parts],
       ['On order', found.value.onOrder],
       ['On the shelf', found.value.onShelf],
     ] as const),
@@ -17,7 +17,7 @@ const totals = computed(
 </script>
 
 <template>
-  <OneCard title="Money" hint="Spendings as they were noted under Arrive. Parts count by the price that stands beside them in the ledger, and apart.">
+  <OneCard title="Money" hint="What was noted under Arrive, and the parts that are set aside or fitted, by the price that stands beside them in the ledger.">
     <p v-if="trouble" role="alert" class="text-stop">{{ trouble }}</p>
     <p v-else-if="!found" role="status" class="hint">Fetching…</p>
     <template v-else>
@@ -40,7 +40,7 @@ const totals = computed(
             >
             <span class="hint basis-52"
               >{{ row.estimate ? `thought ${inMoney(row.estimate.low)} to ${inMoney(row.estimate.high)}` : 'not appraised'
-              }}<template v-if="row.fitted">; parts {{ inMoney(row.fitted) }}</template></span
+              }}<template v-if="row.parts">; {{ inMoney(row.parts) }} of it for parts</template></span
             >
             <span class="flex flex-1 basis-64 items-baseline gap-2"
               ><LevelSign :level="row.finding.level" /><span :class="row.finding.level === 'stop' && 'text-stop'">{{ row.finding.says }}</span></span

@@ -19,8 +19,7 @@ const doubt = ({ sameIssue }: Known) =>
 
 <template>
   <p v-for="known in sheet.recap.known" :key="known.variant" class="flex flex-wrap items-center gap-2">
-    <span>{{ counted(known.capacitors, 'capacitor') }} more known of {{ issue(known) }}.</span
-    ><span v-if="doubt(known)" class="text-care">{{ doubt(known) }}</span
+    <span>{{ counted(known.capacitors, 'capacitor') }} known of {{ issue(known) }}.</span><span v-if="doubt(known)" class="text-care">{{ doubt(known) }}</span
     ><button v-if="session.may('take-known-capacitors')" type="button" class="button" :disabled="taking" @click="take({ variant: known.variant })">
       Take over what is known
     </button>

@@ -133,13 +133,20 @@ const words = {
       v-if="act === 'measure'"
       command="measure-capacitor"
       :machine="tag"
-      :initial="{ capacitanceF: '' as never, esrOhm: '' as never, leakageA: '' as never, atV: '' as never, reformed: one.measured?.reformed ?? false }"
+      :initial="{
+        capacitanceF: '' as never,
+        esrOhm: '' as never,
+        leakageA: '' as never,
+        atV: '' as never,
+        reformed: one.measured?.reformed ?? false,
+        inCircuit: false,
+      }"
       :fixed="fixed"
       :label="`What ${one.place} measures`"
       submit="Save what it measures"
       @done="done"
     >
-      <p class="hint">Out of the circuit, or with one leg free, and empty. What was not measured is left empty.</p>
+      <p class="hint">Empty, and out of the circuit or with one leg free. What was not measured is left empty.</p>
       <div class="grid grid-cols-2 gap-3 sm:grid-cols-4">
         <TextField name="capacitanceF" label="Capacitance, F" numeric hint="Such as 430u" /><TextField
           name="esrOhm"
@@ -148,6 +155,7 @@ const words = {
         /><TextField name="leakageA" label="Leakage, A" numeric hint="Such as 20u, after two minutes" /><TextField name="atV" label="Measured at, V" numeric />
       </div>
       <TickField name="reformed" label="Reformed at limited current before" />
+      <TickField name="inCircuit" label="Measured with both legs in the board" />
     </CommandForm>
     <CommandForm
       v-if="act === 'out'"

@@ -95,6 +95,7 @@ const school = computed(() => capacitorSchools[props.sheet.recap.school])
         @done="close()"
       >
         <TextField name="assembly" label="On which assembly" hint="Such as Supply, or Main board" />
+        <PlacesOffBoard :tag="sheet.tag" :listed="all" />
         <TextField
           name="typed"
           label="The list"

@@ -10,6 +10,7 @@ const props = defineProps<{ sheet: SheetOf<'stewardship'> }>()
 const session = useSession()
 const times = useTimes()
 const held = computed(() => props.sheet.stewardship)
+const inParts = computed(() => Math.max(0, held.value.spent - held.value.spendings.reduce((sum, one) => sum + one.amount, 0)))
 function judged(typed: unknown): Finding[] {
   try {
     const amount = parseQuantity(String(typed ?? ''), '')
@@ -22,22 +23,29 @@ function judged(typed: unknown): Finding[] {
 </script>
 
 <template>
-  <OneCard title="Spent on it" :state="held.spendings.length ? 'done' : 'none'" :result="money(held.spent, held.currency)" :stays="held.spendings.length > 0">
+  <OneCard title="Spent on it" :state="held.spent ? 'done' : 'none'" :result="money(held.spent, held.currency)" :stays="held.spent > 0">
     <template #aside
       ><span class="reading">{{ money(held.spent, held.currency) }}</span></template
     >
-    <EmptyPlace v-if="!held.spendings.length" says="Nothing has been spent on it." />
+    <EmptyPlace v-if="!held.spendings.length && !inParts" says="Nothing has been spent on it." />
     <ul v-else class="grid divide-y divide-line">
       <li v-for="one in held.spendings" :key="one.id" class="flex flex-wrap justify-between gap-x-3 py-1">
         <span
           >{{ one.what }} <span class="hint">{{ times.day(one.at) }}</span></span
         ><span class="figure">{{ money(one.amount, held.currency) }}</span>
       </li>
+      <li v-if="inParts" class="flex flex-wrap justify-between gap-x-3 py-1">
+        <span>Parts, by what they cost <span class="hint">off the ledger</span></span
+        ><span class="figure">{{ money(inParts, held.currency) }}</span>
+      </li>
     </ul>
     <AddPanel v-if="session.may('record-spending')" label="Spend on it">
       <CommandForm command="record-spending" :machine="sheet.tag" :initial="{ what: '', amount: '' }" label="Spend on it" submit="Save expense">
         <template #default="{ values }"
-          ><TextField name="what" label="What for" /><TextField name="amount" :label="`Amount in ${held.currency}`" numeric />
+          ><TextField name="what" label="What for" hint="Not parts of the ledger: they count by themselves once they are set aside or fitted." /><TextField
+            name="amount"
+            :label="`Amount in ${held.currency}`"
+            numeric />
           <div aria-live="polite"><FindingList :findings="judged(values.amount)" /></div
         ></template>
       </CommandForm>

@@ -4,7 +4,7 @@ import { InputError } from '../../kernel/input-error'
 import { type Spec, valueWords } from '../substitute/compare'
 import { capacitor } from '../substitute/kinds/capacitor'
 
-/** What was measured of a capacitor, out of the circuit or with one leg free; what was not is left out. */
+/** What was measured of a capacitor, empty; what was not is left out. */
 export interface CapacitorMeasured {
   capacitanceF?: number
   /** Equivalent series resistance, at whatever frequency the meter uses. */
@@ -14,6 +14,8 @@ export interface CapacitorMeasured {
   atV?: number
   /** Whether it was reformed at limited current before. */
   reformed?: boolean
+  /** With both legs in the board: what hangs on them is measured with it. */
+  inCircuit?: boolean
 }
 export const capacitorVerdicts = { 'bad': 'Bad', 'suspect': 'Suspect', 'tests-good': 'Tests good', 'not-known': 'Not known' } as const
 export type CapacitorVerdict = keyof typeof capacitorVerdicts
@@ -53,6 +55,8 @@ const usualShare = ({ technology, tolerancePct }: Spec): [low: number, high: num
 }
 /** Meters measure at 120 Hz or at 100 kHz, where a sound one has a fifth or less. Between both nobody can tell without that. Common practice, no source. */
 const atHighFrequency = 1 / 5
+/** By how much its series resistance has grown when its data sheet calls it worn out. Data sheets of low-impedance ones, from memory. */
+const wornOut = 2
 /** From this share of its voltage on, what was measured says something of it. */
 const enoughVoltage = 0.8
 
@@ -65,14 +69,23 @@ const enoughVoltage = 0.8
 export function judgeCapacitor(spec: Spec, measured: CapacitorMeasured): { verdict: CapacitorVerdict; findings: Finding[] } | null {
   for (const [name, value] of Object.entries(measured))
     if (typeof value === 'number' && !(Number.isFinite(value) && value >= 0)) throw new InputError(name, value, 'A figure of zero or more, please.')
-  const { capacitanceF, esrOhm, leakageA, atV } = measured
+  const { capacitanceF, esrOhm, leakageA, atV, inCircuit = false } = measured
   if (capacitanceF === undefined && esrOhm === undefined && leakageA === undefined) return null
-  const printed = { valueF: spec.capacitanceF as number | undefined, voltageV: spec.voltageV as number | undefined }
+  const printed = {
+    valueF: spec.capacitanceF as number | undefined,
+    voltageV: spec.voltageV as number | undefined,
+    esrOhm: spec.impedanceOhm as number | undefined,
+  }
   const electrolytic = spec.technology === 'electrolytic'
   const farads = (value: number) => valueWords(capacitor.fields, 'capacitanceF', value)
   const findings: Finding[] = []
   const found = (level: 'stop' | 'care' | 'fine' | 'note', name: string, says: string, because: string | string[], source = commonPractice) =>
     findings.push(finding(level, `recap.${name}`, says, because, source))
+  /** What looks good beside other parts says nothing: they add to its value, and take from its resistance. */
+  const looksFine = (name: string, says: string, because: string | string[] = [], source = commonPractice) =>
+    inCircuit
+      ? found('care', name, says, 'Measured in the circuit: what lies beside it makes it look better than it is. Free one leg and measure again.')
+      : found('fine', name, says, because, source)
 
   if (capacitanceF !== undefined) {
     if (printed.valueF === undefined) found('care', 'value', `It measures ${farads(capacitanceF)}, and what is printed on it is not known.`, [])
@@ -84,12 +97,18 @@ export function judgeCapacitor(spec: Spec, measured: CapacitorMeasured): { verdi
       else if (share < low) found('care', 'value', says, 'It is on its way down.')
       else if (share > high)
         found('care', 'value', says, electrolytic ? 'What reads far too high mostly leaks: measure its leakage.' : 'That is more than it is made to be off.')
-      else found('fine', 'value', says, [])
+      else looksFine('value', says)
     }
   }
   if (esrOhm !== undefined) {
     const shown = engineering(esrOhm, 'Ω')
-    if (!electrolytic || printed.valueF === undefined || printed.voltageV === undefined)
+    if (printed.esrOhm !== undefined) {
+      const says = `Series resistance ${shown}; new it has ${engineering(printed.esrOhm, 'Ω')}.`
+      const source = 'Data sheets of low-impedance electrolytics, from memory'
+      if (esrOhm > printed.esrOhm * wornOut) found('stop', 'esr', says, 'At twice what it has when it is new, it counts as worn out.', source)
+      else if (esrOhm > printed.esrOhm * 1.25) found('care', 'esr', says, 'It is on its way up.', source)
+      else looksFine('esr', says, [], source)
+    } else if (!electrolytic || printed.valueF === undefined || printed.voltageV === undefined)
       found(
         'note',
         'esr',
@@ -103,13 +122,16 @@ export function judgeCapacitor(spec: Spec, measured: CapacitorMeasured): { verdi
       if (esrOhm > most) found('stop', 'esr', says, 'At any frequency it is above what a sound one has.', source)
       else if (esrOhm > most * atHighFrequency)
         found('care', 'esr', says, 'Measured at 120 Hz that is usual, at 100 kHz it is too much: look up which the meter uses.', source)
-      else found('fine', 'esr', says, [], source)
+      else
+        looksFine('esr', says, 'That is so of general-purpose ones; one of low impedance has far less. State its series resistance where it is known.', source)
     }
   }
   const full = leakageA !== undefined && atV !== undefined && printed.voltageV !== undefined && atV >= printed.voltageV * enoughVoltage
   if (leakageA !== undefined) {
     const shown = engineering(leakageA, 'A')
-    if (atV === undefined || printed.voltageV === undefined || printed.valueF === undefined || !electrolytic)
+    if (inCircuit)
+      found('note', 'leakage', `${shown} in the circuit, with all that lies beside it: that says nothing of it.`, 'Free one leg and measure again.')
+    else if (atV === undefined || printed.voltageV === undefined || printed.valueF === undefined || !electrolytic)
       found(
         'care',
         'leakage',

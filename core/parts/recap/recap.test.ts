@@ -38,6 +38,19 @@ describe('what was measured of a capacitor', () => {
     expect(says(measured)!.verdict).toBe(verdict)
   })
 
+  it('in the circuit nothing looks good: parts beside it add to its value and take from its resistance', () => {
+    const within = (measured: CapacitorMeasured, spec = lytic) => says({ ...measured, inCircuit: true }, spec)!.verdict
+    expect([within({ capacitanceF: 465e-6, esrOhm: 0.05 }), within({ capacitanceF: 300e-6 }), within({ esrOhm: 0.5 })]).toEqual(['suspect', 'bad', 'bad'])
+    expect([within({ leakageA: 1e-6, atV: 25 }), within({ leakageA: 0.5, atV: 25 })]).toEqual(['not-known', 'not-known'])
+  })
+
+  it('holds the series resistance against what it has when it is new, where that is stated', () => {
+    // A general-purpose one of this value may have 90 mΩ; a low-impedance one that has 30 mΩ when new is worn out at 60.
+    const low = { ...lytic, impedanceOhm: 0.03 }
+    expect([0.03, 0.05, 0.07].map(esrOhm => says({ esrOhm }, low)!.verdict)).toEqual(['tests-good', 'suspect', 'bad'])
+    expect(says({ esrOhm: 0.07 })!.verdict).toBe('tests-good')
+  })
+
   it('never says that one is good: what tests good may fail under voltage, or later', () => {
     expect(
       says({ capacitanceF: 465e-6, esrOhm: 0.05 })!

@@ -120,13 +120,37 @@ it('money is told against the estimate and what an owner agreed to', () => {
   perform(theirs, 'record-consent', { version: 0, allowed: ['repair'], upTo: 20, mustAsk: '', agreedWith: 'its secretary', agreedOn: '' } as never)
   perform(ours, 'record-spending', { what: 'a fuse', amount: 3 })
   move(hold('Fuse', { unitPrice: 2, count: 2 }), { to: 'fitted', tag: ours })
-  const { rows, spent, fitted } = moneyView(on.db)
-  expect(rows.map(r => [r.machine, r.spent, r.fitted, r.agreed, r.finding.code])).toEqual([
-    ['Ours', 3, 4, null, 'money.unknown'],
+  const { rows, spent, parts } = moneyView(on.db)
+  expect(rows.map(r => [r.machine, r.spent, r.parts, r.agreed, r.finding.code])).toEqual([
+    ['Ours', 7, 4, null, 'money.unknown'],
     ['Theirs', 0, 0, 20, 'money.left'],
   ])
-  expect([spent, fitted]).toEqual([3, 4])
-  expect(moneyCsv(moneyView(on.db))).toContain(',The collection,3,,,,4,')
+  expect([spent, parts]).toEqual([7, 4])
+  expect(moneyCsv(moneyView(on.db))).toContain(',The collection,7,,,,4,')
+})
+
+it('what a part cost is spent on the machine that it goes into, not beyond what its owner agreed to, and no more once it is out', () => {
+  const theirs = bookIn({ acquired: 'lent', owner: 'Pilots’ trust' })
+  perform(theirs, 'record-consent', {
+    version: 0,
+    allowed: ['repair', 'substitute'],
+    upTo: 30,
+    mustAsk: '',
+    agreedWith: 'its secretary',
+    agreedOn: '',
+  } as never)
+  const spent = () => sheet(theirs).stewardship.spent
+  const [fan, belt, lamp] = [hold('Fan', { unitPrice: 20 }), hold('Belt', { unitPrice: 12 }), hold('Lamp')]
+  move(fan, { to: 'promised', tag: theirs })
+  expect(spent()).toBe(20)
+  expect(() => move(belt, { to: 'promised', tag: theirs })).toThrow('more than the owner approved')
+  expect(() => perform(theirs, 'record-spending', { what: 'a fuse', amount: 11 })).toThrow('more than the owner approved')
+  move(fan, { to: 'fitted', tag: theirs })
+  move(lamp, { to: 'fitted', tag: theirs })
+  expect(spent()).toBe(20)
+  move(fan, { to: 'shelf' })
+  move(belt, { to: 'fitted', tag: theirs })
+  expect(spent()).toBe(12)
 })
 
 it('parts that the records ask for are proposed, and asked about once', () => {

@@ -4,6 +4,7 @@ import { placeOrder } from './buying'
 import { changePart, declinePart, settlePart, wantPart } from './carry-out'
 import { facts } from './facts'
 import { changeHeld, giveAway, holdPart, meetNeed, moveHeldParts, putHere, sparePart, takeOutPart, writeOffLoan } from './ledger'
+import { partsCost } from './money'
 import { rows } from './rows'
 import * as schema from './schema'
 import { partsView } from './view'
@@ -34,6 +35,7 @@ export const partsChapter = serverChapter({
     'write-off-loan': writeOffLoan,
   },
   rows,
+  costs: partsCost,
   privateWords: ({ heldParts }) => heldParts.flatMap(h => [h.source, h.lender, h.holder].filter(Boolean).map(word => ({ word, kind: 'giver' as const }))),
 })
 export * from './allocation'

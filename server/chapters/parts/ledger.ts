@@ -15,7 +15,8 @@ import { expectVersion } from '../../kernel/versions'
 import type { MachineWork, Work } from '../../kernel/work'
 import { workOn } from '../../kernel/work-on'
 import { openFaultsOf } from '../faults/index'
-import { expectConsent } from '../stewardship/index'
+import { expectConsent, expectMoney } from '../stewardship/index'
+import { ofMachine } from './money'
 import { heldParts, partNeeds } from './schema'
 
 type HeldRow = typeof heldParts.$inferSelect
@@ -111,6 +112,9 @@ export function changeHeld(work: Work, { heldId, version, dueBy, ...typed }: Com
 function take(work: Work, held: HeldRow, move: HeldMove): HeldRow {
   const { stays, goes } = moveHeld(held, move)
   const [out, into] = [byId(work, held.machineId), byId(work, goes.machineId)]
+  // What a part cost is spent on the machine that it goes into; one that is set aside for it was asked about then.
+  if (into && held.unitPrice && ofMachine.includes(goes.at) && !(ofMachine.includes(held.at) && out?.id === into.id))
+    expectMoney({ tx: work.tx, machine: into }, goes.count * held.unitPrice)
   // What was found wrong in a donor goes with whatever comes out of it.
   const wrong = held.at === 'donor' && out ? openFaultsOf(work.tx, [out.id]).map(fault => fault.symptom) : []
   const says = [

@@ -1,4 +1,5 @@
 import { and, desc, eq, inArray, isNotNull, isNull, sql, sum } from 'drizzle-orm'
+import type { HeldPlace } from '#core/parts/ledger'
 import { judgeMoney } from '#core/stewardship/money'
 import type { MoneyView } from '#shared/chapters/parts/index'
 import { isOurs } from '#shared/kernel/acquisitions'
@@ -9,7 +10,18 @@ import { practiceOf } from '../practice/index'
 import { appraisals, consents, spendings } from '../stewardship/index'
 import { heldParts } from './schema'
 
-/** What was spent on each machine, against its estimate and what its owner agreed to; the most first. Parts that were fitted count by what they cost. */
+const worth = sql<number>`sum(${heldParts.count} * ${heldParts.unitPrice})`
+/** Where a part counts as spent on its machine. */
+export const ofMachine: readonly HeldPlace[] = ['promised', 'fitted']
+/** What the parts cost that are fitted in a machine or set aside for it, by the price that stands beside them. */
+export const partsCost = (tx: Tx, machineId: number): number =>
+  tx
+    .select({ total: worth })
+    .from(heldParts)
+    .where(and(eq(heldParts.machineId, machineId), inArray(heldParts.at, [...ofMachine])))
+    .get()?.total ?? 0
+
+/** What was spent on each machine, against its estimate and what its owner agreed to; the most first. */
 export function moneyView(tx: Tx): MoneyView {
   const { currency } = practiceOf(tx)
   const spent = new Map(
@@ -21,12 +33,11 @@ export function moneyView(tx: Tx): MoneyView {
       .all()
       .map(one => [one.id, one.total]),
   )
-  const worth = sql<number>`sum(${heldParts.count} * ${heldParts.unitPrice})`
-  const fitted = new Map(
+  const parts = new Map(
     tx
       .select({ id: heldParts.machineId, total: worth })
       .from(heldParts)
-      .where(and(eq(heldParts.at, 'fitted'), isNotNull(heldParts.unitPrice)))
+      .where(and(inArray(heldParts.at, [...ofMachine]), isNotNull(heldParts.unitPrice)))
       .groupBy(heldParts.machineId)
       .all()
       .map(one => [one.id, one.total]),
@@ -38,10 +49,10 @@ export function moneyView(tx: Tx): MoneyView {
     .leftJoin(consents, eq(consents.machineId, machines.id))
     .orderBy(desc(machines.id))
     .all()
-    .filter(({ machine, appraisal, consent }) => spent.has(machine.id) || fitted.has(machine.id) || appraisal || (consent && !isOurs(machine)))
+    .filter(({ machine, appraisal, consent }) => spent.has(machine.id) || parts.has(machine.id) || appraisal || (consent && !isOurs(machine)))
     .map(({ machine, appraisal, consent }) => {
       const money = {
-        spent: spent.get(machine.id) ?? 0,
+        spent: (spent.get(machine.id) ?? 0) + (parts.get(machine.id) ?? 0),
         estimate: appraisal && { low: appraisal.costLow, high: appraisal.costHigh },
         agreed: isOurs(machine) ? null : (consent?.upTo ?? 0),
       }
@@ -49,11 +60,11 @@ export function moneyView(tx: Tx): MoneyView {
         tag: machine.tag,
         machine: machine.nickname || machine.name,
         ...money,
-        fitted: fitted.get(machine.id) ?? 0,
+        parts: parts.get(machine.id) ?? 0,
         finding: judgeMoney({ ...money, currency }),
       }
     })
-    .sort((a, b) => b.spent - a.spent || b.fitted - a.fitted || a.tag.localeCompare(b.tag))
+    .sort((a, b) => b.spent - a.spent || b.parts - a.parts || a.tag.localeCompare(b.tag))
   const onOrder =
     tx
       .select({ total: worth })
@@ -64,16 +75,16 @@ export function moneyView(tx: Tx): MoneyView {
     tx
       .select({ total: worth })
       .from(heldParts)
-      .where(inArray(heldParts.at, ['shelf', 'promised']))
+      .where(inArray(heldParts.at, ['shelf']))
       .get()?.total ?? 0
-  const total = (of: 'spent' | 'fitted') => rows.reduce((all, one) => all + one[of], 0)
-  return { currency, rows, spent: total('spent'), fitted: total('fitted'), onOrder, onShelf }
+  const total = (of: 'spent' | 'parts') => rows.reduce((all, one) => all + one[of], 0)
+  return { currency, rows, spent: total('spent'), parts: total('parts'), onOrder, onShelf }
 }
 
 /** The same as a table, the collection at its end. */
-export const moneyCsv = ({ currency, rows, spent, fitted }: MoneyView): string =>
+export const moneyCsv = ({ currency, rows, spent, parts }: MoneyView): string =>
   csvOf([
-    ['Tag', 'Machine', `Spent, ${currency}`, 'Thought to cost from', 'to', 'Its owner agreed to', 'Parts fitted, by what they cost', 'What is said of it'],
-    ...rows.map(r => [r.tag, r.machine, r.spent, r.estimate?.low ?? '', r.estimate?.high ?? '', r.agreed ?? '', r.fitted, r.finding.says]),
-    ['', 'The collection', spent, '', '', '', fitted, ''],
+    ['Tag', 'Machine', `Spent, ${currency}`, 'Thought to cost from', 'to', 'Its owner agreed to', 'Of it for parts, set aside or fitted', 'What is said of it'],
+    ...rows.map(r => [r.tag, r.machine, r.spent, r.estimate?.low ?? '', r.estimate?.high ?? '', r.agreed ?? '', r.parts, r.finding.says]),
+    ['', 'The collection', spent, '', '', '', parts, ''],
   ])

@@ -136,7 +136,7 @@ export function changeCapacitor(work: MachineWork, { capacitorId, version, spec,
 
 export function measureCapacitor(
   work: MachineWork,
-  { capacitorId, version, capacitanceF, esrOhm, leakageA, atV, reformed }: CommandInput<'measure-capacitor'>,
+  { capacitorId, version, capacitanceF, esrOhm, leakageA, atV, reformed, inCircuit }: CommandInput<'measure-capacitor'>,
 ): void {
   const row = capacitorOf(work, { capacitorId, version }, 'measured', 'state')
   if (row.state === 'fitted') throw new NotNow(`${row.place} has been changed. What is measured of the new one is said when it is fitted.`)
@@ -146,12 +146,23 @@ export function measureCapacitor(
     ...(leakageA === null ? {} : { leakageA }),
     ...(atV === null ? {} : { atV }),
     reformed,
+    inCircuit,
   }
   const judged = judgeCapacitor(row.spec, measured)
   if (!judged) throw new InputError('capacitanceF', '', 'Capacitance: something has to be measured, the value, the series resistance or the leakage.')
   change(work, row, { measured })
   const { assembly, place } = row
-  work.write('capacitor.measured', { assembly, place, capacitanceF, esrOhm, leakageA, atV, reformed, says: capacitorVerdicts[judged.verdict].toLowerCase() })
+  work.write('capacitor.measured', {
+    assembly,
+    place,
+    capacitanceF,
+    esrOhm,
+    leakageA,
+    atV,
+    reformed,
+    inCircuit,
+    says: capacitorVerdicts[judged.verdict].toLowerCase(),
+  })
 }
 
 /** Takes one out; how its plus lay is noted before. */

@@ -8,7 +8,7 @@ import type { Solve } from '#core/parts/allocation/programme'
 import { serverBench } from '../../../tests/support/server-bench'
 import { performOnCollection } from '../../kernel/perform'
 import { listHeld } from '../parts/index'
-import { offersForCapacitor, recapMachines, recapOrderCsv, recapOrderView, recapQuestion } from './index'
+import { offersForCapacitor, placesOnBoards, recapMachines, recapOrderCsv, recapOrderView, recapQuestion } from './index'
 
 const on = serverBench()
 const { bookIn, perform, sheet } = on
@@ -113,6 +113,23 @@ describe('a list of capacitors', () => {
       { variant: 'issue 3', capacitors: 2, sameIssue: false },
     ])
     expect(() => perform(listed(), 'keep-capacitors', {})).toThrow('Of which model')
+    // The places of its boards, too, without what was struck of them.
+    const { boardId } = on.collection('add-board', {
+      modelId,
+      name: 'Main board',
+      issue: '2',
+      fileName: '',
+      format: 'table',
+      rows: [
+        ['+5V', 'C1', '1', null, null, '', 0],
+        ['GND', 'C1', '2', null, null, '', 0],
+        ['+5V', 'C2', '1', null, null, '', 0],
+        ['GND', 'C2', '2', null, null, '', 0],
+      ],
+    } as never) as { boardId: number }
+    on.collection('strike-board-pin', { boardId, pin: 'C2.1', reason: 'No such part' } as never)
+    expect(placesOnBoards(on.db, first)).toEqual([{ board: 'Main board', issue: '2', places: [{ place: 'C1', nets: ['+5V', 'GND'] }] }])
+    expect(placesOnBoards(on.db, listed())).toEqual([])
   })
 
   it('keeps the machine off while one is out of its place, and guards it while a bad one is in', () => {

@@ -1,13 +1,16 @@
 import { verdicts } from '#core/parts/substitute/compare'
 import { serves } from '#core/parts/offers'
+import { placesOnBoard } from '#core/parts/recap/off-board'
 import { judgeListed } from '#core/parts/recap/rules'
 import type { ViewOf } from '#shared/chapters/index'
-import { Capacitor, type CapacitorOffer } from '#shared/chapters/recap/index'
+import { type BoardPlaces, Capacitor, type CapacitorOffer } from '#shared/chapters/recap/index'
 import { and, asc, eq, ne } from 'drizzle-orm'
 import type { MachineFile, ViewInput } from '../../kernel/file'
 import type { Tx } from '../../kernel/history/journal'
 import { NotFound } from '../../kernel/refusals'
 import { sistersHaving } from '../../kernel/sisters-having'
+import { machineByTag } from '../../kernel/sheet'
+import { boards, pinsOf } from '../continuity/index'
 import { heldParts } from '../parts/index'
 import { facts } from './facts'
 import { capacitors, knownBoards } from './schema'
@@ -23,7 +26,7 @@ function knownOf(tx: Tx, { machine, capacitors }: MachineFile): ViewOf<'recap'>[
   for (const board of tx.select().from(knownBoards).where(eq(knownBoards.modelId, machine.modelId)).orderBy(asc(knownBoards.variant)).all())
     if (!listed.has(board.assembly)) byIssue.set(board.variant, (byIssue.get(board.variant) ?? 0) + board.capacitors.length)
   return [...byIssue]
-    .map(([variant, count]) => ({ variant, capacitors: count, sameIssue: variant === machine.variant }))
+    .map(([variant, count]) => ({ variant, capacitors: count, sameIssue: variant !== '' && variant === machine.variant }))
     .sort((a, b) => Number(b.sameIssue) - Number(a.sameIssue))
 }
 
@@ -58,6 +61,19 @@ export function recapView({ tx, file }: ViewInput): ViewOf<'recap'> {
       from: file.capacitors.length ? [] : sistersHaving(tx, file, capacitors).map(({ rows, ...sister }) => ({ ...sister, capacitors: rows })),
     },
   }
+}
+
+/** The capacitors of the boards of its model that are in use, by their nets; boards without any are left out. @throws NotFound */
+export function placesOnBoards(tx: Tx, tag: string): BoardPlaces[] {
+  const { modelId } = machineByTag(tx, tag)
+  if (modelId === null) return []
+  return tx
+    .select()
+    .from(boards)
+    .where(and(eq(boards.modelId, modelId), eq(boards.active, true)))
+    .all()
+    .map(board => ({ board: board.name, issue: board.issue, places: placesOnBoard(pinsOf(tx, board)) }))
+    .filter(({ places }) => places.length)
 }
 
 const mostOffers = 12

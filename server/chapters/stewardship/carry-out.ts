@@ -14,6 +14,7 @@ import { doneTo, outcomeOf } from './outcome'
 import type { CommandInput } from '#shared/chapters/index'
 import { Agreement, Appraisal } from '#shared/chapters/stewardship/index'
 import { and, eq, inArray, isNull, sum } from 'drizzle-orm'
+import { assembled } from '../../kernel/assembled'
 import type { Tx } from '../../kernel/history/journal'
 import { NotFound, NotNow, Refusal } from '../../kernel/refusals'
 import { machines } from '../../kernel/trunk'
@@ -25,8 +26,9 @@ import { practiceOf } from '../practice/index'
 import { startWait } from '../waits/index'
 import { appraisals, consentExceptions, consents, letters, spendings } from './schema'
 
-/** What has been spent on a machine so far, in the currency of the collection. */
+/** What has been spent on a machine so far, in the currency of the collection: what was noted, and what its parts cost. */
 export const spentOn = ({ tx, machine }: Pick<MachineWork, 'tx' | 'machine'>): number =>
+  assembled().costs(tx, machine.id) +
   Number(
     tx
       .select({ total: sum(spendings.amount) })
@@ -82,13 +84,7 @@ export function consentAgainst({ tx, machine }: Pick<MachineWork, 'tx' | 'machin
 export function leftToSpend(tx: Tx, machine: MachineWork['machine']): number | null {
   if (isOurs(machine)) return null
   const consent = tx.select().from(consents).where(eq(consents.machineId, machine.id)).get()
-  const spent = tx
-    .select()
-    .from(spendings)
-    .where(and(eq(spendings.machineId, machine.id), isNull(spendings.struckBy)))
-    .all()
-    .reduce((sum, one) => sum + one.amount, 0)
-  return (consent?.upTo ?? 0) - spent
+  return (consent?.upTo ?? 0) - spentOn({ tx, machine })
 }
 
 /** What consent speaks of is asked where it happens. @throws AskOwner with what a letter would ask, and who may decide otherwise */
@@ -114,13 +110,19 @@ export function passOverConsent({ tx, machine, at, person, write }: MachineWork,
   write('consent.passed-over', { work, reason })
 }
 
+/** @throws NotNow where that much more is beyond what its owner agreed to */
+export function expectMoney({ tx, machine }: Pick<MachineWork, 'tx' | 'machine'>, amount: number): void {
+  const consent = tx.select().from(consents).where(eq(consents.machineId, machine.id)).get() ?? null
+  const judged = judgeSpending({ ours: isOurs(machine), consent, spentSoFar: spentOn({ tx, machine }), amount, currency: practiceOf(tx).currency })
+  const against = judged.find(f => f.level === 'stop')
+  if (against) throw new NotNow(against.says, against.because)
+}
+
 /** Spends money on a machine. @throws NotNow beyond what its owner agreed to */
 export function recordSpending(work: MachineWork, { what, amount }: CommandInput<'record-spending'>): void {
   const { tx, machine, at, write } = work
   const { currency } = practiceOf(tx)
-  const consent = tx.select().from(consents).where(eq(consents.machineId, machine.id)).get() ?? null
-  const against = judgeSpending({ ours: isOurs(machine), consent, spentSoFar: spentOn(work), amount, currency }).find(f => f.level === 'stop')
-  if (against) throw new NotNow(against.says, against.because)
+  expectMoney(work, amount)
   const { id } = tx.insert(spendings).values({ machineId: machine.id, what, amount, at }).returning().get()
   write('money.spent', { what, amount, currency }, { subject: { table: 'spendings', id } })
 }

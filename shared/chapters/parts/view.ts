@@ -120,11 +120,12 @@ export const OnTheWayView = z.object({ lines: z.array(z.object({ held: HeldView,
 export type OnTheWayView = z.infer<typeof OnTheWayView>
 
 /** What was spent on each machine, against what it was thought to cost and what its owner agreed to. */
+/** What was spent, with what the parts cost that are set aside and fitted; `parts` is how much of it that is. */
 export const MoneyView = z.object({
   currency: s,
-  rows: z.array(z.object({ ...Named, spent: n, estimate: z.object({ low: n, high: n }).nullable(), agreed: n.nullable(), fitted: n, finding: Finding })),
+  rows: z.array(z.object({ ...Named, spent: n, estimate: z.object({ low: n, high: n }).nullable(), agreed: n.nullable(), parts: n, finding: Finding })),
   spent: n,
-  fitted: n,
+  parts: n,
   onOrder: n,
   onShelf: n,
 })

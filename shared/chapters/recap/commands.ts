@@ -26,6 +26,7 @@ export const onMachine = {
       leakageA: optionalQuantity('A', 'Leakage', { from: 0, upTo: 1 }),
       atV: optionalQuantity('V', 'Measured at', { above: 0, upTo: 1000 }),
       reformed: z.boolean().default(false),
+      inCircuit: z.boolean().default(false),
     }),
   ),
   'take-out-capacitor': command(

@@ -34,13 +34,23 @@ export const entries = {
     d => [d.note],
   ),
   'capacitor.measured': entry(
-    z.object({ ...on, capacitanceF: figure, esrOhm: figure, leakageA: figure, atV: figure, reformed: z.boolean(), says: s }),
+    z.object({
+      ...on,
+      capacitanceF: figure,
+      esrOhm: figure,
+      leakageA: figure,
+      atV: figure,
+      reformed: z.boolean(),
+      inCircuit: z.boolean().default(false),
+      says: s,
+    }),
     d =>
       `${where(d)} measured: ${[
         ...(d.capacitanceF === null ? [] : [specWords('capacitor', { capacitanceF: d.capacitanceF })]),
         ...(d.esrOhm === null ? [] : [`series resistance ${engineering(d.esrOhm, 'Ω')}`]),
         ...(d.leakageA === null ? [] : [`leaks ${engineering(d.leakageA, 'A')}${d.atV === null ? '' : ` at ${engineering(d.atV, 'V')}`}`]),
         ...(d.reformed ? ['reformed before'] : []),
+        ...(d.inCircuit ? ['in the circuit'] : []),
       ].join(', ')}; ${d.says}.`,
     shown,
   ),

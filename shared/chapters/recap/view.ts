@@ -51,6 +51,10 @@ export const view = z.object({
 export const CapacitorOffer = z.object({ heldId: id, name: s, lies: s, says: s })
 export type CapacitorOffer = z.infer<typeof CapacitorOffer>
 
+/** Places of capacitors on a board of its model, with the nets that each lies between. */
+export const BoardPlaces = z.object({ board: s, issue: s, places: z.array(z.object({ place: s, nets: z.tuple([s, s]) })) })
+export type BoardPlaces = z.infer<typeof BoardPlaces>
+
 /** Suppliers whose prices are kept. */
 export const PricesView = z.object({ suppliers: z.array(z.object({ supplier: s, lines: n, postage: n.nullable(), setAt: s })) })
 export type PricesView = z.infer<typeof PricesView>

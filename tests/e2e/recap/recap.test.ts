@@ -71,6 +71,36 @@ it('a list is typed as people write it, taken over by a sister, and ordered for 
   expect(await application.historyOf('Lifeboat house')).toContain('Supply C3 changed: 220u 63V axial electrolytic 105C 10x25')
 })
 
+it('what is known of a model is taken over, the places of a known board are read off it, and the list is kept for the next', async () => {
+  await capacitors(ilka, 'Lamp store')
+  await ilka.sees('4 capacitors known of its model, with no issue named.', 'Which issue this machine is is not written down')
+  await ilka.press('Take over what is known')
+  await ilka.sees('Main board', 'C5')
+  await ilka.press('List capacitors')
+  await ilka.press('Places off a known board', 'List capacitors')
+  await ilka.sees('Main board, issue 3: 8 places.')
+  await ilka.press('Put them into the list', 'List capacitors')
+  await ilka.sees('It has no value. Write 470u, 100n or 22p.', 'C4 +5V and GND')
+  expect(await ilka.valueOf('On which assembly', 'List capacitors')).toBe('Main board')
+  const places = await ilka.valueOf('The list', 'List capacitors')
+  await ilka.fill(
+    'The list',
+    places
+      .trimEnd()
+      .split('\n')
+      .map(place => `${place.trim()} 100n ceramic`)
+      .join('\n'),
+    'List capacitors',
+  )
+  await ilka.sees('8 capacitors read:')
+  await ilka.press('Save the list')
+  await ilka.sees('12 capacitors')
+  await ilka.press('Keep this list for Petrel 8')
+  expect(await ilka.violations()).toEqual([])
+  await capacitors(ilka, 'Back door')
+  await ilka.sees('12 capacitors known of its model')
+})
+
 it('one is measured, noted, taken out and changed with one thumb; while it is out the machine stays off', async () => {
   await maeve.size(390, 844)
   await capacitors(maeve, 'Slipway')
