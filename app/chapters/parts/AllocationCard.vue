@@ -28,6 +28,8 @@ const {
   stop,
 } = useAsked(() => api.get<{ one: UnlockView | null; two: UnlockView | null }>('/api/parts/allocation', { buys: 'yes' }))
 const where = (line: Line) => [heldPlaces[line.at], ...(line.lies ? [line.lies] : []), partConditions[line.condition].toLowerCase()].join(', ')
+const today = times.dayOf(new Date())
+const expected = ({ dueBy }: Line) => (dueBy ? `${dueBy < today ? 'It should have been here by' : 'Expected by'} ${times.day(dueBy)}.` : '')
 const named = (m: { tag: string; machine: string }) => `${m.machine} (${m.tag})`
 const lacksOf = ({ name, short, wentTo }: AllocationView['refused'][number]['lacks'][number]) =>
   `${short} × ${name}${wentTo.length ? `, which ${wentTo.map(m => `${m.machine}, of weight ${m.weight},`).join(' and ')} gets` : ''}`
@@ -80,11 +82,9 @@ const twoIsMore = computed(() => buys.value?.two && (buys.value.two.buys.length 
               ><LevelSign :level="verdictLevel[line.verdict]" /><span class="hint">{{ verdictSays[line.verdict] }}. {{ line.says }}</span>
             </p>
             <p v-if="line.late" class="flex flex-wrap items-baseline gap-x-2">
-              <LevelSign level="care" />Too late: wanted by {{ times.day(line.wantedBy!) }}, expected by {{ times.day(line.dueBy!) }}.
+              <LevelSign level="care" />Too late: wanted by {{ times.day(line.wantedBy!) }}. {{ expected(line) }}
             </p>
-            <p v-if="!may(line)" class="hint">
-              {{ line.dueBy && !line.late ? `Expected by ${times.day(line.dueBy)}. ` : '' }}It is given out once it has arrived and was looked at.
-            </p>
+            <p v-if="!may(line)" class="hint">{{ line.late ? '' : expected(line) }} It is given out once it has arrived and was looked at.</p>
           </li>
         </ul>
         <div v-if="session.may('accept-allocation')" class="flex flex-wrap items-center gap-3">

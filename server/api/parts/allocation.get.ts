@@ -1,3 +1,4 @@
+import { formatISO } from 'date-fns'
 import { getQuery } from 'h3'
 import { allocationView, toWeigh, unlockView } from '../../chapters/parts/index'
 import { NotNow } from '../../kernel/refusals'
@@ -6,7 +7,8 @@ import { NotNow } from '../../kernel/refusals'
 export default defineAnswer(async event => {
   await requirePerson(event)
   const buys = getQuery(event).buys === 'yes'
-  const weighed = await toWeigh(useBench().db)
+  const { db, now } = useBench()
+  const weighed = await toWeigh(db, formatISO(now(), { representation: 'date' }))
   const done = await allocations.run({ question: weighed.question, buys }, leaving(event), await askerOf(event))
   if ('tooLarge' in done) throw new NotNow(done.tooLarge)
   if (!('allocation' in done)) throw new Error('The thread answered another question.')

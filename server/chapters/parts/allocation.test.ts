@@ -35,8 +35,8 @@ const appraise = (tag: string, each: number) =>
   } as never)
 const hold = (more: Partial<CommandRequest<'hold-part'>> = {}) =>
   collection('hold-part', { name: 'Gannet membrane', condition: 'new', count: 1, at: 'shelf', lies: 'Box B', ...more })
-const weigh = async () => {
-  const weighed = await toWeigh(on.db)
+const weigh = async (today = '2026-12-01') => {
+  const weighed = await toWeigh(on.db, today)
   const input = questionOf(weighed.question)
   const allocation = allocate(input, solve)
   const one = bestPurchase(input, 1, allocation, solve)
@@ -86,4 +86,11 @@ it('nothing is given to a machine whose owner was not asked, or out of one; what
   expect(() => collection('accept-allocation', { lines: [{ partId: line!.partId, heldId: line!.heldId, version: line!.version, count: 1 }] })).toThrow(
     'does not go from there',
   )
+})
+
+it('an order that should have been here by now does not come before today, and may be too late by that', async () => {
+  wants({}, { byWhen: '2026-12-03' })
+  hold({ at: 'ordered', condition: 'not-looked-at', source: 'a maker of membranes', dueBy: '2026-11-20' })
+  const late = async (today: string) => (await weigh(today)).view.gives.map(g => g.late)
+  expect([await late('2026-12-03'), await late('2026-12-04')]).toEqual([[false], [true]])
 })

@@ -31,8 +31,8 @@ export interface Weighed {
   asks: MachineRow[]
 }
 
-/** What the machines want and what there is to give, by who may give to whom. */
-export async function toWeigh(tx: Tx): Promise<Weighed> {
+/** What the machines want and what there is to give, by who may give to whom. @param today what should have been here by now comes today at the earliest */
+export async function toWeigh(tx: Tx, today: string): Promise<Weighed> {
   const rows = tx
     .select({ need: partNeeds, machine: machines, appraisal: appraisals })
     .from(partNeeds)
@@ -85,7 +85,7 @@ export async function toWeigh(tx: Tx): Promise<Weighed> {
         units: held.count,
         from: isOnItsWay(held) ? 'ordered' : (held.at as 'shelf' | 'donor'),
         machineId: held.machineId,
-        dueBy: held.dueBy,
+        dueBy: held.dueBy && held.dueBy < today ? today : held.dueBy,
         ...asNamed(held),
       })),
       paid: paid.reverse().map(one => ({ unitPrice: one.unitPrice!, ...asNamed(one) })),
