@@ -24,6 +24,7 @@ export const stageViews: Record<Stage, StageView> = {
     'arrive',
     'stewardship',
     'look',
+    'inventory',
     'opening',
   ),
   'make-safe': stage(

@@ -5,6 +5,7 @@ import type { ToolId } from '#shared/tools/index'
 const faces: Record<ToolId, () => Promise<{ default: Component }>> = {
   'identify/date-code': () => import('./identify/DateCodeInstrument.vue'),
   'identify/dating': () => import('./identify/DatingInstrument.vue'),
+  'identify/inventory': () => import('./identify/InventoryInstrument.vue'),
   'safety/lift': () => import('./safety/LiftInstrument.vue'),
   'condition/corrosion-area': () => import('./condition/CorrosionAreaInstrument.vue'),
   'condition/corrosion-rating': () => import('./condition/CorrosionRatingInstrument.vue'),

@@ -4,6 +4,7 @@ import type { ToolId } from '#shared/tools/index'
 /** What somebody comes to the wall with, in the order of the work. */
 export const questions = {
   age: 'How old is it?',
+  made: 'What is in it?',
   state: 'How bad is it, and what becomes of it?',
   harm: 'What may hurt me?',
   power: 'May it be switched on?',
@@ -23,6 +24,7 @@ export const questionNames = Object.keys(questions) as Question[]
 export const questionOf: Record<ToolId, Question> = {
   'identify/date-code': 'age',
   'identify/dating': 'age',
+  'identify/inventory': 'made',
   'condition/corrosion-area': 'state',
   'condition/corrosion-rating': 'state',
   'condition/triage': 'state',

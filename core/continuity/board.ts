@@ -74,9 +74,6 @@ export function checkPins(pins: readonly BoardPin[], field = 'pins'): void {
   })
 }
 
-/** Orders names as people count: U2 before U10. */
-export const byName = new Intl.Collator('en', { numeric: true }).compare
-
 export interface Spot {
   xMm: number
   yMm: number

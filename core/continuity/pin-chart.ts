@@ -1,5 +1,5 @@
 import { InputError } from '../kernel/input-error'
-import { byName } from './board'
+import { byName } from '../kernel/places'
 import type { NetState } from './net-state'
 
 /** How a part is drawn on a pin chart. */

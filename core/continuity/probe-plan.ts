@@ -1,7 +1,8 @@
+import { byName } from '../kernel/places'
 import { type Finding, commonPractice, finding } from '../kernel/finding'
 import { neighbourMm } from './beside'
 import { InputError } from '../kernel/input-error'
-import { type BoardPin, byName, checkPins, distanceMm, hasPlace, isSupplyNet, netsOf, pinName } from './board'
+import { type BoardPin, checkPins, distanceMm, hasPlace, isSupplyNet, netsOf, pinName } from './board'
 import { Joined } from './join'
 import { type Zone, inZone, oneHopFrom } from './zone'
 

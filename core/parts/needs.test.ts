@@ -35,6 +35,8 @@ it('what holds up a start comes first, then what is lived with, then the rest in
 // Common practice, no source.
 it('what is missing, broken or came out is proposed once, and nothing that somebody has spoken of', () => {
   const from: ArisesFrom = {
+    wearParts: [],
+    emptySockets: [],
     assemblies: [
       { id: 1, name: 'Video card', presence: 'missing' },
       { id: 2, name: 'Keyboard', presence: 'present' },
@@ -61,5 +63,18 @@ it('what is missing, broken or came out is proposed once, and nothing that someb
     ['Remote holder', 'Clock'],
   ])
   expect(told(['Video card for the Spindrift', 'Remote holder', 'Keys 7'], { batterySchool: 'none' })).toEqual([['Lid hinge', '']])
+  const nothing = { damages: [], assemblies: [], batterySchool: 'none' as const }
+  const sockets = [
+    { assembly: 'Main board', place: 'U12', what: 'character ROM' },
+    { assembly: 'Main board', place: 'U13', what: '' },
+  ]
+  expect(told([], { ...nothing, emptySockets: sockets, wearParts: ['Membrane'] })).toEqual([
+    ['character ROM', 'Main board U12'],
+    ['Part for U13', 'Main board U13'],
+    ['Membrane', ''],
+  ])
+  expect(told(['Membrane for the Gannet', 'Character ROM'], { ...nothing, emptySockets: sockets, wearParts: ['Membrane'] })).toEqual([
+    ['Part for U13', 'Main board U13'],
+  ])
   expect(told(['Hinge of the lid'], { damages: [], assemblies: [], batterySchool: 'none' })).toEqual([])
 })

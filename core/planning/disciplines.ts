@@ -3,6 +3,7 @@ import { condition } from '../condition/rules'
 import { continuity } from '../continuity/rules'
 import { diagnosis } from '../diagnosis/rules'
 import { identify } from '../identify/rules'
+import { inventory } from '../identify/inventory/rules'
 import { opening } from '../opening/rules'
 import { parts } from '../parts/rules'
 import { recap } from '../parts/recap/rules'
@@ -19,6 +20,7 @@ export const disciplines: Discipline[] = [
   identify,
   stewardship,
   condition,
+  inventory,
   opening,
   safety,
   cleaning,

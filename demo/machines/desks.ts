@@ -366,7 +366,7 @@ export const desks: Story[] = [
       lastPoweredBy: 'the seller',
       lastPoweredWhat: 'showed a bright line',
       place: 'Bench 1',
-      claims: ['Works, needs a clean'],
+      claims: ['Works, needs a clean', 'Expanded to 256 KB'],
       accessories: ['Mains lead', 'Carrying strap'],
     },
     steps: [
@@ -379,6 +379,11 @@ export const desks: Story[] = [
         'Drive': [0],
         'Bezel': [1, 'lower half yellow, upper half white'],
         'Case': [1],
+      }),
+      did(114, 'sunniva', 'list-inventory', {
+        assembly: 'Main board',
+        typed:
+          'U1 8088 socketed\nU4 8253\nU5 8259\nU6 8255\nU9, U10 2764 socketed "lumen 1.4"\nU30-U37 4164 soldered 8410\nU38-U45 4164 socketed 8431\nU46 empty optional coprocessor',
       }),
       shot(115, 'sunniva', 'lumen-bezel', 'Bezel, half yellow', 'Bezel'),
       marked(
@@ -574,6 +579,11 @@ export const desks: Story[] = [
       moved(80, 'joaquim', 'look'),
       ...graded(78, 'joaquim', { 'Supply': [0], 'Main board': [1], 'Video card': ['-'], 'Case': [1] }),
       assessed(78, 'joaquim', { battery: 'in', liquidOrDirt: 'no', burntTrace: 'no', fan: 'present', pictureTube: 'none' }),
+      did(78, 'joaquim', 'list-inventory', {
+        assembly: 'Main board',
+        typed:
+          'U1 8088 socketed\nU2 empty\nU5 8237\nU6 8259\nU7 8253\nU8 8255\nU20, U21 27128 socketed "spindrift b 1.1"\nU40-U57 41256 socketed 8731\nU58-U75 4164 socketed 8722\nVR1 7905',
+      }),
       did(78, 'joaquim', 'want-part', {
         name: 'Video card for the Spindrift',
         quantity: 1,

@@ -165,6 +165,11 @@ export const small: Story[] = [
     steps: [
       moved(315, 'sunniva', 'look'),
       ...graded(310, 'sunniva', { 'External supply': [0], 'Main board': [0], 'Keyboard': [1, 'worn home row'], 'Modulator': [0], 'Case': [0] }),
+      did(309, 'sunniva', 'list-inventory', {
+        assembly: 'Main board',
+        typed:
+          'IC1 PR-8 socketed\nIC2 2764 socketed "petrel 2.1"\nIC3-IC6 4116 soldered 8109\nIC7-IC10 4116 socketed 8110\nIC11-IC18 74LS157\nIC19-IC26 74LS245\nIC27 X-77 socketed sound\nVR1 7805',
+      }),
       moved(300, 'teodor', 'make-safe'),
       assessed(300, 'teodor', external, 'teodor'),
       ...measuredOff(299.5, 'teodor', { '+5 V': [190, 320], '+12 V': ['1k2', '2k4'], '-5 V': ['4k1', 'OL'] }),
@@ -246,6 +251,11 @@ export const small: Story[] = [
     steps: [
       moved(66, 'rua', 'look'),
       ...graded(64, 'rua', { 'External supply': [0], 'Main board': [1, 'sockets dull'], 'Keyboard': [0], 'Modulator': [0], 'Case': [0] }),
+      did(63, 'rua', 'list-inventory', {
+        assembly: 'Main board',
+        typed:
+          'IC1 PR-8 socketed\nIC2 2764 socketed "petrel 3.0"\nIC3-IC6 4116 soldered 8236\nIC7-IC9 4116 socketed 8237\nIC10 4116 socketed 8411\nIC11-IC18 74LS157\nIC19-IC26 74LS245\nIC27 empty\nVR1 7805 8235',
+      }),
       moved(60, 'teodor', 'make-safe'),
       assessed(60, 'teodor', external, 'teodor'),
       did(60, 'teodor', 'assign-supply', { supply: 'S-01' }),

@@ -2,6 +2,7 @@
 export { arriveChapter } from './arrive/index'
 export { stewardshipChapter } from './stewardship/index'
 export { lookChapter } from './look/index'
+export { inventoryChapter } from './inventory/index'
 export { openingChapter } from './opening/index'
 export { powerChapter } from './power/index'
 export { startsChapter } from './starts/index'

@@ -22,6 +22,10 @@ export const models = sqliteTable(
     /** What it is usually complete with. */
     usualKit: text('usual_kit', { mode: 'json' }).$type<string[]>().notNull().default([]),
     /** Board issues and variants, each with how to tell it. */
+    /** What wears out on it, sizes of memory it was sold with, and which of its sockets matter; a line each. */
+    wearParts: text('wear_parts', { mode: 'json' }).$type<string[]>().notNull().default([]),
+    memorySizes: text('memory_sizes', { mode: 'json' }).$type<string[]>().notNull().default([]),
+    sockets: text('sockets', { mode: 'json' }).$type<string[]>().notNull().default([]),
     variants: text('variants', { mode: 'json' }).$type<string[]>().notNull().default([]),
     knownFaults: text('known_faults', { mode: 'json' }).$type<string[]>().notNull().default([]),
     weightKg: real('weight_kg'),

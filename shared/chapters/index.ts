@@ -12,6 +12,7 @@ import { cleaning } from './cleaning/index'
 import { continuity } from './continuity/index'
 import { faults } from './faults/index'
 import { home } from './home/index'
+import { inventory } from './inventory/index'
 import { lists } from './lists/index'
 import { look } from './look/index'
 import { meter } from './meter/index'
@@ -39,6 +40,7 @@ export const chapters = {
   arrive,
   stewardship,
   look,
+  inventory,
   opening,
   power,
   starts,

@@ -17,6 +17,7 @@ import { diagnosisMemoryFault } from './diagnosis/memory-fault'
 import { diagnosisSwap } from './diagnosis/swap'
 import { identifyDateCode } from './identify/date-code'
 import { identifyDating } from './identify/dating'
+import { identifyInventory } from './identify/inventory'
 import { partsAllocate } from './parts/allocate'
 import { partsOrder } from './parts/order'
 import { partsRecap } from './parts/recap'
@@ -38,6 +39,7 @@ import type { Tool } from './tool'
 const all = [
   identifyDateCode,
   identifyDating,
+  identifyInventory,
   safetyLift,
   conditionCorrosionArea,
   conditionCorrosionRating,

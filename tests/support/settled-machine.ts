@@ -26,6 +26,8 @@ export const settled: MachineRecord = {
   machine: { maker: 'Tarnwick Instruments', fromWhom: 'the pilot station', lastPowered: '1998', lastPoweredWhat: '' },
   modelKnown: true,
   accessories: [],
+  inventory: [],
+  modelSockets: [],
   ours: true,
   consent: null,
   appraisal: { path: 'run' },

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import type { SheetOf } from '#shared/chapters/index'
+import { InventoryCard } from '../inventory/index'
 import { OpeningCard } from '../opening/index'
 import { LettersCard, PathsCard } from '../stewardship/index'
 
-defineProps<{ sheet: SheetOf<'arrive' | 'stewardship' | 'look' | 'opening'> }>()
+defineProps<{ sheet: SheetOf<'arrive' | 'stewardship' | 'look' | 'inventory' | 'opening'> }>()
 </script>
 
 <template>
@@ -14,6 +15,7 @@ defineProps<{ sheet: SheetOf<'arrive' | 'stewardship' | 'look' | 'opening'> }>()
       <DamageCard :sheet="sheet" />
       <InterventionsCard :sheet="sheet" />
     </div>
+    <InventoryCard :sheet="sheet" />
     <ChecksCard :sheet="sheet" />
     <OpeningCard :sheet="sheet" />
     <PathsCard :sheet="sheet" />

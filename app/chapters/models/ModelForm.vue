@@ -17,6 +17,9 @@ const words = {
   usualKit: 'Usual kit',
   assemblies: 'Assemblies',
   knownFaults: 'Known faults',
+  wearParts: 'What wears out',
+  memorySizes: 'Memory it was sold with',
+  sockets: 'Sockets',
   rails: 'Rails',
   weightKg: 'Weight in kg',
   madeFrom: 'Made from',
@@ -31,6 +34,9 @@ const initial = computed(() => {
     usualKit = [],
     assemblies = [],
     knownFaults = [],
+    wearParts = [],
+    memorySizes = [],
+    sockets = [],
     weightKg = null,
     madeFrom = null,
     madeTo = null,
@@ -43,6 +49,9 @@ const initial = computed(() => {
     usualKit,
     assemblies,
     knownFaults,
+    wearParts,
+    memorySizes,
+    sockets,
     weightKg,
     madeFrom,
     madeTo,
@@ -123,6 +132,12 @@ const shown = (field: string, value: unknown) => (field === 'rails' ? (value as 
         hint="The next one booked in gets this list"
       />
       <LinesField name="knownFaults" label="Known faults, one a line" class="sm:col-span-2" />
+      <LinesField name="wearParts" label="What wears out, one a line" hint="Asked about on each machine of it" /><LinesField
+        name="memorySizes"
+        label="Memory it was sold with, one a line"
+        hint="Such as 16 KB"
+      />
+      <LinesField name="sockets" label="Sockets that matter, one a line" hint="Such as U12 needed: character ROM, or U13 optional" class="sm:col-span-2" />
     </div>
     <fieldset class="grid gap-2">
       <legend class="font-semibold">Rails</legend>

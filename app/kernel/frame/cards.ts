@@ -15,6 +15,7 @@ export const cardsOf: Record<Stage, Record<string, readonly string[]>> = {
   'look': {
     'Assemblies': ['condition', 'grade', 'boards'],
     'Damage': ['corrosion', 'crust', 'rust', 'marks'],
+    'Inventory': ['chips', 'sockets', 'memory', 'parts', 'made of'],
     'Before us': ['repairs', 'interventions', 'changes'],
     'Checks': ['look under'],
     'Opening': ['screws', 'trays', 'reassembly', 'dismantle'],

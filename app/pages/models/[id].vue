@@ -14,6 +14,9 @@ const lists = computed(() =>
   model.value
     ? [
         { title: 'Known faults', lines: model.value.knownFaults, none: 'None noted. What one machine had warns the keepers of the next.' },
+        { title: 'What wears out', lines: model.value.wearParts, none: 'Not noted.' },
+        { title: 'Memory it was sold with', lines: model.value.memorySizes, none: 'Not noted. What is counted in a machine is held against it.' },
+        { title: 'Sockets that matter', lines: model.value.sockets, none: 'Not noted.' },
         { title: 'Board issues and variants', lines: model.value.variants, none: 'None noted.' },
         { title: 'Usual kit', lines: model.value.usualKit, none: 'Not noted. What is missing from a machine is counted against it.' },
         { title: 'Assemblies', lines: model.value.assemblies, none: 'Not noted. Machines of it are looked over by the common list.' },

@@ -1,4 +1,5 @@
-import { type BoardPin, byName, isSupplyNet, netsOf } from '../../continuity/board'
+import { type BoardPin, isSupplyNet, netsOf } from '../../continuity/board'
+import { byName } from '../../kernel/places'
 
 /** A capacitor of a board by its nets; its value is on no net list. */
 export interface PlaceOnBoard {

@@ -1,5 +1,6 @@
 import { counted, significant } from '../../kernel/figure'
 import { InputError } from '../../kernel/input-error'
+import { placeShape, placesOf } from '../../kernel/places'
 import { parseQuantity } from '../../kernel/quantity'
 import type { Spec } from '../substitute/compare'
 import { capacitor } from '../substitute/kinds/capacitor'
@@ -35,8 +36,6 @@ export interface RecapList {
 
 /** As many as one list holds; a board has fewer. */
 export const mostListed = 500
-const place = /^[A-Z]{1,3}\d{1,4}[A-Za-z]?$/
-const range = /^([A-Z]{1,3})(\d{1,4})\s*(?:-|–|…|\.\.|to)\s*([A-Z]{0,3})(\d{1,4})$/
 
 /** From this value on what nobody calls anything is an electrolytic, mostly. Common practice, no source. */
 const electrolyticFromF = 1e-6
@@ -91,29 +90,6 @@ const closedUp = (text: string) =>
     .replace(/\bscrew\s+terminals?\b/gi, 'screw-terminals')
     .trim()
 
-/** The places at the beginning of a line, and what comes after them. @throws InputError at a range that is none */
-function placesOf(text: string): { places: string[]; rest: string } {
-  const at =
-    /^((?:[A-Z]{1,3}\d{1,4}[A-Za-z]?(?:\s*(?:-|–|…|\.\.|to)\s*[A-Z]{0,3}\d{1,4})?)(?:\s*[,&+]\s*|\s+(?=[A-Z]{1,3}\d{1,4}(?:\s|,|-|–))|(?=[\s:;=]|$)))+/.exec(
-      text,
-    )
-  if (!at) return { places: [], rest: text }
-  const places = at[0]
-    .replace(/\s*(-|–|…|\.\.|to)\s*/g, '-')
-    .split(/[\s,&+:;=]+/)
-    .filter(Boolean)
-    .flatMap(one => {
-      const ends = range.exec(one)
-      if (!ends) return [one]
-      const [, letters = '', from, other, to] = ends
-      const [low, high] = [Number(from), Number(to)]
-      if ((other && other !== letters) || high <= low || high - low >= 100)
-        throw new InputError('typed', one, `“${one}” is no row of places: write it as C1-C8, a hundred at most.`)
-      return Array.from({ length: high - low + 1 }, (_, i) => `${letters}${low + i}`)
-    })
-  return { places, rest: text.slice(at[0].length) }
-}
-
 /** What the words of a line say of one part, beside its places. @throws InputError saying what of it does not do */
 function readWords(text: string, places: number): ListedCapacitor {
   const wrong = (says: string) => new InputError('typed', text, says)
@@ -154,9 +130,9 @@ export const readCapacitor = (text: string): Spec => readWords(text, 1).spec
 /** @throws InputError saying what of the line does not do */
 function readLine(text: string): ListedCapacitor[] {
   const wrong = (says: string) => new InputError('typed', text, says)
-  const { places, rest } = placesOf(text)
+  const { places, rest } = placesOf(text, { field: 'typed', such: 'C1-C8', spaces: true })
   if (!places.length) throw wrong('It begins with no place. Write the place first, such as C12.')
-  const strange = places.find(one => !place.test(one))
+  const strange = places.find(one => !placeShape.test(one))
   if (strange) throw wrong(`“${strange}” is no place. A letter and a number, such as C12.`)
   const one = readWords(rest, places.length)
   return places.map(name => ({ ...one, spec: { ...one.spec }, guessed: [...one.guessed], place: name }))

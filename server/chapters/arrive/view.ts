@@ -40,10 +40,17 @@ export const dateWords = remembered(
 const dated = remembered(dateMachine, parts => JSON.stringify(parts), 100)
 
 /** When it was made, as far as its parts tell. */
+const isDated = ({ dateCode, looked }: MachineFile['inventoryLines'][number]) => dateCode !== '' && looked
 export const datingOf = (file: MachineFile) =>
-  file.dateCodes.length
+  file.dateCodes.length || file.inventoryLines.some(isDated)
     ? dated({
-        codes: file.dateCodes.map(({ code, part, reworked, socketed }) => ({ code, place: part, reworked, socketed })),
+        codes: [
+          ...file.dateCodes.map(({ code, part, reworked, socketed }) => ({ code, place: part, reworked, socketed })),
+          // What is written down of its parts tells as well.
+          ...file.inventoryLines
+            .filter(isDated)
+            .map(line => ({ code: line.dateCode, place: `${line.assembly} ${line.place}`, reworked: false, socketed: line.mounting === 'socketed' })),
+        ],
         madeFrom: file.model?.madeFrom ?? undefined,
         madeTo: file.model?.madeTo ?? undefined,
       })

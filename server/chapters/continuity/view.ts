@@ -1,4 +1,5 @@
-import { type BoardPin, byName, pinName } from '#core/continuity/board'
+import { type BoardPin, pinName } from '#core/continuity/board'
+import { byName } from '#core/kernel/places'
 import { explained } from '#core/continuity/explained'
 import { sameIssue } from '#core/continuity/sheet'
 import type { BoardPlaces, BoardView, PartPins, ProbeSheet } from '#shared/chapters/continuity/index'

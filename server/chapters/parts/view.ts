@@ -13,6 +13,7 @@ import type { Tx } from '../../kernel/history/journal'
 import { NotFound } from '../../kernel/refusals'
 import { machines } from '../../kernel/trunk'
 import { openFaultsOf } from '../faults/index'
+import { emptySockets } from '../inventory/index'
 import { heldParts, partNeeds } from './schema'
 
 /** The most pressing first, as `needRank` has it. */
@@ -52,7 +53,7 @@ export const partsView = ({ file }: ViewInput): ViewOf<'parts'> => ({
     file.appraisal?.path === 'donor'
       ? []
       : arisingNeeds(
-          { ...file, batterySchool: file.practice.batterySchool },
+          { ...file, batterySchool: file.practice.batterySchool, wearParts: file.model?.wearParts ?? [], emptySockets: emptySockets(file) },
           file.partNeeds.map(need => need.name),
         ),
   held: file.heldParts.map(({ id, version, name, count, at, condition, lies, lender, needId }) => ({

@@ -1,0 +1,3 @@
+/** What other chapters may show of this one. */
+export { default as InventoryCard } from './InventoryCard.vue'
+export { default as InventoryFindings } from './InventoryFindings.vue'
