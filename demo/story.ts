@@ -27,6 +27,8 @@ type ByName = {
   cleaningStep?: string
   /** A capacitor by its place. */
   place?: string
+  /** A setting by its name. */
+  setting?: string
   /** Which shared thing is booked, and from how many hours on. */
   thing?: string
   damage?: string
@@ -42,6 +44,7 @@ type RequestByName<N extends MachineCommandName> = Without<
   | 'faultId'
   | 'questionId'
   | 'partId'
+  | 'settingId'
   | 'claimId'
   | 'waitId'
   | 'photographId'

@@ -25,6 +25,7 @@ export const stageViews: Record<Stage, StageView> = {
     'stewardship',
     'look',
     'inventory',
+    'setup',
     'opening',
   ),
   'make-safe': stage(

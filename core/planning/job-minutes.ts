@@ -23,6 +23,8 @@ const jobKinds: Record<string, { minutes: number; finds?: true; powered?: true; 
   'hazards': { minutes: 25, finds: true },
   'part': { minutes: 20 },
   'recap': { minutes: 90 },
+  'inventory.sockets': { minutes: 20 },
+  'inventory.look': { minutes: 40 },
   'fault-new': { minutes: 45, finds: true, powered: true },
   'fault-open': { minutes: 60, finds: true, powered: true },
   'fault.stops': { minutes: 30, finds: true },

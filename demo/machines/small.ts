@@ -165,6 +165,7 @@ export const small: Story[] = [
     steps: [
       moved(315, 'sunniva', 'look'),
       ...graded(310, 'sunniva', { 'External supply': [0], 'Main board': [0], 'Keyboard': [1, 'worn home row'], 'Modulator': [0], 'Case': [0] }),
+      did(309, 'sunniva', 'note-settings', { assembly: 'Main board', typed: 'LK1: 1-2\nLK2: closed, for the sound chip\nVR1 picture width: slot at noon' }),
       did(309, 'sunniva', 'list-inventory', {
         assembly: 'Main board',
         typed:
@@ -251,6 +252,10 @@ export const small: Story[] = [
     steps: [
       moved(66, 'rua', 'look'),
       ...graded(64, 'rua', { 'External supply': [0], 'Main board': [1, 'sockets dull'], 'Keyboard': [0], 'Modulator': [0], 'Case': [0] }),
+      did(64, 'rua', 'note-settings', {
+        assembly: 'Main board',
+        typed: 'LK1: 1-2\nLK2: open\nVR1 picture width: slot at two o’clock\nL1 modulator coil: two turns below the rim',
+      }),
       did(63, 'rua', 'list-inventory', {
         assembly: 'Main board',
         typed:
@@ -267,6 +272,13 @@ export const small: Story[] = [
       }),
       did(51, 'ilka', 'keep-capacitors', {}),
       did(50, 'rua', 'report-fault', { symptom: 'Starts one time in three', stopsMachine: true }),
+      did(45, 'rua', 'change-setting', {
+        setting: 'VR1 picture width',
+        to: 'slot at three o’clock',
+        turns: '0.1',
+        reading: '262 mm wide',
+        why: 'The right edge was cut off',
+      }),
       did(44, 'rua', 'observe-fault', { fault: 'Starts one time in three', says: 'Reset line slow to rise; single-wipe sockets' }),
       did(43, 'rua', 'keep-judgement', {
         fault: 'Starts one time in three',

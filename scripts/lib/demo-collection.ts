@@ -282,6 +282,7 @@ export async function fillDemoCollection(folder: string, before: (told: ToldComm
     const whitening = named(input.whitening, sheet.cleaning.whitenings, 'name')
     const drying = named(input.drying, sheet.cleaning.dryings, 'what')
     const capacitor = command.endsWith('-capacitor') ? named(input.place, sheet.recap.capacitors, 'place') : undefined
+    const setting = named(input.setting, sheet.setup.settings, 'name')
     const contamination = named(input.contamination, sheet.cleaning.contaminations, 'where')
     const cleaningStep = named(input.cleaningStep, sheet.cleaning.steps, 'says')
     const supply = named(input.supply, sheet.power.supplies, 'name')
@@ -320,6 +321,7 @@ export async function fillDemoCollection(folder: string, before: (told: ToldComm
       dryingId: drying?.id,
       contaminationId: contamination?.id,
       capacitorId: capacitor?.id,
+      settingId: setting?.id,
       thingId: thing?.id,
       damageId: damage?.id,
       boardId: sheet.continuity.boards[0]?.id,
@@ -333,6 +335,7 @@ export async function fillDemoCollection(folder: string, before: (told: ToldComm
         damage ??
         contamination ??
         capacitor ??
+        setting ??
         battery ??
         step ??
         shown ??

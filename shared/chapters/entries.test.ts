@@ -9,7 +9,7 @@ const notListenedTo = {
     passport.pictures bag.ended thing.added thing.changed shelf.added shelf.changed shelf.used shelf.put-back booking.made booking.ended board.added board.pairs
     board.part-typed board.noted board.pin-struck board.changed board.registered probe.begun list.kept list.dropped person.forgotten person.renamed
     person.password-changed supply.added supply.changed configuration.set rails.expected fault.parts build-up.planned build-up.changed capacitors.listed
-    capacitors.kept inventory.listed inventory.looked`,
+    capacitors.kept inventory.listed inventory.looked settings.noted setting.described setting.back`,
   'sentences of the program': `date-code.read corrosion.measured opening.back gate.changed gate.overrule-ended inlet.expected supply.assigned start.called-off
     start.ended cleaning.step-added cleaning.step-done cleaning.step-reopened cleaning.step-given drying.started drying.weighed whitening.followed whitening.measured off-state.measured
     reading.taken soak.begun soak.tallied soak.untallied soak.log-opened soak.log-said sign-off.ended result.pinned job.started job.reopened contamination.stepped`,

@@ -27,6 +27,7 @@ import { practice } from './practice/index'
 import { printing } from './printing/index'
 import { proving } from './proving/index'
 import { record } from './record/index'
+import { setup } from './setup/index'
 import { sharing } from './sharing/index'
 import { sought } from './sought/index'
 import { starts } from './starts/index'
@@ -41,6 +42,7 @@ export const chapters = {
   stewardship,
   look,
   inventory,
+  setup,
   opening,
   power,
   starts,

@@ -26,6 +26,17 @@ export const entryExamples: { [K in EntryKind]: [EntryData<K>, string] } = {
     { name: 'Card 3', presence: 'present', grade: 1, note: 'ticket glue', role: 'memory' },
     'Card 3: grade 1, minor; counts as memory. ticket glue.',
   ],
+  'settings.noted': [{ assembly: 'Main board', names: ['JP1', 'SW1'], pictured: true }, '2 settings of Main board noted as found, on a photograph: JP1, SW1.'],
+  'setting.described': [
+    { assembly: 'Main board', name: 'VR1', kind: 'trimmer', before: 'slot at two o’clock', reading: '5.02 V' },
+    'Main board VR1, trimmer, as found: slot at two o’clock; it reads 5.02 V.',
+  ],
+  'setting.changed': [
+    { assembly: 'Main board', name: 'VR1', from: 'slot at two o’clock', to: 'three o’clock', turns: -0.25, reading: '4.99 V', why: 'It ran high' },
+    'Main board VR1 changed from slot at two o’clock to three o’clock, 0.25 turns anticlockwise; it reads 4.99 V. It ran high.',
+  ],
+  'setting.back': [{ assembly: 'Main board', name: 'JP1', to: '1-2', reading: '' }, 'Main board JP1 put back: 1-2.'],
+  'setting.dropped': [{ assembly: 'Main board', name: 'JP9', reason: 'No such jumper' }, 'Main board JP9 taken off the settings: No such jumper.'],
   'inventory.listed': [{ assembly: 'Main board', count: 42, fromTag: null }, '42 parts of Main board written down.'],
   'inventory.looked': [{ assembly: 'Main board', count: 42 }, '42 parts of Main board looked at: as listed.'],
   'inventory.changed': [

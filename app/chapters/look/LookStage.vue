@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import type { SheetOf } from '#shared/chapters/index'
 import { InventoryCard } from '../inventory/index'
+import { SettingsFoundCard } from '../setup/index'
 import { OpeningCard } from '../opening/index'
 import { LettersCard, PathsCard } from '../stewardship/index'
 
-defineProps<{ sheet: SheetOf<'arrive' | 'stewardship' | 'look' | 'inventory' | 'opening'> }>()
+defineProps<{ sheet: SheetOf<'arrive' | 'stewardship' | 'look' | 'inventory' | 'setup' | 'opening'> }>()
 </script>
 
 <template>
@@ -16,6 +17,7 @@ defineProps<{ sheet: SheetOf<'arrive' | 'stewardship' | 'look' | 'inventory' | '
       <InterventionsCard :sheet="sheet" />
     </div>
     <InventoryCard :sheet="sheet" />
+    <SettingsFoundCard :sheet="sheet" />
     <ChecksCard :sheet="sheet" />
     <OpeningCard :sheet="sheet" />
     <PathsCard :sheet="sheet" />

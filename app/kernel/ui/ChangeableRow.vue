@@ -8,7 +8,7 @@ const open = ref(false)
   <li class="grid gap-2 py-1.5">
     <div class="flex flex-wrap items-baseline gap-x-4">
       <slot /><span v-if="gone" class="text-ink-2">{{ gone }}</span
-      ><button v-if="may" type="button" class="ml-auto text-sm underline max-wide:min-h-11" :aria-expanded="open" @click="open = !open">
+      ><button v-if="may" type="button" class="ml-auto min-h-6 text-sm underline max-wide:min-h-11" :aria-expanded="open" @click="open = !open">
         {{ open ? 'Close' : (word ?? 'Change') }}<span class="sr-only"> {{ name }}</span>
       </button>
     </div>

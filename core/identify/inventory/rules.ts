@@ -44,7 +44,7 @@ export const inventory = discipline({
   moves: m => [
     ...(m.made.wantedSockets.length
       ? [
-          move('part', 'inventory', 'mend', {
+          move('part', 'inventory.sockets', 'mend', {
             says: `Find what belongs in ${someOf(m.made.wantedSockets)}`,
             why: 'It is needed there, and the socket is empty.',
           }),
@@ -52,7 +52,7 @@ export const inventory = discipline({
       : []),
     ...(m.made.notLooked
       ? [
-          move('look', 'inventory', 'look', {
+          move('look', 'inventory.look', 'look', {
             says: `Look through ${m.made.notLooked === 1 ? 'one part' : `${m.made.notLooked} parts`} of its list`,
             why: 'They were taken over from a sister, and nothing of it counts before somebody looked.',
           }),

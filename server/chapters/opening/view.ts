@@ -23,7 +23,7 @@ export function openingView({ tx, file }: ViewInput): ViewOf<'opening'> {
       out,
       back,
       // Where there is none yet, a sister's could be taken over.
-      from: file.openingSteps.length ? [] : sistersHaving(tx, file, openingSteps).map(({ rows, ...sister }) => ({ ...sister, steps: rows })),
+      from: file.openingSteps.length ? [] : sistersHaving(tx, file, openingSteps).map(({ rows, tag, nickname }) => ({ tag, nickname, steps: rows })),
     },
   }
 }

@@ -222,6 +222,21 @@ it('a program posts passes under a secret, which is shown once, and ends with th
   expect(() => soakBySecret(on.db, second)).toThrow('No soak is open')
 })
 
+it('what is set otherwise, or put back, ends a sign-off: it was proved as it stood', () => {
+  const tag = on.bookIn({})
+  clear(tag)
+  perform(tag, 'take-reading', { rail: '+5 V', valueV: '5.02', load: 'loaded' } as never)
+  perform(tag, 'note-settings', { assembly: 'Main board', typed: 'JP1: 1-2' } as never)
+  const signOff = () => perform(tag, 'sign-off', { statement: 'All keys', limits: { hoursADay: 2, attended: true, noOriginalMedia: false } })
+  const setting = () => sheet(tag).setup.settings[0]!
+  signOff()
+  perform(tag, 'change-setting', { settingId: setting().id, version: setting().version, to: '2-3', why: 'More memory' } as never)
+  expect(sheet(tag).signOff.standing).toBeNull()
+  signOff()
+  perform(tag, 'put-back-setting', { settingId: setting().id, version: setting().version } as never)
+  expect(sheet(tag).signOff.standing).toBeNull()
+})
+
 it.each<[string, (tag: string, give: (to: 'fitted' | 'promised') => void) => void, boolean]>([
   ['set aside for it', (_, give) => give('promised'), true],
   ['fitted', (_, give) => give('fitted'), false],

@@ -3,12 +3,10 @@ import { mountings, socketNeeds } from '#core/identify/inventory/read-inventory'
 import { howMany, keysOf, oneOf, optionalText, text } from '../../kernel/fields'
 import { row } from '../../kernel/row'
 
-export const placeOnBoard = text('Place', 12)
-
 /** A line of an inventory: like parts that begin at a place of an assembly, or an empty socket; as typed, or as it is kept. */
 export const InventoryRow = row({
   assembly: text('On which assembly', 80),
-  place: placeOnBoard,
+  place: text('Place', 12),
   count: howMany,
   marking: optionalText('What is printed on it', 60),
   organisation: optionalText('Words and bits', 20),

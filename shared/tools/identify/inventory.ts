@@ -1,7 +1,8 @@
 import { z } from 'zod'
 import { inventoryByList } from '#core/identify/inventory/by-list'
-import type { PartGroup } from '#core/identify/inventory/judge-inventory'
+import { partKinds } from '#core/identify/inventory/known-parts'
 import { mostLetters } from '#core/identify/inventory/read-inventory'
+import { keysOf } from '../../kernel/fields'
 import { Finding } from '../../kernel/shapes'
 import { defineTool } from '../tool'
 
@@ -11,7 +12,17 @@ export const identifyInventory = defineTool({
   summary: 'Reads chips and sockets as they are read off a board, counts what they hold, and lays it beside what was said of the machine.',
   input: z.object({ typed: z.string().max(mostLetters), claim: z.string().max(300), published: z.string().max(300) }),
   output: z.object({
-    groups: z.array(z.custom<PartGroup>()),
+    groups: z.array(
+      z.object({
+        type: z.string(),
+        kind: z.enum(keysOf(partKinds)).nullable(),
+        says: z.string(),
+        count: z.number(),
+        organisation: z.string(),
+        bytes: z.number().nullable(),
+        banks: z.string(),
+      }),
+    ),
     ramBytes: z.number(),
     romBytes: z.number(),
     wrong: z.array(z.object({ line: z.number(), says: z.string() })),
