@@ -1,3 +1,4 @@
+import { counted } from '../../kernel/figure'
 import { type Finding, commonPractice, finding } from '../../kernel/finding'
 import { InputError } from '../../kernel/input-error'
 import { byName } from '../../kernel/places'
@@ -114,7 +115,7 @@ export function judgeSettings(settings: readonly Setting[]): Finding[] {
           finding(
             'note',
             'settings.changed',
-            `${changed.length} of ${settings.length} ${settings.length === 1 ? 'setting is' : 'settings are'} not as found.`,
+            `${changed.length} of ${counted(settings.length, 'setting')} ${changed.length === 1 ? 'is' : 'are'} not as found.`,
             changed.map(one => `${one.assembly} ${one.name}: was ${asFound(one)}, is ${one.now}.`),
             commonPractice,
           ),
