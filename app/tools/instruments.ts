@@ -33,6 +33,7 @@ const faces: Record<ToolId, () => Promise<{ default: Component }>> = {
   'diagnosis/memory-fault': () => import('./diagnosis/MemoryFaultInstrument.vue'),
   'diagnosis/address-map': () => import('./diagnosis/AddressMapInstrument.vue'),
   'signals/capture': () => import('./signals/CaptureInstrument.vue'),
+  'mend/resources': () => import('./mend/ResourcesInstrument.vue'),
   'parts/substitute': () => import('./parts/SubstituteInstrument.vue'),
   'parts/recap': () => import('./parts/RecapInstrument.vue'),
   'parts/order': () => import('./parts/OrderInstrument.vue'),

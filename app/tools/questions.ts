@@ -52,6 +52,7 @@ export const questionOf: Record<ToolId, Question> = {
   'diagnosis/address-map': 'why',
   'diagnosis/keyboard-matrix': 'why',
   'signals/capture': 'why',
+  'mend/resources': 'why',
   'parts/substitute': 'instead',
   'parts/recap': 'parts',
   'parts/order': 'buy',

@@ -1,5 +1,5 @@
 import highs from 'highs'
-import type { Solve } from '#core/parts/allocation/programme'
+import type { Solve } from '#core/kernel/programme'
 
 /** So long one programme may take, in seconds; what is not the best is not given out as it. */
 const longestSeconds = 8

@@ -1,5 +1,5 @@
 import { type Allocation, type Unlock, allocate, bestPurchase } from '#core/parts/allocation/allocate'
-import { TooLarge } from '#core/parts/allocation/programme'
+import { TooLarge } from '#core/kernel/programme'
 import { type Question, questionOf } from '#core/parts/allocation/question'
 import type { Coming, WantedHere } from '#core/parts/buying/shortage'
 import { type Bought, type ToBuy, toBuy } from '#core/parts/buying/to-buy'

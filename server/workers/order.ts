@@ -1,4 +1,4 @@
-import { TooLarge } from '#core/parts/allocation/programme'
+import { TooLarge } from '#core/kernel/programme'
 import { type RecapOrder, type RecapOrderInput, recapOrder } from '#core/parts/recap/order'
 import { InputError } from '#core/kernel/input-error'
 import { openSolver } from '../kernel/solver'

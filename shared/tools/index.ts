@@ -18,6 +18,7 @@ import { diagnosisSwap } from './diagnosis/swap'
 import { identifyDateCode } from './identify/date-code'
 import { identifyDating } from './identify/dating'
 import { identifyInventory } from './identify/inventory'
+import { mendResources } from './mend/resources'
 import { partsAllocate } from './parts/allocate'
 import { partsOrder } from './parts/order'
 import { partsRecap } from './parts/recap'
@@ -70,6 +71,7 @@ const all = [
   partsSubstitute,
   partsRecap,
   partsOrder,
+  mendResources,
   partsAllocate,
   retestSoak,
 ] as const

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import type { Pixels } from '#core/condition/corrosion-area'
 import type { Finding } from '#core/kernel/finding'
 import { InputError } from '#core/kernel/input-error'
-import type { Solve } from '#core/parts/allocation/programme'
+import type { Solve } from '#core/kernel/programme'
 import { unknownKey } from '../kernel/unknown-key'
 
 interface ToolFace<I, O> {

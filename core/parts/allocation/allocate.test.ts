@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import highs from 'highs'
 import { beforeAll, describe, expect, it } from 'vitest'
 import { type AllocationInput, type Contender, type Source, allocate, bestPurchase } from './allocate'
-import type { Solve } from './programme'
+import type { Solve } from '../../kernel/programme'
 
 let solve: Solve
 beforeAll(async () => {

@@ -1,5 +1,5 @@
 import { InputError } from '../../kernel/input-error'
-import { type Programme, type Solve, solved, termsOf } from './programme'
+import { type Programme, type Solve, solved, termsOf } from '../../kernel/programme'
 
 /** What a machine wants of one part. */
 export interface WantedHere {

@@ -2,7 +2,7 @@ import highs from 'highs'
 import { expect, it } from 'vitest'
 import { orderByLists, recapByList } from '../recap/by-lists'
 import { allocateByNames } from './by-names'
-import type { Solve } from './programme'
+import type { Solve } from '../../kernel/programme'
 import { readMachines, readParts, readPricesOf } from './read-lines'
 
 const { solve: run } = await highs()

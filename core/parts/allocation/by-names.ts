@@ -2,7 +2,7 @@ import { type Finding, commonPractice, finding } from '../../kernel/finding'
 import { counted } from '../../kernel/figure'
 import { InputError } from '../../kernel/input-error'
 import { type Source, allocate, bestPurchase } from './allocate'
-import type { Solve } from './programme'
+import type { Solve } from '../../kernel/programme'
 import { questionOf } from './question'
 
 /** Machines and parts as somebody writes them down: which part serves goes by its name. */

@@ -1,7 +1,7 @@
 import { counted } from '../../kernel/figure'
 import { type Finding, commonPractice, finding } from '../../kernel/finding'
 import { InputError } from '../../kernel/input-error'
-import type { Solve } from '../allocation/programme'
+import type { Solve } from '../../kernel/programme'
 import { specWords } from '../substitute/words'
 import { type RecapOrder, recapOrder } from './order'
 import { readCapacitor, readRecapList } from './read-list'

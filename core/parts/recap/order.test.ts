@@ -2,7 +2,7 @@ import highs from 'highs'
 import { describe, expect, it } from 'vitest'
 import { e6, e6Nearest } from '../../kernel/e-series'
 import { seeded } from '../../kernel/random'
-import type { Solve } from '../allocation/programme'
+import type { Solve } from '../../kernel/programme'
 import { type PriceOffer, type RecapOrderInput, type RecapWant, merged, recapOrder, servedBy, sharesOf } from './order'
 
 const { solve: run } = await highs()

@@ -1,7 +1,7 @@
 import { e6Nearest } from '../../kernel/e-series'
 import { decimals } from '../../kernel/figure'
 import { InputError } from '../../kernel/input-error'
-import { type Solve, solved, termsOf } from '../allocation/programme'
+import { type Solve, solved, termsOf } from '../../kernel/programme'
 import type { Spec } from '../substitute/compare'
 import { type PartKindName, judgeSubstitute } from '../substitute/substitute'
 

@@ -4,7 +4,7 @@ import { type CommandRequest, commands, readCommandInput } from '#shared/chapter
 import { HeldQuery } from '#shared/chapters/parts/index'
 import { RecapOrderQuery } from '#shared/chapters/recap/index'
 import { recapOrder } from '#core/parts/recap/order'
-import type { Solve } from '#core/parts/allocation/programme'
+import type { Solve } from '#core/kernel/programme'
 import { serverBench } from '../../../tests/support/server-bench'
 import { performOnCollection } from '../../kernel/perform'
 import { listHeld } from '../parts/index'

@@ -70,3 +70,15 @@ it('settings are noted before they are changed, the way back is told, and a sist
   await rua.seesNoMore('Now 2-3')
   expect(await application.historyOf('Radio hut')).toContain('Keyboard JP1 put back: 1-2.')
 })
+
+it('cards that collide are set apart by the fewest changes', async () => {
+  await ilka.size(1280, 800)
+  await ilka.open('/tools/mend/resources')
+  await ilka.fill('What each takes', 'Sound: irq five')
+  await ilka.press('Where do they collide?')
+  await ilka.sees('“five”: a number, such as irq 5 or 7.')
+  await ilka.fill('What each takes', 'Sound: irq 7 or 5\nPrinter: irq 7\nNetwork: irq 5 or 9')
+  await ilka.press('Where do they collide?')
+  await ilka.sees('1 clash as they are set.', '2 changes end it', 'Interrupt 7 → 5', 'Interrupt 5 → 9')
+  expect(await ilka.violations()).toEqual([])
+})

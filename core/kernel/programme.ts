@@ -1,4 +1,4 @@
-import { InputError } from '../../kernel/input-error'
+import { InputError } from './input-error'
 
 /** An integer programme, in lines that a solver reads. */
 export interface Programme {
