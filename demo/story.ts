@@ -33,6 +33,8 @@ type ByName = {
   thing?: string
   damage?: string
   inHours?: number
+  /** Until which day, from then on. */
+  inDays?: number
   inspectedBy?: Who
   picture?: PictureName
 }
@@ -45,6 +47,7 @@ type RequestByName<N extends MachineCommandName> = Without<
   | 'questionId'
   | 'partId'
   | 'settingId'
+  | 'backBy'
   | 'claimId'
   | 'waitId'
   | 'photographId'

@@ -26,6 +26,7 @@ export const stageViews: Record<Stage, StageView> = {
     'look',
     'inventory',
     'setup',
+    'custody',
     'opening',
   ),
   'make-safe': stage(

@@ -82,6 +82,7 @@ const named = (m: { nickname: string; name: string }) => m.nickname || m.name
             </p>
           </OneCard>
           <DueCard />
+          <DueBack />
           <BookedSoon />
           <OneCard v-if="evening && !evening.dealtAt" title="Next moves" hint="One for each machine on the bench.">
             <EmptyPlace v-if="!today.moves.rows.length" says="Nothing on the bench asks for a move." />

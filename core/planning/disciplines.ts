@@ -10,6 +10,7 @@ import { recap } from '../parts/recap/rules'
 import { power } from '../power/rules'
 import { retest } from '../retest/rules'
 import { safety } from '../safety/rules'
+import { custody } from '../stewardship/custody/rules'
 import { stewardship } from '../stewardship/rules'
 import { sharing } from '../sharing/rules'
 import type { Discipline } from '../kernel/discipline'
@@ -21,6 +22,7 @@ export const disciplines: Discipline[] = [
   stewardship,
   condition,
   inventory,
+  custody,
   opening,
   safety,
   cleaning,

@@ -1,3 +1,4 @@
+import type { CustodyRecord } from '../stewardship/custody/rules'
 import { daysBetween } from '../kernel/days'
 import { millisecondsInDay } from 'date-fns/constants'
 import type { ConditionRecord } from '../condition/rules'
@@ -102,7 +103,7 @@ const registerOf = (record: SafetyRecord & FaultWords, facts: PowerFacts, answer
  * @param found what other disciplines found of it and the gate hears
  */
 function safetyFacts(
-  record: SafetyRecord & FaultWords,
+  record: SafetyRecord & FaultWords & CustodyRecord,
   { measured, measuredAt, stepsUndone }: PowerFactsKnown & OpeningFacts,
   found: readonly Heard[],
   now: string,
@@ -127,7 +128,7 @@ function safetyFacts(
     sistersWithLeakedBattery,
     modelBatteryLeaks,
     mains: takesMains(facts, configuration),
-    whole: configuration.kind === 'whole' && stepsUndone === 0,
+    whole: configuration.kind === 'whole' && stepsUndone === 0 && !record.away.length,
   }
 }
 

@@ -606,6 +606,7 @@ export const desks: Story[] = [
         fitted: true,
         charging: 'yes',
       }),
+      did(12, 'joaquim', 'take-home', { assembly: 'Drive controller', holder: 'Joaquim Serrao', what: 'its start-up code is read', inDays: 10 }),
     ],
   },
   {

@@ -326,6 +326,7 @@ export async function fillDemoCollection(folder: string, before: (told: ToldComm
       damageId: damage?.id,
       boardId: sheet.continuity.boards[0]?.id,
       from: new Date(now.getTime() + Number(input.inHours ?? 0) * 60 * 60 * 1000).toISOString(),
+      ...(typeof input.inDays === 'number' ? { backBy: new Date(now.getTime() + input.inDays * 86_400_000).toISOString().slice(0, 10) } : {}),
       ...(input.picture ? { hash: await take(input.picture as PictureName), name: `${String(input.picture)}.jpg` } : {}),
       ...(command === 'keep-corrosion' && shown ? await measured(shown.hash, input.inputs as CorrosionInputs) : {}),
       version: (

@@ -18,7 +18,7 @@ const notListenedTo = {
   'of the house, its owners and its models, not of what this machine does': `path.chosen consent.recorded consent.passed-over owner.written-to owner.closed
     gate.overruled code.noted theory.held held.added held.changed held.given held.put held.spared
     held.written-off order.placed wants.shown board.set offer.made offer.taken-up offer.cleared prices.set bulletin.accepted bulletin.withdrawn bulletin.read entry.struck
-    practice.set probe.again machine.signed-off wait.resumed`,
+    custody.put-off practice.set probe.again machine.signed-off wait.resumed`,
 }
 
 /** The same with a word of its own behind every text of more than one word. */

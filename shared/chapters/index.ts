@@ -10,6 +10,7 @@ import { unknownKey } from '../kernel/unknown-key'
 import { arrive } from './arrive/index'
 import { cleaning } from './cleaning/index'
 import { continuity } from './continuity/index'
+import { custody } from './custody/index'
 import { faults } from './faults/index'
 import { home } from './home/index'
 import { inventory } from './inventory/index'
@@ -43,6 +44,7 @@ export const chapters = {
   look,
   inventory,
   setup,
+  custody,
   opening,
   power,
   starts,

@@ -26,6 +26,15 @@ export const entryExamples: { [K in EntryKind]: [EntryData<K>, string] } = {
     { name: 'Card 3', presence: 'present', grade: 1, note: 'ticket glue', role: 'memory' },
     'Card 3: grade 1, minor; counts as memory. ticket glue.',
   ],
+  'custody.taken': [
+    { assembly: 'Main board', holder: 'Teodor Vlasak', what: 'probing the bus', backBy: '2026-12-08' },
+    'Teodor Vlasak takes Main board along until 2026-12-08: probing the bus.',
+  ],
+  'custody.put-off': [{ assembly: 'Main board', holder: 'Teodor Vlasak', backBy: '2026-12-20' }, 'Main board comes back later: by 2026-12-20.'],
+  'custody.back': [
+    { assembly: 'Main board', holder: 'Teodor Vlasak', note: 'D3 was open, wire fitted' },
+    'Teodor Vlasak brings Main board back: D3 was open, wire fitted.',
+  ],
   'settings.noted': [{ assembly: 'Main board', names: ['JP1', 'SW1'], pictured: true }, '2 settings of Main board noted as found, on a photograph: JP1, SW1.'],
   'setting.described': [
     { assembly: 'Main board', name: 'VR1', kind: 'trimmer', before: 'slot at two o’clock', reading: '5.02 V' },

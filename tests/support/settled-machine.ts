@@ -26,6 +26,7 @@ export const settled: MachineRecord = {
   machine: { maker: 'Tarnwick Instruments', fromWhom: 'the pilot station', lastPowered: '1998', lastPoweredWhat: '' },
   modelKnown: true,
   accessories: [],
+  away: [],
   inventory: [],
   modelSockets: [],
   ours: true,

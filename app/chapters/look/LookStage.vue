@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import type { SheetOf } from '#shared/chapters/index'
+import { AwayCard } from '../custody/index'
 import { InventoryCard } from '../inventory/index'
 import { SettingsFoundCard } from '../setup/index'
 import { OpeningCard } from '../opening/index'
 import { LettersCard, PathsCard } from '../stewardship/index'
 
-defineProps<{ sheet: SheetOf<'arrive' | 'stewardship' | 'look' | 'inventory' | 'setup' | 'opening'> }>()
+defineProps<{ sheet: SheetOf<'arrive' | 'stewardship' | 'look' | 'inventory' | 'setup' | 'custody' | 'opening'> }>()
 </script>
 
 <template>
@@ -18,6 +19,7 @@ defineProps<{ sheet: SheetOf<'arrive' | 'stewardship' | 'look' | 'inventory' | '
     </div>
     <InventoryCard :sheet="sheet" />
     <SettingsFoundCard :sheet="sheet" />
+    <AwayCard :sheet="sheet" />
     <ChecksCard :sheet="sheet" />
     <OpeningCard :sheet="sheet" />
     <PathsCard :sheet="sheet" />

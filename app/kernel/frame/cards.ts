@@ -16,6 +16,7 @@ export const cardsOf: Record<Stage, Record<string, readonly string[]>> = {
     'Assemblies': ['condition', 'grade', 'boards'],
     'Damage': ['corrosion', 'crust', 'rust', 'marks'],
     'Inventory': ['chips', 'sockets', 'memory', 'parts', 'made of'],
+    'Away from the house': ['home', 'lent', 'custody', 'volunteer'],
     'Settings as found': ['jumper', 'switch', 'trimmer', 'coil', 'termination', 'start-up page'],
     'Before us': ['repairs', 'interventions', 'changes'],
     'Checks': ['look under'],

@@ -1,0 +1,2 @@
+/** What other chapters may show of this one. */
+export { default as AwayCard } from './AwayCard.vue'
