@@ -6,7 +6,9 @@ import type { SheetOf } from '#shared/chapters/index'
 /** This machine beside a sister, place by place: what differs first. */
 const props = defineProps<{ sheet: SheetOf<'inventory'>; sister: SheetOf<'inventory'>['inventory']['sisters'][number] }>()
 const api = useApi()
-const { answer, busy, failure, start, stop } = useAsked(() => api.get<BesideView>(`/api/machines/${props.sheet.tag}/beside`, { other: props.sister.tag }))
+const { answer, busy, failure, start, stop } = useAsked(signal =>
+  api.get<BesideView>(`/api/machines/${props.sheet.tag}/beside`, { other: props.sister.tag }, signal),
+)
 const differing = computed(() => answer.value?.places.filter(one => one.differs !== null) ?? [])
 const same = computed(() => (answer.value?.places.length ?? 0) - differing.value.length)
 const most = 60

@@ -26,7 +26,7 @@ const {
   failure: notWeighed,
   start: weigh,
   stop,
-} = useAsked(() => api.get<{ one: UnlockView | null; two: UnlockView | null }>('/api/parts/allocation', { buys: 'yes' }))
+} = useAsked(signal => api.get<{ one: UnlockView | null; two: UnlockView | null }>('/api/parts/allocation', { buys: 'yes' }, signal))
 const where = (line: Line) => [heldPlaces[line.at], ...(line.lies ? [line.lies] : []), partConditions[line.condition].toLowerCase()].join(', ')
 const today = times.dayOf(new Date())
 const expected = ({ dueBy }: Line) => (dueBy ? `${dueBy < today ? 'It should have been here by' : 'Expected by'} ${times.day(dueBy)}.` : '')

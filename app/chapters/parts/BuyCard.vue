@@ -6,7 +6,7 @@ import OrderDraft from './OrderDraft.vue'
 import { needs } from '#core/parts/needs'
 
 /** What must be bought by now, and for how much: a draft for each supplier, with what each line unlocks. */
-const { found, trouble } = useCollection<BuyView>(['to-buy'], '/api/parts/to-buy')
+const { found, trouble, stopped, stop, again } = useCollection<BuyView>(['to-buy'], '/api/parts/to-buy')
 const lines = computed(() => found.value?.drafts.flatMap(draft => draft.lines) ?? [])
 const inMoney = useMoney(() => found.value?.currency)
 const known = computed(() => lines.value.reduce((sum, line) => sum + (line.unitPrice ?? 0) * line.count, 0))
@@ -17,7 +17,10 @@ const starts = computed(() => new Set(lines.value.flatMap(line => line.starts.ma
 <template>
   <OneCard title="To buy" hint="What is wanted and neither here nor on its way, each unit counted once, by whom the last like it came from.">
     <p v-if="trouble" role="alert" class="text-stop">{{ trouble }}</p>
-    <p v-else-if="!found" role="status" class="hint">Working it out…</p>
+    <p v-else-if="!found" role="status" class="flex flex-wrap items-center gap-3">
+      <span class="hint">{{ stopped ? 'Stopped.' : 'Working it out…' }}</span>
+      <button type="button" class="button button-quiet" @click="stopped ? again() : stop()">{{ stopped ? 'Work it out' : 'Stop' }}</button>
+    </p>
     <template v-else>
       <EmptyPlace v-if="!lines.length" says="Nothing has to be bought: all that is wanted is here, or on its way." />
       <p v-else>

@@ -20,7 +20,7 @@ async function look() {
 async function ask(method: 'POST' | 'DELETE') {
   failure.value = ''
   try {
-    told.value = await api.send<BackupsView>('/api/backups', method === 'POST' ? {} : undefined, method)
+    told.value = await api.send<BackupsView>('/api/backups', method === 'POST' ? {} : undefined, { method })
     resume()
   } catch (error) {
     failure.value = (error as Error).message

@@ -6,7 +6,7 @@ import type { BoardPlaces } from '#shared/chapters/recap/index'
 /** Places read off the boards of its model, put into the list one below the other; what each is worth is read off the part. */
 const props = defineProps<{ tag: string; listed: readonly { assembly: string; place: string }[] }>()
 const api = useApi()
-const { answer, busy, failure, start, stop } = useAsked(() => api.get<{ boards: BoardPlaces[] }>('/api/recap/places', { tag: props.tag }))
+const { answer, busy, failure, start, stop } = useAsked(signal => api.get<{ boards: BoardPlaces[] }>('/api/recap/places', { tag: props.tag }, signal))
 const typed = useFieldValue<string>('typed')
 const setTyped = useSetFieldValue<string>('typed')
 const setAssembly = useSetFieldValue<string>('assembly')

@@ -19,7 +19,7 @@ const query = computed(() => ({
   later: later.value ? 'yes' : 'no',
 }))
 const wrongSpares = computed(() => (/^(1?\d|20)$/.test(spares.value.trim()) ? '' : 'A whole number from 0 up to 20, please.'))
-const { answer: order, busy: working, failure, start: workOut, stop } = useAsked(() => api.get<RecapOrderView>('/api/recap/order', query.value))
+const { answer: order, busy: working, failure, start: workOut, stop } = useAsked(signal => api.get<RecapOrderView>('/api/recap/order', query.value, signal))
 watch(query, () => (order.value = undefined))
 const listHint =
   'As CSV, its first row: part; pack; price; from 10; from 100. A part as 470u 35V radial 10x20 105C. ' +

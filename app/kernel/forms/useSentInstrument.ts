@@ -7,10 +7,10 @@ import { InputError } from '#core/kernel/input-error'
 export function useSentInstrument<I extends object, O extends object>(id: string, read: () => I) {
   const api = useApi()
   const trouble = ref<{ field: string; message: string }>()
-  const asked = useAsked(async () => {
+  const asked = useAsked(async signal => {
     trouble.value = undefined
     try {
-      return (await api.send<{ result: O }>(`/api/tools/${id}`, read())).result
+      return (await api.send<{ result: O }>(`/api/tools/${id}`, read(), { signal })).result
     } catch (error) {
       if (error instanceof InputError) trouble.value = { field: error.field, message: error.message }
       else if (error instanceof ApiError && error.answer.field) trouble.value = { field: error.answer.field, message: error.message }

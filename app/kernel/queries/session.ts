@@ -25,7 +25,7 @@ export const useSession = defineStore('session', () => {
     has: (skill: Skill | undefined) => !skill || (view.value?.crew.find(p => p.id === view.value?.person?.id)?.skills.includes(skill) ?? false),
     may: (command: CommandName) => view.value?.person?.may.includes(command) ?? false,
     async signOut() {
-      await api.send('/api/session', undefined, 'DELETE')
+      await api.send('/api/session', undefined, { method: 'DELETE' })
       await load()
     },
   }

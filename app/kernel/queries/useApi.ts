@@ -27,7 +27,7 @@ export function useApi() {
 
   async function asked<T>(
     path: string,
-    options: { method?: 'GET' | 'POST' | 'DELETE'; query?: object; body?: object; headers?: Record<string, string> },
+    options: { method?: 'GET' | 'POST' | 'DELETE'; query?: object; body?: object; headers?: Record<string, string>; signal?: AbortSignal },
   ): Promise<T> {
     try {
       // The routes' own types would be worked out anew for every path; the caller says what it expects.
@@ -45,8 +45,10 @@ export function useApi() {
   }
 
   return {
-    get: <T>(path: string, query?: object) => asked<T>(path, { query }),
-    send: <T>(path: string, body: unknown, method: 'POST' | 'DELETE' = 'POST') => asked<T>(path, { method, body: body as object }),
+    /** @param signal ends the request, and what is worked out for it */
+    get: <T>(path: string, query?: object, signal?: AbortSignal) => asked<T>(path, { query, signal }),
+    send: <T>(path: string, body: unknown, { method = 'POST', signal }: { method?: 'POST' | 'DELETE'; signal?: AbortSignal } = {}) =>
+      asked<T>(path, { method, body: body as object, signal }),
     /** A file as it is. */
     sendFile: <T>(path: string, body: Blob) => asked<T>(path, { method: 'POST', body, headers: { 'content-type': 'application/octet-stream' } }),
     /**

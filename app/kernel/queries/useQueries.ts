@@ -1,4 +1,4 @@
-import { useQuery } from '@pinia/colada'
+import { useQuery, useQueryCache } from '@pinia/colada'
 import { useTimeoutFn } from '@vueuse/core'
 import type { ChapterName, SheetOf } from '#shared/chapters/index'
 import type { LifeView, Page } from '#shared/kernel/answers'
@@ -61,8 +61,21 @@ export function useToday() {
 /** Something of the collection as a whole, fetched again whenever anything changes. */
 export function useCollection<T>(name: MaybeRefOrGetter<readonly (string | number)[]>, path: MaybeRefOrGetter<string>, query?: MaybeRefOrGetter<object>) {
   const api = useApi()
-  const looked = useQuery<T>({ key: () => ['collection', ...toValue(name)], query: () => api.get<T>(toValue(path), toValue(query)) })
-  return { found: looked.data, trouble: troubleOf(looked) }
+  const cache = useQueryCache()
+  const key = () => ['collection', ...toValue(name)]
+  const looked = useQuery<T>({ key, query: ({ signal }) => api.get<T>(toValue(path), toValue(query), signal) })
+  const stopped = ref(false)
+  /** Ends what is worked out for it; what was there before stays. */
+  function stop() {
+    stopped.value = true
+    cache.cancelQueries({ key: key() })
+  }
+  function again() {
+    stopped.value = false
+    void looked.refetch()
+  }
+  const trouble = troubleOf(looked)
+  return { found: looked.data, trouble: computed(() => (stopped.value ? undefined : trouble.value)), stopped, stop, again }
 }
 
 const piece = 50

@@ -1,3 +1,4 @@
+import type chrome from 'selenium-webdriver/chrome.js'
 import { expect, it } from 'vitest'
 import { atTheBench } from '../support/bench'
 
@@ -96,4 +97,22 @@ it('a donor lists what it can give, and what is lent comes back tested', async (
   await ilka.sees('On the shelf')
   await ilka.press('Its way Petrel modulator')
   await ilka.sees('Lent out: Varnsund Pilot Office. A steady picture on channel 36', 'On the shelf. a picture again')
+})
+
+it('working out what to buy is stopped by a press, and begun again', async () => {
+  const page = ilka.driver as chrome.Driver
+  const slow = (latency: number) =>
+    page.sendDevToolsCommand('Network.emulateNetworkConditions', { offline: false, latency, downloadThroughput: -1, uploadThroughput: -1 })
+  await ilka.open('/parts')
+  await ilka.sees('A start depends on them')
+  await page.sendDevToolsCommand('Network.enable', {})
+  await slow(6000)
+  await ilka.press('To buy')
+  await ilka.sees('Working it out…')
+  await ilka.press('Stop')
+  await ilka.sees('Stopped.')
+  await slow(0)
+  await ilka.press('Work it out')
+  await ilka.sees('As a table (CSV)')
+  await ilka.seesNoMore('Stopped.')
 })
