@@ -74,6 +74,8 @@ function actsFor({ code }: Opening, s: Sheet, by: PersonRow): Act[] {
       return [['step-battery', { batteryId: one.id, version: one.version, step, lookedAt: step === 'clean' ? placesToLook : [] }]]
     }
   }
+  if (code.startsWith('custody.away.'))
+    return s.custody.away.slice(0, 1).map(one => ['bring-back', { custodyId: one.id, version: one.version, note: 'Looked over, as it was' }])
   if (code.startsWith('probe.')) return actsForProbing(s, by)
   if (code.startsWith('recap.')) {
     const all = s.recap.capacitors.filter(c => (code === 'recap.out' ? c.state === 'out' : c.state === 'in' && (c.looksBad || c.verdict === 'bad')))
