@@ -122,7 +122,11 @@ describe('an inventory', () => {
 
   it('is held against what was claimed, and is never surer than what was looked at', () => {
     expect(claimed('U1 4116 24x', '48K of memory')).toEqual(['fine: 48 KB as claimed.'])
-    expect(claimed('U1 4116 24x\nU30 2716 2x', '52 KB')).toEqual(['fine: 52 KB with what is read only, as claimed.'])
+    expect(claimed('U1 4116 24x\nU30 2716 2x', '52 KB in all')).toEqual(['fine: 52 KB with what is read only, as claimed.'])
+    // A figure that is met only with what is read only is no proof of so much memory.
+    expect(claimed('U1 4116 24x\nU30 2716 2x', '52K of memory')).toEqual([
+      'note: 52 KB claimed: so much it is with 4 KB of what is read only; 48 KB are to read and write.',
+    ])
     expect(claimed('U1 4116 16x', 'expanded to 48K')).toEqual(['care: 48 KB claimed, and 32 KB of memory counted: 16 KB less.'])
     expect(claimed('U1 4116 24x', '16 KB')).toEqual(['note: 16 KB claimed, and 48 KB of memory counted: more than claimed.'])
     expect(claimed('U1 2716 3x', '6K ROM')).toEqual(['fine: 6 KB as claimed.'])
@@ -132,6 +136,8 @@ describe('an inventory', () => {
         'note: 48 KB claimed, and 32 KB of memory counted so far: whether it holds is not known.',
       ])
     expect(claimed('U1 4116 8x', 'works, with a 20 MB hard disk')).toEqual([])
+    for (const disk of ['two 360K 5.25 inch drives', 'a hard disk of 20 MB', 'disk 1.2M', '1.44 MB floppies', '60 MB on tape'])
+      expect(sizesIn(disk), disk).toEqual([])
     expect(sizesIn('64K, later 1.5 MB; 20 MB disk; 300 kHz; 4Mhz')).toEqual([65536, 1572864])
   })
 

@@ -38,13 +38,18 @@ export interface InventoryAsked {
 
 const K = 1024
 const wantsRom = /\bROM\b|read.only/i
-/** What is said of a disk or a tape says nothing of the memory. */
-const ofMedia = /^\s*(?:bytes?|B)?\s*(?:hard|floppy|disk|drive|diskette|tape|winchester)/i
+/** What is said of a disk or a tape, before or behind the figure, says nothing of the memory. */
+const media = '(?:hard|floppy|floppies|disks?|drives?|diskettes?|tapes?|winchester|cartridges?)'
+// Not beyond another size, or the end of a sentence.
+const mediaBehind = new RegExp(`^(?:(?!\\d\\s*[KM]|\\.\\s)[^,;]){0,24}?\\b${media}\\b`, 'i')
+const mediaBefore = new RegExp(`\\b${media}\\b[^,;.\\d]{0,12}$`, 'i')
+/** It speaks of all there is, what is read only among it. */
+const ofAll = /\b(in all|all told|in total|total|altogether|together)\b/i
 
 /** Sizes of memory that a sentence names, in bytes: `64K`, `48 KB`, `4 MB`. A size of a disk is none. */
 export function sizesIn(text: string): number[] {
   return [...text.matchAll(/(\d{1,5}(?:[.,]\d{1,2})?)\s*(K|M|KB|MB|Kbytes?|Mbytes?|kilobytes?|megabytes?)(?![a-z0-9])/gi)].flatMap(found => {
-    if (ofMedia.test(text.slice(found.index + found[0].length))) return []
+    if (mediaBehind.test(text.slice(found.index + found[0].length)) || mediaBefore.test(text.slice(0, found.index))) return []
     const bytes = Number(found[1]!.replace(',', '.')) * (/^m/i.test(found[2]!) ? K * K : K)
     return bytes > 0 ? [bytes] : []
   })
@@ -121,8 +126,16 @@ function judgeClaim({ says }: Claimed, ram: number, rom: number, doubts: string[
     const [claimed, counts] = [bytesWords(size), bytesWords(has)]
     const quote = `“${says.length > 80 ? `${says.slice(0, 79)}…` : says}”`
     const of = readOnly ? 'memory to read only' : 'memory'
-    if (has === size || (!readOnly && ram + rom === size))
-      return finding('fine', `inventory.claim.${size}`, `${claimed} ${has === size ? 'as claimed' : 'with what is read only, as claimed'}.`, quote)
+    if (has === size) return finding('fine', `inventory.claim.${size}`, `${claimed} as claimed.`, quote)
+    if (!readOnly && ram + rom === size)
+      return ofAll.test(says)
+        ? finding('fine', `inventory.claim.${size}`, `${claimed} with what is read only, as claimed.`, quote)
+        : finding(
+            'note',
+            `inventory.claim.${size}`,
+            `${claimed} claimed: so much it is with ${bytesWords(rom)} of what is read only; ${counts} are to read and write.`,
+            quote,
+          )
     if (has < size && doubts.length)
       return finding('note', `inventory.claim.${size}`, `${claimed} claimed, and ${counts} of ${of} counted so far: whether it holds is not known.`, [
         quote,
