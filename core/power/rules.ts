@@ -40,6 +40,8 @@ export interface PowerRecord {
   configuration: Configuration
   /** When what feeds the rails was worked on last: what was read before says nothing of them since. Nothing where it was not. */
   suppliesMendedAt?: string | null
+  /** When a board came, went or was elsewhere last: that no rail was short before says nothing of the machine since; that one was stays. */
+  boardsChangedAt?: string | null
   /** Oldest first, with their instants in UTC. */
   readings: readonly { rail: string; valueV: number; load: Load; configuration: string; at: string }[]
   offReadings: readonly { rail: string; reading: OffStateInput; configuration: string; at: string }[]
@@ -143,7 +145,9 @@ export function powerFactsKnown(record: PowerRecord, now: string): PowerFactsKno
   const judged = rails.length ? judgeRails({ rails: rails.map(rail => ({ ...rail, readings: here.filter(r => r.rail === rail.name) })) }) : null
   const measured: PowerFacts = {
     shortedRail: shortFact(undefined, [
-      ...offStateOf(record, record.offReadings).map(({ rail, last }) => (shortStands(record, rail) ? ('short' as const) : (last?.verdict ?? null))),
+      ...offStateOf(record, record.offReadings).map(({ rail, last }) =>
+        shortStands(record, rail) ? ('short' as const) : last && last.at > (record.boardsChangedAt ?? '') ? last.verdict : null,
+      ),
       // A short belongs to the machine, not to the name that its rail went by.
       ...namesNoMore(record.expectedRails, record.offReadings).flatMap(rail => (shortStands(record, rail) ? ['short' as const] : [])),
     ]),

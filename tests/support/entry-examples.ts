@@ -26,6 +26,14 @@ export const entryExamples: { [K in EntryKind]: [EntryData<K>, string] } = {
     { name: 'Card 3', presence: 'present', grade: 1, note: 'ticket glue', role: 'memory' },
     'Card 3: grade 1, minor; counts as memory. ticket glue.',
   ],
+  'assembly.left': [
+    { assembly: 'Main board', to: 'SH-2026-019', why: 'The other one is eaten through' },
+    'Main board goes into SH-2026-019: The other one is eaten through.',
+  ],
+  'assembly.came': [
+    { assembly: 'Main board', from: 'SH-2026-004', why: 'Its own is eaten through', found: 3 },
+    'Main board comes from SH-2026-004, with 3 things on record of it: Its own is eaten through.',
+  ],
   'custody.taken': [
     { assembly: 'Main board', holder: 'Teodor Vlasak', what: 'probing the bus', backBy: '2026-12-08' },
     'Teodor Vlasak takes Main board along until 2026-12-08: probing the bus.',

@@ -18,6 +18,10 @@ const here = computed(() =>
 const result = computed(() =>
   away.value.length ? `${away.value.map(one => one.assembly).join(', ')} ${away.value.length === 1 ? 'is' : 'are'} away` : 'All of it is here',
 )
+/** What could go into another machine: chosen first, for its form speaks of it as it stands now. */
+const goes = ref('')
+const going = computed(() => props.sheet.assemblies.find(one => String(one.id) === goes.value))
+const canGo = computed(() => [{ value: '', label: 'Choose' }, ...here.value.map(({ value, label }) => ({ value: String(value), label }))])
 const open = ref<{ id: number; act: 'back' | 'later' }>()
 const turn = (id: number, act: 'back' | 'later') => (open.value = open.value?.id === id && open.value.act === act ? undefined : { id, act })
 </script>
@@ -83,6 +87,12 @@ const turn = (id: number, act: 'back' | 'later') => (open.value = open.value?.id
       </li>
     </ul>
     <p v-if="late" class="text-care">{{ late === 1 ? 'One is overdue.' : `${late} are overdue.` }}</p>
+    <ul v-if="sheet.custody.exchanges.length" class="grid gap-1" aria-label="Exchanged">
+      <li v-for="(one, at) in sheet.custody.exchanges" :key="at">
+        {{ one.assembly }} {{ one.came ? 'came from' : 'went into' }} <NuxtLink :to="`/m/${one.other}`">{{ one.other }}</NuxtLink>,
+        <span class="hint">{{ times.day(one.at) }}</span>
+      </li>
+    </ul>
     <AddPanel v-if="session.may('take-home') && here.length" v-slot="{ close }" label="Somebody takes one along">
       <CommandForm
         command="take-home"
@@ -95,6 +105,27 @@ const turn = (id: number, act: 'back' | 'later') => (open.value = open.value?.id
         <div class="grid gap-3 sm:grid-cols-2">
           <PickField name="assemblyId" label="Which assembly" :options="here" empty="Choose" /><TextField name="holder" label="Who takes it" />
           <TextField name="what" label="For what" hint="Such as probing the bus, with its probe sheet" /><DayField name="backBy" label="Back by" />
+        </div>
+      </CommandForm>
+    </AddPanel>
+    <AddPanel v-if="session.may('move-assembly') && here.length" v-slot="{ close }" label="One goes into another machine">
+      <p class="hint">
+        With it go its grade, its damage, and what is listed of it. Both machines are proved anew, with their rails read again; photographs stay here.
+      </p>
+      <SelectField v-model="goes" label="Which goes" :options="canGo" />
+      <CommandForm
+        v-if="going"
+        :key="`${going.id} ${going.version}`"
+        command="move-assembly"
+        :machine="sheet.tag"
+        :initial="{ toTag: '', why: '' }"
+        :fixed="{ assemblyId: going.id, version: going.version }"
+        label="One goes into another machine"
+        submit="It goes there"
+        @done="((goes = ''), close())"
+      >
+        <div class="grid gap-3 sm:grid-cols-2">
+          <TextField name="toTag" label="Into which machine, by its tag" /><TextField name="why" label="Why" hint="Such as its own is eaten through" />
         </div>
       </CommandForm>
     </AddPanel>

@@ -40,15 +40,19 @@ export const dateWords = remembered(
 const dated = remembered(dateMachine, parts => JSON.stringify(parts), 100)
 
 /** When it was made, as far as its parts tell. */
-const isDated = ({ dateCode, looked }: MachineFile['inventoryLines'][number]) => dateCode !== '' && looked
+/** What stands on a part that was looked at here; one of a board that came from another machine never dates this one. */
+const isDated =
+  ({ exchanges }: MachineFile) =>
+  ({ dateCode, looked, assembly }: MachineFile['inventoryLines'][number]) =>
+    dateCode !== '' && looked && !exchanges.some(one => one.came && one.assembly === assembly)
 export const datingOf = (file: MachineFile) =>
-  file.dateCodes.length || file.inventoryLines.some(isDated)
+  file.dateCodes.length || file.inventoryLines.some(isDated(file))
     ? dated({
         codes: [
           ...file.dateCodes.map(({ code, part, reworked, socketed }) => ({ code, place: part, reworked, socketed })),
           // What is written down of its parts tells as well.
           ...file.inventoryLines
-            .filter(isDated)
+            .filter(isDated(file))
             .map(line => ({ code: line.dateCode, place: `${line.assembly} ${line.place}`, reworked: false, socketed: line.mounting === 'socketed' })),
         ],
         madeFrom: file.model?.madeFrom ?? undefined,

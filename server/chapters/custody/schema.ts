@@ -1,5 +1,5 @@
 import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core'
-import { key, version } from '../../kernel/columns'
+import { flag, key, version } from '../../kernel/columns'
 import { machineId } from '../../kernel/trunk'
 
 /** Assemblies that somebody took along; those without an end are away. */
@@ -19,4 +19,19 @@ export const custodies = sqliteTable(
     endedAt: text('ended_at'),
   },
   t => [index('custodies_machine').on(t.machineId), index('custodies_due').on(t.endedAt, t.backBy)],
+)
+
+/** Assemblies that came from another machine or went into one, a row on each side. */
+export const exchanges = sqliteTable(
+  'exchanges',
+  {
+    id: key(),
+    machineId: machineId(),
+    assembly: text('assembly').notNull(),
+    came: flag('came'),
+    /** The tag of the other machine. */
+    other: text('other').notNull(),
+    at: text('at').notNull(),
+  },
+  t => [index('exchanges_machine').on(t.machineId)],
 )

@@ -12,7 +12,10 @@ const told = ({ id, version, assembly, holder, what, since, backBy }: Row) => ({
 
 /** What of a machine is away. */
 export const custodyView = ({ file }: ViewInput): ViewOf<'custody'> => ({
-  custody: { away: file.custodies.filter(one => one.endedAt === null).map(one => ({ ...told(one), assemblyId: one.assemblyId })) },
+  custody: {
+    away: file.custodies.filter(one => one.endedAt === null).map(one => ({ ...told(one), assemblyId: one.assemblyId })),
+    exchanges: file.exchanges.map(({ assembly, came, other, at }) => ({ assembly, came, other, at })),
+  },
 })
 
 /** More than a day shows. */

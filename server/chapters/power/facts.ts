@@ -1,7 +1,7 @@
 import { touchesSupply } from '#core/power/mended'
 import type { PowerRecord } from '#core/power/rules'
 import type { Inlet } from '#core/power/supply-match'
-import type { School } from '#core/safety/power-facts'
+import type { PowerFacts, School } from '#core/safety/power-facts'
 import type { SafetyRecord } from '#core/safety/rules'
 import type { ExpectedRail } from '#shared/kernel/shapes'
 import type { MachineFile } from '../../kernel/file'
@@ -13,12 +13,22 @@ export const inletOf = ({ machine, model }: MachineFile): Inlet | null => machin
 /** The school that holds for it. */
 export const schoolOf = ({ power, practice }: MachineFile): School => power.school ?? practice.school
 
-/** When somebody worked on what feeds the rails last: as they said, else by the words of the repair. */
-const suppliesMendedAt = ({ faults }: MachineFile): string | null =>
-  faults
-    .flatMap(f => f.repairs.filter(r => r.feedsRails ?? touchesSupply(r.did, r.part, f.causeKind)).map(r => r.at))
+/** When a board came, went, or came back from elsewhere last. */
+const boardsChangedAt = ({ exchanges, custodies }: MachineFile): string | null =>
+  [...exchanges.map(one => one.at), ...custodies.flatMap(one => (one.endedAt === null ? [] : [one.endedAt]))].sort().at(-1) ?? null
+
+/** What was answered about its power; that no rail is short is to be said anew once a board was changed. */
+function enteredOf(file: MachineFile): PowerFacts {
+  const { facts, answeredAt } = file.power
+  const changed = boardsChangedAt(file)
+  return changed !== null && facts.shortedRail === 'no' && (answeredAt.shortedRail ?? '') <= changed ? { ...facts, shortedRail: undefined } : facts
+}
+
+/** When somebody worked on what feeds the rails last, as they said, else by the words of the repair; or a board was changed. */
+const suppliesMendedAt = (file: MachineFile): string | null =>
+  [boardsChangedAt(file) ?? '', ...file.faults.flatMap(f => f.repairs.filter(r => r.feedsRails ?? touchesSupply(r.did, r.part, f.causeKind)).map(r => r.at))]
     .sort()
-    .at(-1) ?? null
+    .at(-1) || null
 
 /** What calls the runs of its starts off is told by another chapter. */
 type Power = Omit<PowerRecord, 'startAlarms'>
@@ -31,6 +41,7 @@ const powerOf = (file: MachineFile): Power => ({
   supply: file.supply?.label ?? null,
   configuration: file.power.configuration,
   suppliesMendedAt: suppliesMendedAt(file),
+  boardsChangedAt: boardsChangedAt(file),
   readings: file.readings,
   offReadings: file.offReadings,
   batteries: file.batteries,
@@ -52,7 +63,7 @@ const dangersOf = (file: MachineFile): Dangers => {
   const { machine, model, power } = file
   return {
     school: schoolOf(file),
-    entered: power.facts,
+    entered: enteredOf(file),
     answeredAt: power.answeredAt,
     // A name that belongs to nobody of the collection is no inspection.
     inspectedBy: power.inspectedById === null ? '' : power.inspectedBy,

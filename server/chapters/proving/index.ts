@@ -18,6 +18,8 @@ export const provingChapter = serverChapter({
       else if (from === 'fitted' && out === on.machine.tag) endBecause(on, `a part was taken out: ${name}`)
     },
     'capacitor.out': (on, { assembly, place }) => endBecause(on, `a capacitor was taken out: ${assembly} ${place}`),
+    'assembly.left': (on, { assembly }) => endBecause(on, `${assembly} went into another machine`),
+    'assembly.came': (on, { assembly }) => endBecause(on, `another ${assembly} came into it`),
     'setting.changed': (on, { assembly, name }) => endBecause(on, `a setting was changed: ${assembly} ${name}`),
     'setting.back': (on, { assembly, name }) => endBecause(on, `a setting was put back: ${assembly} ${name}`),
     'capacitor.fitted': (on, { assembly, place }) => endBecause(on, `a capacitor was changed: ${assembly} ${place}`),

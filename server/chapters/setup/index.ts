@@ -18,3 +18,4 @@ export const setupChapter = serverChapter({
   },
   rows,
 })
+export * from './schema'

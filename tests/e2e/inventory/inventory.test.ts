@@ -106,3 +106,21 @@ it('a board that somebody took along is overdue on the day, keeps its machine fr
   await rua.open(`/m/${await application.tagOf('Ferry accounts')}?stage=make-safe`)
   await rua.sees('Main board is not here: Rua Tamihana has it.')
 })
+
+it('a board goes into another machine with what is on record of it, and both are proved anew', async () => {
+  const [from, into] = [await application.tagOf('Slipway'), await application.tagOf('Ferry accounts')]
+  await rua.open(`/m/${from}?stage=look&card=Away from the house`)
+  await rua.press('One goes into another machine')
+  await rua.select('Which goes', 'Video card')
+  await rua.fill('Into which machine, by its tag', from, 'One goes into another machine')
+  await rua.fill('Why', 'It has none, and opens in March', 'One goes into another machine')
+  await rua.press('It goes there')
+  await rua.sees('there is no other one with the tag')
+  await rua.fill('Into which machine, by its tag', into, 'One goes into another machine')
+  await rua.press('It goes there')
+  await rua.sees(`Video card went into ${into}`)
+  expect(await rua.violations()).toEqual([])
+  await rua.open(`/m/${into}?stage=look&card=Away from the house`)
+  await rua.sees(`Video card came from ${from}`)
+  expect(await application.historyOf('Ferry accounts')).toContain(`Video card comes from ${from}`)
+})
