@@ -109,25 +109,27 @@ const turn = (id: number, act: 'back' | 'later') => (open.value = open.value?.id
       </CommandForm>
     </AddPanel>
     <AddPanel v-if="session.may('move-assembly') && here.length" v-slot="{ close }" label="One goes into another machine">
-      <p class="hint">
-        With it go its grade, its damage, and what is listed of it. Both machines are proved anew, with their rails read again; photographs stay here.
-      </p>
-      <SelectField v-model="goes" label="Which goes" :options="canGo" />
-      <CommandForm
-        v-if="going"
-        :key="`${going.id} ${going.version}`"
-        command="move-assembly"
-        :machine="sheet.tag"
-        :initial="{ toTag: '', why: '' }"
-        :fixed="{ assemblyId: going.id, version: going.version }"
-        label="One goes into another machine"
-        submit="It goes there"
-        @done="((goes = ''), close())"
-      >
-        <div class="grid gap-3 sm:grid-cols-2">
-          <TextField name="toTag" label="Into which machine, by its tag" /><TextField name="why" label="Why" hint="Such as its own is eaten through" />
-        </div>
-      </CommandForm>
+      <div class="grid gap-3">
+        <p class="hint">
+          With it go its grade, its damage, and what is listed of it. Both machines are proved anew, with their rails read again; photographs stay here.
+        </p>
+        <SelectField v-model="goes" label="Which goes" :options="canGo" />
+        <CommandForm
+          v-if="going"
+          :key="`${going.id} ${going.version}`"
+          command="move-assembly"
+          :machine="sheet.tag"
+          :initial="{ toTag: '', why: '' }"
+          :fixed="{ assemblyId: going.id, version: going.version }"
+          label="One goes into another machine"
+          submit="It goes there"
+          @done="((goes = ''), close())"
+        >
+          <div class="grid gap-3 sm:grid-cols-2">
+            <TextField name="toTag" label="Into which machine, by its tag" /><TextField name="why" label="Why" hint="Such as its own is eaten through" />
+          </div>
+        </CommandForm>
+      </div>
     </AddPanel>
   </OneCard>
 </template>

@@ -119,6 +119,7 @@ it('a board goes into another machine with what is on record of it, and both are
   await rua.fill('Into which machine, by its tag', into, 'One goes into another machine')
   await rua.press('It goes there')
   await rua.sees(`Video card went into ${into}`)
+  await rua.driver.executeScript('window.scrollTo(0, 0)')
   expect(await rua.violations()).toEqual([])
   await rua.open(`/m/${into}?stage=look&card=Away from the house`)
   await rua.sees(`Video card came from ${from}`)
