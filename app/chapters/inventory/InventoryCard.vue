@@ -24,8 +24,10 @@ const result = computed(() =>
 )
 const { submitCommand: tick, failure: notTicked } = useCommand('tick-inventory', () => props.sheet.tag)
 const { submitCommand: takeOver, busy, failure: notTaken } = useCommand('take-over-inventory', () => props.sheet.tag)
-/** A longer list is folded. */
+/** A longer list is folded, and drawn when it is opened. */
 const mostOpen = 24
+const unfolded = ref<Record<string, boolean>>({})
+const isOpen = (assembly: string) => unfolded.value[assembly] ?? of(assembly).length <= mostOpen
 </script>
 
 <template>
@@ -50,9 +52,9 @@ const mostOpen = 24
           <InventoryRow v-for="line in open(assembly)" :key="line.id" :line="line" :tag="sheet.tag" @tick="id => tick({ lineIds: [id] })" />
         </ul>
       </template>
-      <details v-if="of(assembly).length" :open="of(assembly).length <= mostOpen">
+      <details v-if="of(assembly).length" :open="isOpen(assembly)" @toggle="unfolded[assembly] = ($event.target as HTMLDetailsElement).open">
         <summary class="font-semibold">{{ assembly }}, {{ counted(of(assembly).length, 'line') }}</summary>
-        <ul class="grid divide-y divide-line border-y border-line">
+        <ul v-if="isOpen(assembly)" class="grid divide-y divide-line border-y border-line">
           <InventoryRow v-for="line in of(assembly)" :key="line.id" :line="line" :tag="sheet.tag" />
         </ul>
       </details>

@@ -74,6 +74,8 @@ export function useCollection<T>(name: MaybeRefOrGetter<readonly (string | numbe
     stopped.value = false
     void looked.refetch()
   }
+  // What comes all the same, because something changed meanwhile, is shown.
+  watch(looked.data, () => (stopped.value = false))
   const trouble = troubleOf(looked)
   return { found: looked.data, trouble: computed(() => (stopped.value ? undefined : trouble.value)), stopped, stop, again }
 }

@@ -40,11 +40,11 @@ export const dateWords = remembered(
 const dated = remembered(dateMachine, parts => JSON.stringify(parts), 100)
 
 /** When it was made, as far as its parts tell. */
-/** What stands on a part that was looked at here; one of a board that came from another machine never dates this one. */
+/** What stands on a part that was looked at here; one of a board that came from another machine never dates this one, but its own that came back does. */
 const isDated =
   ({ exchanges }: MachineFile) =>
   ({ dateCode, looked, assembly }: MachineFile['inventoryLines'][number]) =>
-    dateCode !== '' && looked && !exchanges.some(one => one.came && one.assembly === assembly)
+    dateCode !== '' && looked && !exchanges.find(one => one.assembly.toLowerCase() === assembly.toLowerCase())?.came
 export const datingOf = (file: MachineFile) =>
   file.dateCodes.length || file.inventoryLines.some(isDated(file))
     ? dated({

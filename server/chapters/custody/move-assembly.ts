@@ -89,8 +89,8 @@ export function moveAssembly(work: MachineWork, { assemblyId, version, toTag, wh
       sum +
       tx
         .update(table)
-        .set({ machineId: into.id, assembly: own?.name ?? name })
-        .where(and(eq(table.machineId, machine.id), eq(table.assembly, name)))
+        .set({ machineId: into.id })
+        .where(and(eq(table.machineId, machine.id), sql`lower(${table.assembly}) = lower(${name})`))
         .run().changes,
     0,
   )

@@ -2,7 +2,7 @@ import { InputError } from '#core/kernel/input-error'
 import { type InventoryLine, readInventory } from '#core/identify/inventory/read-inventory'
 import type { CommandInput } from '#shared/chapters/index'
 import { InventoryRow } from '#shared/chapters/inventory/index'
-import { and, asc, eq, inArray } from 'drizzle-orm'
+import { and, asc, eq, inArray, sql } from 'drizzle-orm'
 import { NotFound, NotNow } from '../../kernel/refusals'
 import { rowOf } from '../../kernel/row-of'
 import { machines } from '../../kernel/trunk'
@@ -73,10 +73,15 @@ export function tickInventory(work: MachineWork, { lineIds }: CommandInput<'tick
     .all()
   if (lines.length !== new Set(lineIds).size) throw new NotFound('One of these lines is not there any more. Look at the list again.')
   const open = lines.filter(line => !line.looked)
-  for (const { id, version } of open)
+  if (open.length)
     tx.update(inventoryLines)
-      .set({ looked: true, version: version + 1 })
-      .where(eq(inventoryLines.id, id))
+      .set({ looked: true, version: sql`${inventoryLines.version} + 1` })
+      .where(
+        inArray(
+          inventoryLines.id,
+          open.map(line => line.id),
+        ),
+      )
       .run()
   for (const assembly of new Set(open.map(line => line.assembly)))
     write('inventory.looked', { assembly, count: open.filter(line => line.assembly === assembly).length })
