@@ -74,6 +74,11 @@ function actsFor({ code }: Opening, s: Sheet, by: PersonRow): Act[] {
       return [['step-battery', { batteryId: one.id, version: one.version, step, lookedAt: step === 'clean' ? placesToLook : [] }]]
     }
   }
+  if (code.startsWith('custody.came.'))
+    return s.custody.exchanges
+      .filter(one => one.came && !one.looked)
+      .slice(0, 1)
+      .map(one => ['look-over-arrival', { exchangeId: one.id, found: 'No battery, clean' }])
   if (code.startsWith('custody.away.'))
     return s.custody.away.slice(0, 1).map(one => ['bring-back', { custodyId: one.id, version: one.version, note: 'Looked over, as it was' }])
   if (code.startsWith('probe.')) return actsForProbing(s, by)

@@ -154,6 +154,10 @@ const dangers: Record<string, [Change, 'keep-off' | 'not-yet-assessed' | 'guarde
     }),
     'keep-off',
   ],
+  'a board that came from another machine': [
+    add('cameHere', { assembly: 'Main board', from: 'M-2026-002', known: 'battery beside IC3', lookedAt: null }),
+    'not-yet-assessed',
+  ],
   'a board that is at somebody’s home': [add('away', { assembly: 'Main board', holder: 'Rua', what: 'probing', backBy: '2026-12-08' }), 'guarded-start'],
   'a regulator at 110 °C': [
     add('temperatures', { part: 'heat-sink', where: 'regulator', lastC: 110, highestC: 110, climbKPerMin: null, at: later }),

@@ -34,6 +34,10 @@ export const entryExamples: { [K in EntryKind]: [EntryData<K>, string] } = {
     { assembly: 'Main board', from: 'SH-2026-004', why: 'Its own is eaten through', found: 3 },
     'Main board comes from SH-2026-004, with 3 things on record of it: Its own is eaten through.',
   ],
+  'assembly.looked-over': [
+    { assembly: 'Main board', from: 'SH-2026-004', found: 'No battery on it; clean' },
+    'Main board from SH-2026-004 looked over: No battery on it; clean.',
+  ],
   'custody.taken': [
     { assembly: 'Main board', holder: 'Teodor Vlasak', what: 'probing the bus', backBy: '2026-12-08' },
     'Teodor Vlasak takes Main board along until 2026-12-08: probing the bus.',

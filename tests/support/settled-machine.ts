@@ -27,6 +27,7 @@ export const settled: MachineRecord = {
   modelKnown: true,
   accessories: [],
   away: [],
+  cameHere: [],
   inventory: [],
   modelSockets: [],
   ours: true,

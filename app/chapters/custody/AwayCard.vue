@@ -87,10 +87,28 @@ const turn = (id: number, act: 'back' | 'later') => (open.value = open.value?.id
       </li>
     </ul>
     <p v-if="late" class="text-care">{{ late === 1 ? 'One is overdue.' : `${late} are overdue.` }}</p>
-    <ul v-if="sheet.custody.exchanges.length" class="grid gap-1" aria-label="Exchanged">
-      <li v-for="(one, at) in sheet.custody.exchanges" :key="at">
-        {{ one.assembly }} {{ one.came ? 'came from' : 'went into' }} <NuxtLink :to="`/m/${one.other}`">{{ one.other }}</NuxtLink>,
-        <span class="hint">{{ times.day(one.at) }}</span>
+    <ul v-if="sheet.custody.exchanges.length" class="grid gap-2" aria-label="Exchanged">
+      <li v-for="one in sheet.custody.exchanges" :key="one.id" class="grid gap-1">
+        <p>
+          {{ one.assembly }} {{ one.came ? 'came from' : 'went into' }} <NuxtLink :to="`/m/${one.other}`">{{ one.other }}</NuxtLink>,
+          <span class="hint">{{ times.day(one.at) }}</span>
+        </p>
+        <template v-if="one.came && !one.looked">
+          <p class="text-care">Nobody has looked it over here.{{ one.known && ` On record there: ${one.known}.` }}</p>
+          <CommandForm
+            v-if="session.may('look-over-arrival')"
+            command="look-over-arrival"
+            :machine="sheet.tag"
+            :initial="{ found: '' }"
+            :fixed="{ exchangeId: one.id }"
+            :label="`${one.assembly} is looked over`"
+            submit="It is looked over"
+            ><TextField
+              name="found"
+              label="What was found"
+              hint="Battery, dirt and liquid, burns, what is loose; each is noted under Make safe and Damage as well"
+          /></CommandForm>
+        </template>
       </li>
     </ul>
     <AddPanel v-if="session.may('take-home') && here.length" v-slot="{ close }" label="Somebody takes one along">

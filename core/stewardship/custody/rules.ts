@@ -1,6 +1,7 @@
 import { commonPractice, finding } from '../../kernel/finding'
 import { discipline } from '../../kernel/discipline'
-import { heard } from '../../kernel/heard'
+import { contradiction, heard, slug } from '../../kernel/heard'
+import { skills } from '../../kernel/skills'
 
 /** An assembly that is at somebody's home, or on another's bench. */
 export interface Away {
@@ -9,8 +10,18 @@ export interface Away {
   what: string
   backBy: string
 }
+/** An assembly that came from another machine. */
+export interface Came {
+  assembly: string
+  from: string
+  /** What is on record there that may have come along: batteries, what got in, open faults. */
+  known: string
+  /** When it was looked over here; nothing while nobody did. */
+  lookedAt: string | null
+}
 export interface CustodyRecord {
   away: readonly Away[]
+  cameHere: readonly Came[]
 }
 export interface CustodyFacts {
   /** Assemblies that are away, by their names. */
@@ -28,12 +39,12 @@ export const custody = discipline({
   about: 'what of it is away',
   facts: ({ away }): CustodyFacts => ({ awayFromHouse: away.map(one => one.assembly) }),
   unknown: { awayFromHouse: [] },
-  heard: ({ away }) =>
-    away.map(({ assembly, holder, what }) =>
+  heard: ({ away, cameHere }) => [
+    ...away.map(({ assembly, holder, what }) =>
       heard(
         finding(
           'care',
-          `custody.away.${assembly}`,
+          `custody.away.${slug(assembly)}`,
           `${assembly} is not here: ${holder} has it.`,
           [`For this: ${what}.`, 'What is read without it says nothing of the whole machine, and what is done to it there is not known here yet.'],
           commonPractice,
@@ -41,4 +52,17 @@ export const custody = discipline({
         `Get ${assembly.toLowerCase()} back, look it over, and say so.`,
       ),
     ),
+    // What was answered of this machine was said of it as it was.
+    ...cameHere
+      .filter(one => one.lookedAt === null)
+      .map(({ assembly, from, known }) =>
+        contradiction(
+          `custody.came.${slug(assembly)}`,
+          `${assembly} came from ${from}, and nobody has looked it over here.`,
+          [...(known ? [`On record there: ${known}.`] : []), 'What was said of this machine before says nothing of it: its battery, what got in, what burnt.'],
+          `Look ${assembly.toLowerCase()} over: battery, dirt and liquid, burns, what is loose; note each, and say so.`,
+          { who: skills.inspection.who, leave: 'inspection' },
+        ),
+      ),
+  ],
 })

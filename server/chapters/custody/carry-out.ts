@@ -7,7 +7,7 @@ import { rowOf } from '../../kernel/row-of'
 import { expectVersion } from '../../kernel/versions'
 import type { MachineWork } from '../../kernel/work'
 import { assemblies } from '../look/index'
-import { custodies } from './schema'
+import { custodies, exchanges } from './schema'
 
 const awayOf = (work: MachineWork, { custodyId, version }: { custodyId: number; version: number }) => {
   const row = rowOf(work, custodies, custodyId, 'assembly')
@@ -51,4 +51,13 @@ export function bringBack(work: MachineWork, { custodyId, version, note }: Comma
     .where(eq(custodies.id, row.id))
     .run()
   work.write('custody.back', { assembly: row.assembly, holder: row.holder, note })
+}
+
+/** What came from another machine was looked over here; the gate asks for whoever has leave to inspect. */
+export function lookOverArrival(work: MachineWork, { exchangeId, found }: CommandInput<'look-over-arrival'>): void {
+  const row = rowOf(work, exchanges, exchangeId, 'arrival')
+  if (!row.came) throw new NotNow(`${row.assembly} is not here: it went into ${row.other}.`)
+  if (row.lookedAt !== null) throw new NotNow(`${row.assembly} has been looked over already.`)
+  work.tx.update(exchanges).set({ lookedAt: work.at }).where(eq(exchanges.id, row.id)).run()
+  work.write('assembly.looked-over', { assembly: row.assembly, from: row.other, found })
 }

@@ -21,7 +21,7 @@ it('what somebody takes along is in one place, guards its machine, stands on the
   expect(() => take(tag, board().id, { backBy: '2001-01-01' })).toThrow('that day is over')
   take(tag, board().id)
   expect(() => take(tag, board().id)).toThrow('away already: Teodor has it')
-  expect(heard(tag)).toContain('custody.away.Video card')
+  expect(heard(tag)).toContain('custody.away.video-card')
   expect(dueBack(on.db, '2099-12-07')).toEqual([])
   expect(dueBack(on.db, '2099-12-08').map(one => [one.machine, one.assembly, one.holder])).toEqual([['Attic', 'Video card', 'Teodor']])
   const [one] = away(tag)
@@ -30,7 +30,7 @@ it('what somebody takes along is in one place, guards its machine, stands on the
   expect(() => perform(tag, 'bring-back', { custodyId: one!.id, version: one!.version, note: 'old' } as never)).toThrow()
   const again = away(tag)[0]!
   perform(tag, 'bring-back', { custodyId: again.id, version: again.version, note: 'D3 was open, wire fitted' } as never)
-  expect([away(tag), heard(tag).includes('custody.away.Video card')]).toEqual([[], false])
+  expect([away(tag), heard(tag).includes('custody.away.video-card')]).toEqual([[], false])
   expect(
     sheet(tag)
       .history.map(h => h.says)
@@ -61,6 +61,15 @@ it('a board goes into another machine with all that was found on it, and both ar
   perform(from, 'list-inventory', { assembly: 'Video card', typed: 'U7 4164 8x soldered 8217\nU9 empty needed' })
   perform(from, 'list-capacitors', { assembly: 'Video card', typed: 'C1 10u 16V' })
   perform(from, 'note-settings', { assembly: 'Video card', typed: 'JP1: 1-2' } as never)
+  perform(from, 'record-battery', {
+    where: 'beside the clock',
+    chemistry: 'nickel-cadmium',
+    cells: 3,
+    year: 1989,
+    state: 'sound',
+    fitted: true,
+    charging: 'yes',
+  } as never)
   const measure = (tag: string) =>
     perform(tag, 'measure-off-state', { rail: '+5 V', ohm: '220', reversedOhm: '260', leadsOhm: '0.2', loadAttached: false, rising: false } as never)
   for (const tag of [from, to]) {
@@ -83,6 +92,13 @@ it('a board goes into another machine with all that was found on it, and both ar
   expect([sheet(from).recap.capacitors.length, sheet(to).recap.capacitors.length, sheet(to).setup.settings.length]).toEqual([0, 1, 1])
   // A date on a board that came from elsewhere says nothing of when this machine was made.
   expect(sheet(to).dating).toBeNull()
+  // What may have come along is asked about, whatever was said of this machine before.
+  expect(heard(to)).toContain('custody.came.video-card.unsettled')
+  expect(heard(from).filter(code => code.startsWith('custody.came'))).toEqual([])
+  expect(sheet(to).custody.exchanges[0]!.known).toContain('battery beside the clock, nickel cadmium')
+  perform(to, 'look-over-arrival', { exchangeId: sheet(to).custody.exchanges[0]!.id, found: 'No battery on it, and clean' })
+  expect(heard(to)).not.toContain('custody.came.video-card.unsettled')
+  expect(() => perform(to, 'look-over-arrival', { exchangeId: sheet(to).custody.exchanges[0]!.id, found: 'Twice' })).toThrow('looked over already')
   expect([sheet(from).custody.exchanges, sheet(to).custody.exchanges]).toMatchObject([[{ came: false, other: to }], [{ came: true, other: from }]])
   // That no rail was short, and what it read, was so of the machine as it was.
   expect([rails(from), rails(to)]).toEqual([

@@ -1,5 +1,5 @@
 import { serverChapter } from '../../kernel/chapter'
-import { bringBack, putOffReturn, takeHome } from './carry-out'
+import { bringBack, lookOverArrival, putOffReturn, takeHome } from './carry-out'
 import { moveAssembly } from './move-assembly'
 import { facts } from './facts'
 import { rows } from './rows'
@@ -12,7 +12,13 @@ export const custodyChapter = serverChapter({
   schema,
   facts,
   view: custodyView,
-  onMachine: { 'take-home': takeHome, 'move-assembly': moveAssembly, 'put-off-return': putOffReturn, 'bring-back': bringBack },
+  onMachine: {
+    'take-home': takeHome,
+    'move-assembly': moveAssembly,
+    'look-over-arrival': lookOverArrival,
+    'put-off-return': putOffReturn,
+    'bring-back': bringBack,
+  },
   rows,
   privateWords: ({ custodies }) => custodies.map(one => ({ word: one.holder, kind: 'giver' as const })),
 })

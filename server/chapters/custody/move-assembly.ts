@@ -10,6 +10,7 @@ import { expectVersion } from '../../kernel/versions'
 import type { MachineWork } from '../../kernel/work'
 import { workOn } from '../../kernel/work-on'
 import { inventoryLines } from '../inventory/index'
+import { openFaultsOf } from '../faults/index'
 import { assemblies, damages } from '../look/index'
 import { capacitors } from '../recap/index'
 import { settings } from '../setup/index'
@@ -29,6 +30,18 @@ const isOut = (tx: Tx, assemblyId: number) =>
     .from(custodies)
     .where(and(eq(custodies.assemblyId, assemblyId), isNull(custodies.endedAt)))
     .get()
+
+/** What is on record of a machine that may go along with a part of it: nobody wrote down on which board a battery sits. */
+function alongWith(work: MachineWork): string {
+  const { batteries, contaminations } = work.file()
+  return [
+    ...batteries.filter(one => one.fitted || one.state !== 'sound').map(one => `battery ${one.where}, ${one.chemistry.replaceAll('-', ' ')}`),
+    ...contaminations.filter(one => one.state !== 'gone').map(one => `${one.kind.replaceAll('-', ' ')}, ${one.where}`),
+    ...openFaultsOf(work.tx, [work.machine.id]).map(fault => fault.symptom),
+  ]
+    .join('; ')
+    .slice(0, 500)
+}
 
 /**
  * Takes an assembly into another machine, with its grade and all that was found on it: damage, its inventory, capacitors and settings. It is in one
@@ -67,6 +80,7 @@ export function moveAssembly(work: MachineWork, { assemblyId, version, toTag, wh
         `${into.tag}: its ${what} still holds a ${name.toLowerCase()} that is not in it any more. Take those lines off first.`,
       )
 
+  const known = alongWith(work)
   const { presence, grade, note, role } = assembly
   const arrived = { presence, grade, note, role }
   const id = own ? own.id : tx.insert(assemblies).values({ machineId: into.id, name }).returning({ id: assemblies.id }).get().id
@@ -97,7 +111,7 @@ export function moveAssembly(work: MachineWork, { assemblyId, version, toTag, wh
   tx.insert(exchanges)
     .values([
       { machineId: machine.id, assembly: name, came: false, other: into.tag, at },
-      { machineId: into.id, assembly: own?.name ?? name, came: true, other: machine.tag, at },
+      { machineId: into.id, assembly: own?.name ?? name, came: true, other: machine.tag, at, known },
     ])
     .run()
   work.write('assembly.left', { assembly: name, to: into.tag, why })

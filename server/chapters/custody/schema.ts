@@ -1,5 +1,5 @@
 import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core'
-import { flag, key, version } from '../../kernel/columns'
+import { flag, key, version, words } from '../../kernel/columns'
 import { machineId } from '../../kernel/trunk'
 
 /** Assemblies that somebody took along; those without an end are away. */
@@ -32,6 +32,9 @@ export const exchanges = sqliteTable(
     /** The tag of the other machine. */
     other: text('other').notNull(),
     at: text('at').notNull(),
+    /** What is on record where it came from, and may have come along. */
+    known: words('known'),
+    lookedAt: text('looked_at'),
   },
   t => [index('exchanges_machine').on(t.machineId)],
 )

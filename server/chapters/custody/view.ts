@@ -14,7 +14,15 @@ const told = ({ id, version, assembly, holder, what, since, backBy }: Row) => ({
 export const custodyView = ({ file }: ViewInput): ViewOf<'custody'> => ({
   custody: {
     away: file.custodies.filter(one => one.endedAt === null).map(one => ({ ...told(one), assemblyId: one.assemblyId })),
-    exchanges: file.exchanges.map(({ assembly, came, other, at }) => ({ assembly, came, other, at })),
+    exchanges: file.exchanges.map(({ id, assembly, came, other, at, known, lookedAt }) => ({
+      id,
+      assembly,
+      came,
+      other,
+      at,
+      known,
+      looked: lookedAt !== null,
+    })),
   },
 })
 

@@ -18,6 +18,12 @@ export const entries = {
     shown,
     d => [d.why],
   ),
+  'assembly.looked-over': entry(
+    z.object({ assembly: s, from: s, found: s }),
+    d => `${d.assembly} from ${d.from} looked over: ${ending(d.found)}`,
+    closed,
+    d => [d.found],
+  ),
   'custody.taken': entry(
     z.object({ ...on, what: s, backBy: s }),
     d => `${d.holder} takes ${d.assembly} along until ${d.backBy}: ${ending(d.what)}`,

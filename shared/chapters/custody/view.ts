@@ -8,7 +8,7 @@ export const view = z.object({
   custody: z.object({
     away: z.array(Custody.extend({ assemblyId: n })),
     /** What came from another machine, or went into one. */
-    exchanges: z.array(z.object({ assembly: s, came: z.boolean(), other: s, at: s })),
+    exchanges: z.array(z.object({ id: n, assembly: s, came: z.boolean(), other: s, at: s, known: s, looked: z.boolean() })),
   }),
 })
 /** What is away and due, with its machine. */

@@ -45,6 +45,7 @@ it('a sister’s list is looked through on the phone before it counts, and both 
   await ilka.press('Beside Ferry accounts')
   await ilka.sees('Slipway beside Ferry accounts:', '27128, “spindrift b 1.0”')
   expect(await ilka.driver.executeScript('return document.documentElement.scrollWidth')).toBeLessThanOrEqual(390)
+  await ilka.driver.executeScript('window.scrollTo(0, 0)')
   expect(await ilka.violations()).toEqual([])
 })
 
@@ -122,6 +123,11 @@ it('a board goes into another machine with what is on record of it, and both are
   await rua.driver.executeScript('window.scrollTo(0, 0)')
   expect(await rua.violations()).toEqual([])
   await rua.open(`/m/${into}?stage=look&card=Away from the house`)
-  await rua.sees(`Video card came from ${from}`)
+  await rua.sees(`Video card came from ${from}`, 'Nobody has looked it over here.')
+  await rua.fill('What was found', 'Whole, nothing on it', 'Video card is looked over')
+  await rua.press('It is looked over')
+  // To say so takes the leave to inspect.
+  await rua.sees('nspect', 'Video card came from')
+  expect(await rua.valueOf('What was found', 'Video card is looked over')).toBe('Whole, nothing on it')
   expect(await application.historyOf('Ferry accounts')).toContain(`Video card comes from ${from}`)
 })
