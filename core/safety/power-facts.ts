@@ -284,3 +284,12 @@ export type PowerFacts = Partial<Record<PowerFactName, string>>
 export function factValue(name: PowerFactName, value: string | undefined): FactValue | undefined {
   return value === undefined ? undefined : (powerFacts[name].values as Record<string, FactValue>)[value]
 }
+
+/**
+ * What was answered about its power, without what a board that was changed since makes old: that no rail is short is to be said anew. A short stays.
+ * @param answeredAt, boardsChangedAt instants in UTC; nothing where no board was changed
+ */
+export function stillAnswered(entered: PowerFacts, answeredAt: Partial<Record<PowerFactName, string>>, boardsChangedAt: string | null): PowerFacts {
+  if (boardsChangedAt === null || entered.shortedRail !== 'no' || (answeredAt.shortedRail ?? '') > boardsChangedAt) return entered
+  return { ...entered, shortedRail: undefined }
+}

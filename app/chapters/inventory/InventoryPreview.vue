@@ -22,13 +22,7 @@ const what = (line: InventoryLine) => {
 
 <template>
   <div v-if="read.lines.length || read.wrong.length" class="grid gap-2" role="status">
-    <ul v-if="read.wrong.length" class="grid gap-1 border-l-4 border-stop bg-stop-wash px-3 py-1">
-      <li v-for="one in read.wrong.slice(0, 8)" :key="one.line">
-        <strong>Line {{ one.line }}</strong
-        >, <q>{{ one.text }}</q>: {{ one.says }}
-      </li>
-      <li v-if="read.wrong.length > 8">{{ read.wrong.length - 8 }} more cannot be read.</li>
-    </ul>
+    <WrongLines :wrong="read.wrong" />
     <template v-if="read.lines.length">
       <p class="font-semibold">{{ counted(read.lines.length, 'line') }} read:</p>
       <ul class="grid gap-x-4 sm:grid-cols-2">

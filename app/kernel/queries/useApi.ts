@@ -35,6 +35,8 @@ export function useApi() {
       clock.heard(response.headers.get(serverTimeHeader))
       return response._data as T
     } catch (error) {
+      // Whoever ended it knows of it, and is told nothing else.
+      options.signal?.throwIfAborted()
       const answer = error instanceof FetchError ? (error.data as ErrorAnswer | undefined)?.error : undefined
       if (answer && error instanceof FetchError) {
         if (answer.code === 'not-signed-in') void signedOut()

@@ -14,11 +14,12 @@ export function useAsked<T extends object>(ask: (signal: AbortSignal) => Promise
     const mine = ++asked
     busy.value = true
     failure.value = ''
-    under = new AbortController()
+    const { signal } = (under = new AbortController())
     try {
-      const came = await ask(under.signal)
+      const came = await ask(signal)
       if (mine === asked) answer.value = came
     } catch (error) {
+      if (signal.aborted) return
       if (!(error instanceof ApiError)) throw error
       if (mine === asked) failure.value = error.message
     } finally {

@@ -1,6 +1,6 @@
 import { counted } from '../../kernel/figure'
 import { InputError } from '../../kernel/input-error'
-import { placeShape, placesOf } from '../../kernel/places'
+import { type WrongLine, placesOf, readByPlaces } from '../../kernel/places'
 import { organisationWords, readOrganisation } from './known-parts'
 
 /** How a part sits; an empty socket is a place without one. */
@@ -29,7 +29,7 @@ export interface InventoryLine {
 }
 export interface InventoryRead {
   lines: InventoryLine[]
-  wrong: { line: number; text: string; says: string }[]
+  wrong: WrongLine[]
 }
 
 /** As many as one list holds; a large machine has fewer. */
@@ -52,8 +52,6 @@ function readLine(text: string): InventoryLine[] {
   const wrong = (says: string) => new InputError('typed', text, says)
   const { places, rest } = placesOf(text, { field: 'typed', such: 'U1-U8', spaces: false })
   if (!places.length) throw wrong('It begins with no place. Write the place first, such as U7.')
-  const strange = places.find(one => !placeShape.test(one))
-  if (strange) throw wrong(`“${strange}” is no place. A letter and a number, such as U7.`)
   const line: InventoryLine = {
     place: '',
     count: 1,
@@ -110,22 +108,6 @@ function readLine(text: string): InventoryLine[] {
  */
 export function readInventory(text: string): InventoryRead {
   if (text.length > mostLetters) throw new InputError('typed', '', 'The list is too long: give it board by board.')
-  const read: InventoryRead = { lines: [], wrong: [] }
-  const known = new Set<string>()
-  text.split(/\r?\n/).forEach((whole, at) => {
-    const written = whole.trim()
-    if (!written || written.startsWith('#')) return
-    try {
-      const lines = readLine(written)
-      const twice = lines.find(({ place }, nth) => known.has(place) || lines.findIndex(one => one.place === place) !== nth)
-      if (twice) throw new InputError('typed', written, `${twice.place} is in the list already.`)
-      if (read.lines.length + lines.length > mostLines) throw new InputError('typed', written, `There are more than ${mostLines}: give them board by board.`)
-      for (const { place } of lines) known.add(place)
-      read.lines.push(...lines)
-    } catch (error) {
-      if (!(error instanceof InputError)) throw error
-      read.wrong.push({ line: at + 1, text: written.slice(0, 120), says: error.message })
-    }
-  })
-  return read
+  const { parts, wrong } = readByPlaces(text, readLine, { field: 'typed', most: mostLines, pieces: 'board' })
+  return { lines: parts, wrong }
 }

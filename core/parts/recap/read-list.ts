@@ -1,6 +1,6 @@
 import { counted, significant } from '../../kernel/figure'
 import { InputError } from '../../kernel/input-error'
-import { placeShape, placesOf } from '../../kernel/places'
+import { type WrongLine, placesOf, readByPlaces } from '../../kernel/places'
 import { parseQuantity } from '../../kernel/quantity'
 import type { Spec } from '../substitute/compare'
 import { capacitor } from '../substitute/kinds/capacitor'
@@ -22,12 +22,6 @@ export interface ListedCapacitor {
   guessed: string[]
   /** Words that no field took. */
   note: string
-}
-/** A line that could not be read, with its number from one on. */
-export interface WrongLine {
-  line: number
-  text: string
-  says: string
 }
 export interface RecapList {
   capacitors: ListedCapacitor[]
@@ -132,8 +126,6 @@ function readLine(text: string): ListedCapacitor[] {
   const wrong = (says: string) => new InputError('typed', text, says)
   const { places, rest } = placesOf(text, { field: 'typed', such: 'C1-C8', spaces: true })
   if (!places.length) throw wrong('It begins with no place. Write the place first, such as C12.')
-  const strange = places.find(one => !placeShape.test(one))
-  if (strange) throw wrong(`“${strange}” is no place. A letter and a number, such as C12.`)
   const one = readWords(rest, places.length)
   return places.map(name => ({ ...one, spec: { ...one.spec }, guessed: [...one.guessed], place: name }))
 }
@@ -147,23 +139,6 @@ function readLine(text: string): ListedCapacitor[] {
  */
 export function readRecapList(text: string): RecapList {
   if (text.length > 20_000) throw new InputError('typed', '', 'The list is too long: 20 000 letters at most. Give it assembly by assembly.')
-  const list: RecapList = { capacitors: [], wrong: [] }
-  const known = new Set<string>()
-  text.split(/\r?\n/).forEach((line, at) => {
-    const written = line.trim()
-    if (!written || written.startsWith('#')) return
-    try {
-      const read = readLine(written)
-      const twice = read.find(({ place }, nth) => known.has(place) || read.findIndex(o => o.place === place) !== nth)
-      if (twice) throw new InputError('typed', written, `${twice.place} is in the list already.`)
-      if (list.capacitors.length + read.length > mostListed)
-        throw new InputError('typed', written, `There are more than ${mostListed}: give them assembly by assembly.`)
-      read.forEach(({ place }) => known.add(place))
-      list.capacitors.push(...read)
-    } catch (error) {
-      if (!(error instanceof InputError)) throw error
-      list.wrong.push({ line: at + 1, text: written.slice(0, 120), says: error.message })
-    }
-  })
-  return list
+  const { parts, wrong } = readByPlaces(text, readLine, { field: 'typed', most: mostListed, pieces: 'assembly' })
+  return { capacitors: parts, wrong }
 }

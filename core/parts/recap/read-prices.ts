@@ -1,8 +1,9 @@
 import Papa from 'papaparse'
 import { InputError } from '../../kernel/input-error'
+import type { WrongLine } from '../../kernel/places'
 import { parseQuantity } from '../../kernel/quantity'
 import type { PriceOffer } from './order'
-import { type WrongLine, readCapacitor } from './read-list'
+import { readCapacitor } from './read-list'
 
 /** A line of a price list, before it is known whose it is. */
 export type PriceLine = Pick<PriceOffer, 'name' | 'spec' | 'pack' | 'breaks'>

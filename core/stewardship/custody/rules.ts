@@ -28,6 +28,29 @@ export interface CustodyFacts {
   awayFromHouse: string[]
 }
 
+/**
+ * What is on record of a machine that may go along with a part of it, for nobody wrote down on which board a battery sits: batteries that are in or
+ * were not sound, what got in and is not gone, faults that are open. @returns a line, cut to what a record keeps; empty where there is nothing
+ */
+export function mayGoAlong({
+  batteries,
+  contaminations,
+  faults,
+}: {
+  batteries: readonly { where: string; chemistry: string; fitted: boolean; state: string }[]
+  contaminations: readonly { kind: string; where: string; state: string }[]
+  faults: readonly { symptom: string; open: boolean }[]
+}): string {
+  const plain = (name: string) => name.replaceAll('-', ' ')
+  return [
+    ...batteries.filter(one => one.fitted || one.state !== 'sound').map(one => `battery ${one.where}, ${plain(one.chemistry)}`),
+    ...contaminations.filter(one => one.state !== 'gone').map(one => `${plain(one.kind)}, ${one.where}`),
+    ...faults.filter(one => one.open).map(one => one.symptom),
+  ]
+    .join('; ')
+    .slice(0, 500)
+}
+
 declare module '../../kernel/machine' {
   interface MachineRecord extends CustodyRecord {}
   interface MachineKnown extends CustodyFacts {}

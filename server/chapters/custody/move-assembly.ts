@@ -1,4 +1,5 @@
 import { isAway } from '#core/condition/grades'
+import { mayGoAlong } from '#core/stewardship/custody/rules'
 import { InputError } from '#core/kernel/input-error'
 import type { CommandInput } from '#shared/chapters/index'
 import { and, eq, isNull, sql } from 'drizzle-orm'
@@ -10,7 +11,6 @@ import { expectVersion } from '../../kernel/versions'
 import type { MachineWork } from '../../kernel/work'
 import { workOn } from '../../kernel/work-on'
 import { inventoryLines } from '../inventory/index'
-import { openFaultsOf } from '../faults/index'
 import { assemblies, damages } from '../look/index'
 import { capacitors } from '../recap/index'
 import { settings } from '../setup/index'
@@ -30,18 +30,6 @@ const isOut = (tx: Tx, assemblyId: number) =>
     .from(custodies)
     .where(and(eq(custodies.assemblyId, assemblyId), isNull(custodies.endedAt)))
     .get()
-
-/** What is on record of a machine that may go along with a part of it: nobody wrote down on which board a battery sits. */
-function alongWith(work: MachineWork): string {
-  const { batteries, contaminations } = work.file()
-  return [
-    ...batteries.filter(one => one.fitted || one.state !== 'sound').map(one => `battery ${one.where}, ${one.chemistry.replaceAll('-', ' ')}`),
-    ...contaminations.filter(one => one.state !== 'gone').map(one => `${one.kind.replaceAll('-', ' ')}, ${one.where}`),
-    ...openFaultsOf(work.tx, [work.machine.id]).map(fault => fault.symptom),
-  ]
-    .join('; ')
-    .slice(0, 500)
-}
 
 /**
  * Takes an assembly into another machine, with its grade and all that was found on it: damage, its inventory, capacitors and settings. It is in one
@@ -80,7 +68,7 @@ export function moveAssembly(work: MachineWork, { assemblyId, version, toTag, wh
         `${into.tag}: its ${what} still holds a ${name.toLowerCase()} that is not in it any more. Take those lines off first.`,
       )
 
-  const known = alongWith(work)
+  const known = mayGoAlong(work.file())
   const { presence, grade, note, role } = assembly
   const arrived = { presence, grade, note, role }
   const id = own ? own.id : tx.insert(assemblies).values({ machineId: into.id, name }).returning({ id: assemblies.id }).get().id

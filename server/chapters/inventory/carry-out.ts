@@ -1,3 +1,4 @@
+import { expectAllRead } from '#core/kernel/places'
 import { InputError } from '#core/kernel/input-error'
 import { type InventoryLine, readInventory } from '#core/identify/inventory/read-inventory'
 import type { CommandInput } from '#shared/chapters/index'
@@ -37,9 +38,7 @@ function list(work: MachineWork, assembly: string, lines: readonly InventoryLine
 /** Lists what an assembly is made of, as it was typed; a line that cannot be read keeps all of it from being kept. */
 export function listInventory(work: MachineWork, { assembly, typed }: CommandInput<'list-inventory'>): void {
   const { lines, wrong } = readInventory(typed)
-  const [first] = wrong
-  if (first)
-    throw new InputError('typed', first.text, `Line ${first.line}: ${first.says}${wrong.length > 1 ? ` ${wrong.length - 1} more cannot be read.` : ''}`)
+  expectAllRead(wrong, 'typed')
   if (!lines.length) throw new InputError('typed', typed, 'The list: a line for what is alike, such as U7 4116 15x socketed.')
   list(work, assembly, lines, 'typed', true)
   work.write('inventory.listed', { assembly, count: lines.length, fromTag: null })

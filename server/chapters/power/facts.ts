@@ -1,7 +1,7 @@
 import { touchesSupply } from '#core/power/mended'
 import type { PowerRecord } from '#core/power/rules'
 import type { Inlet } from '#core/power/supply-match'
-import type { PowerFacts, School } from '#core/safety/power-facts'
+import { type School, stillAnswered } from '#core/safety/power-facts'
 import type { SafetyRecord } from '#core/safety/rules'
 import type { ExpectedRail } from '#shared/kernel/shapes'
 import type { MachineFile } from '../../kernel/file'
@@ -16,13 +16,6 @@ export const schoolOf = ({ power, practice }: MachineFile): School => power.scho
 /** When a board came, went, or came back from elsewhere last. */
 const boardsChangedAt = ({ exchanges, custodies }: MachineFile): string | null =>
   [...exchanges.map(one => one.at), ...custodies.flatMap(one => (one.endedAt === null ? [] : [one.endedAt]))].sort().at(-1) ?? null
-
-/** What was answered about its power; that no rail is short is to be said anew once a board was changed. */
-function enteredOf(file: MachineFile): PowerFacts {
-  const { facts, answeredAt } = file.power
-  const changed = boardsChangedAt(file)
-  return changed !== null && facts.shortedRail === 'no' && (answeredAt.shortedRail ?? '') <= changed ? { ...facts, shortedRail: undefined } : facts
-}
 
 /** When somebody worked on what feeds the rails last, as they said, else by the words of the repair; or a board was changed. */
 const suppliesMendedAt = (file: MachineFile): string | null =>
@@ -63,7 +56,7 @@ const dangersOf = (file: MachineFile): Dangers => {
   const { machine, model, power } = file
   return {
     school: schoolOf(file),
-    entered: enteredOf(file),
+    entered: stillAnswered(power.facts, power.answeredAt, boardsChangedAt(file)),
     answeredAt: power.answeredAt,
     // A name that belongs to nobody of the collection is no inspection.
     inspectedBy: power.inspectedById === null ? '' : power.inspectedBy,

@@ -1,3 +1,4 @@
+import { expectAllRead } from '#core/kernel/places'
 import { InputError } from '#core/kernel/input-error'
 import { capacitorVerdicts, judgeCapacitor } from '#core/parts/recap/measured'
 import { readRecapList } from '#core/parts/recap/read-list'
@@ -47,13 +48,7 @@ export function chooseCapacitorSchool({ tx, machine, write }: MachineWork, { sch
 /** Lists capacitors as they were typed; a line that cannot be read keeps all of it from being kept. */
 export function listCapacitors(work: MachineWork, { assembly, typed }: CommandInput<'list-capacitors'>): void {
   const read = readRecapList(typed)
-  const [first] = read.wrong
-  if (first)
-    throw new InputError(
-      'typed',
-      first.text,
-      `Line ${first.line}: ${first.says}${read.wrong.length > 1 ? ` ${read.wrong.length - 1} more cannot be read.` : ''}`,
-    )
+  expectAllRead(read.wrong, 'typed')
   if (!read.capacitors.length) throw new InputError('typed', typed, 'The list: a line for each, such as C12 470u 25V radial.')
   list(work, assembly, read.capacitors, 'typed')
   work.write('capacitors.listed', { assembly, count: read.capacitors.length, fromTag: null, known: '' })
@@ -207,9 +202,7 @@ export function dropCapacitor(work: MachineWork, { capacitorId, version, reason 
 /** Keeps the prices of a supplier in the place of those there were; none at all, and they are kept no longer. */
 export function setPrices({ tx, at, write }: Work, { supplier, postage, typed }: CommandInput<'set-prices'>): void {
   const { lines, wrong } = typed ? readPrices(typed) : { lines: [], wrong: [] }
-  const [first] = wrong
-  if (first)
-    throw new InputError('typed', first.text, `Line ${first.line}: ${first.says}${wrong.length > 1 ? ` ${wrong.length - 1} more cannot be read.` : ''}`)
+  expectAllRead(wrong, 'typed')
   tx.delete(prices).where(eq(prices.supplier, supplier)).run()
   for (let from = 0; from < lines.length; from += 200)
     tx.insert(prices)

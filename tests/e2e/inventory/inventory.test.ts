@@ -127,7 +127,7 @@ it('a board goes into another machine with what is on record of it, and both are
   await rua.fill('What was found', 'Whole, nothing on it', 'Video card is looked over')
   await rua.press('It is looked over')
   // To say so takes the leave to inspect.
-  await rua.sees('nspect', 'Video card came from')
+  await rua.sees('That takes the skill “Inspection”.')
   expect(await rua.valueOf('What was found', 'Video card is looked over')).toBe('Whole, nothing on it')
   expect(await application.historyOf('Ferry accounts')).toContain(`Video card comes from ${from}`)
 })
